@@ -1,0 +1,32 @@
+import next from 'eslint-config-next';
+import typescript from 'eslint-config-next/typescript';
+
+export default [
+  { ignores: ['.next*/**', '.stable/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
+  ...next,
+  ...typescript,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      eqeqeq: ['error', 'smart'],
+    },
+  },
+  {
+    // The ground floor computes; clock, randomness, files and data come in as arguments.
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts', 'src/core/testing/**'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The clock is an argument.' },
+        { object: 'Math', property: 'random', message: 'The random source is an argument.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The clock is an argument.' },
+      ],
+    },
+  },
+];

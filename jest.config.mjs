@@ -1,0 +1,32 @@
+import nextJest from 'next/jest.js';
+
+const createConfig = nextJest({ dir: './' });
+/** Packages that ship only ES modules and must be compiled for Jest. */
+const COMPILED = ['d3', 'd3-[a-z-]+', 'internmap', 'delaunator', 'robust-predicates'];
+const shared = {
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/src/core/testing/empty.ts' },
+  setupFiles: ['<rootDir>/src/core/testing/jestSetup.ts'],
+};
+
+async function project(over) {
+  const config = await createConfig({ ...shared, ...over })();
+  config.transformIgnorePatterns = [`/node_modules/(?!(${COMPILED.join('|')})/)`, '^.+\\.module\\.(css|sass|scss)$'];
+  return config;
+}
+
+const jestConfig = async () => ({
+  projects: [
+    await project({
+      displayName: 'unit',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/{core,ui}/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.{ts,mjs}'],
+    }),
+    await project({
+      displayName: 'data',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/{data,crib,app}/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+    }),
+  ],
+  testTimeout: 60000,
+});
+export default jestConfig;

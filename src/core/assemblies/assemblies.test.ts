@@ -1,0 +1,94 @@
+import type { CutterGeometry, HolderGeometry } from '../cutters';
+import { assemblyOutline, expectedGaugeLength, judgeBuild } from './index';
+
+const cutter: CutterGeometry = {
+  family: 'square',
+  DC: 10,
+  DMM: 10,
+  LCF: 22,
+  OAL: 72,
+  RE: null,
+  SIG: null,
+  NOF: 4,
+};
+const holder: HolderGeometry = {
+  LF: 60,
+  CLAMP_MIN: 3,
+  CLAMP_MAX: 13,
+  GRIP_MIN: 30,
+  DEPTH_MAX: 45,
+  RPM_MAX: 15000,
+  segments: [
+    { length: 20, upper: 63, lower: 63 },
+    { length: 40, upper: 44, lower: 32 },
+  ],
+};
+const grade = (
+  code: string,
+  stickout: number,
+  c: Partial<CutterGeometry> = {},
+  h: Partial<HolderGeometry> = {},
+) =>
+  judgeBuild({ cutter: { ...cutter, ...c }, holder: { ...holder, ...h }, stickout }).find(
+    (j) => j.code === code,
+  )?.grade;
+
+it('expects gauge-to-face plus stickout', () =>
+  expect(expectedGaugeLength(108.3, 34)).toBeCloseTo(142.3, 12));
+
+describe('judgeBuild: both sides of every limit (common practice; holder figures are the maker’s)', () => {
+  it('flutes gripped below a stickout of LCF', () => {
+    expect(grade('FLUTES_GRIPPED', 22)).toBe('good');
+    expect(grade('FLUTES_GRIPPED', 21.99)).toBe('stop');
+    expect(grade('FLUTES_GRIPPED', 30, { LCF: null })).toBe('not judged');
+  });
+  it('least grip 30 of OAL 72 ends at a stickout of 42', () => {
+    expect(grade('GRIP', 42)).toBe('good');
+    expect(grade('GRIP', 42.01)).toBe('stop');
+    expect(grade('GRIP', 34, {}, { GRIP_MIN: null })).toBe('not judged');
+    expect(grade('GRIP', 34, { OAL: null })).toBe('not judged');
+    expect(grade('GRIP', 72, {}, { GRIP_MIN: null })).toBe('stop');
+  });
+  it('greatest depth 45 begins at a stickout of 27', () => {
+    expect(grade('DEPTH', 27)).toBe('good');
+    expect(grade('DEPTH', 26.99)).toBe('stop');
+    expect(grade('DEPTH', 34, {}, { DEPTH_MAX: null })).toBe('not judged');
+  });
+  it('shank in the clamping range', () => {
+    expect(grade('SHANK_FITS', 34, { DMM: 13 })).toBe('good');
+    expect(grade('SHANK_FITS', 34, { DMM: 13.1 })).toBe('stop');
+    expect(grade('SHANK_FITS', 34, { DMM: 2.9 })).toBe('stop');
+    expect(grade('SHANK_FITS', 34, { DMM: null })).toBe('not judged');
+  });
+  it('ratio: comfortable to 3 D, lighter past 4 D, far past 5 D', () => {
+    expect([30, 40, 40.1, 50.1].map((s) => grade('RATIO', s, { OAL: 200 }))).toEqual([
+      'good',
+      'good',
+      'question',
+      'question',
+    ]);
+    expect(grade('RATIO', 80, { family: 'drill', OAL: 200 })).toBe('good');
+  });
+  it('gives every judgement its values', () => {
+    const all = judgeBuild({ cutter, holder, stickout: 34 });
+    expect(all).toHaveLength(5);
+    all.forEach((j) => expect(j.because.values.length).toBeGreaterThan(1));
+  });
+});
+
+describe('assemblyOutline', () => {
+  it('hangs the tip at the expected or the measured length', () => {
+    expect(assemblyOutline(cutter, holder, 34).flute.at(-1)).toEqual({ z: 94, r: 0 });
+    expect(assemblyOutline(cutter, holder, 34, 94.3).flute.at(-1)).toEqual({ z: 94.3, r: 0 });
+  });
+  it('runs down from the gauge line without a gap at the holder face', () => {
+    const o = assemblyOutline(cutter, holder, 34);
+    expect(o.holder.at(-1)!.z).toBe(60);
+    expect(o.shank[0]!.z).toBe(60);
+    expect(o.widest).toBe(63);
+    const z = [...o.holder, ...o.shank, ...o.flute].map((p) => p.z);
+    z.slice(1).forEach((value, i) => expect(value).toBeGreaterThanOrEqual(z[i]! - 1e-9));
+  });
+  it('says that an unknown holder is drawn from nothing', () =>
+    expect(assemblyOutline(cutter, { ...holder, segments: [] }, 34).assumed).toHaveLength(1));
+});

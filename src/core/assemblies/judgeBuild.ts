@@ -1,0 +1,152 @@
+import type { Grade, Judgement } from '../because';
+import type { CutterGeometry, HolderGeometry } from '../cutters';
+import { DEFAULTS } from '../defaults';
+
+export interface Build {
+  cutter: CutterGeometry;
+  holder: HolderGeometry;
+  /** Tip to holder face, mm. */
+  stickout: number;
+}
+
+const mm = (n: number) => `${Math.round(n * 1000) / 1000} mm`;
+
+/**
+ * Judges a build before anybody tightens a nut: does the shank fit, are flutes gripped, is enough gripped, does
+ * the shank go that deep, how far does it stick out in diameters. Every judgement is listed, good ones too; one
+ * whose facts are missing is 'not judged' and names them. Limits are common practice (DEFAULTS) or the holder
+ * maker's own figures. mm throughout; stickout must be above 0.
+ * Example: OAL 72, LCF 22, stickout 20 -> FLUTES_GRIPPED stop, since 2 mm of flute would be in the bore.
+ */
+export function judgeBuild({ cutter: c, holder: h, stickout }: Build): Judgement[] {
+  return [shankFits(c, h), flutesFree(c, stickout), ...grip(c, h, stickout), ratio(c, stickout)];
+}
+
+function judgement(
+  code: string,
+  grade: Grade,
+  words: string,
+  formula: string,
+  values: [string, number | null][],
+  why: string,
+): Judgement {
+  return {
+    code,
+    grade,
+    words,
+    because: {
+      words: why,
+      formula,
+      values: values.map(([name, value]) => ({ name, value: value === null ? 'not known' : mm(value) })),
+    },
+  };
+}
+
+function shankFits(c: CutterGeometry, h: HolderGeometry): Judgement {
+  const values: [string, number | null][] = [
+    ['DMM', c.DMM],
+    ['smallest shank', h.CLAMP_MIN],
+    ['largest shank', h.CLAMP_MAX],
+  ];
+  const say = (grade: Grade, words: string) =>
+    judgement(
+      'SHANK_FITS',
+      grade,
+      words,
+      'smallest ≤ DMM ≤ largest',
+      values,
+      'The bore or collet takes shanks of its own range only.',
+    );
+  if (c.DMM === null || h.CLAMP_MIN === null || h.CLAMP_MAX === null)
+    return say('not judged', 'Whether the shank fits is not judged');
+  if (c.DMM > h.CLAMP_MAX + 1e-9)
+    return say('stop', `Shank is ${mm(c.DMM - h.CLAMP_MAX)} too thick for this holder`);
+  if (c.DMM < h.CLAMP_MIN - 1e-9)
+    return say('stop', `Shank is ${mm(h.CLAMP_MIN - c.DMM)} too thin for this holder`);
+  return say('good', 'The shank fits the holder');
+}
+
+function flutesFree(c: CutterGeometry, stickout: number): Judgement {
+  const say = (grade: Grade, words: string) =>
+    judgement(
+      'FLUTES_GRIPPED',
+      grade,
+      words,
+      'stickout ≥ LCF',
+      [
+        ['stickout', stickout],
+        ['LCF', c.LCF],
+      ],
+      'A holder that grips on the flutes does not hold and breaks the cutter.',
+    );
+  if (c.LCF === null) return say('not judged', 'Flutes in the bore: not judged');
+  if (stickout < c.LCF - 1e-9)
+    return say('stop', `Gripped on the flutes: ${mm(c.LCF - stickout)} of flute would be in the bore`);
+  return say('good', 'No flute is gripped');
+}
+
+function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement[] {
+  const depth = c.OAL === null ? null : c.OAL - stickout;
+  const base: [string, number | null][] = [
+    ['OAL', c.OAL],
+    ['stickout', stickout],
+    ['grip', depth],
+  ];
+  const least = (grade: Grade, words: string) =>
+    judgement(
+      'GRIP',
+      grade,
+      words,
+      'OAL − stickout ≥ least grip',
+      [...base, ['least grip', h.GRIP_MIN]],
+      'Too little shank in the bore is pulled out or snaps at the face.',
+    );
+  const deep = (grade: Grade, words: string) =>
+    judgement(
+      'DEPTH',
+      grade,
+      words,
+      'OAL − stickout ≤ greatest depth',
+      [...base, ['greatest depth', h.DEPTH_MAX]],
+      'The shank can go no deeper than the bore.',
+    );
+  const least_ =
+    depth === null || (h.GRIP_MIN === null && depth > 0)
+      ? least('not judged', 'Enough grip: not judged')
+      : depth <= 0
+        ? least('stop', `The stickout is ${mm(-depth)} longer than the cutter leaves to grip`)
+        : depth < h.GRIP_MIN! - 1e-9
+          ? least('stop', `Too short to grip: ${mm(h.GRIP_MIN! - depth)} short of the least grip`)
+          : least('good', `${mm(depth)} gripped`);
+  const deep_ =
+    depth === null || h.DEPTH_MAX === null
+      ? deep('not judged', 'Whether the shank goes that deep: not judged')
+      : depth > h.DEPTH_MAX + 1e-9
+        ? deep('stop', `Does not go that deep: bottoms ${mm(depth - h.DEPTH_MAX)} early`)
+        : deep('good', 'The shank goes that deep');
+  return [least_, deep_];
+}
+
+function ratio(c: CutterGeometry, stickout: number): Judgement {
+  const r = stickout / c.DC;
+  const text = `${r.toFixed(1)} × D`;
+  const say = (grade: Grade, words: string) =>
+    judgement(
+      'RATIO',
+      grade,
+      words,
+      'stickout / DC',
+      [
+        ['stickout', stickout],
+        ['DC', c.DC],
+      ],
+      `Stiffness falls with the cube of the length. ${DEFAULTS.ratioComfortable} × D is comfortable, past ${DEFAULTS.ratioLighter} to ${DEFAULTS.ratioFarPast} × D cut lighter, far past that use a damped or shrink holder.`,
+    );
+  // Drills, reamers and taps are long by nature: they carry along the axis, not sideways.
+  if (['drill', 'reamer', 'tap', 'spot-drill'].includes(c.family))
+    return say('good', `${text}, an axial cutter`);
+  if (r > DEFAULTS.ratioFarPast)
+    return say('question', `${text}: far out; damped or shrink holder, or shorter`);
+  if (r > DEFAULTS.ratioLighter) return say('question', `${text}: cut lighter`);
+  return say('good', r > DEFAULTS.ratioComfortable ? `${text}` : `${text}, comfortable`);
+}

@@ -1,0 +1,30 @@
+/** One input of a figure: what it is called, what it was, where it came from. */
+export interface BecauseValue {
+  name: string;
+  value: string;
+  source?: string;
+}
+
+/** Why a figure is what it is: every number on a screen can be pulled to show this. */
+export interface Because {
+  words: string;
+  formula?: string;
+  values: BecauseValue[];
+}
+
+/** Four grades of a judgement. 'not judged' says that a fact was missing; it is never a pass. */
+export type Grade = 'good' | 'question' | 'stop' | 'not judged';
+
+export interface Judgement {
+  code: string;
+  grade: Grade;
+  words: string;
+  because: Because;
+}
+
+const ORDER: Grade[] = ['stop', 'question', 'not judged', 'good'];
+
+/** The worst grade of a list, in the order stop, question, not judged, good; 'not judged' when empty. */
+export function worstGrade(judgements: readonly { grade: Grade }[]): Grade {
+  return ORDER.find((grade) => judgements.some((j) => j.grade === grade)) ?? 'not judged';
+}

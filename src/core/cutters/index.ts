@@ -1,0 +1,28 @@
+// Words and facts
+export {
+  CUTTER_SYMBOLS,
+  FAMILIES,
+  FAMILY_NAMES,
+  HOLDER_SYMBOLS,
+  ORIGINS,
+  ORIGIN_WORDS,
+  SUBSTRATES,
+} from './families';
+export type {
+  CutterGeometry,
+  CutterSymbol,
+  Family,
+  HolderGeometry,
+  HolderSegment,
+  HolderSymbol,
+  Origin,
+  Substrate,
+} from './families';
+export { describeCutter } from './describeCutter';
+// Can it exist?
+export { checkCutter } from './checkCutter';
+export type { GeometryFault } from './checkCutter';
+export { checkHolder } from './checkHolder';
+// Drawing
+export { cutterOutline } from './cutterOutline';
+export type { CutterOutline, OutlinePoint } from './cutterOutline';

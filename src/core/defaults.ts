@@ -1,0 +1,30 @@
+/**
+ * The limits Stable works with until a shop sets its own. Code and docs read them here.
+ * Sources: 'practice' is common practice with no published source.
+ */
+export const DEFAULTS = {
+  /** mm: a gauge length this far from gauge-to-face + stickout is in question (practice). */
+  measuredFromExpectedMm: 0.5,
+  /** mm: a gauge length this far from the last one of the same build is in question (practice). */
+  measuredFromLastMm: 0.02,
+  /** mm: a measured diameter this far from DC is in question: another cutter? (practice). */
+  diameterFromNominalMm: 0.2,
+  /** Stickout over DC up to which a cut needs no holding back (practice). */
+  ratioComfortable: 3,
+  /** Stickout over DC past which one cuts lighter (practice). */
+  ratioLighter: 4,
+  /** Stickout over DC past which a damped or shrink holder is wanted (practice). */
+  ratioFarPast: 5,
+  /** mm between holder face and the highest thing beside the cut below which it is asked about (practice). */
+  holderClearanceMm: 1,
+  /** Share of a life's expectation from which it is 'about to end' (practice). */
+  lifeAboutToEnd: 0.8,
+  /** mm, uniform flank wear: ISO 8688-2 end milling, from memory. */
+  flankWearMm: 0.3,
+  /** The same as a share of DC, for small cutters; the lesser of both counts (practice). */
+  flankWearOfDiameter: 0.02,
+  /** mm: the two radii of an arc may differ by so much. */
+  arcRadiusMm: 0.002,
+  /** Characters of a program the reader takes. */
+  programCharacters: 8_000_000,
+} as const;

@@ -1,0 +1,38 @@
+/**
+ * How a life can end, and what that says about the cutter. 'failure' counts as one in the statistics; 'censored'
+ * means that the cutter might have gone on: crash or another outside cause, pulled out, lost, changed at a set count.
+ * Source: right censoring as in Kaplan and Meier (1958); the sorting is the trade's common practice.
+ */
+export const ENDINGS = {
+  worn: { words: 'worn', counts: 'failure' },
+  sign: { words: 'changed on a sign (sound, burr, finish, size)', counts: 'failure' },
+  chipped: { words: 'chipped', counts: 'failure' },
+  broken: { words: 'broken', counts: 'failure' },
+  crash: { words: 'crash', counts: 'censored' },
+  'pulled-out': { words: 'pulled out', counts: 'censored' },
+  lost: { words: 'lost', counts: 'censored' },
+  preventive: { words: 'preventive, at a set count', counts: 'censored' },
+} as const;
+export type Ending = keyof typeof ENDINGS;
+export const ENDING_NAMES = Object.keys(ENDINGS) as Ending[];
+
+/** Signs that go with an ending, to be ticked, in the trade's words. */
+export const SIGNS = [
+  'sound',
+  'vibration',
+  'burr',
+  'finish',
+  'size drift',
+  'line on the wall',
+  'load',
+  'chip colour',
+  'built-up edge',
+  'chips packed',
+  'bright rings on the shank',
+] as const;
+
+/** One life as the statistics see it: minutes in the cut, and whether it ended in a failure. */
+export interface LifeTime {
+  minutes: number;
+  failed: boolean;
+}

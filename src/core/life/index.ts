@@ -1,0 +1,14 @@
+// Endings and what they count as
+export { ENDINGS, ENDING_NAMES, SIGNS } from './endings';
+export type { Ending, LifeTime } from './endings';
+// Survival
+export { kaplanMeier } from './kaplanMeier';
+export type { SurvivalStep } from './kaplanMeier';
+export { medianLife } from './medianLife';
+export type { Median } from './medianLife';
+export { meanReached } from './meanReached';
+// What to expect of the next one, and of this one
+export { expectLife } from './expectLife';
+export type { AssumedLife, LifeExpectation } from './expectLife';
+export { lifeUsed } from './lifeUsed';
+export { wearLimit } from './wearLimit';

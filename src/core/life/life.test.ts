@@ -1,0 +1,103 @@
+import reference from './reference/survival.json';
+import {
+  ENDINGS,
+  expectLife,
+  kaplanMeier,
+  lifeUsed,
+  meanReached,
+  medianLife,
+  wearLimit,
+  type LifeTime,
+} from './index';
+
+const lives = (time: number[], status: number[]): LifeTime[] =>
+  time.map((minutes, i) => ({ minutes, failed: status[i] === 1 }));
+const near = (got: number, want: number) =>
+  expect(Math.abs(got - want)).toBeLessThanOrEqual(Math.max(1e-12, 1e-5 * Math.abs(want)));
+
+// Published data sets (Miller 1981; Freireich 1963; Nelson 1982), curves recomputed with R's survival package.
+const curves = reference.cases.flatMap((c) => (c.km ? [{ ...c, km: c.km }] : []));
+
+describe('kaplanMeier against R survival', () => {
+  it('has cases', () => expect(curves.length).toBeGreaterThan(12));
+  it.each(curves.map((c) => [c.id, c] as const))('%s', (_, c) => {
+    const steps = kaplanMeier(lives(c.time, c.status));
+    expect(steps.map((s) => s.minutes)).toEqual(c.km.time);
+    expect(steps.map((s) => s.atRisk)).toEqual(c.km.n_risk);
+    expect(steps.map((s) => s.failed)).toEqual(c.km.n_event);
+    steps.forEach((s, i) => {
+      near(s.survival, c.km.surv[i]!);
+      const se = c.km.se[i] ?? null;
+      if (se === null || se === 0) expect(s.se ?? 0).toBe(0);
+      else near(s.se!, se);
+    });
+    const median = medianLife(lives(c.time, c.status));
+    if (c.km.median === null) expect(median).toEqual({ moreThan: Math.max(...c.time) });
+    else expect(median).toEqual({ median: c.km.median });
+  });
+  it('of nothing is nothing, and a negative life is refused', () => {
+    expect(kaplanMeier([])).toEqual([]);
+    expect(medianLife([])).toBeNull();
+    expect(() => kaplanMeier([{ minutes: -1, failed: true }])).toThrow(RangeError);
+    expect(() => kaplanMeier([{ minutes: Number.NaN, failed: false }])).toThrow(/NaN/);
+  });
+});
+
+describe('meanReached', () => {
+  it('is the plain mean when all failed', () =>
+    expect(meanReached(lives([10, 20, 30, 40], [1, 1, 1, 1]))).toEqual({ minutes: 25, atLeast: false }));
+  it('is at least the area where the longest was still good: 10 + 0.5 x 10 (hand arithmetic)', () =>
+    expect(meanReached(lives([10, 20], [1, 0]))).toEqual({ minutes: 15, atLeast: true }));
+  it('exists only with a failure', () => expect(meanReached(lives([10, 20], [0, 0]))).toBeNull());
+});
+
+describe('expectLife', () => {
+  const guess = { minutes: 90, origin: 'guess' };
+  it('mean reached before all else', () => {
+    expect(expectLife(lives([10, 20], [1, 1]), guess)).toMatchObject({ minutes: 15, basis: 'mean reached' });
+    expect(expectLife(lives([10, 20], [1, 0]), guess)).toMatchObject({
+      minutes: 15,
+      basis: 'mean reached, at least',
+    });
+  });
+  it('a lower bound without failures, never infinity', () => {
+    expect(expectLife(lives([50, 120], [0, 0]), guess)).toMatchObject({ minutes: 120, basis: 'lower bound' });
+    expect(expectLife(lives([50], [0]), null)).toMatchObject({ minutes: 50, basis: 'lower bound' });
+  });
+  it('three minutes into the first life do not contradict ninety', () =>
+    expect(expectLife(lives([3], [0]), guess)).toMatchObject({ minutes: 90, basis: 'assumed' }));
+  it('cannot say without life and assumption', () => {
+    expect(expectLife([], null)).toBeNull();
+    expect(expectLife(lives([0], [0]), null)).toBeNull();
+  });
+});
+
+it('lifeUsed adds shares over materials and cannot say where one has no expectation', () => {
+  expect(lifeUsed([])).toBe(0);
+  expect(
+    lifeUsed([
+      { minutes: 30, expected: 60 },
+      { minutes: 10, expected: 40 },
+    ]),
+  ).toBe(0.75);
+  expect(
+    lifeUsed([
+      { minutes: 30, expected: 60 },
+      { minutes: 1, expected: null },
+    ]),
+  ).toBeNull();
+  expect(lifeUsed([{ minutes: 0, expected: null }])).toBe(0);
+});
+
+it('a crash, a pull-out, a loss and a planned change are censored; worn, chipped, broken and a sign are failures', () => {
+  const kinds = Object.entries(ENDINGS)
+    .filter(([, e]) => e.counts === 'failure')
+    .map(([k]) => k);
+  expect(kinds).toEqual(['worn', 'sign', 'chipped', 'broken']);
+});
+
+it('flank wear limit: 0.3 mm (ISO 8688-2, from memory) or 0.02 D, the lesser (practice)', () => {
+  expect(wearLimit(10)).toBeCloseTo(0.2, 12);
+  expect(wearLimit(15)).toBeCloseTo(0.3, 12);
+  expect(wearLimit(63)).toBe(0.3);
+});

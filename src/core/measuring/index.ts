@@ -1,0 +1,10 @@
+// Schools of registers
+export { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from './schools';
+export type { DiameterSchool, LengthSchool, MachineLengths, Register } from './schools';
+// One measurement, every register
+export { commonOffset, lengthRegister, machineZAtPartZero, workOffset } from './lengthRegister';
+export { diameterRegister } from './diameterRegister';
+export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
+// Is it in question?
+export { questionMeasurement } from './questionMeasurement';
+export type { MeasurementQuestion } from './questionMeasurement';

@@ -1,0 +1,106 @@
+import fc from 'fast-check';
+import {
+  commonOffset,
+  diameterRegister,
+  gaugeLengthFromTouch,
+  LENGTH_SCHOOLS,
+  lengthRegister,
+  machineZAtPartZero,
+  questionMeasurement,
+  workOffset,
+  type LengthSchool,
+  type MachineLengths,
+} from './index';
+
+const schools = Object.keys(LENGTH_SCHOOLS) as LengthSchool[];
+const machine = (school: LengthSchool, over: Partial<MachineLengths> = {}): MachineLengths => ({
+  school,
+  K: 490,
+  K0: 500,
+  Lm: 120,
+  ...over,
+});
+
+describe('length registers', () => {
+  // Hand arithmetic: K 490, L 142.316, h 60, K0 500, Lm 120.
+  it.each<[LengthSchool, number, number]>([
+    ['gauge', 142.316, -430],
+    ['datum', -347.684, 60],
+    ['common-stand', -357.684, 60],
+    ['master', 22.316, -310],
+    ['touched-off', -287.684, 0],
+  ])('%s', (school, H, Z) => {
+    expect(lengthRegister(machine(school), 142.316, 60)).toEqual({ value: expect.closeTo(H, 9) });
+    expect(workOffset(machine(school), 60)).toEqual({ value: expect.closeTo(Z, 9) });
+  });
+  it('says what it needs instead of showing 0', () => {
+    expect(lengthRegister(machine('touched-off'), 142, null)).toEqual({ needs: 'part zero' });
+    expect(lengthRegister(machine('master', { Lm: null }), 142, 60)).toEqual({
+      needs: 'the length of the master tool',
+    });
+    expect(lengthRegister(machine('common-stand', { K0: null }), 142, 60)).toHaveProperty('needs');
+    expect(workOffset(machine('gauge'), null)).toEqual({ needs: 'part zero' });
+    expect(commonOffset(machine('gauge'))).toEqual({ value: 0 });
+    expect(machineZAtPartZero(machine('master', { Lm: null }), 142, 60)).toHaveProperty('needs');
+  });
+  const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  it('identity: every school puts any tool at part zero at the same place, h + L − K (rigid geometry)', () => {
+    fc.assert(
+      fc.property(
+        num(100, 900),
+        num(100, 900),
+        num(20, 400),
+        num(20, 400),
+        num(-50, 600),
+        (K, K0, Lm, L, h) => {
+          for (const school of schools) {
+            const z = machineZAtPartZero({ school, K, K0, Lm }, L, h);
+            expect(z).toEqual({ value: expect.closeTo(h + L - K, 6) });
+          }
+        },
+      ),
+      { seed: 11 },
+    );
+  });
+  it('a change of L moves every register by the same amount, and touching off gives L back', () => {
+    fc.assert(
+      fc.property(num(100, 900), num(20, 400), num(-5, 5), num(0, 300), num(0, 50), (K, L, dL, h, g) => {
+        for (const school of schools) {
+          const a = lengthRegister(machine(school, { K }), L, h);
+          const b = lengthRegister(machine(school, { K }), L + dL, h);
+          expect('value' in a && 'value' in b && b.value - a.value).toBeCloseTo(dL, 6);
+        }
+        const touched = gaugeLengthFromTouch(h + L - K + g, g, K, h);
+        expect(touched.L).toBeCloseTo(L, 6);
+      }),
+      { seed: 12 },
+    );
+  });
+});
+
+it('diameter registers: diameter, radius, and near 0 where the program contains the size', () => {
+  expect(diameterRegister('diameter', 9.988, null)).toEqual({ value: 9.988 });
+  expect(diameterRegister('radius', 9.988, null)).toEqual({ value: 4.994 });
+  expect(diameterRegister('wear-diameter', 9.988, 10)).toEqual({ value: expect.closeTo(-0.012, 9) });
+  expect(diameterRegister('wear-radius', 9.988, 10)).toEqual({ value: expect.closeTo(-0.006, 9) });
+  expect(diameterRegister('wear-radius', 9.988, null)).toHaveProperty('needs');
+});
+
+describe('questionMeasurement: both sides of each limit', () => {
+  const codes = (L: number, last: number | null = null, D: number | null = null) =>
+    questionMeasurement({ L, expected: 142.3, last, D, DC: 10 }).map((q) => q.code);
+  it('0.5 mm from expected', () => {
+    expect(codes(142.8)).toEqual([]);
+    expect(codes(142.801)).toEqual(['FAR_FROM_EXPECTED']);
+    expect(codes(141.799)).toEqual(['FAR_FROM_EXPECTED']);
+  });
+  it('0.02 mm from the last of the same build', () => {
+    expect(codes(142.336, 142.316)).toEqual([]);
+    expect(codes(142.337, 142.316)).toEqual(['FAR_FROM_LAST']);
+    expect(codes(142.295, 142.316)).toEqual(['FAR_FROM_LAST']);
+  });
+  it('0.2 mm from DC', () => {
+    expect(codes(142.3, null, 9.8)).toEqual([]);
+    expect(codes(142.3, null, 9.79)).toEqual(['DIAMETER_FAR_FROM_DC']);
+  });
+});

@@ -1,0 +1,82 @@
+import type { Because } from '../because';
+import { DEFAULTS } from '../defaults';
+
+export interface MeasurementQuestion {
+  code: 'FAR_FROM_EXPECTED' | 'FAR_FROM_LAST' | 'DIAMETER_FAR_FROM_DC';
+  words: string;
+  because: Because;
+}
+
+export interface MeasuredAgainst {
+  /** Measured gauge length, mm. */
+  L: number;
+  /** Gauge-to-face + stickout, mm. */
+  expected: number;
+  /** The last accepted gauge length of the same build, mm; null when there is none. */
+  last: number | null;
+  /** Measured and nominal diameter, mm; null when not measured. */
+  D: number | null;
+  DC: number;
+}
+
+const mm = (n: number) => `${n.toFixed(3)} mm`;
+
+/**
+ * Whether a measurement is in question, and why: more than 0.5 mm from expected, or more than 0.02 mm from the
+ * last of the same build, or a diameter more than 0.2 mm from DC (limits: DEFAULTS, common practice). One in
+ * question shows no register until a person accepts it with a reason, rejects it or measures again. Exactly at a
+ * limit is not in question (compared to a tenth of a micron). Example: L 142.357, last 142.316: 0.041 longer.
+ */
+export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
+  const questions: MeasurementQuestion[] = [];
+  const over = (difference: number, limit: number) => Math.abs(difference) > limit + 1e-4;
+  const fromExpected = m.L - m.expected;
+  if (over(fromExpected, DEFAULTS.measuredFromExpectedMm))
+    questions.push({
+      code: 'FAR_FROM_EXPECTED',
+      words: `${mm(Math.abs(fromExpected))} ${fromExpected > 0 ? 'longer' : 'shorter'} than holder and stickout say`,
+      because: {
+        words:
+          'Wrong tool, wrong stickout, or another holder than the tag says? Check all three, then measure again.',
+        formula: 'measured − (gauge line to face + stickout)',
+        values: [
+          { name: 'measured', value: mm(m.L) },
+          { name: 'expected', value: mm(m.expected) },
+          { name: 'limit', value: mm(DEFAULTS.measuredFromExpectedMm) },
+        ],
+      },
+    });
+  const fromLast = m.last === null ? 0 : m.L - m.last;
+  if (m.last !== null && over(fromLast, DEFAULTS.measuredFromLastMm))
+    questions.push({
+      code: 'FAR_FROM_LAST',
+      words: `${mm(Math.abs(fromLast))} ${fromLast > 0 ? 'longer' : 'shorter'} than last time`,
+      because: {
+        words:
+          fromLast > 0
+            ? 'Pulled out of the holder, or a chip on the taper? Clean, clamp, measure again.'
+            : 'Slipped up into the holder, or worn? Hold the parts made since the last good measurement.',
+        formula: 'measured − last of the same build',
+        values: [
+          { name: 'measured', value: mm(m.L) },
+          { name: 'last', value: mm(m.last) },
+          { name: 'limit', value: mm(DEFAULTS.measuredFromLastMm) },
+        ],
+      },
+    });
+  if (m.D !== null && over(m.D - m.DC, DEFAULTS.diameterFromNominalMm))
+    questions.push({
+      code: 'DIAMETER_FAR_FROM_DC',
+      words: `diameter ${mm(Math.abs(m.D - m.DC))} ${m.D > m.DC ? 'over' : 'under'} DC`,
+      because: {
+        words: 'Another cutter than the tag says?',
+        formula: 'measured diameter − DC',
+        values: [
+          { name: 'measured', value: mm(m.D) },
+          { name: 'DC', value: mm(m.DC) },
+          { name: 'limit', value: mm(DEFAULTS.diameterFromNominalMm) },
+        ],
+      },
+    });
+  return questions;
+}

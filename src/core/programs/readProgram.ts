@@ -1,0 +1,263 @@
+import { drillHole } from './cycles';
+import { feedArc, feedLine, rapid, type Target } from './moves';
+import { READ_DEFAULTS, type ProgramReport, type ReadOptions } from './report';
+import { AXES, addOnce, ReaderState, type Axis, type Motion } from './state';
+import { splitBlocks, type Block, type Word } from './words';
+
+const MOTIONS: Record<string, Motion> = { G0: 'G0', G1: 'G1', G2: 'G2', G3: 'G3', G81: 'G81', G83: 'G83' };
+/** Read and without effect on what the report says: cutter compensation changes no length, and so on. */
+const QUIET_G = new Set([
+  'G40',
+  'G41',
+  'G42',
+  'G43',
+  'G49',
+  'G4',
+  'G28',
+  'G53',
+  'G80',
+  'G94',
+  'G90',
+  'G91',
+  'G98',
+  'G99',
+  'G17',
+  'G18',
+  'G19',
+  'G20',
+  'G21',
+]);
+const QUIET_M = new Set([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 30]);
+const LETTERS = new Set('GMNOTHDSFXYZIJKRPQL'.split(''));
+/** Largest number of holes one block may repeat: guards against 'L9999999' in noise. */
+const MOST_REPEATS = 10_000;
+const MOST_NOT_UNDERSTOOD = 1000;
+
+/**
+ * Reads an NC program and says per tool how long it cuts, how far it feeds and how deep it goes. Language:
+ * RS-274/NGC (Kramer, Proctor, Messina, NISTIR 6556, 2000) with the common ISO 6983 milling dialect, as far as G0-G4,
+ * G17-G21, G28, G40-G43, G49, G53-G59, G80 G81 G83, G90 G91, G94, G98 G99, M0-M9, M30. Time is length / feed, with
+ * no acceleration; rapids take no time here. Whatever else it finds is listed in `not_understood` with its line and
+ * marks the tool's figures as a lower bound where it may move. Never throws on any text.
+ * Example: 'G21 T1 M6 S1000 M3 / G0 X0 Y0 Z5 / G1 Z-5 F100' -> tool 1: 10 mm, 6 s, lowest feed Z −5.
+ */
+export function readProgram(program: string, options: Partial<ReadOptions> = {}): ProgramReport {
+  const s = new ReaderState({ ...READ_DEFAULTS, ...options });
+  const blocks = splitBlocks(program).filter((b) => !(b.deletable && s.options.blockDelete));
+  const changesByM6 = blocks.some((b) => b.words.some((w) => w.letter === 'M' && w.value === 6));
+  for (const block of blocks) {
+    if (s.report.not_understood.length > MOST_NOT_UNDERSTOOD) {
+      s.notUnderstood(
+        block.line,
+        block.source.slice(0, 80),
+        'reading stopped here: too much was not understood',
+        true,
+      );
+      break;
+    }
+    if (readBlock(s, block, changesByM6)) break;
+  }
+  return s.finish();
+}
+
+/** Reads one block in the order of execution of RS-274/NGC, section 3.8; true at the program's end. */
+function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean {
+  const { line, words } = block;
+  if (block.unread)
+    s.notUnderstood(
+      line,
+      block.unread.text.slice(0, 80),
+      block.unread.why,
+      !block.unread.why.startsWith('comment'),
+    );
+  const scale = () => (s.inch ? 25.4 : 1);
+  const first = (letter: string): Word | undefined => words.find((w) => w.letter === letter);
+  const codes = words.filter((w) => w.letter === 'G').map((w) => `G${w.value}`);
+  const has = (code: string) => codes.includes(code);
+  const m = words.filter((w) => w.letter === 'M').map((w) => w.value);
+
+  const foreign = new Set<string>();
+  for (const w of words) {
+    const code = `${w.letter}${w.value}`;
+    const known =
+      w.letter === 'G'
+        ? code in MOTIONS || QUIET_G.has(code) || /^G5[4-9]$/.test(code)
+        : w.letter === 'M'
+          ? QUIET_M.has(w.value)
+          : LETTERS.has(w.letter);
+    if (known) continue;
+    foreign.add(code);
+    s.notUnderstood(
+      line,
+      `${w.letter}${w.text}`,
+      w.letter === 'G' || w.letter === 'M' ? 'code not read' : 'letter not read',
+      true,
+    );
+  }
+  if (codes.some((c) => c === 'G93' || c === 'G95')) s.feedPerMinute = false;
+  if (has('G94')) s.feedPerMinute = true;
+
+  if (has('G20') || has('G21')) {
+    s.inch = has('G20');
+    s.unitStated = true;
+    addOnce(s.report.units, s.inch ? 'inch' : 'mm');
+  }
+  const T = first('T');
+  if (T) {
+    s.selected = T.value;
+    s.fresh = true;
+  }
+  if (m.includes(6)) {
+    if (s.selected === null) s.notUnderstood(line, 'M6', 'tool change without a T', true);
+    else s.change(s.selected);
+  } else if (!changesByM6 && (m.includes(0) || m.includes(1)) && s.fresh && s.selected !== null)
+    s.change(s.selected);
+  else if (m.includes(0) || m.includes(1)) s.report.program_stops += 1;
+
+  const F = first('F');
+  if (F) {
+    s.F = F.value;
+    addOnce(s.current.f_words, F.value);
+  }
+  const S = first('S');
+  if (S) {
+    s.S = S.value;
+    addOnce(s.current.s_words, S.value);
+  }
+  if (m.includes(3)) s.spindle = 'M3';
+  if (m.includes(4)) s.spindle = 'M4';
+  for (const plane of ['G17', 'G18', 'G19'] as const) if (has(plane)) s.plane = plane;
+  if (has('G90')) s.absolute = true;
+  if (has('G91')) s.absolute = false;
+  if (has('G98')) s.returnToInitial = true;
+  if (has('G99')) s.returnToInitial = false;
+  for (const code of codes) {
+    if (!/^G5[4-9]$/.test(code)) continue;
+    s.offset = code;
+    addOnce(s.report.work_offsets, code);
+  }
+  const H = first('H');
+  if (H) {
+    addOnce(s.current.h, H.value);
+    if (has('G43') && s.tool && H.value !== s.tool.t)
+      s.warn('H_DIFFERS_FROM_T', line, `H${H.value} is called while T${s.tool.t} is in the spindle`);
+  }
+  const D = first('D');
+  if (D) addOnce(s.current.d, D.value);
+
+  if (has('G4')) s.current.dwell_s += first('P')?.value ?? first('X')?.value ?? 0;
+  else move(s, block, codes, foreign, scale());
+  if (m.includes(5)) s.spindle = null;
+  return m.includes(2) || m.includes(30);
+}
+
+function move(
+  s: ReaderState,
+  block: Block,
+  codes: string[],
+  foreign: ReadonlySet<string>,
+  scale: number,
+): void {
+  const { line, words } = block;
+  const mm = (letter: string): number | null => {
+    const w = words.find((word) => word.letter === letter);
+    return w ? w.value * scale : null;
+  };
+  const named: Axis[] = AXES.filter((axis) => mm(axis) !== null);
+  const target: Target = { ...s.position };
+  for (const axis of named) target[axis] = s.absolute ? mm(axis)! : s.position[axis] + mm(axis)!;
+
+  if (codes.includes('G28')) {
+    if (named.length) rapid(s, line, target, named);
+    for (const axis of named.length ? named : AXES) s.known[axis] = false;
+    return;
+  }
+  if (codes.includes('G53')) {
+    for (const axis of named) s.known[axis] = false;
+    return;
+  }
+  if (codes.includes('G80')) {
+    s.cycle = null;
+    s.motion = null;
+  }
+  const commanded = codes.find((code) => code in MOTIONS);
+  if (commanded) {
+    const motion = MOTIONS[commanded]!;
+    const drills = motion === 'G81' || motion === 'G83';
+    if (drills && !s.cycle) s.cycle = { R: null, Z: null, Q: null, initialZ: s.position.Z };
+    if (!drills) s.cycle = null;
+    s.motion = motion;
+  } else if ([...foreign].some((code) => /^G(7[3-9]|8[2-9])(\.|$)/.test(code))) {
+    // A cycle that is not read: its holes are lost, its X Y still move the tool.
+    s.motion = null;
+    s.cycle = null;
+  }
+  if (!named.length && !commanded) return;
+
+  switch (s.motion) {
+    case 'G0':
+      if (named.length) rapid(s, line, target, named);
+      return;
+    case 'G1':
+      if (named.length) feedLine(s, line, target, named);
+      return;
+    case 'G2':
+    case 'G3': {
+      const offsets: Partial<Record<'I' | 'J' | 'K', number>> = {};
+      for (const letter of ['I', 'J', 'K'] as const) {
+        const value = mm(letter);
+        if (value !== null) offsets[letter] = value;
+      }
+      const R = mm('R');
+      if (named.length || R !== null || Object.keys(offsets).length)
+        feedArc(s, line, target, named, offsets, R);
+      return;
+    }
+    case 'G81':
+    case 'G83':
+      cycle(s, block, s.motion, mm, named);
+      return;
+    default:
+      if (!named.length) return;
+      s.notUnderstood(line, block.source.slice(0, 80), 'axis words without a motion in force', true);
+      for (const axis of named) {
+        s.position[axis] = target[axis];
+        s.known[axis] = s.absolute;
+      }
+  }
+}
+
+function cycle(
+  s: ReaderState,
+  block: Block,
+  code: 'G81' | 'G83',
+  mm: (letter: string) => number | null,
+  named: readonly Axis[],
+): void {
+  const held = s.cycle!;
+  const { line } = block;
+  if (s.plane !== 'G17')
+    return s.notUnderstood(line, block.source.slice(0, 80), 'drilling cycle outside G17', true);
+  const R = mm('R');
+  const Z = mm('Z');
+  if (R !== null) held.R = s.absolute ? R : s.position.Z + R;
+  if (Z !== null) held.Z = s.absolute ? Z : (held.R ?? s.position.Z) + Z;
+  held.Q = mm('Q') ?? held.Q;
+  if (held.R === null || held.Z === null)
+    return s.notUnderstood(line, block.source.slice(0, 80), 'drilling cycle without R and Z', true);
+  if (held.Z > held.R)
+    return s.notUnderstood(line, block.source.slice(0, 80), 'drilling cycle with its depth above R', true);
+  if (code === 'G83' && (held.Q === null || held.Q <= 0))
+    s.notUnderstood(line, block.source.slice(0, 80), 'G83 without a peck Q: read as one feed', false);
+  const pecks = code === 'G83' && held.Q ? (held.R - held.Z) / held.Q : 1;
+  const word = block.words.find((w) => w.letter === 'L') ?? block.words.find((w) => w.letter === 'K');
+  const repeats = word ? Math.trunc(word.value) : 1;
+  if (repeats * pecks > MOST_REPEATS)
+    return s.notUnderstood(line, block.source.slice(0, 80), 'too many holes or pecks in one block', true);
+  for (let i = 0; i < repeats; i += 1) {
+    const at = { ...s.position };
+    for (const axis of named)
+      if (axis !== 'Z') at[axis] = s.absolute ? mm(axis)! : s.position[axis] + mm(axis)!;
+    drillHole(s, line, code, at, held.R, held.Z, held.Q);
+  }
+}

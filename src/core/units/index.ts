@@ -1,0 +1,5 @@
+// Lengths and numbers as people type and read them
+export { parseNumber } from './parseNumber';
+export { MM_PER_INCH, enteredText, formatLength, parseLength, showEntered } from './length';
+export type { Length, LengthUnit } from './length';
+export { round } from './round';
