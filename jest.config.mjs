@@ -4,13 +4,19 @@ const createConfig = nextJest({ dir: './' });
 /** Packages that ship only ES modules and must be compiled for Jest. */
 const COMPILED = ['d3', 'd3-[a-z-]+', 'internmap', 'delaunator', 'robust-predicates'];
 const shared = {
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/src/core/testing/empty.ts' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^server-only$': '<rootDir>/src/core/testing/empty.ts',
+  },
   setupFiles: ['<rootDir>/src/core/testing/jestSetup.ts'],
 };
 
 async function project(over) {
   const config = await createConfig({ ...shared, ...over })();
-  config.transformIgnorePatterns = [`/node_modules/(?!(${COMPILED.join('|')})/)`, '^.+\\.module\\.(css|sass|scss)$'];
+  config.transformIgnorePatterns = [
+    `/node_modules/(?!(${COMPILED.join('|')})/)`,
+    '^.+\\.module\\.(css|sass|scss)$',
+  ];
   return config;
 }
 

@@ -1,0 +1,243 @@
+import { judgeBuild } from '@/core/assemblies';
+import type { Judgement } from '@/core/because';
+import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
+import { loadItems } from '@/crib/cutters';
+import { nextNumber } from '@/data/assemblies';
+import { insert, type Connection } from '@/data/database';
+import { maybeOperation } from '@/data/jobs';
+import {
+  insertMovement,
+  maybeBalance,
+  maybeItem,
+  maybePiece,
+  maybePlace,
+  onePlaceOfKind,
+} from '@/data/stock';
+
+/** Where the cutter comes from: unused stock of an item at a place, or a marked piece that lies in the crib. */
+export const cutterSourceSchema = {
+  oneOf: [
+    {
+      type: 'object',
+      properties: { item: field.words(40), place: field.code },
+      required: ['item', 'place'],
+      additionalProperties: false,
+    },
+    {
+      type: 'object',
+      properties: { piece: field.words(20) },
+      required: ['piece'],
+      additionalProperties: false,
+    },
+  ],
+} as const;
+export type CutterSource = { item: string; place: string } | { piece: string };
+
+export interface HeldHolder {
+  itemId: number;
+  /** The place it is returned to. */
+  placeId: number;
+}
+
+export interface Built {
+  tag: string;
+  assemblyId: number;
+  judgements: Judgement[];
+}
+
+/** Takes unused stock out of a place for a build, with a message that says what the count has. */
+async function takeUnused(
+  c: Connection,
+  moment: Moment,
+  field_: string,
+  code: string,
+  placeCode: string,
+  kind: 'cutter' | 'holder',
+) {
+  const item = found(await maybeItem(c, code), `${field_}.item`, code, kind);
+  if (item.kind !== kind)
+    throw new Problem('REFUSED', `${code} is a ${item.kind}, not a ${kind}`, {
+      field: `${field_}.item`,
+      value: code,
+      wayOut: `Choose a ${kind}.`,
+    });
+  const place = found(await maybePlace(c, placeCode.toUpperCase()), `${field_}.place`, placeCode, 'place');
+  const there = await maybeBalance(c, item.id, place.id);
+  const loose = (there?.quantity ?? 0) - (there?.pieces ?? 0);
+  if (loose < 1)
+    throw new Problem('CONFLICT', `The count says there is no unused ${code} at ${place.code}`, {
+      field: `${field_}.place`,
+      value: place.code,
+      limit: `${loose} there`,
+      wayOut: 'If you hold one, book it as found there first; else choose another place.',
+    });
+  await moment.leansOn(item.entry_id);
+  await moment.leansOn(place.entry_id);
+  return { item, place };
+}
+
+/** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
+async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
+  const build = await onePlaceOfKind(c, 'build');
+  const startEdges = (pieceId: number, fresh: boolean) =>
+    insert(c, 'edge_set', { piece_id: pieceId, fresh, entry_id: moment.entryId }, 'id');
+  if ('item' in source) {
+    const { item, place } = await takeUnused(c, moment, 'cutter', source.item, source.place, 'cutter');
+    const mark = await nextNumber(c, 'piece', 'mark', 'E');
+    const pieceId = await insert(c, 'piece', { mark, item_id: item.id, entry_id: moment.entryId }, 'id');
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: item.id,
+      pieceId,
+      from: place.id,
+      to: build.id,
+      quantity: 1,
+    });
+    return { itemId: item.id, pieceId, edgeSetId: await startEdges(pieceId, true) };
+  }
+  const piece = found(await maybePiece(c, source.piece.toUpperCase()), 'cutter.piece', source.piece, 'piece');
+  if (piece.place_id === null || !['shelf', 'drawer', 'cart'].includes(piece.place_kind!))
+    throw new Problem('CONFLICT', `${piece.mark} is not in the crib: ${piece.place ?? 'nowhere'}`, {
+      field: 'cutter.piece',
+      value: piece.mark,
+      wayOut: 'Take its assembly down first, or choose another.',
+    });
+  if (piece.ended_entry_id !== null && (piece.grade === null || piece.grade === 'scrap'))
+    throw new Problem('REFUSED', `${piece.mark} ended and is not graded`, {
+      field: 'cutter.piece',
+      value: piece.mark,
+      wayOut: 'Grade it first: where may it be used again?',
+    });
+  await moment.leansOn(piece.entry_id);
+  await moment.leansOn(piece.edge_set_entry_id);
+  await moment.leansOn(piece.grade_entry_id);
+  await insertMovement(c, {
+    entryId: moment.entryId,
+    itemId: piece.item_id,
+    pieceId: piece.id,
+    from: piece.place_id,
+    to: build.id,
+    quantity: 1,
+  });
+  const edgeSetId = piece.ended_entry_id === null ? piece.edge_set_id : await startEdges(piece.id, false);
+  return { itemId: piece.item_id, pieceId: piece.id, edgeSetId };
+}
+
+/**
+ * Puts cutter and holder together and gives the build its tag number. Judged 'stop' is refused unless `despite`
+ * says why: the hands at the bench can see what the figures can't.
+ */
+export async function build(
+  c: Connection,
+  moment: Moment,
+  source: CutterSource,
+  holder: HeldHolder,
+  stickout: string | number,
+  despite: string | undefined,
+): Promise<Built> {
+  const length = toLength(stickout);
+  const cutter = await takeCutter(c, moment, source);
+  const items = await loadItems(c, [cutter.itemId, holder.itemId]);
+  const cutterItem = items.find((i) => i.id === cutter.itemId)!;
+  const holderItem = items.find((i) => i.id === holder.itemId)!;
+  const judgements = judgeBuild({
+    cutter: cutterItem.cutter!,
+    holder: holderItem.holder!,
+    stickout: length.mm,
+  });
+  const stops = judgements.filter((j) => j.grade === 'stop');
+  if (stops.length && !despite)
+    throw new Problem('REFUSED', stops.map((j) => j.words).join('. '), {
+      field: 'stickout',
+      value: length.entered,
+      limit: stops[0]!.because.formula,
+      wayOut: 'Change the stickout or the holder; or say in ‘despite’ why it is right all the same.',
+    });
+  const tag = await nextNumber(c, 'assembly', 'tag', 'A');
+  const assemblyId = await insert(
+    c,
+    'assembly',
+    {
+      tag,
+      piece_id: cutter.pieceId,
+      edge_set_id: cutter.edgeSetId,
+      holder_item_id: holder.itemId,
+      holder_place_id: holder.placeId,
+      stickout_mm: length.mm,
+      stickout_entered: length.entered,
+      entry_id: moment.entryId,
+    },
+    'id',
+  );
+  return { tag, assemblyId, judgements };
+}
+
+export const buildAssembly = defineVerb({
+  name: 'buildAssembly',
+  path: 'assemblies',
+  summary: 'Build an assembly: pull cutter and holder from stock, set the stickout, get a tag number.',
+  properties: {
+    cutter: cutterSourceSchema,
+    holder: {
+      type: 'object',
+      properties: { item: field.words(40), place: field.code },
+      required: ['item', 'place'],
+      additionalProperties: false,
+    },
+    stickout: field.length(0.5, 800, 'Tip to holder face.'),
+    despite: field.words(200),
+    for: {
+      type: 'object',
+      properties: { operation: { type: 'integer' }, t: field.whole(0, 9999) },
+      required: ['operation', 't'],
+      additionalProperties: false,
+      description: 'Ties the build to a T of an operation at once',
+    },
+  },
+  required: ['cutter', 'holder', 'stickout'],
+  async run(c, input, moment) {
+    const { item, place } = await takeUnused(
+      c,
+      moment,
+      'holder',
+      input.holder.item,
+      input.holder.place,
+      'holder',
+    );
+    const inBuild = await onePlaceOfKind(c, 'build');
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: item.id,
+      from: place.id,
+      to: inBuild.id,
+      quantity: 1,
+    });
+    const built = await build(
+      c,
+      moment,
+      input.cutter as CutterSource,
+      { itemId: item.id, placeId: place.id },
+      input.stickout,
+      input.despite,
+    );
+    if (input.for) await tieBuilt(c, moment, input.for.operation, Number(input.for.t), built.assemblyId);
+    return { tag: built.tag, judgements: built.judgements };
+  },
+});
+
+async function tieBuilt(
+  c: Connection,
+  moment: Moment,
+  operationId: number,
+  t: number,
+  assemblyId: number,
+): Promise<void> {
+  const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
+  await moment.leansOn(operation.entry_id);
+  await insert(c, 'tie', {
+    entry_id: moment.entryId,
+    operation_id: operation.id,
+    t,
+    assembly_id: assemblyId,
+  });
+}

@@ -1,0 +1,40 @@
+import { defineVerb, field } from '@/crib/door';
+import { insert } from '@/data/database';
+import { manyTies } from '@/data/jobs';
+import { onePlaceById } from '@/data/stock';
+import { build } from './buildAssembly';
+import { dismantle, standing } from './takeDown';
+
+/** A re-set stickout is a new build with a new tag, not measured until it is; the T it was tied to follow. */
+export const resetStickout = defineVerb({
+  name: 'resetStickout',
+  path: 'stickouts',
+  summary: 'Set the stickout of an assembly anew: a new build, not measured; the T it was tied to follow it.',
+  properties: {
+    tag: field.words(20),
+    stickout: field.length(0.5, 800, 'Tip to holder face.'),
+    despite: field.words(200),
+  },
+  required: ['tag', 'stickout'],
+  async run(c, input, moment) {
+    const old = await standing(c, input.tag);
+    const bench = await onePlaceById(c, old.holder_place_id);
+    await dismantle(c, moment, old, bench, false);
+    const built = await build(
+      c,
+      moment,
+      { piece: old.mark },
+      { itemId: old.holder_item_id, placeId: old.holder_place_id },
+      input.stickout,
+      input.despite,
+    );
+    for (const tie of (await manyTies(c)).filter((t) => t.assembly_id === old.id))
+      await insert(c, 'tie', {
+        entry_id: moment.entryId,
+        operation_id: tie.operation_id,
+        t: tie.t,
+        assembly_id: built.assemblyId,
+      });
+    return { tag: built.tag, was: old.tag, judgements: built.judgements };
+  },
+});

@@ -1,0 +1,76 @@
+import { defineVerb, field, found, Problem, type Moment } from '@/crib/door';
+import { maybeAssembly, type AssemblyRow } from '@/data/assemblies';
+import { insert, type Connection } from '@/data/database';
+import { insertMovement, maybePlace, onePlaceOfKind, type PlaceRow } from '@/data/stock';
+
+/** The assembly of a tag that still stands, or a Problem that says what became of it. */
+export async function standing(c: Connection, tag: string, name = 'tag'): Promise<AssemblyRow> {
+  const assembly = found(await maybeAssembly(c, tag.toUpperCase()), name, tag, 'assembly');
+  if (assembly.taken_down_entry_id === null) return assembly;
+  throw new Problem(
+    'CONFLICT',
+    `${assembly.tag} was taken down on ${assembly.taken_down_at!.toISOString().slice(0, 10)}`,
+    {
+      field: name,
+      value: assembly.tag,
+      limit: 'an assembly that stands',
+      wayOut: 'Look for the tag of the newer build.',
+    },
+  );
+}
+
+/** Moves cutter and holder out of the build; where to is said by place. */
+export async function dismantle(
+  c: Connection,
+  moment: Moment,
+  a: AssemblyRow,
+  cutterTo: PlaceRow,
+  holderBack: boolean,
+): Promise<void> {
+  const inBuild = await onePlaceOfKind(c, 'build');
+  await moment.leansOn(a.entry_id);
+  await moment.leansOn(cutterTo.entry_id);
+  await insertMovement(c, {
+    entryId: moment.entryId,
+    itemId: a.cutter_item_id,
+    pieceId: a.piece_id,
+    from: inBuild.id,
+    to: cutterTo.id,
+    quantity: 1,
+  });
+  if (holderBack)
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: a.holder_item_id,
+      from: inBuild.id,
+      to: a.holder_place_id,
+      quantity: 1,
+    });
+  await insert(c, 'take_down', { entry_id: moment.entryId, assembly_id: a.id });
+}
+
+export const takeDown = defineVerb({
+  name: 'takeDown',
+  path: 'take-downs',
+  summary:
+    'Take an assembly down whose cutter is still good: holder back to its place, cutter to a place, its life goes on.',
+  properties: { tag: field.words(20), cutterTo: field.code },
+  required: ['tag', 'cutterTo'],
+  async run(c, input, moment) {
+    const assembly = await standing(c, input.tag);
+    const place = found(
+      await maybePlace(c, input.cutterTo.toUpperCase()),
+      'cutterTo',
+      input.cutterTo,
+      'place',
+    );
+    if (!['shelf', 'drawer', 'cart'].includes(place.kind))
+      throw new Problem('REFUSED', `A cutter that is still good does not go to ${place.name}`, {
+        field: 'cutterTo',
+        value: place.code,
+        wayOut: 'Choose a place in the crib, or end its life.',
+      });
+    await dismantle(c, moment, assembly, place, true);
+    return { tag: assembly.tag, piece: assembly.mark, cutterTo: place.code };
+  },
+});

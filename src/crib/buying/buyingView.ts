@@ -1,0 +1,117 @@
+import { proposeOrder, type BookedUse, type CutterSupply, type OrderProposal } from '@/core/buying';
+import { loadItems, type CribItem } from '@/crib/cutters';
+import { loadLifeBook } from '@/crib/life';
+import { manyAssemblies, manyStandingAssemblies } from '@/data/assemblies';
+import { manyPurchases, type PurchaseRow } from '@/data/buying';
+import type { Connection } from '@/data/database';
+import { manyOperations, manyPrograms, manyTies } from '@/data/jobs';
+import { manyBalances, manyPieces, manySupplies, type SupplyRow } from '@/data/stock';
+
+export interface BuyingLine {
+  item: Pick<CribItem, 'id' | 'code' | 'words'>;
+  proposal: OrderProposal;
+  supply: Pick<
+    SupplyRow,
+    'supplier' | 'order_code' | 'price_cents' | 'pack' | 'minimum' | 'lead_time_days'
+  > | null;
+}
+
+export interface BuyingView {
+  lines: BuyingLine[];
+  /** T of booked jobs that no cutter was ever tied to: what they need can't be said. */
+  unknown: { job: string; operation: number; t: number; partsLeft: number }[];
+  orders: PurchaseRow[];
+}
+
+const SAYS = { order: 0, 'cannot say': 1, enough: 2 } as const;
+
+/** What to buy, from booked jobs, lives, stock, life left and open orders; the most urgent first. */
+export async function buyingView(c: Connection, today: string): Promise<BuyingView> {
+  const items = await loadItems(c);
+  const book = await loadLifeBook(c);
+  const assemblies = new Map((await manyAssemblies(c)).map((a) => [a.id, a]));
+  const programs = new Map((await manyPrograms(c)).map((p) => [p.operation_id, p]));
+  const ties = new Map((await manyTies(c)).map((t) => [`${t.operation_id} ${t.t}`, t]));
+  const booked = new Map<number, BookedUse[]>();
+  const unknown: BuyingView['unknown'] = [];
+  for (const o of await manyOperations(c)) {
+    const partsLeft = o.quantity - o.parts_made;
+    if (partsLeft <= 0) continue;
+    for (const tool of programs.get(o.id)?.report.tools ?? []) {
+      if (tool.cutting_s <= 0) continue;
+      const itemId = assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assembly_id ?? -1)?.cutter_item_id;
+      if (itemId === undefined) {
+        unknown.push({ job: o.job, operation: o.id, t: tool.t, partsLeft });
+        continue;
+      }
+      const life = book.expectation(itemId, o.material_id);
+      const uses = booked.get(itemId) ?? [];
+      booked.set(itemId, uses);
+      uses.push({
+        job: `${o.job} T${tool.t}`,
+        due: o.due,
+        material: o.material,
+        partsLeft,
+        minutesPerPart: tool.cutting_s / 60,
+        life: life && { minutes: life.minutes, basis: `${life.basis}, ${life.lives} lives` },
+      });
+    }
+  }
+  const orders = await manyPurchases(c);
+  const supplies = new Map((await manySupplies(c)).map((s) => [s.item_id, s]));
+  const supplyOf = await supplyFinder(c, book.used, orders);
+  const lines = items.flatMap((item) => {
+    const supply = supplies.get(item.id) ?? null;
+    const proposal = proposeOrder(
+      booked.get(item.id) ?? [],
+      supplyOf(item.id),
+      {
+        leadTimeDays: supply?.lead_time_days ?? null,
+        pack: supply?.pack ?? 1,
+        minimum: supply?.minimum ?? 1,
+      },
+      today,
+    );
+    return proposal ? [{ item: { id: item.id, code: item.code, words: item.words }, proposal, supply }] : [];
+  });
+  const day = (p: OrderProposal) => (p.say === 'order' ? (p.orderBy ?? '') : '');
+  lines.sort(
+    (a, b) => SAYS[a.proposal.say] - SAYS[b.proposal.say] || day(a.proposal).localeCompare(day(b.proposal)),
+  );
+  return { lines, unknown, orders };
+}
+
+/** Shelf, life left on edge sets that still cut, and open orders of an item. */
+async function supplyFinder(
+  c: Connection,
+  used: (edgeSetId: number) => number | null,
+  orders: readonly PurchaseRow[],
+): Promise<(itemId: number) => CutterSupply> {
+  const balances = await manyBalances(c);
+  const pieces = await manyPieces(c);
+  const tagOf = new Map((await manyStandingAssemblies(c)).map((a) => [a.piece_id, a.tag]));
+  const inCrib = ['shelf', 'drawer', 'cart'];
+  return (itemId) => ({
+    shelf: balances
+      .filter((b) => b.item_id === itemId && inCrib.includes(b.place_kind))
+      .reduce((sum, b) => sum + b.quantity - b.pieces, 0),
+    edgeSets: pieces
+      .filter(
+        (p) =>
+          p.item_id === itemId &&
+          p.ended_entry_id === null &&
+          p.place_kind !== null &&
+          [...inCrib, 'build'].includes(p.place_kind),
+      )
+      .map((p) => {
+        const share = used(p.edge_set_id);
+        return {
+          tag: tagOf.get(p.id) ?? `${p.mark} in ${p.place}`,
+          livesLeft: share === null ? null : 1 - share,
+        };
+      }),
+    openOrders: orders
+      .filter((o) => o.item_id === itemId && o.received < o.quantity)
+      .map((o) => ({ number: o.number, quantity: o.quantity - o.received, promised: o.promised })),
+  });
+}

@@ -1,0 +1,6 @@
+// Buying: verbs
+export { addSupplier } from './addSupplier';
+export { placeOrder, receiveOrder } from './placeOrder';
+// What to buy
+export { buyingView } from './buyingView';
+export type { BuyingLine, BuyingView } from './buyingView';

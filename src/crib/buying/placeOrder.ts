@@ -1,0 +1,86 @@
+import { buyingView } from './buyingView';
+import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { nextNumber } from '@/data/assemblies';
+import { insert } from '@/data/database';
+import { manySupplies, maybeItem, maybePlace, insertMovement } from '@/data/stock';
+import { maybePurchase } from '@/data/buying';
+
+export const placeOrder = defineVerb({
+  name: 'placeOrder',
+  path: 'orders',
+  summary: 'Record that an order was placed: quantity and promised day. What caused it is kept with it.',
+  properties: { item: field.words(40), quantity: field.whole(1, 100_000), promised: field.day },
+  required: ['item', 'quantity', 'promised'],
+  async run(c, input, moment) {
+    const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
+    const supply = (await manySupplies(c)).find((s) => s.item_id === item.id);
+    if (!supply)
+      throw new Problem('REFUSED', `${item.code} has no supplier yet`, {
+        field: 'item',
+        value: item.code,
+        wayOut: 'State its supplier and order code first.',
+      });
+    if (input.promised < moment.today)
+      throw new Problem('INVALID_INPUT', `promised: ${input.promised} is past`, {
+        field: 'promised',
+        value: input.promised,
+        limit: 'today or later',
+        wayOut: 'Enter the day the supplier promised.',
+      });
+    const line = (await buyingView(c, moment.today)).lines.find((l) => l.item.id === item.id);
+    await moment.leansOn(item.entry_id);
+    await moment.leansOn(supply.entry_id);
+    const number = await nextNumber(c, 'purchase', 'number', 'O');
+    await insert(c, 'purchase', {
+      entry_id: moment.entryId,
+      number,
+      item_id: item.id,
+      supplier_id: supply.supplier_id,
+      quantity: toNumber(input.quantity),
+      promised: input.promised,
+      price_cents: supply.price_cents,
+      because: JSON.stringify(
+        line?.proposal?.because ?? { words: 'Ordered without a proposal.', values: [] },
+      ),
+    });
+    return { number, item: item.code };
+  },
+});
+
+export const receiveOrder = defineVerb({
+  name: 'receiveOrder',
+  path: 'receipts',
+  summary: 'Receive what came of an order onto a place; the whole quantity closes it, in parts too.',
+  properties: { number: field.words(20), quantity: field.whole(1, 100_000), place: field.code },
+  required: ['number', 'quantity', 'place'],
+  async run(c, input, moment) {
+    const order = found(await maybePurchase(c, input.number.toUpperCase()), 'number', input.number, 'order');
+    const place = found(await maybePlace(c, input.place.toUpperCase()), 'place', input.place, 'place');
+    if (!['shelf', 'drawer', 'cart'].includes(place.kind))
+      throw new Problem('REFUSED', `place: ${place.code} does not hold stock`, {
+        field: 'place',
+        value: place.code,
+        limit: 'a shelf, drawer or cart',
+      });
+    const quantity = toNumber(input.quantity);
+    const open = order.quantity - order.received;
+    if (quantity > open)
+      throw new Problem('CONFLICT', `${quantity} received, but ${open} open on ${order.number}`, {
+        field: 'quantity',
+        value: quantity,
+        limit: `at most ${open}`,
+        wayOut: 'Receive what is open; book the rest as received without an order.',
+      });
+    await moment.leansOn(order.entry_id);
+    await moment.leansOn(place.entry_id);
+    await insert(c, 'receipt', { entry_id: moment.entryId, purchase_id: order.entry_id, quantity });
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: order.item_id,
+      from: null,
+      to: place.id,
+      quantity,
+    });
+    return { number: order.number, item: order.item, open: open - quantity };
+  },
+});

@@ -1,0 +1,64 @@
+import { field, found, toNumber } from '@/crib/door';
+import type { Moment } from '@/crib/door';
+import { insert, type Connection } from '@/data/database';
+import { maybeMaterial, maybeSupplier } from '@/data/stock';
+import type { FromSchema } from 'json-schema-to-ts';
+
+export const assumedLifeSchema = {
+  type: 'object',
+  properties: { minutes: field.decimal(0.01, 100_000), origin: field.origin, material: field.code },
+  required: ['minutes', 'origin'],
+  additionalProperties: false,
+} as const;
+
+export const supplySchema = {
+  type: 'object',
+  properties: {
+    supplier: field.code,
+    orderCode: field.words(60),
+    priceCents: field.cents,
+    pack: field.whole(1, 10_000),
+    minimum: field.whole(1, 10_000),
+  },
+  required: ['supplier', 'orderCode'],
+  additionalProperties: false,
+} as const;
+
+export async function writeAssumedLife(
+  c: Connection,
+  moment: Moment,
+  itemId: number,
+  a: FromSchema<typeof assumedLifeSchema>,
+): Promise<void> {
+  const material =
+    a.material === undefined
+      ? null
+      : found(await maybeMaterial(c, a.material), 'assumedLife.material', a.material, 'material');
+  if (material) await moment.leansOn(material.entry_id);
+  await insert(c, 'assumed_life', {
+    entry_id: moment.entryId,
+    item_id: itemId,
+    material_id: material?.id ?? null,
+    minutes: toNumber(a.minutes),
+    origin: a.origin,
+  });
+}
+
+export async function writeSupply(
+  c: Connection,
+  moment: Moment,
+  itemId: number,
+  s: FromSchema<typeof supplySchema>,
+): Promise<void> {
+  const supplier = found(await maybeSupplier(c, s.supplier), 'supply.supplier', s.supplier, 'supplier');
+  await moment.leansOn(supplier.entry_id);
+  await insert(c, 'supply', {
+    entry_id: moment.entryId,
+    item_id: itemId,
+    supplier_id: supplier.id,
+    order_code: s.orderCode.trim(),
+    price_cents: s.priceCents ?? null,
+    pack: s.pack === undefined ? 1 : toNumber(s.pack),
+    minimum: s.minimum === undefined ? 1 : toNumber(s.minimum),
+  });
+}

@@ -1,0 +1,9 @@
+// The door: schemas, checking, problems, verbs
+export { Problem, PROBLEM_CODES, toProblem } from './problem';
+export type { ProblemDocument, ProblemPart } from './problem';
+export { found, maybeLength, maybeNumber, toLength, toNumber } from './read';
+export * as field from './schema';
+export { validate } from './validate';
+export { defineVerb, perform } from './verb';
+export type { Crib, Done, Moment, Verb } from './verb';
+export { localDay } from './localDay';

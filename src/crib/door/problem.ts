@@ -1,0 +1,119 @@
+import { DataError } from '@/data/database';
+
+/** One thing that was wrong, in the shape the screens and RFC 9457 problem documents both carry. */
+export interface ProblemPart {
+  field: string | null;
+  value: unknown;
+  limit: string | null;
+  detail: string;
+}
+
+export const PROBLEM_CODES = {
+  INVALID_INPUT: 'A value is missing or outside its limit',
+  NOT_FOUND: 'No such thing here',
+  CONFLICT: 'It no longer is as it was',
+  REFUSED: 'It can be read, but not done',
+  FOREIGN_ORIGIN: 'The request came from another site',
+  TOO_LARGE: 'It is larger than what is taken',
+  NOT_JSON: 'The body is no JSON',
+  INTERNAL: 'Something broke here; nothing was written',
+} as const;
+export type ProblemCode = keyof typeof PROBLEM_CODES;
+
+const STATUS: Record<ProblemCode, number> = {
+  INVALID_INPUT: 422,
+  NOT_FOUND: 404,
+  CONFLICT: 409,
+  REFUSED: 409,
+  FOREIGN_ORIGIN: 403,
+  TOO_LARGE: 413,
+  NOT_JSON: 400,
+  INTERNAL: 500,
+};
+
+export interface ProblemDocument {
+  type: string;
+  title: string;
+  status: number;
+  code: ProblemCode;
+  detail: string;
+  way_out: string | null;
+  problems: ProblemPart[];
+}
+
+/** An error for people: names the field, the value, the limit and the way out. Nothing was written. */
+export class Problem extends Error {
+  readonly parts: ProblemPart[];
+  constructor(
+    readonly code: ProblemCode,
+    detail: string,
+    at: { field?: string; value?: unknown; limit?: string; wayOut?: string; parts?: ProblemPart[] } = {},
+  ) {
+    super(detail);
+    this.name = 'Problem';
+    this.wayOut = at.wayOut ?? null;
+    this.parts =
+      at.parts ??
+      (at.field ? [{ field: at.field, value: at.value ?? null, limit: at.limit ?? null, detail }] : []);
+  }
+  readonly wayOut: string | null;
+
+  document(): ProblemDocument {
+    return {
+      type: `/api/v1/problems/${this.code.toLowerCase().replaceAll('_', '-')}`,
+      title: PROBLEM_CODES[this.code],
+      status: STATUS[this.code],
+      code: this.code,
+      detail: this.message,
+      way_out: this.wayOut,
+      problems: this.parts,
+    };
+  }
+}
+
+const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>> = {
+  NOT_UNIQUE: ['CONFLICT', 'This code or number is taken already', 'Choose another.'],
+  BELOW_ZERO: [
+    'CONFLICT',
+    'There are not that many at that place',
+    'Look at what the count says, or enter what was found there first.',
+  ],
+  ONLY_PIECES_LEFT: [
+    'CONFLICT',
+    'Only marked, used pieces are left at that place',
+    'Take one of them by its mark, or another place.',
+  ],
+  PIECE_ELSEWHERE: [
+    'CONFLICT',
+    'The piece is not at that place',
+    'Look up where it is; somebody may have moved it.',
+  ],
+  ENDED_ALREADY: [
+    'CONFLICT',
+    'This life has ended already',
+    'Look at its ending; counter it if it was a mistake.',
+  ],
+  MORE_THAN_ORDERED: [
+    'CONFLICT',
+    'More came than is open on this order',
+    'Receive what was ordered; enter the rest as received without an order.',
+  ],
+  COUNTER_OF_COUNTER: ['REFUSED', 'A counter-entry is not countered', 'Enter it anew instead.'],
+  OUT_OF_RANGE: [
+    'INVALID_INPUT',
+    'A value is outside what can be recorded',
+    'Check the figures and their units.',
+  ],
+  LEDGER: ['REFUSED', 'What was recorded is never changed', 'Enter a counter-entry.'],
+};
+
+/** Any error as a Problem: ours pass, the database's are put in words, the rest is INTERNAL. */
+export function toProblem(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  const known = error instanceof DataError ? BY_DATA[error.code] : undefined;
+  if (known) return new Problem(known[0], known[1], { wayOut: known[2] });
+  console.error(error);
+  return new Problem('INTERNAL', 'Something broke here. Nothing was written.', {
+    wayOut: 'Try again; if it stays, tell whoever looks after Stable.',
+  });
+}

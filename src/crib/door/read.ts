@@ -1,0 +1,29 @@
+import { parseLength, parseNumber, enteredText, type Length } from '@/core/units';
+import { Problem } from './problem';
+
+/** A length that passed the door: its mm and its text as entered. */
+export function toLength(value: string | number): Length & { entered: string } {
+  const length =
+    typeof value === 'number' ? { mm: value, text: String(value), unit: 'mm' as const } : parseLength(value)!;
+  return { ...length, entered: enteredText(length) };
+}
+
+export const maybeLength = (value: string | number | undefined) =>
+  value === undefined ? null : toLength(value);
+
+/** A number that passed the door. */
+export const toNumber = (value: string | number): number =>
+  typeof value === 'number' ? value : parseNumber(value)!;
+export const maybeNumber = (value: string | number | undefined): number | null =>
+  value === undefined ? null : toNumber(value);
+
+/** The thing found, or a Problem that names the field and what was looked for. */
+export function found<T>(thing: T | null, field: string, value: unknown, what: string): T {
+  if (thing !== null) return thing;
+  throw new Problem('NOT_FOUND', `${field}: no ${what} ${String(value)} here`, {
+    field,
+    value,
+    limit: `an existing ${what}`,
+    wayOut: `Check the ${what}, or add it first.`,
+  });
+}

@@ -1,0 +1,94 @@
+import Ajv2020, { type ErrorObject, type ValidateFunction } from 'ajv/dist/2020';
+import addFormats from 'ajv-formats';
+import type { JSONSchema } from 'json-schema-to-ts';
+import { parseLength, parseNumber } from '@/core/units';
+import { Problem, type ProblemPart } from './problem';
+
+// No coercion: Ajv would turn null and false into 0. The number parser of the core reads text instead.
+const ajv = new Ajv2020({ allErrors: true, strict: true, allowUnionTypes: true, verbose: true });
+addFormats(ajv, ['date', 'date-time', 'uuid']);
+
+interface Limits {
+  min: number;
+  max: number;
+  whole?: boolean;
+}
+const withLimits = (keyword: string, read: (data: string | number) => number | null, unit: string) =>
+  ajv.addKeyword({
+    keyword,
+    type: ['string', 'number'],
+    errors: 'full',
+    validate: function check(limits: Limits, data: string | number) {
+      const value = read(data);
+      const range = `${limits.min} to ${limits.max}${unit}${limits.whole ? ', whole' : ''}`;
+      const message =
+        value === null || !Number.isFinite(value)
+          ? `is not ${unit ? 'a length' : 'a number'}`
+          : limits.whole && !Number.isInteger(value)
+            ? 'is not a whole number'
+            : value < limits.min
+              ? 'is too small'
+              : value > limits.max
+                ? 'is too large'
+                : null;
+      (check as { errors?: Partial<ErrorObject>[] }).errors = message
+        ? [{ keyword, message, params: { limit: range } }]
+        : [];
+      return message === null;
+    },
+  });
+withLimits('x-length', (d) => (typeof d === 'number' ? d : (parseLength(d)?.mm ?? null)), ' mm');
+withLimits('x-decimal', (d) => (typeof d === 'number' ? d : parseNumber(d)), '');
+
+const compiled = new WeakMap<object, ValidateFunction>();
+
+/** Checks input against its schema once, at the door; inside it is trusted. Throws a Problem with every fault. */
+export function validate(schema: JSONSchema & object, input: unknown): void {
+  let check = compiled.get(schema);
+  if (!check) compiled.set(schema, (check = ajv.compile(schema)));
+  if (check(input)) return;
+  const parts = [...new Map((check.errors ?? []).map(part).map((p) => [p.field, p])).values()];
+  const first = parts[0]!;
+  throw new Problem(
+    'INVALID_INPUT',
+    parts.length === 1 ? first.detail : `${parts.length} values are wrong. ${first.detail}`,
+    {
+      parts,
+      wayOut: 'Correct the values named and send again; nothing was written.',
+    },
+  );
+}
+
+function part(e: ErrorObject): ProblemPart {
+  const path = e.instancePath.slice(1).replaceAll('/', '.');
+  const name = (key: string) => (path ? `${path}.${key}` : key);
+  const shown = (v: unknown) =>
+    typeof v === 'string' ? `“${v.slice(0, 40)}”` : JSON.stringify(v)?.slice(0, 40);
+  if (e.keyword === 'required') {
+    const field = name(String(e.params.missingProperty));
+    return { field, value: null, limit: 'needed', detail: `${field} is needed` };
+  }
+  if (e.keyword === 'additionalProperties') {
+    const field = name(String(e.params.additionalProperty));
+    return { field, value: null, limit: 'not a field here', detail: `${field} is not a field here` };
+  }
+  const limit =
+    e.keyword === 'enum'
+      ? (e.params.allowedValues as unknown[]).join(', ')
+      : e.keyword === 'pattern'
+        ? ((e.parentSchema as { description?: string })?.description ?? 'not blank')
+        : e.keyword === 'type'
+          ? `a ${String(e.params.type).replace(',', ' or ')}`
+          : String(e.params.limit ?? e.params.format ?? e.message ?? '');
+  const said = e.keyword.startsWith('x-')
+    ? e.message!
+    : e.keyword === 'minLength'
+      ? 'is blank'
+      : 'does not fit';
+  return {
+    field: path || null,
+    value: e.data,
+    limit,
+    detail: `${path || 'the input'}: ${shown(e.data)} ${said} (${limit})`,
+  };
+}

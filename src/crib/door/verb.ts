@@ -1,0 +1,186 @@
+import { createHash, randomUUID } from 'node:crypto';
+import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
+import { DataError, type Connection, type Database } from '@/data/database';
+import { insertEntry, insertFormAnswer, insertNeed, maybeEntry, maybeFormAnswer } from '@/data/ledger';
+import { maybePerson } from '@/data/people';
+import { localDay } from './localDay';
+import { ENVELOPE } from './schema';
+import { Problem, toProblem } from './problem';
+import { validate } from './validate';
+
+/** The crib as its verbs see it: the data, and a clock that is an argument. */
+export interface Crib {
+  db: Database;
+  now: () => Date;
+  /** The shop's time zone (IANA name): days and times are shown in it. */
+  zone: string;
+}
+
+/** The entry a verb is writing: its number, who and when, and a way to say what it leans on. */
+export interface Moment {
+  entryId: number;
+  who: string;
+  happenedAt: Date;
+  now: Date;
+  /** Today in the shop's zone, ISO. */
+  today: string;
+  note: string | null;
+  /** This entry leans on an earlier one, which can't be countered while this one stands. null is a built-in thing. */
+  leansOn(entryId: number | null): Promise<void>;
+}
+
+export interface Verb {
+  name: string;
+  /** Path below /api/v1 at which it is posted. */
+  path: string;
+  summary: string;
+  schema: JSONSchema & object;
+  run(c: Connection, input: unknown, moment: Moment): Promise<object>;
+  /** The entry this one counters, for the one verb that does. */
+  counters?: (input: unknown) => number;
+}
+
+type Properties = Record<string, JSONSchema>;
+interface VerbDefinition<P extends Properties, R extends readonly (keyof P & string)[], A extends object> {
+  name: string;
+  path: string;
+  summary: string;
+  properties: P;
+  required: R;
+  run(
+    c: Connection,
+    input: FromSchema<{ type: 'object'; properties: P; required: R; additionalProperties: false }>,
+    moment: Moment,
+  ): Promise<A>;
+  counters?: Verb['counters'];
+}
+
+/** Makes a verb: its schema is its own fields and the envelope (who, formId, happenedAt, note). */
+export function defineVerb<
+  const P extends Properties,
+  const R extends readonly (keyof P & string)[],
+  A extends object,
+>(d: VerbDefinition<P, R, A>): Verb {
+  const schema = {
+    type: 'object',
+    properties: { ...ENVELOPE, ...d.properties },
+    required: ['who', ...d.required],
+    additionalProperties: false,
+  } as const;
+  return {
+    name: d.name,
+    path: d.path,
+    summary: d.summary,
+    schema,
+    run: d.run as Verb['run'],
+    counters: d.counters,
+  };
+}
+
+/** Answer of a write: what the verb says, and the entry it is kept under. */
+export type Done = Record<string, unknown> & { entry: number; again?: true };
+
+/**
+ * Does a verb once: checks input at the door, then one transaction of entry, rows and answer. A form id that was
+ * recorded gives its first answer again, whatever the clock; with other input it is a conflict. Throws a Problem;
+ * then nothing was written.
+ */
+export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Done> {
+  validate(verb.schema, raw);
+  const {
+    who,
+    formId = randomUUID(),
+    happenedAt,
+    note,
+    ...input
+  } = raw as Record<string, unknown> & {
+    who: string;
+    formId?: string;
+    happenedAt?: string;
+    note?: string;
+  };
+  const now = crib.now();
+  const happened = happenedAt === undefined ? now : new Date(happenedAt);
+  const digest = createHash('sha256')
+    .update(JSON.stringify([verb.name, who, happenedAt ?? null, note ?? null, sorted(input)]))
+    .digest('hex');
+  try {
+    return await crib.db.transaction(async (c) => {
+      const before = await maybeFormAnswer(c, formId);
+      if (before) return again(before, digest);
+      if (happened > now)
+        throw new Problem('INVALID_INPUT', `happenedAt: ${happenedAt} lies in the future`, {
+          field: 'happenedAt',
+          value: happenedAt,
+          limit: `at most ${now.toISOString()}`,
+          wayOut: 'Enter when it happened, or leave it out for now.',
+        });
+      const entryId = await insertEntry(c, {
+        kind: verb.name,
+        happenedAt: happened,
+        recordedAt: now,
+        who,
+        formId,
+        counters: verb.counters?.(input) ?? null,
+        note: note?.trim() || null,
+      });
+      const leansOn = async (needs: number | null) => {
+        if (needs !== null && needs !== entryId) await insertNeed(c, entryId, needs);
+      };
+      const answer = await verb.run(c, input, {
+        entryId,
+        who,
+        happenedAt: happened,
+        now,
+        today: localDay(now, crib.zone),
+        note: note?.trim() || null,
+        leansOn,
+      });
+      if (!(await maybePerson(c, who)))
+        throw new Problem('INVALID_INPUT', `who: nobody here signs ${who}`, {
+          field: 'who',
+          value: who,
+          limit: 'initials of a person here',
+          wayOut: 'Pick your initials, or add yourself first.',
+        });
+      const done = { ...answer, entry: entryId };
+      await insertFormAnswer(c, formId, digest, done);
+      return done;
+    });
+  } catch (error) {
+    if (error instanceof DataError && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);
+    throw toProblem(error);
+  }
+}
+
+function again(before: { input_digest: string; answer: unknown }, digest: string): Done {
+  if (before.input_digest !== digest)
+    throw new Problem('CONFLICT', 'This form was recorded before with other values', {
+      field: 'formId',
+      wayOut: 'Open the form anew and send it again.',
+    });
+  return { ...(before.answer as Done), again: true };
+}
+
+async function leanedOn(c: Connection, error: DataError): Promise<Problem> {
+  const later = await maybeEntry(c, Number(error.at.detail));
+  return new Problem(
+    'REFUSED',
+    `Entry ${later?.id ?? ''} (${later?.kind ?? 'a later one'}, ${later?.who ?? ''}) leans on it`,
+    {
+      field: 'counters',
+      value: later?.id,
+      wayOut: `Counter entry ${later?.id ?? ''} first, or enter what is true now.`,
+    },
+  );
+}
+
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([k, v]) => [k, sorted(v)]),
+  );
+}

@@ -1,0 +1,64 @@
+import { defineVerb, field, found, maybeLength, toNumber } from '@/crib/door';
+import { insert } from '@/data/database';
+import { maybeMachine } from '@/data/machines';
+import { maybeMaterial } from '@/data/stock';
+
+const highest = {
+  highestBeside: field.length(-2000, 2000, 'Highest Z beside the cut, part top or jaw.'),
+  partZero: field.length(-1000, 3000, 'Part zero above the machine’s datum surface.'),
+} as const;
+
+export const addJob = defineVerb({
+  name: 'addJob',
+  path: 'jobs',
+  summary:
+    'Add a job with its operation: part, material, quantity, due day, machine, highest Z beside the cut.',
+  properties: {
+    number: field.code,
+    part: field.words(),
+    revision: field.words(12),
+    material: field.code,
+    quantity: field.whole(1, 1_000_000),
+    due: field.day,
+    machine: field.code,
+    ...highest,
+  },
+  required: ['number', 'part', 'material', 'quantity', 'due', 'machine'],
+  async run(c, input, moment) {
+    const material = found(await maybeMaterial(c, input.material), 'material', input.material, 'material');
+    const machine = found(await maybeMachine(c, input.machine), 'machine', input.machine, 'machine');
+    await moment.leansOn(material.entry_id);
+    await moment.leansOn(machine.entry_id);
+    const jobId = await insert(
+      c,
+      'job',
+      {
+        number: input.number,
+        part: input.part.trim(),
+        revision: input.revision?.trim() ?? '',
+        material_id: material.id,
+        quantity: toNumber(input.quantity),
+        due: input.due,
+        entry_id: moment.entryId,
+      },
+      'id',
+    );
+    const operation = await insert(
+      c,
+      'operation',
+      { job_id: jobId, number: 10, machine_id: machine.id, entry_id: moment.entryId },
+      'id',
+    );
+    const beside = maybeLength(input.highestBeside);
+    const zero = maybeLength(input.partZero);
+    await insert(c, 'operation_figures', {
+      entry_id: moment.entryId,
+      operation_id: operation,
+      highest_beside_mm: beside?.mm ?? null,
+      highest_beside_entered: beside?.entered ?? null,
+      part_zero_mm: zero?.mm ?? null,
+      part_zero_entered: zero?.entered ?? null,
+    });
+    return { number: input.number, operation };
+  },
+});

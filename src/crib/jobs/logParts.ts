@@ -1,0 +1,101 @@
+import { defineVerb, field, found, Problem, toNumber, type Moment } from '@/crib/door';
+import { standing } from '@/crib/assemblies';
+import { manyAssemblies } from '@/data/assemblies';
+import { insert, type Connection } from '@/data/database';
+import { manyOpenUses, manyPrograms, manyTies, maybeOperation } from '@/data/jobs';
+
+export interface LoggedUse {
+  t: number;
+  minutes: number;
+  /** null: no assembly was tied to this T then; somebody must say which. */
+  tag: string | null;
+}
+
+/**
+ * Books parts made: parts x minutes per part, as the program stood then, to the edge set that was on each T then.
+ * A T without an assembly keeps its minutes open, for Today to ask.
+ */
+export async function bookParts(
+  c: Connection,
+  moment: Moment,
+  operationId: number,
+  parts: number,
+): Promise<LoggedUse[]> {
+  const operation = found(await maybeOperation(c, operationId), 'operation', operationId, 'operation');
+  const program = (await manyPrograms(c, moment.happenedAt)).find((p) => p.operation_id === operation.id);
+  if (!program)
+    throw new Problem('REFUSED', `${operation.job} had no program at that time`, {
+      field: 'operation',
+      value: operation.id,
+      wayOut: 'Paste its program first; then log the parts.',
+    });
+  await moment.leansOn(operation.entry_id);
+  await moment.leansOn(program.entry_id);
+  const logId = await insert(
+    c,
+    'parts_log',
+    { entry_id: moment.entryId, operation_id: operation.id, program_id: program.entry_id, parts },
+    'id',
+  );
+  const ties = (await manyTies(c, moment.happenedAt)).filter((t) => t.operation_id === operation.id);
+  const assemblies = new Map((await manyAssemblies(c)).map((a) => [a.id, a]));
+  const uses: LoggedUse[] = [];
+  for (const tool of program.report.tools) {
+    if (tool.cutting_s <= 0 && !tool.lower_bound) continue;
+    const tie = ties.find((x) => x.t === tool.t);
+    const tied = tie?.assembly_id ? assemblies.get(tie.assembly_id) : undefined;
+    // A tag that had been taken down by then was not in the machine any more.
+    const on =
+      tied && (tied.taken_down_at === null || tied.taken_down_at >= moment.happenedAt) ? tied : undefined;
+    if (on) await moment.leansOn(on.entry_id);
+    const minutes = (parts * tool.cutting_s) / 60;
+    await insert(c, 'use', {
+      entry_id: moment.entryId,
+      parts_log_id: logId,
+      t: tool.t,
+      edge_set_id: on?.edge_set_id ?? null,
+      minutes,
+      lower_bound: tool.lower_bound,
+    });
+    uses.push({ t: tool.t, minutes, tag: on?.tag ?? null });
+  }
+  return uses;
+}
+
+export const logParts = defineVerb({
+  name: 'logParts',
+  path: 'parts',
+  summary: 'Log parts made on an operation: minutes in the cut go to the edge set on each T.',
+  properties: { operation: { type: 'integer' }, parts: field.whole(1, 100_000) },
+  required: ['operation', 'parts'],
+  run: async (c, input, moment) => ({
+    operation: input.operation,
+    parts: toNumber(input.parts),
+    uses: await bookParts(c, moment, input.operation, toNumber(input.parts)),
+  }),
+});
+
+export const assignUse = defineVerb({
+  name: 'assignUse',
+  path: 'use-assignments',
+  summary: 'Say which assembly ran the minutes of a T that had none tied.',
+  properties: { use: { type: 'integer' }, tag: field.words(20) },
+  required: ['use', 'tag'],
+  async run(c, input, moment) {
+    const use = found(
+      (await manyOpenUses(c)).find((u) => u.id === input.use) ?? null,
+      'use',
+      input.use,
+      'open use',
+    );
+    const assembly = await standing(c, input.tag);
+    await moment.leansOn(use.entry_id);
+    await moment.leansOn(assembly.entry_id);
+    await insert(c, 'use_assignment', {
+      entry_id: moment.entryId,
+      use_id: use.id,
+      edge_set_id: assembly.edge_set_id,
+    });
+    return { use: use.id, tag: assembly.tag };
+  },
+});

@@ -1,0 +1,77 @@
+import { DEFAULTS } from '@/core/defaults';
+import { readProgram } from '@/core/programs';
+import { defineVerb, field, found, Problem } from '@/crib/door';
+import { insert } from '@/data/database';
+import { maybeOperation } from '@/data/jobs';
+
+/** Refuses text that no NC program can be, before the reader spends time on it. */
+export function checkProgramText(text: string): void {
+  if (text.length > DEFAULTS.programCharacters)
+    throw new Problem('TOO_LARGE', `The program has ${text.length} characters`, {
+      field: 'text',
+      value: text.length,
+      limit: `at most ${DEFAULTS.programCharacters} characters`,
+      wayOut: 'Split it, or leave the comments out.',
+    });
+  if (text.trim() === '')
+    throw new Problem('INVALID_INPUT', 'The program is empty', {
+      field: 'text',
+      value: '',
+      limit: 'at least one block',
+      wayOut: 'Paste it, or drop its file.',
+    });
+  // A NUL can't be stored as text, and never stands in a program.
+  if (text.includes('\0'))
+    throw new Problem('INVALID_INPUT', 'This is no text: it holds binary bytes', {
+      field: 'text',
+      value: 'binary',
+      limit: 'plain text',
+      wayOut: 'Drop the NC program’s own file.',
+    });
+}
+
+export const storeProgram = defineVerb({
+  name: 'storeProgram',
+  path: 'programs',
+  summary:
+    'Store the NC program of an operation: read at once; earlier programs stay, parts keep the minutes of theirs.',
+  properties: { operation: { type: 'integer' }, name: field.words(80), text: { type: 'string' } },
+  required: ['operation', 'text'],
+  async run(c, input, moment) {
+    checkProgramText(input.text);
+    const operation = found(
+      await maybeOperation(c, input.operation),
+      'operation',
+      input.operation,
+      'operation',
+    );
+    const report = readProgram(input.text);
+    if (report.tools.length === 0)
+      throw new Problem('INVALID_INPUT', 'No tool change was found in this text', {
+        field: 'text',
+        value: input.text.slice(0, 40),
+        limit: 'a program with T and M6 (or T and M0)',
+        wayOut:
+          'Check that it is the right file. The first lines not understood: ' +
+          (report.not_understood
+            .slice(0, 3)
+            .map((n) => `line ${n.line} “${n.text.slice(0, 20)}”`)
+            .join(', ') || 'none') +
+          '.',
+      });
+    await moment.leansOn(operation.entry_id);
+    await insert(c, 'program', {
+      entry_id: moment.entryId,
+      operation_id: operation.id,
+      name: input.name?.trim() ?? 'program',
+      text: input.text,
+      report: JSON.stringify(report),
+    });
+    return {
+      operation: operation.id,
+      tools: report.tools.length,
+      warnings: report.warnings.length,
+      notUnderstood: report.not_understood.length,
+    };
+  },
+});

@@ -1,0 +1,72 @@
+import { defineVerb, field, found, Problem, toLength, toNumber } from '@/crib/door';
+import { standing } from '@/crib/assemblies';
+import { insert } from '@/data/database';
+import { manyPrograms, maybeOperation } from '@/data/jobs';
+
+const t = field.whole(0, 9999);
+
+export const tieTool = defineVerb({
+  name: 'tieTool',
+  path: 'ties',
+  summary: 'Tie a T of an operation to an assembly, or free it (tag left out).',
+  properties: { operation: { type: 'integer' }, t, tag: field.words(20) },
+  required: ['operation', 't'],
+  async run(c, input, moment) {
+    const operation = found(
+      await maybeOperation(c, input.operation),
+      'operation',
+      input.operation,
+      'operation',
+    );
+    const number = toNumber(input.t);
+    const program = (await manyPrograms(c)).find((p) => p.operation_id === operation.id);
+    if (!program)
+      throw new Problem('REFUSED', 'This operation has no program yet', {
+        field: 'operation',
+        value: operation.id,
+        wayOut: 'Paste its program first.',
+      });
+    if (!program.report.tools.some((tool) => tool.t === number))
+      throw new Problem('INVALID_INPUT', `The program does not use T${number}`, {
+        field: 't',
+        value: number,
+        limit: program.report.tools.map((x) => `T${x.t}`).join(', '),
+      });
+    const assembly = input.tag === undefined ? null : await standing(c, input.tag);
+    await moment.leansOn(operation.entry_id);
+    await moment.leansOn(assembly?.entry_id ?? null);
+    await insert(c, 'tie', {
+      entry_id: moment.entryId,
+      operation_id: operation.id,
+      t: number,
+      assembly_id: assembly?.id ?? null,
+    });
+    return { operation: operation.id, t: number, tag: assembly?.tag ?? null };
+  },
+});
+
+export const statePassDepth = defineVerb({
+  name: 'statePassDepth',
+  path: 'pass-depths',
+  summary: 'State the depth of one pass of a T, to be checked against the flutes.',
+  properties: { operation: { type: 'integer' }, t, depth: field.length(0.001, 500) },
+  required: ['operation', 't', 'depth'],
+  async run(c, input, moment) {
+    const operation = found(
+      await maybeOperation(c, input.operation),
+      'operation',
+      input.operation,
+      'operation',
+    );
+    await moment.leansOn(operation.entry_id);
+    const depth = toLength(input.depth);
+    await insert(c, 'pass_depth', {
+      entry_id: moment.entryId,
+      operation_id: operation.id,
+      t: toNumber(input.t),
+      depth_mm: depth.mm,
+      depth_entered: depth.entered,
+    });
+    return { operation: operation.id, t: toNumber(input.t) };
+  },
+});

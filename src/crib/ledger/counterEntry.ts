@@ -1,0 +1,25 @@
+import { defineVerb, found, Problem } from '@/crib/door';
+import { maybeEntry } from '@/data/ledger';
+
+/** What can be taken back; setting up people is not. */
+const NOT_COUNTERED = new Set(['addPerson']);
+
+/** Takes an entry back by a counter-entry; the database moves stock back and refuses where a later entry leans on it. */
+export const counterEntry = defineVerb({
+  name: 'counterEntry',
+  path: 'counter-entries',
+  summary: 'Take an entry back. Refused, naming the later entry, where one leans on it.',
+  properties: { counters: { type: 'integer', minimum: 1 } },
+  required: ['counters'],
+  counters: (input) => (input as { counters: number }).counters,
+  async run(c, input, moment) {
+    const old = found(await maybeEntry(c, input.counters), 'counters', input.counters, 'entry');
+    if (NOT_COUNTERED.has(old.kind))
+      throw new Problem('REFUSED', 'A person is not taken back: what they signed stays signed');
+    if (old.happened_at > moment.happenedAt)
+      throw new Problem('REFUSED', 'A counter-entry cannot happen before what it counters', {
+        field: 'happenedAt',
+      });
+    return { countered: old.id, kind: old.kind };
+  },
+});

@@ -1,0 +1,74 @@
+import { many, type Connection } from '@/data/database';
+import { manyEntries } from '@/data/ledger';
+
+export interface HistoryLine {
+  id: number;
+  kind: string;
+  words: string;
+  who: string;
+  happenedAt: Date;
+  note: string | null;
+  counters: number | null;
+  counteredBy: number | null;
+}
+
+/** What each kind of entry says in one line, from the answer it was given. */
+const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
+  addPerson: (a) => `person ${a.initials}`,
+  addPlace: (a) => `place ${a.code}`,
+  addMaterial: (a) => `material ${a.code}`,
+  addSupplier: (a) => `supplier ${a.code}`,
+  addMachine: (a) => `machine ${a.code}`,
+  changeMachine: (a) => `new figures of ${a.code}`,
+  addCutter: (a) => `cutter ${a.code}`,
+  addHolder: (a) => `holder ${a.code}`,
+  stateFacts: (a) => `facts of ${a.item}`,
+  receiveStock: (a) => `${a.quantity} × ${a.item} received onto ${a.place}`,
+  foundStock: (a) => `${a.quantity} × ${a.item} found at ${a.place}`,
+  gradePiece: (a) => `${a.piece} graded: ${a.grade}`,
+  buildAssembly: (a) => `${a.tag} built`,
+  resetStickout: (a) => `${a.was} re-set, now ${a.tag}`,
+  takeDown: (a) => `${a.tag} taken down, ${a.piece} to ${a.cutterTo}`,
+  recordMeasurement: (a) => `${a.tag} measured${a.inQuestion ? ', in question' : ''}`,
+  judgeMeasurement: (a) => `measurement ${a.measurement} ${a.accepted ? 'accepted' : 'rejected'}`,
+  addJob: (a) => `job ${a.number}`,
+  stateOperation: () => 'operation figures',
+  storeProgram: (a) => `program with ${a.tools} tools`,
+  tieTool: (a) => `T${a.t} ${a.tag ? `is ${a.tag}` : 'freed'}`,
+  statePassDepth: (a) => `depth of one pass of T${a.t}`,
+  logParts: (a) => `${a.parts} parts made`,
+  assignUse: (a) => `minutes given to ${a.tag}`,
+  recordWear: (a) => `${a.tag}: flank wear ${a.flankWearMm} mm`,
+  endLife: (a) => `${a.piece} of ${a.tag} ended${a.newTag ? `, now ${a.newTag}` : ''}`,
+  placeOrder: (a) => `${a.number} ordered: ${a.item}`,
+  receiveOrder: (a) => `${a.number} received, ${a.open} open`,
+  counterEntry: (a) => `takes back entry ${a.countered} (${a.kind})`,
+};
+
+/** The ledger, newest first. */
+export async function historyView(
+  c: Connection,
+  limit = 200,
+  before: number | null = null,
+): Promise<HistoryLine[]> {
+  const entries = await manyEntries(c, limit, before);
+  const answers = new Map(
+    (
+      await many<{ form_id: string; answer: Record<string, unknown> }>(
+        c,
+        'select form_id, answer from form_answer where form_id = any ($1::uuid[])',
+        [entries.map((e) => e.form_id)],
+      )
+    ).map((a) => [a.form_id, a.answer]),
+  );
+  return entries.map((e) => ({
+    id: e.id,
+    kind: e.kind,
+    words: WORDS[e.kind]?.(answers.get(e.form_id) ?? {}) ?? e.kind,
+    who: e.who,
+    happenedAt: e.happened_at,
+    note: e.note,
+    counters: e.counters,
+    counteredBy: e.countered_by,
+  }));
+}

@@ -1,0 +1,1 @@
+export { addMachine, changeMachine } from './addMachine';

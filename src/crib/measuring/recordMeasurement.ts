@@ -1,0 +1,52 @@
+import { expectedGaugeLength } from '@/core/assemblies';
+import { questionMeasurement } from '@/core/measuring';
+import { loadItems } from '@/crib/cutters';
+import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
+import { standing } from '@/crib/assemblies';
+import { manyMeasurements } from '@/data/assemblies';
+import { insert } from '@/data/database';
+import { goodMeasurement } from './state';
+
+export const recordMeasurement = defineVerb({
+  name: 'recordMeasurement',
+  path: 'measurements',
+  summary:
+    'Record gauge length, diameter and runout of an assembly. Far from expected or from the last is in question.',
+  properties: {
+    tag: field.words(20),
+    gaugeLength: field.length(5, 1500, 'Gauge line to tip.'),
+    diameter: field.length(0.05, 500),
+    runout: field.length(0, 2),
+  },
+  required: ['tag', 'gaugeLength'],
+  async run(c, input, moment) {
+    const assembly = await standing(c, input.tag);
+    const L = toLength(input.gaugeLength);
+    const D = maybeLength(input.diameter);
+    const runout = maybeLength(input.runout);
+    const items = await loadItems(c, [assembly.cutter_item_id, assembly.holder_item_id]);
+    const cutter = items.find((i) => i.id === assembly.cutter_item_id)!.cutter!;
+    const holder = items.find((i) => i.id === assembly.holder_item_id)!.holder!;
+    const last = goodMeasurement(await manyMeasurements(c, [assembly.id]));
+    const questions = questionMeasurement({
+      L: L.mm,
+      expected: expectedGaugeLength(holder.LF, assembly.stickout_mm),
+      last: last?.gauge_length_mm ?? null,
+      D: D?.mm ?? null,
+      DC: cutter.DC,
+    });
+    await moment.leansOn(assembly.entry_id);
+    await insert(c, 'measurement', {
+      entry_id: moment.entryId,
+      assembly_id: assembly.id,
+      gauge_length_mm: L.mm,
+      gauge_length_entered: L.entered,
+      diameter_mm: D?.mm ?? null,
+      diameter_entered: D?.entered ?? null,
+      runout_mm: runout?.mm ?? null,
+      runout_entered: runout?.entered ?? null,
+      questions: JSON.stringify(questions),
+    });
+    return { tag: assembly.tag, inQuestion: questions.length > 0, questions };
+  },
+});

@@ -1,0 +1,1 @@
+export { addPerson } from './addPerson';

@@ -1,0 +1,32 @@
+import { defineVerb, field, found } from '@/crib/door';
+import { insert } from '@/data/database';
+import { maybePlace } from '@/data/stock';
+
+export const addPlace = defineVerb({
+  name: 'addPlace',
+  path: 'places',
+  summary: 'Add a shelf, drawer or cart with its code.',
+  properties: {
+    code: field.code,
+    name: field.words(),
+    kind: field.choice(['shelf', 'drawer', 'cart']),
+    parent: field.code,
+  },
+  required: ['code', 'name', 'kind'],
+  async run(c, input, moment) {
+    const parent =
+      input.parent === undefined
+        ? null
+        : found(await maybePlace(c, input.parent.toUpperCase()), 'parent', input.parent, 'place');
+    if (parent) await moment.leansOn(parent.entry_id);
+    const code = input.code.toUpperCase();
+    await insert(c, 'place', {
+      code,
+      name: input.name.trim(),
+      kind: input.kind,
+      parent_id: parent?.id ?? null,
+      entry_id: moment.entryId,
+    });
+    return { code };
+  },
+});

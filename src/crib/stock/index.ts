@@ -1,0 +1,8 @@
+// Stock: verbs
+export { addMaterial } from './addMaterial';
+export { addPlace } from './addPlace';
+export { gradePiece, GRADES } from './gradePiece';
+export { foundStock, receiveStock } from './receiveStock';
+// The crib's shelves as lists
+export { itemsView } from './itemsView';
+export type { ItemLine, ItemsView } from './itemsView';

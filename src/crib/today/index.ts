@@ -1,0 +1,3 @@
+// The worklist
+export { todayView } from './todayView';
+export type { TodayView, WorkKind, WorkLine } from './todayView';

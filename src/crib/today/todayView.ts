@@ -1,0 +1,224 @@
+import type { Because } from '@/core/because';
+import { DEFAULTS } from '@/core/defaults';
+import { rackView } from '@/crib/rack';
+import { buyingView } from '@/crib/buying';
+import { jobsView } from '@/crib/jobs';
+import type { Connection } from '@/data/database';
+import { manyOpenUses } from '@/data/jobs';
+import { manyItems, manyPieces } from '@/data/stock';
+
+export type WorkKind =
+  | 'in question'
+  | 'stop'
+  | 'order'
+  | 'delivery late'
+  | 'build'
+  | 'measure'
+  | 'life'
+  | 'wear'
+  | 'which tool'
+  | 'grade';
+
+/** One line of the worklist: what to do, why, and where. */
+export interface WorkLine {
+  key: string;
+  kind: WorkKind;
+  /** What to do, in the words of the hatch. */
+  todo: string;
+  why: string;
+  because: Because | null;
+  href: string;
+  /** The day it is wanted by, ISO; null: none. */
+  by: string | null;
+}
+
+/** Order of the kinds: what can hurt or mislead first, then what is late, then what waits. */
+const ORDER: WorkKind[] = [
+  'in question',
+  'stop',
+  'wear',
+  'life',
+  'delivery late',
+  'order',
+  'build',
+  'measure',
+  'which tool',
+  'grade',
+];
+
+export interface TodayView {
+  lines: WorkLine[];
+  counts: { rack: number; jobs: number; buying: number; cutters: number };
+}
+
+/** The worklist, from everything else. */
+export async function todayView(c: Connection, today: string): Promise<TodayView> {
+  const rack = (await rackView(c)).assemblies;
+  const jobs = (await jobsView(c)).jobs.filter((j) => j.partsLeft > 0);
+  const buying = await buyingView(c, today);
+  const lines: WorkLine[] = [];
+  const add = (line: Omit<WorkLine, 'key'>) =>
+    lines.push({ ...line, key: `${line.kind} ${line.href} ${line.todo}` });
+
+  for (const a of rack) {
+    const href = `/rack?open=${a.tag}`;
+    const wanted = a.ties.filter((t) => t.partsLeft > 0);
+    if (a.measured.state === 'in question') {
+      const q = a.measured.measurement.questions[0]!;
+      add({
+        kind: 'in question',
+        todo: `Measure ${a.tag} again`,
+        why: q.words,
+        because: q.because,
+        href,
+        by: null,
+      });
+    }
+    if (a.measured.state === 'not measured' && wanted.length)
+      add({
+        kind: 'measure',
+        todo: `Measure ${a.tag}`,
+        why: `T${wanted[0]!.t} of ${wanted[0]!.job} waits for its length`,
+        because: null,
+        href,
+        by: null,
+      });
+    if (a.life.used !== null && a.life.used >= DEFAULTS.lifeAboutToEnd)
+      add({
+        kind: 'life',
+        todo: `Have another ready for ${a.tag}`,
+        why:
+          a.life.used >= 1
+            ? `past its expected life: ${Math.round(a.life.used * 100)} % used`
+            : `${Math.round(a.life.used * 100)} % of its expected life used`,
+        because: a.life.because,
+        href,
+        by: null,
+      });
+    if (a.wear.latest && a.wear.latest.flank_wear_mm >= a.wear.limitMm - 1e-9)
+      add({
+        kind: 'wear',
+        todo: `Change the cutter of ${a.tag}`,
+        why: `flank wear ${a.wear.latest.flank_wear_mm.toFixed(2)} mm is at the limit of ${a.wear.limitMm.toFixed(2)} mm`,
+        because: {
+          words: 'Lesser of 0.3 mm (ISO 8688-2) and 2 % of DC (practice).',
+          formula: 'min(0.3 mm, 0.02 DC)',
+          values: [{ name: 'DC', value: `${a.cutter.DC} mm` }],
+        },
+        href,
+        by: null,
+      });
+  }
+  for (const j of jobs) {
+    const href = `/jobs?open=${j.operation.job}`;
+    for (const t of j.tools) {
+      const stop = t.judgements.find((x) => x.grade === 'stop');
+      if (stop)
+        add({
+          kind: 'stop',
+          todo: `Do not run T${t.t} of ${j.operation.job}`,
+          why: stop.words,
+          because: stop.because,
+          href,
+          by: j.operation.due,
+        });
+      else if (!t.tag && t.minutesPerPart > 0)
+        add({
+          kind: 'build',
+          todo: `Build T${t.t} for ${j.operation.job}`,
+          why: t.wasTag ? `${t.wasTag} was taken down` : 'no assembly is tied to it',
+          because: null,
+          href,
+          by: j.operation.due,
+        });
+    }
+    if (!j.program)
+      add({
+        kind: 'build',
+        todo: `Paste the program of ${j.operation.job}`,
+        why: 'without it neither minutes nor reach are known',
+        because: null,
+        href,
+        by: j.operation.due,
+      });
+  }
+  for (const line of buying.lines) {
+    const p = line.proposal;
+    const href = `/buying?open=${encodeURIComponent(line.item.code)}`;
+    if (p.say === 'cannot say')
+      add({
+        kind: 'order',
+        todo: `Say how long ${line.item.code} lives`,
+        why: p.because.words,
+        because: p.because,
+        href,
+        by: null,
+      });
+    if (p.say !== 'order') continue;
+    const late = p.daysLate > 0 ? `${p.daysLate} days late: ` : '';
+    add({
+      kind: 'order',
+      todo:
+        p.quantity > 0 ? `Order ${p.quantity} × ${line.item.code}` : `Hasten the order of ${line.item.code}`,
+      why: `${late}${p.because.words}`,
+      because: p.because,
+      href,
+      by: p.orderBy,
+    });
+  }
+  for (const o of buying.orders)
+    if (o.received < o.quantity && o.promised < today)
+      add({
+        kind: 'delivery late',
+        todo: `Ask ${o.supplier} for ${o.number}`,
+        why: `${o.quantity - o.received} × ${o.item} was promised for ${o.promised}`,
+        because: null,
+        href: `/buying?order=${o.number}`,
+        by: o.promised,
+      });
+  const jobOf = new Map(jobs.map((j) => [j.operation.id, j.operation.job]));
+  for (const u of await manyOpenUses(c)) {
+    const job = jobOf.get(u.operation_id);
+    add({
+      kind: 'which tool',
+      todo: `Say what ran as T${u.t}${job ? ` of ${job}` : ''}`,
+      why: `${u.minutes.toFixed(1)} min in the cut belong to no cutter`,
+      because: null,
+      href: `/run/${u.operation_id}?use=${u.id}`,
+      by: null,
+    });
+  }
+  const codeOf = new Map((await manyItems(c)).map((i) => [i.id, i.code]));
+  for (const p of await manyPieces(c))
+    if (
+      p.ended_entry_id !== null &&
+      p.grade === null &&
+      p.place_kind !== null &&
+      ['shelf', 'drawer', 'cart'].includes(p.place_kind)
+    )
+      add({
+        kind: 'grade',
+        todo: `Grade ${p.mark}`,
+        why: `${codeOf.get(p.item_id)} ended and lies in ${p.place}`,
+        because: null,
+        href: `/cutters?open=${encodeURIComponent(codeOf.get(p.item_id) ?? '')}`,
+        by: null,
+      });
+
+  lines.sort(
+    (a, b) =>
+      ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) ||
+      (a.by ?? '9').localeCompare(b.by ?? '9') ||
+      a.todo.localeCompare(b.todo),
+  );
+  const count = (...kinds: WorkKind[]) => lines.filter((l) => kinds.includes(l.kind)).length;
+  return {
+    lines,
+    counts: {
+      rack: count('in question', 'measure', 'life', 'wear'),
+      jobs: count('stop', 'build', 'which tool'),
+      buying: count('order', 'delivery late'),
+      cutters: count('grade'),
+    },
+  };
+}

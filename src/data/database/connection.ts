@@ -1,0 +1,16 @@
+/** What a query takes. undefined is refused: a forgotten value must not become NULL. */
+export type Param = string | number | boolean | null | Date | readonly string[] | readonly number[];
+
+/** A connection: plain SQL with $1 parameters. A transaction hands its own down. */
+export interface Connection {
+  query<Row>(sql: string, params?: readonly Param[]): Promise<Row[]>;
+}
+
+/** The one small interface behind which PGlite can become a PostgreSQL server with the same SQL. */
+export interface Database extends Connection {
+  /** All or nothing. Only serialization failures and deadlocks are tried again. */
+  transaction<T>(work: (c: Connection) => Promise<T>): Promise<T>;
+  /** Several statements without parameters: migrations. */
+  script(sql: string): Promise<void>;
+  close(): Promise<void>;
+}

@@ -1,0 +1,73 @@
+/** What the database refused, in our words; the only file that knows SQLSTATEs. */
+export type DataErrorCode =
+  | 'NOT_UNIQUE'
+  | 'NOT_FOUND'
+  | 'BELOW_ZERO'
+  | 'OUT_OF_RANGE'
+  | 'MISSING'
+  | 'LEDGER'
+  | 'PIECE_ELSEWHERE'
+  | 'COUNTER_OF_COUNTER'
+  | 'LEANED_ON'
+  | 'ONLY_PIECES_LEFT'
+  | 'ENDED_ALREADY'
+  | 'MORE_THAN_ORDERED'
+  | 'WRONG_COUNT'
+  | 'TRY_AGAIN'
+  | 'OTHER';
+
+export class DataError extends Error {
+  constructor(
+    readonly code: DataErrorCode,
+    message: string,
+    readonly at: {
+      table?: string;
+      column?: string;
+      constraint?: string;
+      detail?: string;
+      sqlstate?: string;
+    } = {},
+    cause?: unknown,
+  ) {
+    super(message, { cause });
+    this.name = 'DataError';
+  }
+}
+
+const BY_SQLSTATE: Record<string, DataErrorCode> = {
+  '23505': 'NOT_UNIQUE',
+  '23503': 'NOT_FOUND',
+  '23514': 'OUT_OF_RANGE',
+  '23502': 'MISSING',
+  '22003': 'OUT_OF_RANGE',
+  ST001: 'LEDGER',
+  ST002: 'PIECE_ELSEWHERE',
+  ST003: 'COUNTER_OF_COUNTER',
+  ST004: 'LEANED_ON',
+  ST005: 'ONLY_PIECES_LEFT',
+  ST006: 'ENDED_ALREADY',
+  ST007: 'MORE_THAN_ORDERED',
+  '40001': 'TRY_AGAIN',
+  '40P01': 'TRY_AGAIN',
+};
+
+/** Turns a driver's error into a DataError with table, column and constraint kept; ours pass through. */
+export function toDataError(error: unknown): Error {
+  if (!(error instanceof Error) || error instanceof DataError)
+    return error instanceof Error ? error : new Error(String(error));
+  const pg = error as Error & {
+    code?: string;
+    table?: string;
+    column?: string;
+    constraint?: string;
+    detail?: string;
+  };
+  if (!pg.code || pg.code.length !== 5) return error;
+  const code = pg.constraint === 'balance_not_below_zero' ? 'BELOW_ZERO' : (BY_SQLSTATE[pg.code] ?? 'OTHER');
+  return new DataError(
+    code,
+    pg.message,
+    { table: pg.table, column: pg.column, constraint: pg.constraint, detail: pg.detail, sqlstate: pg.code },
+    pg,
+  );
+}

@@ -1,0 +1,9 @@
+// The database and how to ask it
+export type { Connection, Database, Param } from './connection';
+export { DataError } from './errors';
+export type { DataErrorCode } from './errors';
+export { insert, many, maybeOne, one } from './rows';
+// Opening
+export { FolderInUse, lockFolder } from './lockFolder';
+export { migrate, MigrationChanged } from './migrate';
+export { openDatabase, openInMemory } from './openDatabase';

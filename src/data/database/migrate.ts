@@ -1,0 +1,52 @@
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Database } from './connection';
+
+const FOLDER = join(process.cwd(), 'src', 'data', 'migrations');
+
+/** A migration that was applied and is not what lies on the disk, or is missing there. */
+export class MigrationChanged extends Error {}
+
+/**
+ * Brings the schema up to date: numbered plain SQL files in order, each with its bookkeeping row in one transaction.
+ * A file that was applied is never edited: a changed checksum is refused, as is a database newer than the program.
+ */
+export async function migrate(db: Database, folder = FOLDER): Promise<number> {
+  await db.script(`create table if not exists schema_migration (
+    number int primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())`);
+  const applied = new Map(
+    (
+      await db.query<{ number: number; checksum: string }>('select number, checksum from schema_migration')
+    ).map((m) => [m.number, m.checksum]),
+  );
+  const files = readdirSync(folder)
+    .filter((name) => /^\d{4}_\w+\.sql$/.test(name))
+    .sort();
+  let done = 0;
+  for (const name of files) {
+    const number = Number(name.slice(0, 4));
+    const sql = readFileSync(join(folder, name), 'utf8');
+    const checksum = createHash('sha256').update(sql).digest('hex');
+    const before = applied.get(number);
+    applied.delete(number);
+    if (before === checksum) continue;
+    if (before)
+      throw new MigrationChanged(
+        `Migration ${name} was changed after it was applied. Restore the file; add a new migration instead.`,
+      );
+    const row = `insert into schema_migration (number, name, checksum) values (${number}, '${name}', '${checksum}')`;
+    try {
+      await db.script(`begin;\n${sql}\n;${row};\ncommit;`);
+    } catch (error) {
+      await db.script('rollback');
+      throw error;
+    }
+    done += 1;
+  }
+  if (applied.size)
+    throw new MigrationChanged(
+      `This data folder was made by a newer Stable (migration ${Math.max(...applied.keys())}). Start that one.`,
+    );
+  return done;
+}

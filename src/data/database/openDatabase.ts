@@ -1,0 +1,99 @@
+import { chmodSync, mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { PGlite, type PGliteOptions, types } from '@electric-sql/pglite';
+import type { Connection, Database, Param } from './connection';
+import { toDataError } from './errors';
+import { lockFolder } from './lockFolder';
+import { SyncedFiles } from './syncedFiles';
+
+/**
+ * How values come out, decided once and pinned by a test: int8 as number (an error beyond 2^53), numeric as its
+ * text, date as its ISO text (no zone may move a day), timestamptz as Date, json parsed.
+ */
+const PARSERS: PGliteOptions['parsers'] = {
+  [types.INT8]: (text) => {
+    const n = Number(text);
+    if (!Number.isSafeInteger(n)) throw new RangeError(`int8 ${text} is beyond a safe whole number`);
+    return n;
+  },
+  [types.NUMERIC]: (text) => text,
+  [types.DATE]: (text) => text,
+};
+
+function connection(run: { query: PGlite['query'] }): Connection {
+  return {
+    async query<Row>(sql: string, params: readonly Param[] = []): Promise<Row[]> {
+      if (params.some((p) => p === undefined))
+        throw new TypeError(`undefined parameter in: ${sql.trim().slice(0, 80)}`);
+      try {
+        return (await run.query<Row>(sql, [...params])).rows;
+      } catch (error) {
+        throw toDataError(error);
+      }
+    },
+  };
+}
+
+function wrap(db: PGlite, close: () => Promise<void>): Database {
+  return {
+    ...connection(db),
+    async transaction(work) {
+      for (let attempt = 1; ; attempt += 1) {
+        try {
+          return await db.transaction((tx) => work(connection(tx)));
+        } catch (raw) {
+          const error = toDataError(raw);
+          if ((error as { code?: string }).code !== 'TRY_AGAIN' || attempt >= 3) throw error;
+        }
+      }
+    },
+    async script(sql) {
+      try {
+        await db.exec(sql);
+      } catch (error) {
+        throw toDataError(error);
+      }
+    },
+    close,
+  };
+}
+
+/** A database in a folder: locked against other processes, every commit synced to the disk. */
+export async function openDatabase(folder: string): Promise<Database & { syncs: () => number }> {
+  mkdirSync(folder, { recursive: true });
+  // PGlite makes its files readable to all; the folder keeps them private.
+  chmodSync(folder, 0o700);
+  const unlock = lockFolder(folder);
+  try {
+    const files = new SyncedFiles(join(folder, 'pg'));
+    const db = await PGlite.create({
+      fs: files,
+      parsers: PARSERS,
+      startParams: [
+        ...PGlite.defaultStartParams.filter((p) => p !== '-F'),
+        '-c',
+        'wal_sync_method=fsync',
+        '-c',
+        'timezone=UTC',
+      ],
+    });
+    const close = async () => {
+      await db.close();
+      unlock();
+    };
+    return { ...wrap(db, close), syncs: () => files.syncs };
+  } catch (error) {
+    unlock();
+    throw error;
+  }
+}
+
+/** A database in memory, for tests and for reading a dump: real PostgreSQL, no folder. */
+export async function openInMemory(loadDataDir?: Blob): Promise<Database & { dump: () => Promise<Blob> }> {
+  const db = await PGlite.create({
+    parsers: PARSERS,
+    loadDataDir,
+    startParams: [...PGlite.defaultStartParams, '-c', 'timezone=UTC'],
+  });
+  return { ...wrap(db, () => db.close()), dump: () => db.dumpDataDir('none') };
+}

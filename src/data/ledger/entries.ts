@@ -1,0 +1,81 @@
+import { insert, many, maybeOne, one, type Connection } from '../database';
+
+export interface EntryRow {
+  id: number;
+  kind: string;
+  happened_at: Date;
+  recorded_at: Date;
+  who: string;
+  form_id: string;
+  counters: number | null;
+  note: string | null;
+  countered_by: number | null;
+}
+
+export interface NewEntry {
+  kind: string;
+  happenedAt: Date;
+  recordedAt: Date;
+  who: string;
+  formId: string;
+  counters: number | null;
+  note: string | null;
+}
+
+export const insertEntry = (c: Connection, e: NewEntry): Promise<number> =>
+  insert(
+    c,
+    'entry',
+    {
+      kind: e.kind,
+      happened_at: e.happenedAt,
+      recorded_at: e.recordedAt,
+      who: e.who,
+      form_id: e.formId,
+      counters: e.counters,
+      note: e.note,
+    },
+    'id',
+  );
+
+export async function insertNeed(c: Connection, entryId: number, needs: number): Promise<void> {
+  await c.query('insert into entry_need (entry_id, needs) values ($1, $2) on conflict do nothing', [
+    entryId,
+    needs,
+  ]);
+}
+
+const ENTRY = `select e.*, (select x.id from entry x where x.counters = e.id) as countered_by from entry e`;
+
+export const maybeEntry = (c: Connection, id: number): Promise<EntryRow | null> =>
+  maybeOne<EntryRow>(c, `${ENTRY} where e.id = $1`, [id]);
+
+/** The newest entries first, counter-entries and countered ones included: this is the history. */
+export const manyEntries = (c: Connection, limit: number, before: number | null): Promise<EntryRow[]> =>
+  many<EntryRow>(c, `${ENTRY} where $2::int is null or e.id < $2 order by e.id desc limit $1`, [
+    limit,
+    before,
+  ]);
+
+export const maybeFormAnswer = (c: Connection, formId: string) =>
+  maybeOne<{ input_digest: string; answer: unknown }>(
+    c,
+    'select input_digest, answer from form_answer where form_id = $1',
+    [formId],
+  );
+
+export async function insertFormAnswer(
+  c: Connection,
+  formId: string,
+  digest: string,
+  answer: unknown,
+): Promise<void> {
+  await c.query('insert into form_answer (form_id, input_digest, answer) values ($1, $2, $3)', [
+    formId,
+    digest,
+    JSON.stringify(answer),
+  ]);
+}
+
+export const countEntries = async (c: Connection): Promise<number> =>
+  (await one<{ n: number }>(c, 'select count(*)::int as n from entry')).n;

@@ -1,0 +1,2 @@
+// The ledger: entries, what leans on what, answers to forms
+export * from './entries';

@@ -1,0 +1,4 @@
+export * from './balances';
+export * from './items';
+export * from './materials';
+export * from './places';

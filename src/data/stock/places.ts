@@ -1,0 +1,19 @@
+import { many, maybeOne, one, type Connection } from '../database';
+
+export type PlaceKind = 'shelf' | 'drawer' | 'cart' | 'build' | 'scrap' | 'lost';
+export interface PlaceRow {
+  id: number;
+  code: string;
+  name: string;
+  kind: PlaceKind;
+  parent_id: number | null;
+  entry_id: number | null;
+}
+const LIVE = `select p.* from place p where (p.entry_id is null or exists (select 1 from live_entry e where e.id = p.entry_id))`;
+export const manyPlaces = (c: Connection) => many<PlaceRow>(c, `${LIVE} order by p.code`);
+export const maybePlace = (c: Connection, code: string) =>
+  maybeOne<PlaceRow>(c, `${LIVE} and p.code = $1`, [code]);
+export const onePlaceOfKind = (c: Connection, kind: 'build' | 'scrap' | 'lost') =>
+  one<PlaceRow>(c, 'select * from place where kind = $1 and entry_id is null', [kind]);
+export const onePlaceById = (c: Connection, id: number) =>
+  one<PlaceRow>(c, 'select * from place where id = $1', [id]);
