@@ -227,10 +227,8 @@ describe('the flow', () => {
     ]);
     const open = (await todayView(crib.db, '2027-01-07')).lines.find((l) => l.kind === 'which tool')!;
     expect(open.why).toMatch(/15.0 min/);
-    await crib.do('assignUse', {
-      use: Number(new URL(open.href, 'http://x').searchParams.get('use')),
-      tag: 'A-0001',
-    });
+    await crib.do('assignUse', { operation, t: 7, tag: 'A-0001' });
+
     expect((await todayView(crib.db, '2027-01-07')).lines.some((l) => l.kind === 'which tool')).toBe(false);
     expect((await rackView(crib.db)).assemblies[0]!.life.minutes).toBeCloseTo(21, 2);
   });

@@ -11,4 +11,5 @@ export { meanReached } from './meanReached';
 export { expectLife } from './expectLife';
 export type { AssumedLife, LifeExpectation } from './expectLife';
 export { lifeUsed } from './lifeUsed';
+export type { UseInMaterial } from './lifeUsed';
 export { wearLimit } from './wearLimit';

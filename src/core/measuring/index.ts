@@ -7,4 +7,4 @@ export { diameterRegister } from './diameterRegister';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 // Is it in question?
 export { questionMeasurement } from './questionMeasurement';
-export type { MeasurementQuestion } from './questionMeasurement';
+export type { MeasuredAgainst, MeasurementQuestion } from './questionMeasurement';

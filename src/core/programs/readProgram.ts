@@ -179,6 +179,7 @@ function move(
   if (codes.includes('G80')) {
     s.cycle = null;
     s.motion = null;
+    s.unreadCycle = false;
   }
   const commanded = codes.find((code) => code in MOTIONS);
   if (commanded) {
@@ -187,10 +188,12 @@ function move(
     if (drills && !s.cycle) s.cycle = { R: null, Z: null, Q: null, initialZ: s.position.Z };
     if (!drills) s.cycle = null;
     s.motion = motion;
+    s.unreadCycle = false;
   } else if ([...foreign].some((code) => /^G(7[3-9]|8[2-9])(\.|$)/.test(code))) {
     // A cycle that is not read: its holes are lost, its X Y still move the tool.
     s.motion = null;
     s.cycle = null;
+    s.unreadCycle = true;
   }
   if (!named.length && !commanded) return;
 
@@ -219,7 +222,8 @@ function move(
       return;
     default:
       if (!named.length) return;
-      s.notUnderstood(line, block.source.slice(0, 80), 'axis words without a motion in force', true);
+      if (s.unreadCycle) s.current.lower_bound = true;
+      else s.notUnderstood(line, block.source.slice(0, 80), 'axis words without a motion in force', true);
       for (const axis of named) {
         s.position[axis] = target[axis];
         s.known[axis] = s.absolute;

@@ -35,6 +35,8 @@ export class ReaderState {
   /** A T word since the last change, for programs that change without M6. */
   fresh = false;
   cycle: Cycle | null = null;
+  /** A cycle that is not read is in force: each place it names loses a hole. */
+  unreadCycle = false;
   tool: ToolReport | null = null;
   readonly before: ToolReport;
   private used = false;

@@ -78,24 +78,28 @@ export const logParts = defineVerb({
 export const assignUse = defineVerb({
   name: 'assignUse',
   path: 'use-assignments',
-  summary: 'Say which assembly ran the minutes of a T that had none tied.',
-  properties: { use: { type: 'integer' }, tag: field.words(20) },
-  required: ['use', 'tag'],
+  summary: 'Say which assembly ran the minutes of a T that had none tied: all of them that are open.',
+  properties: { operation: { type: 'integer' }, t: field.whole(0, 9999), tag: field.words(20) },
+  required: ['operation', 't', 'tag'],
   async run(c, input, moment) {
-    const use = found(
-      (await manyOpenUses(c)).find((u) => u.id === input.use) ?? null,
-      'use',
-      input.use,
-      'open use',
-    );
+    const t = toNumber(input.t);
+    const uses = (await manyOpenUses(c)).filter((u) => u.operation_id === input.operation && u.t === t);
+    found(uses[0] ?? null, 't', `T${t}`, 'open use');
     const assembly = await standing(c, input.tag);
-    await moment.leansOn(use.entry_id);
     await moment.leansOn(assembly.entry_id);
-    await insert(c, 'use_assignment', {
-      entry_id: moment.entryId,
-      use_id: use.id,
-      edge_set_id: assembly.edge_set_id,
-    });
-    return { use: use.id, tag: assembly.tag };
+    for (const use of uses) {
+      await moment.leansOn(use.entry_id);
+      await insert(c, 'use_assignment', {
+        entry_id: moment.entryId,
+        use_id: use.id,
+        edge_set_id: assembly.edge_set_id,
+      });
+    }
+    return {
+      operation: input.operation,
+      t,
+      tag: assembly.tag,
+      minutes: uses.reduce((sum, u) => sum + u.minutes, 0),
+    };
   },
 });

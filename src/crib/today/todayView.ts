@@ -1,3 +1,4 @@
+import { group } from 'd3';
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
 import { rackView } from '@/crib/rack';
@@ -122,7 +123,7 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
           href,
           by: j.operation.due,
         });
-      else if (!t.tag && t.minutesPerPart > 0)
+      else if (!t.tag && (t.minutesPerPart > 0 || t.tool.lower_bound))
         add({
           kind: 'build',
           todo: `Build T${t.t} for ${j.operation.job}`,
@@ -177,14 +178,16 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
         by: o.promised,
       });
   const jobOf = new Map(jobs.map((j) => [j.operation.id, j.operation.job]));
-  for (const u of await manyOpenUses(c)) {
-    const job = jobOf.get(u.operation_id);
+  for (const uses of group(await manyOpenUses(c), (u) => `${u.operation_id} ${u.t}`).values()) {
+    const { operation_id, t } = uses[0]!;
+    const job = jobOf.get(operation_id);
+    const minutes = uses.reduce((sum, u) => sum + u.minutes, 0);
     add({
       kind: 'which tool',
-      todo: `Say what ran as T${u.t}${job ? ` of ${job}` : ''}`,
-      why: `${u.minutes.toFixed(1)} min in the cut belong to no cutter`,
+      todo: `Say what ran as T${t}${job ? ` of ${job}` : ''}`,
+      why: `${minutes.toFixed(1)} min in the cut belong to no cutter`,
       because: null,
-      href: `/run/${u.operation_id}?use=${u.id}`,
+      href: `/run/${operation_id}`,
       by: null,
     });
   }

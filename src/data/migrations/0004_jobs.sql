@@ -70,9 +70,10 @@ create table use (
 );
 create index use_by_edge_set on use (edge_set_id);
 create table use_assignment (
-  entry_id int primary key references entry (id),
+  entry_id int not null references entry (id),
   use_id int not null references use (id),
-  edge_set_id int not null references edge_set (id)
+  edge_set_id int not null references edge_set (id),
+  primary key (entry_id, use_id)
 );
 
 call make_ledger('job', 'operation', 'operation_figures', 'program', 'pass_depth', 'tie', 'parts_log', 'use', 'use_assignment');

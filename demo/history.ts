@@ -1,0 +1,331 @@
+import { randomUUID } from 'node:crypto';
+import { readProgram, type ProgramReport } from '../src/core/programs';
+import { perform, type Crib, type Done } from '../src/crib/door';
+import { verbNamed } from '../src/crib/verbs';
+import type { Database } from '../src/data/database';
+import { BUILDS, CUTTERS, HOLDERS, JOBS, MACHINES, MATERIALS, PEOPLE, PLACES, SUPPLIERS } from './shop';
+
+const DAY = 86_400_000;
+const DAYS = 120;
+
+/** Small seeded random source (mulberry32): same seed, same shop. */
+function random(seed: number): () => number {
+  let a = seed;
+  return () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+const SIGNS_OF: Record<string, string[]> = {
+  worn: ['finish'],
+  sign: ['sound', 'burr'],
+  chipped: ['finish'],
+  broken: ['load'],
+  'pulled-out': ['bright rings on the shank'],
+};
+
+type JobKey = keyof typeof JOBS;
+interface Tool {
+  tag: string;
+  cutter: string;
+  minutes: number;
+  /** Last measured gauge length, mm. */
+  length: number;
+  /** Minutes at which it will end; drawn when it is built. */
+  ends: number;
+}
+
+/**
+ * Four months of the shop, done with the same verbs that people use, a turned clock and a seeded random source:
+ * builds, measurements, parts, endings, orders early and late, up to a morning with something of everything to do.
+ */
+export async function fillDemo(
+  db: Database,
+  now: Date,
+  programText: (name: string) => string,
+): Promise<{ entries: number; lives: number }> {
+  const rnd = random(20_270_105);
+  let clock = new Date(now.getTime() - DAYS * DAY);
+  const crib: Crib = { db, now: () => clock, zone: 'UTC' };
+  let who: string = 'IK';
+  const counts = { entries: 0, lives: 0 };
+  const act = async (name: string, input: Record<string, unknown>): Promise<Done> => {
+    clock = new Date(Math.min(clock.getTime() + (2 + rnd() * 6) * 60_000, now.getTime()));
+    counts.entries += 1;
+    return perform(crib, verbNamed(name)!, { who, formId: randomUUID(), ...input });
+  };
+  const isoDay = (days: number) => new Date(clock.getTime() + days * DAY).toISOString().slice(0, 10);
+
+  await furnish(act);
+  const shelf = new Map<string, number>(CUTTERS.map((c) => [c.code, c.stock]));
+  const operations = {} as Record<JobKey, number>;
+  const reports = {} as Record<JobKey, ProgramReport>;
+  const tools = new Map<string, Tool>();
+
+  const openJob = async (key: JobKey, dueIn: number) => {
+    const { program, ...job } = JOBS[key];
+    const due = new Date(now.getTime() + dueIn * DAY).toISOString().slice(0, 10);
+    who = 'MS';
+    operations[key] = (await act('addJob', { ...job, due })).operation as number;
+    const text = programText(program);
+    reports[key] = readProgram(text);
+    await act('storeProgram', { operation: operations[key], name: program, text });
+    who = 'IK';
+  };
+  const placeOf = (cutter: string) => CUTTERS.find((c) => c.code === cutter)!.place;
+  const drawLife = (cutter: string, material: string) => {
+    const mean = CUTTERS.find((c) => c.code === cutter)!.lives[material] ?? 60;
+    return (mean / 0.887) * (-Math.log(1 - rnd())) ** (1 / 2.5); // Weibull of shape 2.5, whose mean is 0.887 of its scale
+  };
+  const measure = async (tag: string, cutter: string, holder: string, stickout: string) => {
+    const mm = (text: string) => (text.endsWith(' in') ? Number(text.slice(0, -3)) * 25.4 : Number(text));
+    const LF = HOLDERS.find((h) => h.code === holder)!.facts.LF as string;
+    const DC = CUTTERS.find((c) => c.code === cutter)!.facts.DC!;
+    const inch = DC.includes('in');
+    const L = mm(LF) + mm(stickout) + (rnd() - 0.5) * 0.3;
+    const nominal = typeof DC === 'string' ? DC : DC[0];
+    const [over, under] = nominal.replace(' in', '').split('/');
+    const D = (under ? (Number(over) / Number(under)) * 25.4 : Number(over)) - 0.002 - rnd() * 0.014;
+    const show = (n: number, decimals: number) =>
+      inch ? `${(n / 25.4).toFixed(decimals + 1)} in` : n.toFixed(decimals);
+    await act('recordMeasurement', {
+      tag,
+      gaugeLength: show(L, 3),
+      diameter: show(D, 3),
+      runout: show(0.002 + rnd() * 0.007, 3),
+    });
+    return L;
+  };
+  const take = async (cutter: string) => {
+    const left = shelf.get(cutter)!;
+    if (left > 0) return void shelf.set(cutter, left - 1);
+    await act('receiveStock', {
+      item: cutter,
+      place: placeOf(cutter),
+      quantity: 2,
+      note: 'bought in town, urgent',
+    });
+    shelf.set(cutter, 1);
+  };
+  const build = async (key: string) => {
+    const [cutter, holder, stickout] = BUILDS[key]!;
+    const [job, T] = key.split(' T') as [JobKey, string];
+    await take(cutter);
+    const built = await act('buildAssembly', {
+      cutter: { item: cutter, place: placeOf(cutter) },
+      holder: { item: holder, place: 'HOLD' },
+      stickout,
+      for: { operation: operations[job], t: Number(T) },
+    });
+    const tag = built.tag as string;
+    const length = await measure(tag, cutter, holder, stickout);
+    tools.set(key, { tag, cutter, minutes: 0, length, ends: drawLife(cutter, JOBS[job].material) });
+  };
+  const endAndRebuild = async (key: string, partsSince: { operation: number; parts: number }[]) => {
+    const tool = tools.get(key)!;
+    const [cutter, holder, stickout] = BUILDS[key]!;
+    const kind = pick(rnd(), [
+      ['worn', 0.55],
+      ['sign', 0.14],
+      ['chipped', 0.12],
+      ['broken', 0.08],
+      ['preventive', 0.05],
+      ['pulled-out', 0.03],
+      ['crash', 0.03],
+    ]);
+    const signs = SIGNS_OF[kind] ?? [];
+    await take(cutter);
+    const kept = kind === 'preventive';
+    const answer = await act('endLife', {
+      tag: tool.tag,
+      kind,
+      signs,
+      partsSince,
+      ...(kind === 'broken' || kind === 'crash' ? { costCents: Math.round(40 + rnd() * 200) * 100 } : {}),
+      ...(kept ? { cutterTo: 'USED' } : {}),
+      rebuild: { cutter: { item: cutter, place: placeOf(cutter) }, stickout },
+    });
+    counts.lives += 1;
+    const tag = answer.newTag as string;
+    const length = await measure(tag, cutter, holder, stickout);
+    tools.set(key, {
+      tag,
+      cutter,
+      minutes: 0,
+      length,
+      ends: drawLife(cutter, JOBS[key.slice(0, 2) as JobKey].material),
+    });
+    if (kept)
+      await act('gradePiece', {
+        piece: answer.piece,
+        grade: rnd() < 0.5 ? 'squaring with the upper flute' : 'scrap',
+      });
+  };
+  /** Parts of one job in a day: a tool that ends on the way ends at its part, and the rest is logged after. */
+  const runParts = async (key: JobKey, parts: number) => {
+    const keys = [...tools.keys()].filter((k) => k.startsWith(key));
+    const perPart = (k: string) =>
+      (reports[key].tools.find((t) => `${key} T${t.t}` === k)?.cutting_s ?? 0) / 60;
+    let left = parts;
+    while (left > 0) {
+      const due = keys
+        .map((k) => ({ k, at: Math.ceil((tools.get(k)!.ends - tools.get(k)!.minutes) / perPart(k)) }))
+        .sort((a, b) => a.at - b.at)[0]!;
+      const made = Math.max(0, Math.min(left, due.at));
+      for (const k of keys) tools.get(k)!.minutes += made * perPart(k);
+      left -= made;
+      who = pick(rnd(), [
+        ['TO', 0.6],
+        ['JB', 0.4],
+      ]);
+      if (due.at <= made)
+        await endAndRebuild(due.k, made > 0 ? [{ operation: operations[key], parts: made }] : []);
+      else await act('logParts', { operation: operations[key], parts: made });
+    }
+  };
+
+  await openJob('VB', 19);
+  await openJob('SH', 26);
+  for (const key of Object.keys(BUILDS).filter((k) => !k.startsWith('BU'))) await build(key);
+
+  const arriving: { day: number; number: string; item: string; quantity: number }[] = [];
+  for (let day = 1; day < DAYS - 1; day += 1) {
+    const morning = new Date(now.getTime() - (DAYS - day) * DAY);
+    clock = new Date(Date.UTC(morning.getUTCFullYear(), morning.getUTCMonth(), morning.getUTCDate(), 6, 30));
+    if ([0, 6].includes(clock.getUTCDay())) continue;
+    who = 'IK';
+    for (const order of arriving.filter((o) => o.day <= day).splice(0)) {
+      arriving.splice(arriving.indexOf(order), 1);
+      await act('receiveOrder', {
+        number: order.number,
+        quantity: order.quantity,
+        place: placeOf(order.item),
+      });
+      shelf.set(order.item, shelf.get(order.item)! + order.quantity);
+    }
+    if (day % 7 === 3)
+      for (const { code, pack } of CUTTERS)
+        if (
+          shelf.get(code)! <= 1 &&
+          ['EM8', 'CR10-05', 'EM16R', 'D6.8', 'D12'].includes(code) &&
+          !arriving.some((o) => o.item === code) &&
+          day < DAYS - 30
+        ) {
+          const quantity = pack === 2 ? 4 : 3;
+          const { number } = await act('placeOrder', { item: code, quantity, promised: isoDay(12) });
+          arriving.push({
+            day: day + 10 + Math.floor(rnd() * 12),
+            number: number as string,
+            item: code,
+            quantity,
+          });
+        }
+    await runParts('VB', 2 + Math.floor(rnd() * 2));
+    await runParts('SH', 3 + Math.floor(rnd() * 2));
+    if (day % 9 === 0) {
+      who = 'IK';
+      const tool = tools.get('VB T3')!;
+      await act('recordWear', {
+        tag: tool.tag,
+        flankWear: Math.min(0.15, 0.03 + 0.11 * (tool.minutes / tool.ends)).toFixed(2),
+      });
+    }
+    if (day >= DAYS - 24 && !operations.BU) {
+      await openJob('BU', 12);
+      await build('BU T1');
+      await build('BU T2');
+    }
+    if (day > DAYS - 20 && day % 3 === 0 && operations.BU) await runParts('BU', 4);
+  }
+  for (const order of arriving) {
+    await act('receiveOrder', { number: order.number, quantity: order.quantity, place: placeOf(order.item) });
+  }
+  await lastMorning();
+  return counts;
+
+  /** Something of everything to do, so that every screen has something to say. */
+  async function lastMorning(): Promise<void> {
+    clock = new Date(now.getTime() - DAY - 3 * 3_600_000);
+    who = 'MS';
+    await openJob('CV', 14);
+    for (const [t, key] of [
+      [3, 'VB T3'],
+      [2, 'VB T2'],
+      [5, 'VB T5'],
+    ] as const)
+      await act('tieTool', { operation: operations.CV, t, tag: tools.get(key)!.tag });
+    who = 'IK';
+    clock = new Date(now.getTime() - 16 * DAY);
+    await act('placeOrder', { item: 'EM16R', quantity: 4, promised: isoDay(13) });
+    clock = new Date(now.getTime() - 3 * 3_600_000);
+    const roughing = tools.get('VB T7')!;
+    await act('recordMeasurement', {
+      tag: roughing.tag,
+      gaugeLength: (roughing.length + 0.041).toFixed(3),
+      diameter: '15.986',
+      runout: '0.006',
+    });
+    const ball = tools.get('SH T14')!;
+    await act('resetStickout', { tag: ball.tag, stickout: '36' });
+    const chamfer = tools.get('SH T16')!;
+    await act('endLife', {
+      tag: chamfer.tag,
+      kind: 'preventive',
+      cutterTo: 'USED',
+      note: 'changed with the fixture',
+    });
+    const tip = tools.get('VB T3')!;
+    await act('recordWear', { tag: tip.tag, flankWear: '0.16', note: 'line on the wall' });
+  }
+}
+
+function pick<T extends string>(at: number, options: readonly (readonly [T, number])[]): T {
+  let sum = 0;
+  for (const [value, share] of options) if ((sum += share) > at) return value;
+  return options.at(-1)![0];
+}
+
+async function furnish(act: (name: string, input: Record<string, unknown>) => Promise<Done>): Promise<void> {
+  for (const [initials, name] of PEOPLE) await act('addPerson', { initials, name });
+  for (const place of PLACES) await act('addPlace', place);
+  for (const material of MATERIALS) await act('addMaterial', material);
+  for (const supplier of SUPPLIERS) await act('addSupplier', supplier);
+  for (const machine of MACHINES) await act('addMachine', machine);
+  const facts = (given: Record<string, string | [string, string]>) =>
+    Object.fromEntries(
+      Object.entries(given).map(([symbol, f]) => [
+        symbol,
+        typeof f === 'string' ? { value: f, origin: 'maker' } : { value: f[0], origin: f[1] },
+      ]),
+    );
+  for (const c of CUTTERS) {
+    await act('addCutter', {
+      code: c.code,
+      family: c.family,
+      maker: c.maker,
+      substrate: c.substrate,
+      facts: facts(c.facts),
+      ...(c.assumed ? { assumedLife: { minutes: c.assumed[0], origin: c.assumed[1] } } : {}),
+      supply: {
+        supplier: c.supplier,
+        orderCode: `${c.supplier.slice(0, 2)}-${c.code}`,
+        priceCents: c.priceCents,
+        ...(c.pack ? { pack: c.pack } : {}),
+      },
+    });
+    await act('receiveStock', { item: c.code, place: c.place, quantity: c.stock });
+  }
+  for (const h of HOLDERS) {
+    await act('addHolder', {
+      code: h.code,
+      taper: h.taper,
+      maker: 'Skarv',
+      facts: facts(h.facts),
+      segments: h.segments.map(([length, upper, lower]) => ({ length, upper, lower })),
+    });
+    await act('receiveStock', { item: h.code, place: 'HOLD', quantity: h.stock });
+  }
+}

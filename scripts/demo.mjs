@@ -1,0 +1,43 @@
+// npm run demo: install, build, fill the demo folder if empty, start, print the address. `-- --fresh` starts over.
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { ensureBuilt, ensureInstalled, run } from './prepare.mjs';
+import { BadSetting, DEMO_FOLDER, demoMark, readSettings } from './settings.mjs';
+
+const folder = process.env.STABLE_DEMO_FOLDER ?? DEMO_FOLDER;
+const stop = (message) => {
+  console.error(message);
+  process.exit(1);
+};
+/** Whether another process holds the folder: asked with the same kernel lock. */
+const locked = () =>
+  existsSync(`${folder}/dir.lock`) &&
+  spawnSync('flock', ['-n', '-x', `${folder}/dir.lock`, 'true']).status === 1;
+
+const begun = existsSync(folder) && readdirSync(folder).length > 0;
+if (begun && !demoMark(folder))
+  stop(
+    `${folder} holds something that the demo did not begin; it is left alone. Move it away, or set STABLE_DEMO_FOLDER.`,
+  );
+if (process.argv.includes('--fresh') && begun) {
+  if (locked()) stop(`The demo folder ${folder} is in use: stop the running demo first.`);
+  rmSync(folder, { recursive: true });
+}
+ensureInstalled();
+ensureBuilt(process.env.STABLE_DIST);
+if (!demoMark(folder)?.complete) {
+  if (locked())
+    stop(`The demo folder ${folder} is in use: another start is filling it. Wait for that one, or stop it.`);
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  console.log('Filling the demo shop …');
+  run('node', ['--import', 'tsx', '--conditions=react-server', 'demo/fill.ts', folder]);
+}
+try {
+  const settings = readSettings(process.env, { demo: true, folder });
+  const { serveOrExplain } = await import('./serve.mjs');
+  await serveOrExplain(settings);
+} catch (error) {
+  if (error instanceof BadSetting) stop(error.message);
+  throw error;
+}

@@ -1,0 +1,114 @@
+import { DEFAULTS } from '@/core/defaults';
+import { parseNumber } from '@/core/units';
+import { readProgram } from '@/core/programs';
+import { COMPUTATIONS } from '@/crib/computations';
+import { perform, Problem, PROBLEM_CODES, toProblem, validate } from '@/crib/door';
+import { checkProgramText } from '@/crib/jobs';
+import { openApi } from '@/crib/openapi';
+import { VERBS } from '@/crib/verbs';
+import { VIEWS } from '@/crib/views';
+import { connection } from 'next/server';
+import { crib } from '../../../server/crib';
+
+type Context = { params: Promise<{ path: string[] }> };
+
+const answer = (error: unknown): Response => {
+  const document = toProblem(error).document();
+  return new Response(JSON.stringify(document), {
+    status: document.status,
+    headers: { 'content-type': 'application/problem+json' },
+  });
+};
+const nothingHere = (path: string) =>
+  new Problem('NOT_FOUND', `/api/v1/${path} is nothing here`, {
+    field: 'path',
+    value: path,
+    limit: 'a path of /api/v1/openapi.json',
+    wayOut: 'Look it up in /api/v1/openapi.json.',
+  });
+
+/** Views, the OpenAPI document, and the words of a problem type. */
+export async function GET(request: Request, { params }: Context): Promise<Response> {
+  await connection();
+  const path = (await params).path.join('/');
+  try {
+    if (path === 'openapi.json') return Response.json(openApi());
+    const code = Object.entries(PROBLEM_CODES).find(
+      ([c]) => path === `problems/${c.toLowerCase().replaceAll('_', '-')}`,
+    );
+    if (code) return Response.json({ code: code[0], title: code[1] });
+    const view = VIEWS.find((v) => v.path === path);
+    if (!view) throw nothingHere(path);
+    return Response.json(await view.read(await crib(), new URL(request.url).searchParams));
+  } catch (error) {
+    return answer(error);
+  }
+}
+
+/** Verbs and computations. */
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  const path = (await params).path.join('/');
+  try {
+    if (path === 'programs/read') return Response.json(await readSentProgram(request));
+    const computation = COMPUTATIONS.find((c) => c.path === path);
+    const verb = VERBS.find((v) => v.path === path);
+    if (!computation && !verb) throw nothingHere(path);
+    const input = await jsonBody(request);
+    if (computation) {
+      validate(computation.schema, input);
+      return Response.json(computation.run(input));
+    }
+    const done = await perform(await crib(), verb!, input);
+    return Response.json(done, { status: done.again ? 200 : 201 });
+  } catch (error) {
+    return answer(error);
+  }
+}
+
+/** The body as text, stopped at the limit instead of read whole first. */
+async function textBody(request: Request): Promise<string> {
+  const limit = DEFAULTS.programCharacters * 1.25;
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    size += chunk.byteLength;
+    if (size > limit)
+      throw new Problem('TOO_LARGE', `The body is larger than ${limit} bytes`, {
+        field: 'body',
+        value: size,
+        limit: `at most ${limit} bytes`,
+        wayOut: 'Send less at once.',
+      });
+    chunks.push(chunk);
+  }
+  return new TextDecoder().decode(Buffer.concat(chunks));
+}
+
+async function jsonBody(request: Request): Promise<unknown> {
+  const text = await textBody(request);
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new Problem('NOT_JSON', 'The body is no JSON', {
+      field: 'body',
+      value: text.slice(0, 40),
+      limit: 'one JSON object',
+      wayOut: 'Send an object as application/json.',
+    });
+  }
+}
+
+async function readSentProgram(request: Request) {
+  const query = new URL(request.url).searchParams;
+  const limit = query.get('z_limit_mm');
+  const zLimitMm = limit === null ? null : parseNumber(limit);
+  if (limit !== null && zLimitMm === null)
+    throw new Problem('INVALID_INPUT', `z_limit_mm: “${limit}” is not a number`, {
+      field: 'z_limit_mm',
+      value: limit,
+      limit: 'a number of mm',
+    });
+  const text = await textBody(request);
+  checkProgramText(text);
+  return readProgram(text, { zLimitMm, blockDelete: query.get('block_delete') === 'true' });
+}

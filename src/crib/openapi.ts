@@ -1,0 +1,105 @@
+import { COMPUTATIONS } from './computations';
+import { PROBLEM_CODES } from './door';
+import { VERBS } from './verbs';
+import { VIEWS } from './views';
+
+const json = (schema: object) => ({ 'application/json': { schema } });
+const problem = {
+  description: 'A problem document (RFC 9457) naming field, value and limit',
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+};
+
+/** The OpenAPI 3.1 document of /api/v1, made from the same schemas that check input at the door. */
+export function openApi(): object {
+  const paths: Record<string, Record<string, object>> = {};
+  const at = (path: string) => (paths[`/api/v1/${path}`] ??= {});
+  for (const v of VERBS)
+    at(v.path).post = {
+      operationId: v.name,
+      summary: v.summary,
+      tags: ['verbs'],
+      requestBody: { required: true, content: json(v.schema) },
+      responses: {
+        201: {
+          description: 'Done; entry is its number in the ledger',
+          content: json({ type: 'object', properties: { entry: { type: 'integer' } }, required: ['entry'] }),
+        },
+        200: { description: 'Done before with this formId' },
+        default: problem,
+      },
+    };
+  for (const v of VIEWS)
+    at(v.path).get = {
+      operationId: `read_${v.path}`,
+      summary: v.summary,
+      tags: ['views'],
+      responses: {
+        200: { description: 'As the screen shows it', content: json({ type: ['object', 'array'] }) },
+        default: problem,
+      },
+    };
+  for (const c of COMPUTATIONS)
+    at(c.path).post = {
+      operationId: c.path.replaceAll(/[/-]/g, '_'),
+      summary: c.summary,
+      tags: ['computations'],
+      requestBody: { required: true, content: json(c.schema) },
+      responses: {
+        200: { description: 'The result; nothing is written', content: json({ type: 'object' }) },
+        default: problem,
+      },
+    };
+  at('programs/read').post = {
+    operationId: 'programs_read',
+    summary:
+      'Read an NC program: minutes in the cut, rapid length, deepest Z per tool, what was not understood.',
+    tags: ['computations'],
+    parameters: [
+      { name: 'z_limit_mm', in: 'query', schema: { type: 'number' } },
+      { name: 'block_delete', in: 'query', schema: { type: 'boolean' } },
+    ],
+    requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
+    responses: {
+      200: { description: 'The program report', content: json({ type: 'object' }) },
+      default: problem,
+    },
+  };
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Stable',
+      version: '1',
+      description:
+        'Lengths in mm and times in minutes unless a name says otherwise (the program report: seconds). x-length and x-decimal give limits of values that may be text as typed.',
+    },
+    paths,
+    components: {
+      schemas: {
+        Problem: {
+          type: 'object',
+          required: ['type', 'title', 'status', 'code', 'detail', 'problems'],
+          properties: {
+            type: { type: 'string' },
+            title: { type: 'string' },
+            status: { type: 'integer' },
+            code: { enum: Object.keys(PROBLEM_CODES) },
+            detail: { type: 'string' },
+            way_out: { type: ['string', 'null'] },
+            problems: {
+              type: 'array',
+              items: {
+                type: 'object',
+                properties: {
+                  field: { type: ['string', 'null'] },
+                  value: {},
+                  limit: { type: ['string', 'null'] },
+                  detail: { type: 'string' },
+                },
+              },
+            },
+          },
+        },
+      },
+    },
+  };
+}

@@ -1,0 +1,2 @@
+export { shopView } from './shopView';
+export type { ShopView } from './shopView';

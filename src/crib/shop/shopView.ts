@@ -1,0 +1,33 @@
+import type { Connection } from '@/data/database';
+import { countEntries } from '@/data/ledger';
+import { manyMachines, type MachineRow } from '@/data/machines';
+import { manyPeople, type PersonRow } from '@/data/people';
+import {
+  manyMaterials,
+  manyPlaces,
+  manySuppliers,
+  type MaterialRow,
+  type PlaceRow,
+  type SupplierRow,
+} from '@/data/stock';
+
+export interface ShopView {
+  people: PersonRow[];
+  places: PlaceRow[];
+  materials: MaterialRow[];
+  suppliers: SupplierRow[];
+  machines: MachineRow[];
+  entries: number;
+}
+
+/** What the shop consists of; the first run asks for what is empty here. */
+export async function shopView(c: Connection): Promise<ShopView> {
+  return {
+    people: await manyPeople(c),
+    places: await manyPlaces(c),
+    materials: await manyMaterials(c),
+    suppliers: await manySuppliers(c),
+    machines: await manyMachines(c),
+    entries: await countEntries(c),
+  };
+}
