@@ -52,6 +52,13 @@ export const CUTTER_SYMBOLS = {
 } as const;
 export type CutterSymbol = keyof typeof CUTTER_SYMBOLS;
 
+/** Whether a family has a fact at all: a square end mill has no corner radius, only cones have a point angle. */
+export function asks(family: Family, symbol: string): boolean {
+  if (symbol === 'SIG') return FAMILIES[family].tip === 'cone';
+  if (symbol === 'RE') return ['corner-radius', 'ball', 'roughing', 'face'].includes(family);
+  return true;
+}
+
 /** Holder facts. LF here is gauge line to face; the clamping range and grip belong to the bore or collet. */
 export const HOLDER_SYMBOLS = {
   LF: { words: 'gauge line to face', kind: 'length' },

@@ -1,5 +1,6 @@
 // Words and facts
 export {
+  asks,
   CUTTER_SYMBOLS,
   FAMILIES,
   FAMILY_NAMES,

@@ -7,3 +7,4 @@ export { statePassDepth, tieTool } from './tieTool';
 // Jobs as a list
 export { jobsView } from './jobsView';
 export type { JobLine, JobsView, ToolLine } from './jobsView';
+export { openUsesOf } from './openUses';

@@ -1,15 +1,7 @@
+import { GRADES } from '@/core/life';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insert } from '@/data/database';
 import { insertMovement, maybePiece, maybePlace } from '@/data/stock';
-
-/** Where a cutter that ended may still go, down the ladder of second lives. */
-export const GRADES = [
-  'plastics',
-  'aluminium',
-  'slotting steel',
-  'squaring with the upper flute',
-  'scrap',
-] as const;
 
 export const gradePiece = defineVerb({
   name: 'gradePiece',

@@ -1,7 +1,7 @@
 // Stock: verbs
 export { addMaterial } from './addMaterial';
 export { addPlace } from './addPlace';
-export { gradePiece, GRADES } from './gradePiece';
+export { gradePiece } from './gradePiece';
 export { foundStock, receiveStock } from './receiveStock';
 // The crib's shelves as lists
 export { itemsView } from './itemsView';

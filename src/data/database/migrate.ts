@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from './connection';
 
-const FOLDER = join(process.cwd(), 'src', 'data', 'migrations');
+const FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'data', 'migrations');
 
 /** A migration that was applied and is not what lies on the disk, or is missing there. */
 export class MigrationChanged extends Error {}

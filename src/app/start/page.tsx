@@ -1,0 +1,8 @@
+import { shopView } from '@/crib/shop';
+import { StartScreen } from '@/ui/screens';
+import { openForPage } from '../server/views';
+
+export default async function Page() {
+  const { view } = await openForPage();
+  return <StartScreen shop={await view(shopView)} />;
+}

@@ -1,0 +1,1 @@
+export { lookUpCode } from './lookUpCode';

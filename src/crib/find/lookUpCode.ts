@@ -1,0 +1,57 @@
+import { maybeAssembly } from '@/data/assemblies';
+import { maybePurchase } from '@/data/buying';
+import type { Connection } from '@/data/database';
+import { maybeJob } from '@/data/jobs';
+import { manyMachines } from '@/data/machines';
+import { maybeStandingAssemblyOfPiece } from '@/data/assemblies';
+import { maybeItem, maybePiece, maybePlace } from '@/data/stock';
+import { loadItems } from '@/crib/cutters';
+
+/**
+ * What a scanned code or typed words mean, and where it opens. Codes carry a letter by kind: A- assembly, E- cutter
+ * piece, O- order; jobs, items, places and machines by their own codes; anything else is words to find in the catalogue.
+ */
+export async function lookUpCode(
+  c: Connection,
+  text: string,
+): Promise<{ href: string | null; said: string }> {
+  const code = text.trim();
+  const upper = code.toUpperCase();
+  const assembly = await maybeAssembly(c, upper);
+  if (assembly)
+    return assembly.taken_down_entry_id === null
+      ? { href: `/rack?open=${assembly.tag}`, said: 'opened beside the rack · scan it again to measure' }
+      : { href: null, said: `was taken down on ${assembly.taken_down_at!.toISOString().slice(0, 10)}` };
+  const piece = await maybePiece(c, upper);
+  if (piece) {
+    const built = await maybeStandingAssemblyOfPiece(c, piece.id);
+    if (built) return { href: `/rack?open=${built.tag}`, said: `is the cutter in ${built.tag}` };
+    const item = (await loadItems(c, [piece.item_id]))[0]!;
+    return {
+      href: `/cutters?open=${encodeURIComponent(item.code)}`,
+      said: `lies in ${piece.place ?? 'no place'}`,
+    };
+  }
+  const order = await maybePurchase(c, upper);
+  if (order)
+    return {
+      href: `/buying?order=${order.number}`,
+      said: `${order.quantity - order.received} of ${order.quantity} open`,
+    };
+  if (await maybeJob(c, code)) return { href: `/jobs?open=${encodeURIComponent(code)}`, said: 'opened' };
+  if (await maybeItem(c, code)) return { href: `/cutters?open=${encodeURIComponent(code)}`, said: 'opened' };
+  const machine = (await manyMachines(c)).find((m) => m.code.toUpperCase() === upper);
+  if (machine) return { href: `/machines?open=${encodeURIComponent(machine.code)}`, said: 'opened' };
+  const place = await maybePlace(c, upper);
+  if (place)
+    return { href: `/cutters?q=${encodeURIComponent(place.code)}`, said: `what lies in ${place.name}` };
+  const words = code.toLowerCase().split(/\s+/);
+  const hits = (await loadItems(c)).filter((i) =>
+    words.every((w) => `${i.code} ${i.words} ${i.maker ?? ''}`.toLowerCase().includes(w)),
+  );
+  if (hits.length === 1)
+    return { href: `/cutters?open=${encodeURIComponent(hits[0]!.code)}`, said: `is ${hits[0]!.code}` };
+  if (hits.length)
+    return { href: `/cutters?q=${encodeURIComponent(code)}`, said: `${hits.length} items have these words` };
+  return { href: null, said: 'is not known here: check the code, or type words of it' };
+}

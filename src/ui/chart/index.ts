@@ -1,0 +1,2 @@
+// Charts
+export { SurvivalChart } from './SurvivalChart';

@@ -1,0 +1,13 @@
+import type { ProblemDocument } from '@/crib/door';
+
+/** What was wrong, and the way out. */
+export function ProblemNote({ problem }: { problem: ProblemDocument | null }) {
+  if (!problem) return null;
+  return (
+    <div className="ask stop" role="alert">
+      <strong>{problem.detail}.</strong>{' '}
+      {problem.problems.filter((p) => p.detail !== problem.detail).map((p) => `${p.detail}. `)}
+      {problem.way_out}
+    </div>
+  );
+}

@@ -1,0 +1,229 @@
+'use client';
+import dayjs from 'dayjs';
+import timezone from 'dayjs/plugin/timezone';
+import utc from 'dayjs/plugin/utc';
+import Button from '@mui/material/Button';
+import InputBase from '@mui/material/InputBase';
+import NativeSelect from '@mui/material/NativeSelect';
+import { useRouter } from 'next/navigation';
+import { useId, useState, type ReactNode } from 'react';
+import { Controller, useForm, type Control } from 'react-hook-form';
+import { v4 as newId } from 'uuid';
+import { ORIGINS, ORIGIN_WORDS } from '@/core/cutters';
+import type { Done, ProblemDocument } from '@/crib/door';
+import { useLengths, useSurroundings } from '../shell';
+import { problemOf, toInput, type FieldSpec } from './toInput';
+
+dayjs.extend(utc);
+dayjs.extend(timezone);
+
+interface VerbFormProps {
+  verb: string;
+  fields: readonly FieldSpec[];
+  /** Input that is not asked for. */
+  fixed?: Record<string, unknown>;
+  submit: string;
+  /** Last change of the input before it is sent. */
+  shape?: (input: Record<string, unknown>) => Record<string, unknown>;
+  onDone?: (done: Done) => void;
+  said?: (done: Done) => string;
+  children?: ReactNode;
+  /** Offers 'when it happened', for what is entered later. */
+  when?: boolean;
+}
+
+type Texts = Record<string, string>;
+/** Dots in names would nest inside react-hook-form; the form's own names are flat. */
+const key = (name: string) => name.replaceAll('.', '__');
+
+/** A form for one verb: texts stay as typed, problems stand at their field, a pending button keeps its focus. */
+export function VerbForm({
+  verb,
+  fields,
+  fixed,
+  submit,
+  shape,
+  onDone,
+  said,
+  children,
+  when,
+}: VerbFormProps) {
+  const { perform, say, unit, zone } = useSurroundings();
+  const router = useRouter();
+  const [formId, setFormId] = useState<string | null>(null);
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const [pending, setPending] = useState(false);
+  const [late, setLate] = useState(false);
+  const all: FieldSpec[] = late
+    ? [...fields, { name: 'happenedAt', label: 'When it happened', kind: 'moment', wide: true }]
+    : [...fields];
+  const starts: Texts = Object.fromEntries(fields.map((f) => [key(f.name), f.start ?? '']));
+  const { control, handleSubmit, reset } = useForm<Texts>({ defaultValues: starts });
+
+  const send = async (values: Texts) => {
+    if (pending) return;
+    setPending(true);
+    const id = formId ?? newId();
+    setFormId(id);
+    const texts = Object.fromEntries(
+      all.flatMap((f) => [
+        [f.name, values[key(f.name)]],
+        ...(f.origin ? [[f.origin, values[key(f.origin)]]] : []),
+      ]),
+    );
+    let input: Record<string, unknown> = { ...toInput(all, texts, unit), ...fixed, formId: id };
+    if (late && texts.happenedAt)
+      input = { ...input, happenedAt: dayjs.tz(texts.happenedAt, zone).toISOString() };
+    let answer;
+    try {
+      answer = await perform(verb, shape ? shape(input) : input);
+    } catch {
+      answer = { ok: false as const, problem: LOST };
+    }
+    setPending(false);
+    if (!answer.ok) {
+      // What was refused was not recorded: the corrected form is a new one. A lost answer keeps its id.
+      if (answer.problem !== LOST) setFormId(null);
+      return setProblem(answer.problem);
+    }
+    setProblem(null);
+    setFormId(null);
+    reset(starts);
+    say(said ? said(answer.done) : 'done');
+    onDone?.(answer.done);
+    router.refresh();
+  };
+
+  const parts = problem?.problems ?? [];
+  const shownAtField = new Set(all.map((f) => problemOf(f.name, parts)).filter(Boolean));
+  return (
+    <form onSubmit={handleSubmit(send)} noValidate>
+      <div className="fields">
+        {all.map((f) => (
+          <FormField key={f.name} spec={f} control={control} wrong={problemOf(f.name, parts)} />
+        ))}
+      </div>
+      {children}
+      {problem && (
+        <div className="ask stop" role="alert">
+          <strong>{problem.detail}.</strong>{' '}
+          {parts
+            .filter((p) => !shownAtField.has(p.detail) && p.detail !== problem.detail)
+            .map((p) => `${p.detail}. `)}
+          {problem.way_out}
+        </div>
+      )}
+      <div className="acts">
+        <Button type="submit" variant="contained" aria-disabled={pending}>
+          {pending ? 'Writing …' : submit}
+        </Button>
+        {when && !late && (
+          <Button variant="text" onClick={() => setLate(true)}>
+            not now, earlier
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
+
+const LOST: ProblemDocument = {
+  type: 'about:blank',
+  title: 'No answer',
+  status: 0,
+  code: 'INTERNAL',
+  detail: 'No answer came',
+  way_out: 'Send it again: it is recorded only once.',
+  problems: [],
+};
+
+function FormField({ spec, control, wrong }: { spec: FieldSpec; control: Control<Texts>; wrong?: string }) {
+  const id = useId();
+  const { unitWord } = useLengths();
+  if (spec.kind === 'legend') return <div className="legend">{spec.label}</div>;
+  const help = spec.help || wrong ? `${id}-help` : undefined;
+  const figures = spec.kind === 'length' || spec.kind === 'number' || spec.kind === 'whole';
+  return (
+    <div className={spec.wide ? 'field wide' : 'field'}>
+      <label htmlFor={id}>
+        {spec.label}
+        {spec.kind === 'length' ? `, ${unitWord}` : ''}
+        {spec.optional ? ' (if known)' : ''}
+      </label>
+      <div className="pair">
+        <Controller
+          name={key(spec.name)}
+          control={control}
+          render={({ field: { ref, ...field } }) =>
+            spec.kind === 'choice' ? (
+              <NativeSelect
+                id={id}
+                inputRef={ref}
+                {...field}
+                value={field.value ?? ''}
+                error={!!wrong}
+                inputProps={{ 'aria-describedby': help, 'aria-invalid': !!wrong }}
+                disableUnderline
+              >
+                <option value="">choose</option>
+                {spec.options!.map(([value, words]) => (
+                  <option key={value} value={value}>
+                    {words}
+                  </option>
+                ))}
+              </NativeSelect>
+            ) : (
+              <InputBase
+                id={id}
+                inputRef={ref}
+                {...field}
+                value={field.value ?? ''}
+                error={!!wrong}
+                type={spec.kind === 'day' ? 'date' : spec.kind === 'moment' ? 'datetime-local' : 'text'}
+                inputProps={{
+                  inputMode: spec.kind === 'whole' ? 'numeric' : figures ? 'decimal' : undefined,
+                  className: figures ? 'fig' : undefined,
+                  'aria-describedby': help,
+                  'aria-invalid': !!wrong,
+                  autoComplete: 'off',
+                }}
+              />
+            )
+          }
+        />
+        {spec.origin && (
+          <Controller
+            name={key(spec.origin)}
+            control={control}
+            defaultValue="maker"
+            render={({ field: { ref, ...field } }) => (
+              <NativeSelect
+                inputRef={ref}
+                {...field}
+                value={field.value || 'maker'}
+                inputProps={{ 'aria-label': `Origin of ${spec.label}` }}
+                disableUnderline
+                style={{ width: 112, flex: 'none' }}
+              >
+                {ORIGINS.map((o) => (
+                  <option key={o} value={o}>
+                    {ORIGIN_WORDS[o]}
+                  </option>
+                ))}
+              </NativeSelect>
+            )}
+          />
+        )}
+      </div>
+      {wrong ? (
+        <div className="wrong" id={help}>
+          {wrong}
+        </div>
+      ) : spec.help ? (
+        <div className="soft small" id={help}>
+          {spec.help}
+        </div>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import type { LengthUnit } from '@/core/units';
+
+/** One field of a form, by the name of the input it becomes ('facts.DC.value' is nested). */
+export interface FieldSpec {
+  name: string;
+  label: string;
+  kind?: 'text' | 'length' | 'number' | 'whole' | 'choice' | 'day' | 'legend' | 'moment';
+  options?: readonly (readonly [string, string])[];
+  help?: string;
+  start?: string;
+  wide?: boolean;
+  optional?: boolean;
+  /** Name of a second, smaller choice beside it: where the fact came from. */
+  origin?: string;
+}
+
+/**
+ * The input of a verb from a form's texts: blanks are left out (no value is not 0), dotted names nest, and a length
+ * without a unit is sent in the unit that is shown. A pair whose value is blank is left out with its origin.
+ * Example: { 'a.b': '1/4', c: '' } with a length field a.b in inch -> { a: { b: '1/4 in' } }.
+ */
+export function toInput(
+  specs: readonly FieldSpec[],
+  texts: Record<string, string | undefined>,
+  unit: LengthUnit,
+): Record<string, unknown> {
+  const input: Record<string, unknown> = {};
+  for (const spec of specs) {
+    if (spec.kind === 'legend') continue;
+    const text = (texts[spec.name] ?? '').trim();
+    if (text === '') continue;
+    const bare = spec.kind === 'length' && !/[a-z"″]/i.test(text);
+    put(input, spec.name, bare && unit === 'inch' ? `${text} in` : text);
+    if (spec.origin) put(input, spec.origin, texts[spec.origin] || 'maker');
+  }
+  return input;
+}
+
+function put(into: Record<string, unknown>, path: string, value: unknown): void {
+  const keys = path.split('.');
+  let at = into;
+  for (const key of keys.slice(0, -1)) at = (at[key] ??= {}) as Record<string, unknown>;
+  at[keys.at(-1)!] = value;
+}
+
+/** Words of a problem that belong under a field: its own, or those of a part below it ('supply' under 'supply.pack'). */
+export function problemOf(
+  name: string,
+  parts: readonly { field: string | null; detail: string }[],
+): string | undefined {
+  return parts.find((p) => p.field === name || (p.field !== null && name.startsWith(`${p.field}.`)))?.detail;
+}

@@ -1,0 +1,248 @@
+'use client';
+import Link from 'next/link';
+import { useEffect, useRef, useState } from 'react';
+import type { AssemblyCard } from '@/crib/rack';
+import { useLengths } from '../shell';
+import { AssemblyDrawing } from './AssemblyDrawing';
+import { rackLayout, ROW_LABELS } from './rackLayout';
+
+/** A place on the rack: an assembly, or a T that has none yet. */
+export interface RackSlot {
+  key: string;
+  title: string;
+  card: AssemblyCard | null;
+  /** Reach its job needs, mm from the tip up; drawn as a line. */
+  reachMm: number | null;
+  missing?: string;
+}
+
+const AXIS = 44;
+const TOP = 50;
+
+/** Assemblies to scale, hung tip-down from one gauge line a row; the same scale in all rows. */
+export function Rack({
+  slots,
+  open,
+  hrefOf,
+}: {
+  slots: RackSlot[];
+  open: string | null;
+  hrefOf: (slot: RackSlot) => string;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 730, height: 600 });
+  useEffect(() => {
+    const measure = () => {
+      const at = box.current;
+      if (at)
+        setSize({
+          width: at.clientWidth,
+          height: Math.max(360, window.innerHeight - at.getBoundingClientRect().top - 40),
+        });
+    };
+    measure();
+    window.addEventListener('resize', measure);
+    return () => window.removeEventListener('resize', measure);
+  }, []);
+  const layout = rackLayout(
+    slots.map((s) => ({ widest: s.card?.outline.widest ?? 63, length: s.card?.outline.length ?? 120 })),
+    size.width - AXIS,
+    size.height,
+  );
+  const starts = layout.rows.map((_, i) =>
+    layout.rows.slice(0, i).reduce((sum, r) => sum + r.length * layout.scale + ROW_LABELS, 0),
+  );
+  const height = layout.rows.reduce((sum, r) => sum + r.length * layout.scale + ROW_LABELS, 0);
+  return (
+    <div ref={box}>
+      <svg
+        width={size.width}
+        height={height}
+        role="group"
+        aria-label="Rack, to scale, hanging from the gauge line"
+        style={{ display: 'block' }}
+      >
+        {layout.rows.map((row, i) => (
+          <RackRow
+            key={row.first}
+            slots={slots.slice(row.first, row.first + row.count)}
+            y={starts[i]! + TOP}
+            layout={layout}
+            length={row.length}
+            open={open}
+            hrefOf={hrefOf}
+          />
+        ))}
+      </svg>
+    </div>
+  );
+}
+
+function RackRow({
+  slots,
+  y,
+  layout,
+  length,
+  open,
+  hrefOf,
+}: {
+  slots: RackSlot[];
+  y: number;
+  layout: ReturnType<typeof rackLayout>;
+  length: number;
+  open: string | null;
+  hrefOf: (slot: RackSlot) => string;
+}) {
+  const { show } = useLengths();
+  const { scale, columnWidth } = layout;
+  const width = slots.length * columnWidth;
+  const lines = Array.from({ length: Math.floor(length / 50) + 1 }, (_, i) => i * 50);
+  return (
+    <g transform={`translate(0 ${y})`}>
+      {lines.map((mm) => (
+        <g key={mm}>
+          <line
+            x1={AXIS - 6}
+            x2={AXIS + width}
+            y1={mm * scale}
+            y2={mm * scale}
+            stroke="var(--line)"
+            strokeWidth={mm ? 0.8 : 0}
+          />
+          <text
+            x={AXIS - 10}
+            y={mm * scale + 4}
+            textAnchor="end"
+            fontSize="12"
+            fill="var(--soft)"
+            className="fig"
+          >
+            {show(mm, 0)}
+          </text>
+        </g>
+      ))}
+      {slots.map((slot, i) => {
+        const isOpen = slot.card !== null && slot.card.tag === open;
+        return (
+          <g key={slot.key} transform={`translate(${AXIS + (i + 0.5) * columnWidth} 0)`}>
+            <Link
+              href={hrefOf(slot)}
+              scroll={false}
+              aria-label={labelOf(slot, show)}
+              aria-current={isOpen ? 'true' : undefined}
+            >
+              <rect
+                x={-columnWidth / 2 + 2}
+                y={-TOP + 2}
+                width={columnWidth - 4}
+                height={length * scale + ROW_LABELS - 6}
+                fill="var(--accent)"
+                opacity={isOpen ? 0.1 : 0}
+              />
+              <text
+                y={-28}
+                textAnchor="middle"
+                fontSize="17"
+                fontWeight="700"
+                fill="var(--ink)"
+                className="fig"
+              >
+                {slot.title}
+              </text>
+              <Below slot={slot} scale={scale} />
+            </Link>
+          </g>
+        );
+      })}
+      <rect x={AXIS - 6} y={-6} width={width + 6} height={6} fill="var(--ink)" />
+      <text x={AXIS - 10} y={-9} fontSize="11.5" textAnchor="end" fill="var(--soft)">
+        gauge
+      </text>
+    </g>
+  );
+}
+
+const labelOf = (slot: RackSlot, show: (mm: number | null) => string): string =>
+  slot.card
+    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.measurement.gauge_length_mm)}` : slot.card.measured.state}`
+    : `${slot.title}: ${slot.missing ?? 'to build'}`;
+
+/** The drawing and the words below its tip. */
+function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
+  const { show } = useLengths();
+  const { card } = slot;
+  if (!card)
+    return (
+      <>
+        <text y={-12} textAnchor="middle" fontSize="12.5" fill="var(--rust)">
+          ■ to build
+        </text>
+        <rect
+          x={-15}
+          y={2}
+          width={30}
+          height={110 * scale}
+          fill="none"
+          stroke="var(--rust)"
+          strokeDasharray="3 5"
+          strokeWidth="1.5"
+        />
+        <text y={110 * scale + 20} textAnchor="middle" fontSize="12.5" fill="var(--rust)">
+          {slot.reachMm !== null ? `reach ${show(slot.reachMm, 1)}` : ''}
+        </text>
+      </>
+    );
+  const tip = card.outline.length * scale;
+  const reachZ = slot.reachMm === null ? null : (card.outline.length - slot.reachMm) * scale;
+  const short = slot.reachMm !== null && slot.reachMm > card.stickoutMm + 1e-9;
+  const state = card.measured.state;
+  return (
+    <>
+      <text y={-12} textAnchor="middle" fontSize="12.5" fill="var(--soft)" className="fig">
+        {card.tag}
+      </text>
+      <AssemblyDrawing card={card} scale={scale} />
+      {reachZ !== null && slot.reachMm! > 0 && (
+        <line
+          x1={-34}
+          x2={34}
+          y1={reachZ}
+          y2={reachZ}
+          stroke={short ? 'var(--rust)' : 'var(--brass)'}
+          strokeWidth="1.6"
+          strokeDasharray="7 4"
+        />
+      )}
+      {short && (
+        <text
+          y={reachZ! - 5}
+          textAnchor="middle"
+          fontSize="12"
+          fontWeight="700"
+          fill="var(--rust)"
+          stroke="var(--sheet)"
+          strokeWidth="4"
+          paintOrder="stroke"
+        >
+          ■ short
+        </text>
+      )}
+      {state === 'measured' ? (
+        <text
+          y={tip + 18}
+          textAnchor="middle"
+          fontSize="15"
+          fontWeight="600"
+          fill="var(--ink)"
+          className="fig"
+        >
+          {show(card.measured.measurement.gauge_length_mm)}
+        </text>
+      ) : (
+        <text y={tip + 18} textAnchor="middle" fontSize="13" fontWeight="600" fill="var(--brass)">
+          {state === 'in question' ? '▲ in question' : '▲ not measured'}
+        </text>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,237 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { ENDING_NAMES, ENDINGS, SIGNS, type Ending } from '@/core/life';
+import { enteredText, parseLength } from '@/core/units';
+import type { AssemblyCard } from '@/crib/rack';
+import type { ItemLine } from '@/crib/stock';
+import { Caution } from '../figure';
+import { ProblemNote, useVerb } from '../form';
+import { Middle, useLengths, useSurroundings } from '../shell';
+import { sourceOf } from './BuildTag';
+import { Stepper } from './Stepper';
+
+const CAUTIONS: Partial<Record<Ending, string>> = {
+  broken:
+    'A cutter broken at speed throws fragments. Stop and lock out before clearing; find every fragment, a shard left in the cut breaks the next cutter.',
+  chipped: 'Look with a light for chips left in the cut before the next cutter goes in.',
+  crash:
+    'Stop and lock out. After a crash K may be another: measure the machine and every tool that hit before the next cut.',
+  'pulled-out': 'Hold every part since the last good measurement. Degrease shank and bore, torque the nut.',
+};
+
+/** Three taps at the machine: how it ended, parts since, what now. */
+export function EndScreen({
+  card,
+  items,
+  places,
+}: {
+  card: AssemblyCard;
+  items: ItemLine[];
+  places: { code: string; name: string; kind: string }[];
+}) {
+  const router = useRouter();
+  const { who } = useSurroundings();
+  const { unit } = useLengths();
+  const { send, problem, pending } = useVerb('endLife');
+  const [kind, setKind] = useState<Ending | null>(null);
+  const [signs, setSigns] = useState<string[]>([]);
+  const [since, setSince] = useState<Record<number, string>>({});
+  const [then, setThen] = useState<'down' | 'rebuild'>('down');
+  const [next, setNext] = useState('');
+  const [stickout, setStickout] = useState(card.stickoutEntered);
+  const [to, setTo] = useState('SCRAP');
+  const [cost, setCost] = useState('');
+  const [missing, setMissing] = useState<string | null>(null);
+  const same = items.find((i) => i.code === card.cutter.code);
+  const sources = items
+    .filter((i) => i.kind === 'cutter')
+    .sort((a, b) => Number(b === same) - Number(a === same))
+    .flatMap((i) =>
+      i.places
+        .filter((p) => p.place_kind !== 'build' && p.quantity > p.pieces)
+        .map((p) => [`${i.code}|${p.place}`, `${i.code}: ${p.quantity - p.pieces} at ${p.place}`] as const),
+    );
+  const chosenNext = next || (sources[0]?.[0] ?? '');
+  // One row an operation, even where a tool has two T in it.
+  const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
+
+  const end = async () => {
+    if (!kind) return setMissing('Say how it ended.');
+    if (cost.trim() && !/^\d+([.,]\d{1,2})?$/.test(cost.trim()))
+      return setMissing(`Cost “${cost}” is no amount: figures, and two decimals at most.`);
+    setMissing(null);
+    const length = parseLength(stickout, unit);
+    const done = await send(
+      {
+        tag: card.tag,
+        kind,
+        signs,
+        ...(cost.trim() ? { costCents: Math.round(Number(cost.trim().replace(',', '.')) * 100) } : {}),
+        partsSince: operations.flatMap((o) =>
+          since[o.operation]?.trim() ? [{ operation: o.operation, parts: since[o.operation] }] : [],
+        ),
+        ...(kind === 'lost' ? {} : { cutterTo: to }),
+        ...(then === 'rebuild'
+          ? { rebuild: { cutter: sourceOf(chosenNext), stickout: length ? enteredText(length) : stickout } }
+          : {}),
+      },
+      (d) =>
+        d.newTag
+          ? `${card.tag} ended; ${String(d.newTag)} is built in its place: measure it`
+          : `${card.tag} ended and taken down`,
+    );
+    if (done)
+      router.push(
+        done.newTag
+          ? `/rack?open=${String(done.newTag)}&do=measure`
+          : operations[0]
+            ? `/run/${operations[0].operation}`
+            : '/rack',
+      );
+  };
+  return (
+    <Middle>
+      <div className="hand">
+        <h1>
+          End the life of <span className="fig">{card.tag}</span>
+        </h1>
+        <div className="soft">
+          {card.cutter.words} · {card.life.minutes.toFixed(1)} min in the cut so far
+          {card.ties.length ? ` · ${card.ties.map((t) => `T${t.t} of ${t.job}`).join(', ')}` : ''}
+        </div>
+        {!who && <p className="ask">Pick your initials first: under Areas.</p>}
+        <h2>How did it end?</h2>
+        <div className="picks" role="radiogroup" aria-label="How did it end?">
+          {ENDING_NAMES.map((k) => (
+            <label key={k} style={{ minHeight: 44 }}>
+              <input type="radio" name="kind" checked={kind === k} onChange={() => setKind(k)} />{' '}
+              {ENDINGS[k].words}
+            </label>
+          ))}
+        </div>
+        {kind && CAUTIONS[kind] && <Caution>{CAUTIONS[kind]}</Caution>}
+        {operations.map((o) => (
+          <div key={o.operation}>
+            <h2>Parts of {o.job} since the last log</h2>
+            <Stepper
+              label={`Parts of ${o.job} since the last log`}
+              value={since[o.operation] ?? ''}
+              onChange={(text) => setSince({ ...since, [o.operation]: text })}
+            />
+          </div>
+        ))}
+        <h2>Signs seen</h2>
+        <div className="picks">
+          {SIGNS.map((s) => (
+            <label key={s} style={{ minHeight: 44 }}>
+              <input
+                type="checkbox"
+                checked={signs.includes(s)}
+                onChange={(e) => setSigns(e.target.checked ? [...signs, s] : signs.filter((x) => x !== s))}
+              />{' '}
+              {s}
+            </label>
+          ))}
+        </div>
+        <h2>What now?</h2>
+        <div className="picks" role="radiogroup" aria-label="What now?">
+          <label style={{ minHeight: 44 }}>
+            <input type="radio" name="then" checked={then === 'down'} onChange={() => setThen('down')} /> take
+            it down, holder back to its place
+          </label>
+          <label style={{ minHeight: 44 }}>
+            <input
+              type="radio"
+              name="then"
+              checked={then === 'rebuild'}
+              onChange={() => setThen('rebuild')}
+              disabled={sources.length === 0}
+            />{' '}
+            another cutter into it
+          </label>
+        </div>
+        {then === 'rebuild' && (
+          <div className="fields" style={{ marginTop: 10 }}>
+            <div className="field">
+              <label htmlFor="next">Cutter from</label>
+              <select
+                id="next"
+                value={chosenNext}
+                onChange={(e) => setNext(e.target.value)}
+                style={{ width: '100%', minHeight: 44, font: 'inherit' }}
+              >
+                {sources.map(([value, words]) => (
+                  <option key={value} value={value}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </div>
+            <div className="field">
+              <label htmlFor="stickout">Stickout</label>
+              <input
+                id="stickout"
+                className="fig"
+                value={stickout}
+                onChange={(e) => setStickout(e.target.value)}
+                style={{ width: '100%', minHeight: 44, fontSize: 16 }}
+              />
+            </div>
+          </div>
+        )}
+        <div className="fields" style={{ marginTop: 10 }}>
+          {kind !== 'lost' && (
+            <div className="field">
+              <label htmlFor="to">The old cutter goes to</label>
+              <select
+                id="to"
+                value={to}
+                onChange={(e) => setTo(e.target.value)}
+                style={{ width: '100%', minHeight: 44, font: 'inherit' }}
+              >
+                <option value="SCRAP">scrap</option>
+                {places
+                  .filter((p) => ['shelf', 'drawer', 'cart'].includes(p.kind))
+                  .map((p) => (
+                    <option key={p.code} value={p.code}>
+                      {p.code} {p.name}, to be graded
+                    </option>
+                  ))}
+              </select>
+            </div>
+          )}
+          <div className="field">
+            <label htmlFor="cost">Cost of it (if known)</label>
+            <input
+              id="cost"
+              className="fig"
+              inputMode="decimal"
+              value={cost}
+              onChange={(e) => setCost(e.target.value)}
+              style={{ width: '100%', minHeight: 44, fontSize: 16 }}
+            />
+          </div>
+        </div>
+        {missing && (
+          <div className="ask stop" role="alert">
+            {missing}
+          </div>
+        )}
+        <ProblemNote problem={problem} />
+        <div className="acts">
+          <Button
+            variant="contained"
+            style={{ minHeight: 56, width: '100%', fontSize: 18 }}
+            aria-disabled={pending}
+            onClick={() => void end()}
+          >
+            {pending ? 'Writing …' : 'End this life'}
+          </Button>
+        </div>
+        <Caution>Cutters are sharp even when worn out: hold by the shank, never on the flutes.</Caution>
+      </div>
+    </Middle>
+  );
+}

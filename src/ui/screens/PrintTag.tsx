@@ -1,0 +1,44 @@
+'use client';
+import type { AssemblyCard } from '@/crib/rack';
+
+/** The label that goes with the assembly: 50 x 25 mm, number, code, length; a blank looks like a blank. */
+export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
+  const m = card.measured.state === 'measured' ? card.measured.measurement : null;
+  const register = card.registers[0];
+  const H =
+    register && 'value' in register.H
+      ? `${register.machine} H ${(register.units === 'mm' ? register.H.value : register.H.value / 25.4).toFixed(register.units === 'mm' ? 3 : 4)}`
+      : '';
+  return (
+    <>
+      <style>{`@page { size: 50mm 25mm; margin: 0 } body { background: #fff; color: #000 }
+        .label { width: 50mm; height: 25mm; padding: 1.6mm 2mm; display: grid; grid-template-columns: 16mm 1fr; gap: 2mm; overflow: hidden; color: #000; background: #fff; font-family: var(--words) }
+        .label svg { width: 16mm; height: 16mm } .label .no { font: 700 5.4mm/1 var(--figures); font-feature-settings: 'zero' 1 }
+        .label .words { font-size: 2.3mm; line-height: 1.15; max-height: 5.4mm; overflow: hidden } .label .line { display: flex; justify-content: space-between; font-size: 2.6mm; border-bottom: .2mm solid #000; height: 4mm; align-items: end }
+        .label .line b { font: 700 3.6mm/1 var(--figures) } @media screen { .label { margin: 12mm; outline: .3mm dashed #888; zoom: 2 } } @media print { .noprint { display: none } }`}</style>
+      <div className="label" data-testid="label">
+        <div>
+          <div dangerouslySetInnerHTML={{ __html: code }} aria-hidden="true" />
+          <div style={{ fontSize: '2mm', marginTop: '.6mm' }}>{card.holder.code}</div>
+        </div>
+        <div>
+          <div className="no">{card.tag}</div>
+          <div className="words">{card.cutter.words}</div>
+          <div className="line">
+            L <b>{m ? m.gauge_length_entered.replace(' mm', '') : ''}</b>
+          </div>
+          <div className="line">
+            D <b>{m?.diameter_entered ? m.diameter_entered.replace(' mm', '') : ''}</b>
+          </div>
+          <div style={{ fontSize: '2.2mm', marginTop: '.5mm' }}>{H}</div>
+        </div>
+      </div>
+      <p className="noprint" style={{ margin: '0 12mm' }}>
+        <button type="button" onClick={() => window.print()} style={{ font: 'inherit', padding: '8px 14px' }}>
+          Print
+        </button>{' '}
+        50 x 25 mm label. {m ? '' : 'Not measured: length and diameter stay blank.'}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import type { ShopView } from '@/crib/shop';
+import { GradeMark } from '../figure';
+import { VerbForm } from '../form';
+import { Middle, useSurroundings } from '../shell';
+import { useQuery } from './query';
+import { countOf, SET_UP } from './setUp';
+
+const STEPS = ['person', 'place', 'machine', 'material', 'supplier'] as const;
+
+/** First run: five things, one after the other; each can also be added later where it is first needed. */
+export function StartScreen({ shop }: { shop: ShopView }) {
+  const { who, pickWho } = useSurroundings();
+  const query = useQuery();
+  const counts = countOf(shop);
+  const chosen = STEPS.find((s) => s === query.get('step'));
+  const step = chosen ?? STEPS.find((s) => counts[s] === 0) ?? null;
+  return (
+    <Middle>
+      <h1>Set up the crib</h1>
+      <p className="soft">
+        An empty folder. Five things are needed before the first assembly; more of each can follow at any
+        time.
+      </p>
+      <div
+        style={{ display: 'grid', gridTemplateColumns: '220px minmax(0, 520px)', gap: 32 }}
+        className="start"
+      >
+        <ol style={{ listStyle: 'none', padding: 0, margin: 0 }}>
+          {STEPS.map((s, i) => (
+            <li key={s} style={{ padding: '9px 0', borderBottom: '1px solid var(--line)' }}>
+              <Link
+                href={query.href({ step: s })}
+                aria-current={s === step ? 'step' : undefined}
+                style={{ fontWeight: s === step ? 700 : 400 }}
+              >
+                {i + 1}. {SET_UP[s].title}
+              </Link>
+              <div className="small">
+                {counts[s] > 0 ? (
+                  <GradeMark grade="good">{counts[s]} there</GradeMark>
+                ) : (
+                  <GradeMark grade="not judged">none yet</GradeMark>
+                )}
+              </div>
+            </li>
+          ))}
+        </ol>
+        <div>
+          {step ? (
+            <section key={step}>
+              <h2 style={{ marginTop: 0 }}>{SET_UP[step].title}</h2>
+              <p className="soft">{SET_UP[step].why}</p>
+              <VerbForm
+                verb={SET_UP[step].verb}
+                fields={SET_UP[step].fields}
+                submit={SET_UP[step].submit}
+                // The first person signs their own entry.
+                shape={(input) => (step === 'person' && !who ? { ...input, who: input.initials } : input)}
+                said={() => `${SET_UP[step].title}: one more`}
+                onDone={(d) => {
+                  if (step === 'person' && !who) void pickWho(String(d.initials));
+                }}
+              />
+            </section>
+          ) : (
+            <section>
+              <h2 style={{ marginTop: 0 }}>The crib is set up</h2>
+              <p>
+                Next: enter a cutter and a holder, receive them onto a shelf, and build the first assembly.
+              </p>
+              <Button variant="contained" component={Link} href="/cutters?new=cutter">
+                Add the first cutter
+              </Button>
+            </section>
+          )}
+        </div>
+      </div>
+    </Middle>
+  );
+}

@@ -1,0 +1,13 @@
+// One screen an area
+export { BuyingScreen } from './BuyingScreen';
+export { CuttersScreen } from './CuttersScreen';
+export { EndScreen } from './EndScreen';
+export { HistoryScreen } from './HistoryScreen';
+export { JobsScreen } from './JobsScreen';
+export { LifeScreen } from './LifeScreen';
+export { MachinesScreen } from './MachinesScreen';
+export { PrintTag } from './PrintTag';
+export { RackScreen } from './RackScreen';
+export { RunScreen } from './RunScreen';
+export { StartScreen } from './StartScreen';
+export { TodayScreen } from './TodayScreen';

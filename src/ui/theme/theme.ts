@@ -1,0 +1,82 @@
+'use client';
+import { createTheme } from '@mui/material/styles';
+
+/** MUI's parts in our look: square, flat, hairlines; colours come from stable.css so that SVG and print share them. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  colorSchemes: {
+    light: {
+      palette: {
+        primary: { main: '#17535c' },
+        error: { main: '#96341c' },
+        warning: { main: '#7d5405' },
+        background: { default: '#efebe0', paper: '#faf7ef' },
+        text: { primary: '#22282b', secondary: '#5f5a50' },
+        divider: '#cfc6b3',
+      },
+    },
+    dark: {
+      palette: {
+        primary: { main: '#7cc3cb' },
+        error: { main: '#f0937a' },
+        warning: { main: '#e3b457' },
+        background: { default: '#171b1d', paper: '#20262a' },
+        text: { primary: '#ece6d8', secondary: '#b3ac9c' },
+        divider: '#3d464a',
+      },
+    },
+  },
+  shape: { borderRadius: 2 },
+  typography: {
+    fontFamily: 'var(--words)',
+    button: { textTransform: 'none', fontWeight: 650, fontSize: 15, letterSpacing: 0 },
+  },
+  components: {
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { disableElevation: true, variant: 'outlined' },
+      styleOverrides: {
+        root: {
+          minHeight: 40,
+          padding: '6px 13px',
+          borderRadius: 2,
+          whiteSpace: 'normal',
+          lineHeight: 1.2,
+          '&.MuiButton-contained': {
+            background: 'var(--accent)',
+            color: 'var(--on-accent)',
+            border: '2px solid var(--accent)',
+          },
+          '&.MuiButton-outlined': { border: '2px solid var(--accent)', color: 'var(--accent)' },
+          '&.MuiButton-text': {
+            color: 'var(--accent)',
+            minHeight: 26,
+            padding: '2px 6px',
+            minWidth: 0,
+            textDecoration: 'underline',
+            textUnderlineOffset: 3,
+          },
+          '&.Mui-focusVisible': { outline: '3px solid var(--accent)', outlineOffset: 2 },
+          '&[aria-disabled=true]': { opacity: 0.6 },
+        },
+      },
+    },
+    MuiInputBase: {
+      styleOverrides: {
+        root: {
+          background: 'var(--sheet)',
+          border: '1px solid var(--line)',
+          borderBottom: '2px solid var(--soft)',
+          borderRadius: 0,
+          padding: '0 8px',
+          minHeight: 38,
+          width: '100%',
+          '&.Mui-focused': { borderBottomColor: 'var(--accent)', outline: '2px solid var(--accent)' },
+          '&.Mui-error': { borderColor: 'var(--rust)', borderBottomColor: 'var(--rust)' },
+        },
+        input: { padding: '7px 0', fontFamily: 'inherit', '&.fig': { fontFamily: 'var(--figures)' } },
+      },
+    },
+    MuiNativeSelect: { styleOverrides: { select: { padding: '7px 22px 7px 0 !important' } } },
+  },
+});
