@@ -1,7 +1,7 @@
 import next from 'eslint-config-next';
 import typescript from 'eslint-config-next/typescript';
 
-export default [
+const config = [
   { ignores: ['.next*/**', '.stable/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
   ...next,
   ...typescript,
@@ -33,3 +33,5 @@ export default [
     },
   },
 ];
+
+export default config;

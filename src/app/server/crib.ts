@@ -34,3 +34,13 @@ async function open(): Promise<OpenCrib> {
 export function crib(): Promise<OpenCrib> {
   return (shared[CRIB] ??= open()) as Promise<OpenCrib>;
 }
+
+/** Opens at the start. A server that can't would stay up and answer 500 to everything, so the process ends instead. */
+export async function openOrEnd(): Promise<void> {
+  try {
+    await crib();
+  } catch (error) {
+    console.error(`Stable did not start: ${(error as Error).message}`);
+    process.exit(1);
+  }
+}

@@ -49,14 +49,10 @@ export function validate(schema: JSONSchema & object, input: unknown): void {
   if (check(input)) return;
   const parts = [...new Map((check.errors ?? []).map(part).map((p) => [p.field, p])).values()];
   const first = parts[0]!;
-  throw new Problem(
-    'INVALID_INPUT',
-    parts.length === 1 ? first.detail : `${parts.length} values are wrong. ${first.detail}`,
-    {
-      parts,
-      wayOut: 'Correct the values named and send again; nothing was written.',
-    },
-  );
+  throw new Problem('INVALID_INPUT', parts.length === 1 ? first.detail : `${parts.length} values are wrong`, {
+    parts,
+    wayOut: 'Correct the values named and send again; nothing was written.',
+  });
 }
 
 function part(e: ErrorObject): ProblemPart {

@@ -9,7 +9,7 @@ import { useRouter } from 'next/navigation';
 import { useId, useState, type ReactNode } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { v4 as newId } from 'uuid';
-import { ORIGINS, ORIGIN_WORDS } from '@/core/cutters';
+import { ORIGINS, type Origin } from '@/core/cutters';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useLengths, useSurroundings } from '../shell';
 import { problemOf, toInput, type FieldSpec } from './toInput';
@@ -31,6 +31,14 @@ interface VerbFormProps {
   /** Offers 'when it happened', for what is entered later. */
   when?: boolean;
 }
+
+/** Short enough for the narrow choice beside a figure. */
+const ORIGIN_SHORT: Record<Origin, string> = {
+  measured: 'measured',
+  maker: 'maker',
+  similar: 'similar',
+  guess: 'guess',
+};
 
 type Texts = Record<string, string>;
 /** Dots in names would nest inside react-hook-form; the form's own names are flat. */
@@ -207,7 +215,7 @@ function FormField({ spec, control, wrong }: { spec: FieldSpec; control: Control
               >
                 {ORIGINS.map((o) => (
                   <option key={o} value={o}>
-                    {ORIGIN_WORDS[o]}
+                    {ORIGIN_SHORT[o]}
                   </option>
                 ))}
               </NativeSelect>

@@ -39,7 +39,7 @@ export function BuildTag({ items, job, t }: { items: ItemLine[]; job: JobLine | 
   return (
     <Tag
       over="A new build"
-      number={job && t ? `T${t} of ${job.operation.job}` : 'A-….'}
+      number={job && t ? `T${t} of ${job.operation.job}` : 'new'}
       closeHref={query.href({ new: null, operation: null, t: null })}
     >
       {wanted && (

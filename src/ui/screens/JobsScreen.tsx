@@ -420,7 +420,7 @@ function NewJobTag({ shop }: { shop: ShopView }) {
   const query = useQuery();
   const router = useRouter();
   return (
-    <Tag over="A new job" number="…" closeHref={query.href({ new: null })}>
+    <Tag over="A job" number="new" closeHref={query.href({ new: null })}>
       {(shop.machines.length === 0 || shop.materials.length === 0) && (
         <p className="ask">
           It needs a machine and a material: add them under <Link href="/machines?new=machine">Machines</Link>{' '}

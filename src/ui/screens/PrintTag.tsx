@@ -4,11 +4,11 @@ import type { AssemblyCard } from '@/crib/rack';
 /** The label that goes with the assembly: 50 x 25 mm, number, code, length; a blank looks like a blank. */
 export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
   const m = card.measured.state === 'measured' ? card.measured.measurement : null;
-  const register = card.registers[0];
-  const H =
-    register && 'value' in register.H
-      ? `${register.machine} H ${(register.units === 'mm' ? register.H.value : register.H.value / 25.4).toFixed(register.units === 'mm' ? 3 : 4)}`
-      : '';
+  // The machines its jobs run on come first: a label has room for two.
+  const tied = new Set(card.ties.map((t) => t.machine));
+  const registers = [...card.registers]
+    .sort((a, b) => Number(tied.has(b.machine)) - Number(tied.has(a.machine)))
+    .slice(0, 2);
   return (
     <>
       <style>{`@page { size: 50mm 25mm; margin: 0 } body { background: #fff; color: #000 }
@@ -30,7 +30,11 @@ export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
           <div className="line">
             D <b>{m?.diameter_entered ? m.diameter_entered.replace(' mm', '') : ''}</b>
           </div>
-          <div style={{ fontSize: '2.2mm', marginTop: '.5mm' }}>{H}</div>
+          <div style={{ fontSize: '2.1mm', marginTop: '.4mm', lineHeight: 1.1 }}>
+            {registers.map((r) => (
+              <div key={r.machine}>{registerWords(r)}</div>
+            ))}
+          </div>
         </div>
       </div>
       <p className="noprint" style={{ margin: '0 12mm' }}>
@@ -42,3 +46,8 @@ export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
     </>
   );
 }
+
+const registerWords = ({ machine, units, H }: AssemblyCard['registers'][number]): string =>
+  'value' in H
+    ? `${machine} H ${(units === 'mm' ? H.value : H.value / 25.4).toFixed(units === 'mm' ? 3 : 4)}`
+    : `${machine} needs ${H.needs}`;

@@ -21,8 +21,9 @@ export function StartScreen({ shop }: { shop: ShopView }) {
     <Middle>
       <h1>Set up the crib</h1>
       <p className="soft">
-        An empty folder. Five things are needed before the first assembly; more of each can follow at any
-        time.
+        {step
+          ? 'Five things are needed before the first assembly; more of each can follow at any time.'
+          : 'Everything needed before the first assembly is there.'}
       </p>
       <div
         style={{ display: 'grid', gridTemplateColumns: '220px minmax(0, 520px)', gap: 32 }}
@@ -58,7 +59,11 @@ export function StartScreen({ shop }: { shop: ShopView }) {
                 fields={SET_UP[step].fields}
                 submit={SET_UP[step].submit}
                 // The first person signs their own entry.
-                shape={(input) => (step === 'person' && !who ? { ...input, who: input.initials } : input)}
+                shape={(input) => {
+                  if (step !== 'person') return input;
+                  const initials = String(input.initials ?? '').toUpperCase();
+                  return { ...input, ...(initials ? { initials } : {}), ...(who ? {} : { who: initials }) };
+                }}
                 said={() => `${SET_UP[step].title}: one more`}
                 onDone={(d) => {
                   if (step === 'person' && !who) void pickWho(String(d.initials));

@@ -22,7 +22,7 @@ export function AddCutterTag({ shop }: { shop: ShopView }) {
   const query = useQuery();
   const router = useRouter();
   return (
-    <Tag over="A new cutter" number="…" closeHref={query.href({ new: null })}>
+    <Tag over="A cutter" number="new" closeHref={query.href({ new: null })}>
       <p className="soft small">
         Blank is ‘not known’: what leans on it says so. An inch fraction such as 1/4 is read as inches.
       </p>
@@ -107,7 +107,7 @@ export function AddHolderTag() {
     setSegments((s) => s.map((x, k) => (k === i ? { ...x, [key]: value } : x)));
   const sent = (text: string) => (unit === 'inch' && !/[a-z"]/i.test(text) ? `${text} in` : text);
   return (
-    <Tag over="A new holder" number="…" closeHref={query.href({ new: null })}>
+    <Tag over="A holder" number="new" closeHref={query.href({ new: null })}>
       <VerbForm
         verb="addHolder"
         submit="Add holder"

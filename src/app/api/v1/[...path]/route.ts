@@ -65,22 +65,26 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
   }
 }
 
-/** The body as text, stopped at the limit instead of read whole first. */
+/** Bytes past the limit that are still taken off the line, so that the sender gets an answer and not a broken pipe. */
+const DRAINED = 100_000_000;
+
+/** The body as text; past the limit it is read on but not kept, then refused. */
 async function textBody(request: Request): Promise<string> {
   const limit = DEFAULTS.programCharacters * 1.25;
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
     size += chunk.byteLength;
-    if (size > limit)
-      throw new Problem('TOO_LARGE', `The body is larger than ${limit} bytes`, {
-        field: 'body',
-        value: size,
-        limit: `at most ${limit} bytes`,
-        wayOut: 'Send less at once.',
-      });
-    chunks.push(chunk);
+    if (size <= limit) chunks.push(chunk);
+    else if (size > DRAINED) break;
   }
+  if (size > limit)
+    throw new Problem('TOO_LARGE', `The body has ${size > DRAINED ? 'more than ' : ''}${size} bytes`, {
+      field: 'body',
+      value: size,
+      limit: `at most ${limit} bytes`,
+      wayOut: 'Send less at once.',
+    });
   return new TextDecoder().decode(Buffer.concat(chunks));
 }
 

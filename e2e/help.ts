@@ -1,0 +1,46 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Fills fields of a form by their labels; a choice is picked by its value. */
+export async function fill(scope: Page | Locator, values: Record<string, string>): Promise<void> {
+  // On a page: the middle of the screen, since the scan line has a label of its own.
+  const within = 'goto' in scope ? scope.getByRole('main') : scope;
+  for (const [label, value] of Object.entries(values)) {
+    const field = within.getByLabel(label, { exact: false }).first();
+    if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
+    else await field.fill(value);
+  }
+}
+
+/** What the scan line says. */
+export const said = (page: Page): Locator => page.locator('.scan output');
+
+/** The page has no sideways scroll: everything fits the width. */
+export async function fitsWidth(page: Page): Promise<void> {
+  const [content, window] = await page.evaluate(() => [document.documentElement.scrollWidth, innerWidth]);
+  expect(content).toBeLessThanOrEqual(window!);
+}
+
+/** Signs in the spine as these initials. */
+export async function signAs(page: Page, initials: string): Promise<void> {
+  await page.getByLabel('Who are you?').selectOption(initials);
+  await expect(page.getByLabel('Who are you?')).toHaveValue(initials);
+}
+
+/** A scan as a keyboard wedge sends it: characters and Enter without pause. */
+export async function scan(page: Page, text: string): Promise<void> {
+  await page.evaluate((code) => {
+    const target = document.activeElement ?? document.body;
+    for (const key of [...code, 'Enter']) {
+      const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+      const taken = !target.dispatchEvent(event);
+      // The browser would type the character into the field that has the focus.
+      if (!taken && key.length === 1 && target instanceof HTMLInputElement) {
+        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(
+          target,
+          target.value + key,
+        );
+        target.dispatchEvent(new Event('input', { bubbles: true }));
+      }
+    }
+  }, text);
+}

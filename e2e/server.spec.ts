@@ -1,0 +1,144 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { request as httpRequest } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+
+/** The processes themselves: settings, ownership of a folder, and how they end. */
+const folder = () => mkdtempSync(join(tmpdir(), 'stable-e2e-'));
+const env = (over: Record<string, string>): NodeJS.ProcessEnv => {
+  const { STABLE_DATA: _data, STABLE_NOW: _now, STABLE_HOST: _host, PORT: _port, ...rest } = process.env;
+  return { ...rest, STABLE_DIST: '.next-test', NODE_ENV: 'production', ...over };
+};
+const start = (over: Record<string, string>, script = 'scripts/start.mjs', args: string[] = []) =>
+  spawnSync('node', [script, ...args], { env: env(over), encoding: 'utf8', timeout: 60_000 });
+
+async function running(over: Record<string, string>): Promise<ChildProcess> {
+  const child = spawn('node', ['scripts/start.mjs'], { env: env(over) });
+  let out = '';
+  await new Promise<void>((resolve, reject) => {
+    const read = (chunk: Buffer) => {
+      out += chunk.toString();
+      if (out.includes('Stable is ready')) resolve();
+    };
+    child.stdout!.on('data', read);
+    child.stderr!.on('data', read);
+    child.on('exit', () => reject(new Error(out)));
+  });
+  return child;
+}
+const ended = (child: ChildProcess) =>
+  new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
+
+for (const [name, over, message] of [
+  ['PORT in words', { PORT: 'many' }, /PORT is “many”: a whole number from 1 to 65535/],
+  ['PORT out of range', { PORT: '70000' }, /PORT is “70000”/],
+  ['STABLE_HOST with a path', { STABLE_HOST: 'http://x' }, /STABLE_HOST is “http:\/\/x”/],
+  ['STABLE_ZONE unknown', { STABLE_ZONE: 'Moon/Base' }, /STABLE_ZONE is “Moon\/Base”/],
+  [
+    'STABLE_NOW on an own folder',
+    { STABLE_NOW: '2027-01-01T00:00:00Z' },
+    /STABLE_NOW is for demo folders only/,
+  ],
+  ['STABLE_DATA below a file', { STABLE_DATA: '/dev/null/x' }, /cannot be made/],
+] as const)
+  test(`refused at start: ${name}`, () => {
+    const data = folder();
+    const { status, stderr } = start({ STABLE_DATA: data, PORT: '4321', ...over });
+    expect(stderr).toMatch(message);
+    expect(status).toBe(1);
+    rmSync(data, { recursive: true });
+  });
+
+test('npm start refuses a demo folder; the demo leaves a folder alone that it did not begin', () => {
+  const data = folder();
+  writeFileSync(join(data, 'demo.json'), '{"complete":true}');
+  expect(start({ STABLE_DATA: data, PORT: '4321' }).stderr).toMatch(/is a demo folder/);
+  rmSync(data, { recursive: true });
+  const own = folder();
+  writeFileSync(join(own, 'precious.txt'), 'x');
+  for (const args of [[], ['--fresh']]) {
+    const { status, stderr } = start({ STABLE_DEMO_FOLDER: own, PORT: '4321' }, 'scripts/demo.mjs', args);
+    expect(stderr).toMatch(/did not begin; it is left alone/);
+    expect(status).toBe(1);
+  }
+  expect(existsSync(join(own, 'precious.txt'))).toBe(true);
+  // The running demo's folder is locked: starting over is refused.
+  const locked = start({ STABLE_DEMO_FOLDER: '.stable/test-demo', PORT: '4321' }, 'scripts/demo.mjs', [
+    '--fresh',
+  ]);
+  expect(locked.stderr).toMatch(/is in use/);
+  rmSync(own, { recursive: true });
+});
+
+test('one owner a folder; another host than loopback warns; SIGTERM lets a request finish; kill -9 leaves no lock', async () => {
+  test.setTimeout(150_000);
+  const data = folder();
+  const settings = { STABLE_DATA: data, PORT: '4322', STABLE_ZONE: 'Europe/Oslo' };
+  const first = await running(settings);
+  const second = start({ ...settings, PORT: '4323' });
+  expect(second.stderr).toMatch(/in use by another Stable process/);
+  expect(second.status).toBe(1);
+  const samePort = start({ ...settings, STABLE_DATA: folder() });
+  expect(samePort.stderr).toMatch(/Port 4322 is taken/);
+
+  // A write whose body is still under way when SIGTERM comes is answered before the server goes.
+  const body = JSON.stringify({ who: 'IK', initials: 'IK', name: 'Ida' });
+  const answer = new Promise<number>((resolve, reject) => {
+    const req = httpRequest(
+      {
+        host: '127.0.0.1',
+        port: 4322,
+        method: 'POST',
+        path: '/api/v1/people',
+        headers: {
+          origin: 'http://127.0.0.1:4322',
+          'content-type': 'application/json',
+          'content-length': body.length,
+        },
+      },
+      (res) => {
+        res.resume();
+        resolve(res.statusCode!);
+      },
+    );
+    req.on('error', reject);
+    req.write(body.slice(0, 10));
+    setTimeout(() => {
+      first.kill('SIGTERM');
+      setTimeout(() => req.end(body.slice(10)), 700);
+    }, 300);
+  });
+  expect(await answer).toBe(201);
+  expect(await ended(first)).toBe(0);
+
+  const again = await running({ ...settings, STABLE_HOST: '127.0.0.2' });
+  const people = await new Promise<string>((resolve) =>
+    httpRequest({ host: '127.0.0.2', port: 4322, path: '/api/v1/shop' }, (res) => {
+      let text = '';
+      res.on('data', (c) => (text += c));
+      res.on('end', () => resolve(text));
+    }).end(),
+  );
+  expect(people).toContain('"Ida"');
+  const gone = ended(again);
+  again.kill('SIGKILL');
+  await gone;
+  const after = await running(settings);
+  const quiet = ended(after);
+  after.kill('SIGTERM');
+  expect(await quiet).toBe(0);
+  rmSync(data, { recursive: true });
+});
+
+test('a host other than loopback is warned of', () => {
+  const data = folder();
+  mkdirSync(data, { recursive: true });
+  const { stderr } = spawnSync('timeout', ['-s', 'TERM', '12', 'node', 'scripts/start.mjs'], {
+    env: env({ STABLE_DATA: data, PORT: '4324', STABLE_HOST: '0.0.0.0' }),
+    encoding: 'utf8',
+  });
+  expect(stderr).toMatch(/There is no sign-in yet/);
+  rmSync(data, { recursive: true });
+});

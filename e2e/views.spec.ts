@@ -1,0 +1,164 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { DEMO } from '../playwright.config';
+import { fitsWidth, said, scan, signAs } from './help';
+
+test.use({ baseURL: DEMO });
+
+const VIEWS = [
+  ['Today', '/'],
+  ['Cutters', '/cutters?open=EM8'],
+  ['Add a cutter', '/cutters?new=cutter'],
+  ['Rack', '/rack'],
+  ['Rack with a tag', '/rack?job=J-4417&open=A-0044'],
+  ['Build', '/rack?new=build'],
+  ['Machines', '/machines?open=MILL-2'],
+  ['Jobs', '/jobs'],
+  ['A job', '/jobs?open=J-3120&t=3'],
+  ['Life', '/life'],
+  ['Buying', '/buying?open=EM8'],
+  ['Entries', '/history'],
+  ['Start', '/start?step=machine'],
+  ['Run', '/run/1'],
+] as const;
+
+for (const scheme of ['light', 'dark'] as const)
+  test.describe(scheme, () => {
+    test.use({ colorScheme: scheme });
+    for (const [name, path] of VIEWS)
+      test(`${name}: fits, nothing lies over another, no serious finding by axe`, async ({ page }) => {
+        const errors: string[] = [];
+        page.on('pageerror', (e) => errors.push(e.message));
+        await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+        await fitsWidth(page);
+        expect(await overlaps(page)).toEqual([]);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+          violations
+            .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+            .map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 120)}`),
+        ).toEqual([]);
+        expect(errors).toEqual([]);
+      });
+  });
+
+/** Buttons, links, fields and texts of the drawing that lie over one another. */
+async function overlaps(page: import('@playwright/test').Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const shown = [
+      ...document.querySelectorAll<Element>(
+        '.middle button, .middle a:not(svg a), .middle input, .middle svg text, .tag button, .tag input, .tag select',
+      ),
+    ]
+      .map((e) => ({ e, r: e.getBoundingClientRect() }))
+      .filter(({ r }) => r.width > 0 && r.height > 0 && r.top < innerHeight);
+    const found: string[] = [];
+    for (const [i, a] of shown.entries())
+      for (const b of shown.slice(i + 1)) {
+        if (a.e.contains(b.e) || b.e.contains(a.e)) continue;
+        const x = Math.min(a.r.right, b.r.right) - Math.max(a.r.left, b.r.left);
+        const y = Math.min(a.r.bottom, b.r.bottom) - Math.max(a.r.top, b.r.top);
+        if (x > 2 && y > 3)
+          found.push(`${a.e.textContent?.slice(0, 30)} over ${b.e.textContent?.slice(0, 30)}`);
+      }
+    return found;
+  });
+}
+
+test.describe('390 px', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  for (const path of ['/run/1', '/end/A-0042', '/', '/rack?open=A-0042'])
+    test(`${path}: fits, targets are large enough for a thumb`, async ({ page }) => {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+      await fitsWidth(page);
+      const small = await page
+        .locator('.hand button:visible, .hand .picks label')
+        .evaluateAll((all) =>
+          all.filter((e) => e.getBoundingClientRect().height < 43.5).map((e) => e.textContent),
+        );
+      expect(small).toEqual([]);
+    });
+  test('the areas are a tap away', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Areas' }).click();
+    await page.getByRole('link', { name: 'Jobs' }).click();
+    await expect(page).toHaveURL(/jobs/);
+  });
+});
+
+test('a scan opens what it names on any screen, also inside a field, whose text is put back', async ({
+  page,
+}) => {
+  await page.goto('/cutters');
+  const field = page.getByLabel('Words to find');
+  await field.fill('drill');
+  await field.focus();
+  await scan(page, 'A-0042');
+  await expect(page).toHaveURL(/rack\?open=A-0042/);
+  await expect(said(page)).toContainText('A-0042 opened beside the rack');
+  await scan(page, 'A-0042');
+  await expect(page.getByRole('heading', { name: 'Measure A-0042' })).toBeVisible();
+  await page.getByLabel('Gauge length').fill('119.9');
+  await page.getByLabel('Gauge length').focus();
+  await scan(page, 'O-0001');
+  await expect(page).toHaveURL(/buying\?order=O-0001/);
+});
+
+test('slow typing is typing: it stays in the field', async ({ page }) => {
+  await page.goto('/cutters');
+  await page.getByLabel('Words to find').pressSequentially('EM8', { delay: 60 });
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Words to find')).toHaveValue('EM8');
+  await expect(page).toHaveURL(/cutters/);
+});
+
+test('one click swaps the unit; an inch cutter shows in inches as it was entered', async ({ page }) => {
+  await page.goto('/cutters?open=EM-1%2F2');
+  await expect(page.locator('.tag').getByText('12.70').first()).toBeVisible();
+  await page.getByRole('button', { name: /Lengths in mm/ }).click();
+  await expect(page.locator('.tag').getByText('1/2 in', { exact: true }).first()).toBeVisible();
+});
+
+test('the label prints at 50 x 25 mm with number and code; blank until measured', async ({ page }) => {
+  await page.goto('/print/A-0042');
+  await page.emulateMedia({ media: 'print' });
+  const label = page.getByTestId('label');
+  await expect(label).toContainText('A-0042');
+  await expect(label.locator('svg')).toBeVisible();
+  const box = (await label.boundingBox())!;
+  // CSS: 96 px to the inch
+  expect(box.width).toBeCloseTo((50 / 25.4) * 96, 0);
+  expect(box.height).toBeCloseTo((25 / 25.4) * 96, 0);
+  expect(await label.evaluate((e) => e.scrollHeight <= e.clientHeight + 1)).toBe(true);
+  const rack = (await (await page.request.get('/api/v1/assemblies')).json()) as {
+    assemblies: { tag: string; measured: { state: string } }[];
+  };
+  const unmeasured = rack.assemblies.find((a) => a.measured.state === 'not measured')!;
+  await page.goto(`/print/${unmeasured.tag}`);
+  await expect(page.getByTestId('label').locator('.line b').first()).toHaveText('');
+});
+
+test('dark and light can be chosen, and stay', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+});
+
+test('without initials a form says so, and what was typed stays', async ({ page }) => {
+  await page.goto('/cutters?open=EM8&do=receive');
+  await page.getByLabel('How many').fill('3');
+  await page.locator('.tag').getByRole('button', { name: 'Receive', exact: true }).click();
+  await expect(page.locator('.ask[role=alert]').first()).toContainText('Pick your initials first');
+  await expect(page.getByLabel('How many')).toHaveValue('3');
+  await signAs(page, 'TO');
+  await page.locator('.tag').getByRole('button', { name: 'Receive', exact: true }).click();
+  await expect(said(page)).toContainText('3 × EM8');
+});
+
+test('a thing that is gone says so', async ({ page }) => {
+  await page.goto('/end/A-9999');
+  await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
+});

@@ -1,0 +1,65 @@
+import { defineConfig } from '@playwright/test';
+import { existsSync } from 'node:fs';
+
+const executablePath =
+  process.env.STABLE_CHROMIUM ?? ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync);
+if (!executablePath)
+  throw new Error(
+    'Chromium is needed: npm run test:e2e installs it on Debian, elsewhere install it and set STABLE_CHROMIUM.',
+  );
+
+export const DEMO = 'http://127.0.0.1:4311';
+export const OWN = 'http://127.0.0.1:4312';
+/** A working morning, so that every run and every picture sees the same demo shop. */
+export const NOW = '2027-01-12T09:00:00Z';
+
+const server = (command: string, port: string, env: Record<string, string>) => ({
+  command,
+  url: `http://127.0.0.1:${port}/api/health`,
+  env: {
+    STABLE_DIST: '.next-test',
+    PORT: port,
+    STABLE_ZONE: 'Europe/Oslo',
+    NEXT_TELEMETRY_DISABLED: '1',
+    ...env,
+  },
+  timeout: 240_000,
+  reuseExistingServer: false,
+  gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 10_000 },
+});
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/e2e.json' }],
+  ],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Oslo',
+    launchOptions: {
+      executablePath,
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-quic',
+      ],
+    },
+  },
+  webServer: [
+    server('node scripts/demo.mjs --fresh', '4311', {
+      STABLE_DEMO_FOLDER: '.stable/test-demo',
+      STABLE_NOW: NOW,
+    }),
+    server('node e2e/freshOwn.mjs', '4312', { STABLE_DATA: '.stable/test-own' }),
+  ],
+});

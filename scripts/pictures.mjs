@@ -1,0 +1,92 @@
+// Refreshes docs/screenshots from a demo shop of its own: npm run pictures. One picture of each main view.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ROOT } from './prepare.mjs';
+
+const BASE = 'http://127.0.0.1:4315';
+const PICTURES = [
+  ['today', '/'],
+  ['rack', '/rack?open=QUESTION'],
+  ['rack-dark', '/rack?job=J-2205', { colorScheme: 'dark' }],
+  [
+    'build',
+    '/rack?new=build&job=J-2205&operation=2&t=16',
+    { fill: { 'Cutter from': 'CH12-90|CAB1-A', 'Holder from': 'CC20-40|HOLD', Stickout: '30' } },
+  ],
+  ['cutters', '/cutters?open=CR10-05'],
+  ['machines', '/machines?open=MILL-2'],
+  ['jobs', '/jobs'],
+  ['job', '/jobs?open=J-3120&t=3'],
+  ['life', '/life'],
+  ['buying', '/buying?open=EM8', { open: 'because' }],
+  ['entries', '/history'],
+  ['start', '/start?step=machine'],
+  ['run', '/run/1', { viewport: { width: 390, height: 844 } }],
+  ['end', '/end/QUESTION', { viewport: { width: 390, height: 844 } }],
+  ['label', '/print/QUESTION', { viewport: { width: 560, height: 430 }, measured: true }],
+];
+
+const out = join(ROOT, 'docs', 'screenshots');
+mkdirSync(out, { recursive: true });
+const server = spawn('node', ['scripts/demo.mjs', '--fresh'], {
+  cwd: ROOT,
+  stdio: 'inherit',
+  env: {
+    ...process.env,
+    PORT: '4315',
+    STABLE_DEMO_FOLDER: join(ROOT, '.stable', 'pictures'),
+    STABLE_NOW: '2027-01-12T09:00:00Z',
+    STABLE_ZONE: 'Europe/Oslo',
+  },
+});
+const answers = () =>
+  fetch(`${BASE}/api/health`).then(
+    (r) => r.ok,
+    () => false,
+  );
+while (!(await answers())) {
+  if (server.exitCode !== null) process.exit(1);
+  await new Promise((resolve) => setTimeout(resolve, 500));
+}
+const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`)).json();
+const tagOf = (state) => assemblies.find((a) => a.measured.state === state && a.ties.length).tag;
+
+const browser = await chromium.launch({
+  executablePath: process.env.STABLE_CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--disable-quic',
+  ],
+});
+for (const [name, path, options = {}] of PICTURES) {
+  const { fill = {}, open, measured, ...context } = options;
+  const at = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Oslo',
+    ...context,
+  });
+  await at.addCookies([{ name: 'stable_who', value: 'IK', url: BASE }]);
+  const page = await at.newPage();
+  await page.goto(BASE + path.replace('QUESTION', tagOf(measured ? 'measured' : 'in question')), {
+    waitUntil: 'networkidle',
+  });
+  for (const [label, value] of Object.entries(fill)) {
+    const field = page.locator('.tag').getByLabel(label).first();
+    if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
+    else await field.fill(value);
+  }
+  if (open) await page.locator('.tag').getByText(open, { exact: true }).click();
+  await page.screenshot({ path: join(out, `${name}.png`) });
+  console.log(name);
+  await at.close();
+}
+await browser.close();
+server.kill('SIGTERM');
