@@ -85,6 +85,10 @@ test('problems name field, value, limit and way out', async () => {
     way_out: expect.any(String),
     problems: [{ field: 'gaugeLength', value: '-1', limit: '5 to 1500 mm' }],
   });
+  // What the database itself refuses is put in words too, in the built server as in the tests.
+  expect(
+    (await post('places', { who: 'IK', code: 'CAB1', name: 'Again', kind: 'shelf' })).json(),
+  ).toMatchObject({ code: 'CONFLICT', detail: 'This code or number is taken already' });
   expect((await post('measurements', '{"who":')).json()).toMatchObject({ code: 'NOT_JSON', status: 400 });
   expect((await post('nowhere', {})).status).toBe(404);
   expect((await post('measurements', { who: 'IK', tag: 'A-9999', gaugeLength: 100 })).json()).toMatchObject({

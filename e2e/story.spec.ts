@@ -153,7 +153,7 @@ test('build: judged while it is typed, a stop is refused, then a tag number', as
   // A double tap builds one.
   await tag().getByRole('button', { name: 'Build', exact: true }).dblclick();
   await expect(tag().getByRole('heading', { name: 'A-0001', exact: true })).toBeVisible();
-  await expect(page.getByText('1 assemblies')).toBeVisible();
+  await expect(page.getByText('1 assembly')).toBeVisible();
 });
 
 test('measure: a negative length is refused, a far one is in question, a good one gives registers', async () => {

@@ -4,6 +4,7 @@ import { proposeOrder, type BookedUse, type BuyingTerms, type CutterSupply } fro
 import {
   checkCutter,
   checkHolder,
+  cutterOutline,
   describeCutter,
   FAMILY_NAMES,
   type CutterGeometry,
@@ -125,6 +126,12 @@ export const COMPUTATIONS: readonly Computation[] = [
     'Rules of geometry that a cutter breaks, and its words.',
     cutter,
     (c) => ({ faults: checkCutter(c), words: describeCutter(c, null) }),
+  ),
+  computation<{ cutter: CutterGeometry; length: number }>(
+    'cutters/outline',
+    'Half outline of a cutter from its tip up, mm, and what had to be assumed.',
+    shape({ cutter, length: positive }, ['cutter', 'length']),
+    (i) => cutterOutline(i.cutter, i.length),
   ),
   computation<HolderGeometry>('holders/check', 'Rules of geometry that a holder breaks.', holder, (h) => ({
     faults: checkHolder(h),

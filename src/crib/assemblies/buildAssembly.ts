@@ -1,3 +1,4 @@
+import { inCrib } from '@/core/stock';
 import { judgeBuild } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
@@ -96,7 +97,7 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
     return { itemId: item.id, pieceId, edgeSetId: await startEdges(pieceId, true) };
   }
   const piece = found(await maybePiece(c, source.piece.toUpperCase()), 'cutter.piece', source.piece, 'piece');
-  if (piece.place_id === null || !['shelf', 'drawer', 'cart'].includes(piece.place_kind!))
+  if (piece.place_id === null || !inCrib(piece.place_kind))
     throw new Problem('CONFLICT', `${piece.mark} is not in the crib: ${piece.place ?? 'nowhere'}`, {
       field: 'cutter.piece',
       value: piece.mark,

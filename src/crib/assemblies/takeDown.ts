@@ -1,7 +1,8 @@
+import { placeInCrib } from '@/crib/stock';
 import { defineVerb, field, found, Problem, type Moment } from '@/crib/door';
 import { maybeAssembly, type AssemblyRow } from '@/data/assemblies';
 import { insert, type Connection } from '@/data/database';
-import { insertMovement, maybePlace, onePlaceOfKind, type PlaceRow } from '@/data/stock';
+import { insertMovement, onePlaceOfKind, type PlaceRow } from '@/data/stock';
 
 /** The assembly of a tag that still stands, or a Problem that says what became of it. */
 export async function standing(c: Connection, tag: string, name = 'tag'): Promise<AssemblyRow> {
@@ -58,18 +59,7 @@ export const takeDown = defineVerb({
   required: ['tag', 'cutterTo'],
   async run(c, input, moment) {
     const assembly = await standing(c, input.tag);
-    const place = found(
-      await maybePlace(c, input.cutterTo.toUpperCase()),
-      'cutterTo',
-      input.cutterTo,
-      'place',
-    );
-    if (!['shelf', 'drawer', 'cart'].includes(place.kind))
-      throw new Problem('REFUSED', `A cutter that is still good does not go to ${place.name}`, {
-        field: 'cutterTo',
-        value: place.code,
-        wayOut: 'Choose a place in the crib, or end its life.',
-      });
+    const place = await placeInCrib(c, moment, 'cutterTo', input.cutterTo);
     await dismantle(c, moment, assembly, place, true);
     return { tag: assembly.tag, piece: assembly.mark, cutterTo: place.code };
   },

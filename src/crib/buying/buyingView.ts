@@ -1,3 +1,4 @@
+import { inCrib } from '@/core/stock';
 import { proposeOrder, type BookedUse, type CutterSupply, type OrderProposal } from '@/core/buying';
 import { loadItems, type CribItem } from '@/crib/cutters';
 import { loadLifeBook } from '@/crib/life';
@@ -90,18 +91,16 @@ async function supplyFinder(
   const balances = await manyBalances(c);
   const pieces = await manyPieces(c);
   const tagOf = new Map((await manyStandingAssemblies(c)).map((a) => [a.piece_id, a.tag]));
-  const inCrib = ['shelf', 'drawer', 'cart'];
   return (itemId) => ({
     shelf: balances
-      .filter((b) => b.item_id === itemId && inCrib.includes(b.place_kind))
+      .filter((b) => b.item_id === itemId && inCrib(b.place_kind))
       .reduce((sum, b) => sum + b.quantity - b.pieces, 0),
     edgeSets: pieces
       .filter(
         (p) =>
           p.item_id === itemId &&
           p.ended_entry_id === null &&
-          p.place_kind !== null &&
-          [...inCrib, 'build'].includes(p.place_kind),
+          (inCrib(p.place_kind) || p.place_kind === 'build'),
       )
       .map((p) => {
         const share = used(p.edge_set_id);

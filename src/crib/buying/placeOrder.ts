@@ -1,8 +1,9 @@
+import { placeInCrib } from '@/crib/stock';
 import { buyingView } from './buyingView';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
 import { insert } from '@/data/database';
-import { manySupplies, maybeItem, maybePlace, insertMovement } from '@/data/stock';
+import { manySupplies, maybeItem, insertMovement } from '@/data/stock';
 import { maybePurchase } from '@/data/buying';
 
 export const placeOrder = defineVerb({
@@ -55,13 +56,7 @@ export const receiveOrder = defineVerb({
   required: ['number', 'quantity', 'place'],
   async run(c, input, moment) {
     const order = found(await maybePurchase(c, input.number.toUpperCase()), 'number', input.number, 'order');
-    const place = found(await maybePlace(c, input.place.toUpperCase()), 'place', input.place, 'place');
-    if (!['shelf', 'drawer', 'cart'].includes(place.kind))
-      throw new Problem('REFUSED', `place: ${place.code} does not hold stock`, {
-        field: 'place',
-        value: place.code,
-        limit: 'a shelf, drawer or cart',
-      });
+    const place = await placeInCrib(c, moment, 'place', input.place);
     const quantity = toNumber(input.quantity);
     const open = order.quantity - order.received;
     if (quantity > open)
@@ -72,7 +67,6 @@ export const receiveOrder = defineVerb({
         wayOut: 'Receive what is open; book the rest as received without an order.',
       });
     await moment.leansOn(order.entry_id);
-    await moment.leansOn(place.entry_id);
     await insert(c, 'receipt', { entry_id: moment.entryId, purchase_id: order.entry_id, quantity });
     await insertMovement(c, {
       entryId: moment.entryId,

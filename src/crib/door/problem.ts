@@ -1,4 +1,4 @@
-import { DataError } from '@/data/database';
+import { isDataError, type DataError } from '@/data/database';
 
 /** One thing that was wrong, in the shape the screens and RFC 9457 problem documents both carry. */
 export interface ProblemPart {
@@ -110,7 +110,7 @@ const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>>
 /** Any error as a Problem: ours pass, the database's are put in words, the rest is INTERNAL. */
 export function toProblem(error: unknown): Problem {
   if (error instanceof Problem) return error;
-  const known = error instanceof DataError ? BY_DATA[error.code] : undefined;
+  const known = isDataError(error) ? BY_DATA[error.code] : undefined;
   if (known) return new Problem(known[0], known[1], { wayOut: known[2] });
   console.error(error);
   return new Problem('INTERNAL', 'Something broke here. Nothing was written.', {

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
-import { DataError, type Connection, type Database } from '@/data/database';
+import { isDataError, type DataError, type Connection, type Database } from '@/data/database';
 import { insertEntry, insertFormAnswer, insertNeed, maybeEntry, maybeFormAnswer } from '@/data/ledger';
 import { maybePerson } from '@/data/people';
 import { localDay } from './localDay';
@@ -154,7 +154,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
     if (done.entry % ANALYZE_EVERY === 0 && !('again' in done)) await crib.db.script('analyze');
     return done;
   } catch (error) {
-    if (error instanceof DataError && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);
+    if (isDataError(error) && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);
     throw toProblem(error);
   }
 }

@@ -1,12 +1,8 @@
-import { defineVerb, field, found, maybeLength, toNumber } from '@/crib/door';
+import { defineVerb, field, found, toNumber } from '@/crib/door';
 import { insert } from '@/data/database';
 import { maybeMachine } from '@/data/machines';
 import { maybeMaterial } from '@/data/stock';
-
-const highest = {
-  highestBeside: field.length(-2000, 2000, 'Highest Z beside the cut, part top or jaw.'),
-  partZero: field.length(-1000, 3000, 'Part zero above the machine’s datum surface.'),
-} as const;
+import { operationFigures, writeOperationFigures } from './operationFigures';
 
 export const addJob = defineVerb({
   name: 'addJob',
@@ -21,7 +17,7 @@ export const addJob = defineVerb({
     quantity: field.whole(1, 1_000_000),
     due: field.day,
     machine: field.code,
-    ...highest,
+    ...operationFigures,
   },
   required: ['number', 'part', 'material', 'quantity', 'due', 'machine'],
   async run(c, input, moment) {
@@ -49,16 +45,7 @@ export const addJob = defineVerb({
       { job_id: jobId, number: 10, machine_id: machine.id, entry_id: moment.entryId },
       'id',
     );
-    const beside = maybeLength(input.highestBeside);
-    const zero = maybeLength(input.partZero);
-    await insert(c, 'operation_figures', {
-      entry_id: moment.entryId,
-      operation_id: operation,
-      highest_beside_mm: beside?.mm ?? null,
-      highest_beside_entered: beside?.entered ?? null,
-      part_zero_mm: zero?.mm ?? null,
-      part_zero_entered: zero?.entered ?? null,
-    });
+    await writeOperationFigures(c, moment.entryId, operation, input);
     return { number: input.number, operation };
   },
 });

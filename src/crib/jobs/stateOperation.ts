@@ -1,16 +1,12 @@
-import { defineVerb, field, found, maybeLength } from '@/crib/door';
-import { insert } from '@/data/database';
+import { defineVerb, found } from '@/crib/door';
 import { maybeOperation } from '@/data/jobs';
+import { operationFigures, writeOperationFigures } from './operationFigures';
 
 export const stateOperation = defineVerb({
   name: 'stateOperation',
   path: 'operation-figures',
   summary: 'State the highest Z beside the cut and part zero of an operation anew. Left out means not known.',
-  properties: {
-    operation: { type: 'integer' },
-    highestBeside: field.length(-2000, 2000),
-    partZero: field.length(-1000, 3000),
-  },
+  properties: { operation: { type: 'integer' }, ...operationFigures },
   required: ['operation'],
   async run(c, input, moment) {
     const operation = found(
@@ -20,16 +16,7 @@ export const stateOperation = defineVerb({
       'operation',
     );
     await moment.leansOn(operation.entry_id);
-    const beside = maybeLength(input.highestBeside);
-    const zero = maybeLength(input.partZero);
-    await insert(c, 'operation_figures', {
-      entry_id: moment.entryId,
-      operation_id: operation.id,
-      highest_beside_mm: beside?.mm ?? null,
-      highest_beside_entered: beside?.entered ?? null,
-      part_zero_mm: zero?.mm ?? null,
-      part_zero_entered: zero?.entered ?? null,
-    });
+    await writeOperationFigures(c, moment.entryId, operation.id, input);
     return { operation: operation.id };
   },
 });

@@ -36,7 +36,7 @@ const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
   storeProgram: (a) => `program with ${a.tools} tools`,
   tieTool: (a) => `T${a.t} ${a.tag ? `is ${a.tag}` : 'freed'}`,
   statePassDepth: (a) => `depth of one pass of T${a.t}`,
-  logParts: (a) => `${a.parts} parts made`,
+  logParts: (a) => (a.parts === 1 ? '1 part made' : `${a.parts} parts made`),
   assignUse: (a) => `minutes given to ${a.tag}`,
   recordWear: (a) => `${a.tag}: flank wear ${a.flankWearMm} mm`,
   endLife: (a) => `${a.piece} of ${a.tag} ended${a.newTag ? `, now ${a.newTag}` : ''}`,

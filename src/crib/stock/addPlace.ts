@@ -1,3 +1,4 @@
+import { CRIB_PLACES } from '@/core/stock';
 import { defineVerb, field, found } from '@/crib/door';
 import { insert } from '@/data/database';
 import { maybePlace } from '@/data/stock';
@@ -9,7 +10,7 @@ export const addPlace = defineVerb({
   properties: {
     code: field.code,
     name: field.words(),
-    kind: field.choice(['shelf', 'drawer', 'cart']),
+    kind: field.choice(CRIB_PLACES),
     parent: field.code,
   },
   required: ['code', 'name', 'kind'],

@@ -1,3 +1,4 @@
+import { inCrib } from '@/core/stock';
 import { GRADES } from '@/core/life';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insert } from '@/data/database';
@@ -23,7 +24,7 @@ export const gradePiece = defineVerb({
         value: piece.mark,
         wayOut: 'End its life first.',
       });
-    if (piece.place_id === null || !['shelf', 'drawer', 'cart'].includes(piece.place_kind!))
+    if (piece.place_id === null || !inCrib(piece.place_kind))
       throw new Problem('REFUSED', `${piece.mark} is in ${piece.place ?? 'no place'}, not in the crib`, {
         field: 'piece',
         value: piece.mark,

@@ -1,3 +1,4 @@
+import { inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
 import type { Connection } from '@/data/database';
 import {
@@ -26,8 +27,6 @@ export interface ItemsView {
   items: ItemLine[];
 }
 
-const IN_CRIB = ['shelf', 'drawer', 'cart'];
-
 /** The catalogue with stock, cutters first. */
 export async function itemsView(c: Connection): Promise<ItemsView> {
   const items = await loadItems(c);
@@ -44,13 +43,9 @@ export async function itemsView(c: Connection): Promise<ItemsView> {
       return {
         ...item,
         places,
-        unused: places
-          .filter((b) => IN_CRIB.includes(b.place_kind))
-          .reduce((sum, b) => sum + b.quantity - b.pieces, 0),
+        unused: places.filter((b) => inCrib(b.place_kind)).reduce((sum, b) => sum + b.quantity - b.pieces, 0),
         inBuilds: places.find((b) => b.place_kind === 'build')?.quantity ?? 0,
-        pieces: pieces.filter(
-          (p) => p.item_id === item.id && p.place_kind !== null && IN_CRIB.includes(p.place_kind),
-        ),
+        pieces: pieces.filter((p) => p.item_id === item.id && inCrib(p.place_kind)),
         supply: supplies.find((s) => s.item_id === item.id) ?? null,
         assumed: assumed
           .filter((a) => a.item_id === item.id)

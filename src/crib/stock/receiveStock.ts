@@ -1,5 +1,6 @@
-import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
-import { insertMovement, maybeItem, maybePlace } from '@/data/stock';
+import { defineVerb, field, found, toNumber } from '@/crib/door';
+import { insertMovement, maybeItem } from '@/data/stock';
+import { placeInCrib } from './placeInCrib';
 
 const properties = { item: field.words(40), place: field.code, quantity: field.whole(1, 10_000) } as const;
 
@@ -13,16 +14,8 @@ const receive = (name: string, path: string, summary: string) =>
     required: ['item', 'place', 'quantity'],
     async run(c, input, moment) {
       const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
-      const place = found(await maybePlace(c, input.place.toUpperCase()), 'place', input.place, 'place');
-      if (!['shelf', 'drawer', 'cart'].includes(place.kind))
-        throw new Problem('REFUSED', `place: ${place.code} does not hold stock`, {
-          field: 'place',
-          value: place.code,
-          limit: 'a shelf, drawer or cart',
-          wayOut: 'Choose where it lies.',
-        });
+      const place = await placeInCrib(c, moment, 'place', input.place);
       await moment.leansOn(item.entry_id);
-      await moment.leansOn(place.entry_id);
       await insertMovement(c, {
         entryId: moment.entryId,
         itemId: item.id,

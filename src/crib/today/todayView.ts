@@ -1,3 +1,4 @@
+import { inCrib } from '@/core/stock';
 import { group } from 'd3';
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
@@ -193,12 +194,7 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
   }
   const codeOf = new Map((await manyItems(c)).map((i) => [i.id, i.code]));
   for (const p of await manyPieces(c))
-    if (
-      p.ended_entry_id !== null &&
-      p.grade === null &&
-      p.place_kind !== null &&
-      ['shelf', 'drawer', 'cart'].includes(p.place_kind)
-    )
+    if (p.ended_entry_id !== null && p.grade === null && inCrib(p.place_kind))
       add({
         kind: 'grade',
         todo: `Grade ${p.mark}`,

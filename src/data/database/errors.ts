@@ -34,6 +34,13 @@ export class DataError extends Error {
   }
 }
 
+/**
+ * Whether an error is a DataError, by its name and not its class: the server's parts load this module several times
+ * (the database is opened by one, asked by another), and a class of one is no class of the other.
+ */
+export const isDataError = (error: unknown): error is DataError =>
+  error instanceof Error && error.name === 'DataError';
+
 const BY_SQLSTATE: Record<string, DataErrorCode> = {
   '23505': 'NOT_UNIQUE',
   '23503': 'NOT_FOUND',
@@ -53,8 +60,8 @@ const BY_SQLSTATE: Record<string, DataErrorCode> = {
 
 /** Turns a driver's error into a DataError with table, column and constraint kept; ours pass through. */
 export function toDataError(error: unknown): Error {
-  if (!(error instanceof Error) || error instanceof DataError)
-    return error instanceof Error ? error : new Error(String(error));
+  if (!(error instanceof Error)) return new Error(String(error));
+  if (isDataError(error)) return error;
   const pg = error as Error & {
     code?: string;
     table?: string;

@@ -1,6 +1,6 @@
 // The database and how to ask it
 export type { Connection, Database, Param } from './connection';
-export { DataError } from './errors';
+export { DataError, isDataError } from './errors';
 export type { DataErrorCode } from './errors';
 export { insert, many, maybeOne, one } from './rows';
 // Opening

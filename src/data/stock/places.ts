@@ -1,6 +1,7 @@
+import type { PlaceKind } from '@/core/stock';
 import { many, maybeOne, one, type Connection } from '../database';
 
-export type PlaceKind = 'shelf' | 'drawer' | 'cart' | 'build' | 'scrap' | 'lost';
+export type { PlaceKind };
 export interface PlaceRow {
   id: number;
   code: string;

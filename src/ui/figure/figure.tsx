@@ -37,19 +37,16 @@ export function BecauseThis({ because, label = 'because' }: { because: Because; 
           </div>
         )}
         {because.values.length > 0 && (
-          <table>
-            <tbody>
-              {because.values.map((v, i) => (
-                <tr key={`${v.name} ${i}`}>
-                  <td>{v.name}</td>
-                  <td className="fig" style={{ whiteSpace: 'normal' }}>
-                    {v.value}
-                  </td>
-                  <td className="soft small">{v.source}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <dl>
+            {because.values.map((v, i) => (
+              <div key={`${v.name} ${i}`}>
+                <dt>
+                  {v.name} {v.source && <span className="soft small">{v.source}</span>}
+                </dt>
+                <dd className="fig">{v.value}</dd>
+              </div>
+            ))}
+          </dl>
         )}
       </div>
     </details>

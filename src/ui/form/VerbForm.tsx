@@ -12,7 +12,7 @@ import { v4 as newId } from 'uuid';
 import { ORIGINS, type Origin } from '@/core/cutters';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useLengths, useSurroundings } from '../shell';
-import { problemOf, toInput, type FieldSpec } from './toInput';
+import { problemOf, toInput, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
@@ -62,6 +62,7 @@ export function VerbForm({
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
   const [pending, setPending] = useState(false);
   const [late, setLate] = useState(false);
+  const [adding, setAdding] = useState<SubForm | null>(null);
   const all: FieldSpec[] = late
     ? [...fields, { name: 'happenedAt', label: 'When it happened', kind: 'moment', wide: true }]
     : [...fields];
@@ -105,33 +106,54 @@ export function VerbForm({
   const parts = problem?.problems ?? [];
   const shownAtField = new Set(all.map((f) => problemOf(f.name, parts)).filter(Boolean));
   return (
-    <form onSubmit={handleSubmit(send)} noValidate>
-      <div className="fields">
-        {all.map((f) => (
-          <FormField key={f.name} spec={f} control={control} wrong={problemOf(f.name, parts)} />
-        ))}
-      </div>
-      {children}
-      {problem && (
-        <div className="ask stop" role="alert">
-          <strong>{problem.detail}.</strong>{' '}
-          {parts
-            .filter((p) => !shownAtField.has(p.detail) && p.detail !== problem.detail)
-            .map((p) => `${p.detail}. `)}
-          {problem.way_out}
+    <>
+      <form onSubmit={handleSubmit(send)} noValidate>
+        <div className="fields">
+          {all.map((f) => (
+            <FormField
+              key={f.name}
+              spec={f}
+              control={control}
+              wrong={problemOf(f.name, parts)}
+              onAdd={setAdding}
+            />
+          ))}
         </div>
-      )}
-      <div className="acts">
-        <Button type="submit" variant="contained" aria-disabled={pending}>
-          {pending ? 'Writing …' : submit}
-        </Button>
-        {when && !late && (
-          <Button variant="text" onClick={() => setLate(true)}>
-            not now, earlier
-          </Button>
+        {children}
+        {problem && (
+          <div className="ask stop" role="alert">
+            <strong>{problem.detail}.</strong>{' '}
+            {parts
+              .filter((p) => !shownAtField.has(p.detail) && p.detail !== problem.detail)
+              .map((p) => `${p.detail}. `)}
+            {problem.way_out}
+          </div>
         )}
-      </div>
-    </form>
+        <div className="acts">
+          <Button type="submit" variant="contained" aria-disabled={pending}>
+            {pending ? 'Writing …' : submit}
+          </Button>
+          {when && !late && (
+            <Button variant="text" onClick={() => setLate(true)}>
+              not now, earlier
+            </Button>
+          )}
+        </div>
+      </form>
+      {adding && (
+        // Beside the form and not inside it: what was typed above stays while one more is added.
+        <section className="ask" aria-label={adding.title}>
+          <strong>{adding.title}: one more</strong>
+          <VerbForm
+            verb={adding.verb}
+            fields={adding.fields}
+            submit={adding.submit}
+            said={() => `${adding.title}: one more to choose from`}
+            onDone={() => setAdding(null)}
+          />
+        </section>
+      )}
+    </>
   );
 }
 
@@ -145,7 +167,17 @@ const LOST: ProblemDocument = {
   problems: [],
 };
 
-function FormField({ spec, control, wrong }: { spec: FieldSpec; control: Control<Texts>; wrong?: string }) {
+function FormField({
+  spec,
+  control,
+  wrong,
+  onAdd,
+}: {
+  spec: FieldSpec;
+  control: Control<Texts>;
+  wrong?: string;
+  onAdd: (form: SubForm) => void;
+}) {
   const id = useId();
   const { unitWord } = useLengths();
   if (spec.kind === 'legend') return <div className="legend">{spec.label}</div>;
@@ -223,6 +255,11 @@ function FormField({ spec, control, wrong }: { spec: FieldSpec; control: Control
           />
         )}
       </div>
+      {spec.add && (
+        <Button variant="text" size="small" onClick={() => onAdd(spec.add!)}>
+          one more: {spec.add.title.toLowerCase()}
+        </Button>
+      )}
       {wrong ? (
         <div className="wrong" id={help}>
           {wrong}

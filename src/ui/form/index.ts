@@ -3,4 +3,4 @@ export { VerbForm } from './VerbForm';
 export { useVerb } from './useVerb';
 export { ProblemNote } from './ProblemNote';
 export { problemOf, toInput } from './toInput';
-export type { FieldSpec } from './toInput';
+export type { FieldSpec, SubForm } from './toInput';

@@ -1,5 +1,13 @@
 import type { LengthUnit } from '@/core/units';
 
+/** A form for one verb, told apart from the screen that shows it. */
+export interface SubForm {
+  verb: string;
+  title: string;
+  submit: string;
+  fields: FieldSpec[];
+}
+
 /** One field of a form, by the name of the input it becomes ('facts.DC.value' is nested). */
 export interface FieldSpec {
   name: string;
@@ -10,6 +18,8 @@ export interface FieldSpec {
   start?: string;
   wide?: boolean;
   optional?: boolean;
+  /** A small form that adds one more to choose from, where it is first needed. */
+  add?: SubForm;
   /** Name of a second, smaller choice beside it: where the fact came from. */
   origin?: string;
 }

@@ -1,4 +1,5 @@
 'use client';
+import { inCrib } from '@/core/stock';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -133,9 +134,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyCard; items: ItemL
                 name: 'cutterTo',
                 label: 'Cutter goes to',
                 kind: 'choice',
-                options: places
-                  .filter((p) => ['shelf', 'drawer', 'cart'].includes(p.kind))
-                  .map((p) => [p.code, `${p.code} ${p.name}`]),
+                options: places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`]),
               },
             ]}
             said={(d) => `${card.tag} taken down, cutter ${String(d.piece)} to ${String(d.cutterTo)}`}

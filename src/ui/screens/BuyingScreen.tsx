@@ -1,4 +1,5 @@
 'use client';
+import { inCrib } from '@/core/stock';
 import Link from 'next/link';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
@@ -261,7 +262,7 @@ function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; sho
                 label: 'Onto',
                 kind: 'choice',
                 options: shop.places
-                  .filter((p) => ['shelf', 'drawer', 'cart'].includes(p.kind))
+                  .filter((p) => inCrib(p.kind))
                   .map((p) => [p.code, `${p.code} ${p.name}`] as const),
               },
             ]}

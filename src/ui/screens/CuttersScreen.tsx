@@ -1,4 +1,5 @@
 'use client';
+import { inCrib } from '@/core/stock';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -14,11 +15,10 @@ import { Middle, useLengths } from '../shell';
 import { Tag } from '../tag';
 import { AddCutterTag, AddHolderTag, factFields } from './addItems';
 import { useQuery } from './query';
+import { SET_UP } from './setUp';
 
 const CRIB_PLACES = (shop: ShopView) =>
-  shop.places
-    .filter((p) => ['shelf', 'drawer', 'cart'].includes(p.kind))
-    .map((p) => [p.code, `${p.code} ${p.name}`] as const);
+  shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);
 
 /** Cutters and holders with what the shelf has of them. */
 export function CuttersScreen({ view, shop }: { view: ItemsView; shop: ShopView }) {
@@ -219,6 +219,7 @@ function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
                 kind: 'choice',
                 options: CRIB_PLACES(shop),
                 start: item.places.find((p) => p.place_kind !== 'build')?.place ?? '',
+                add: SET_UP.place,
               },
             ]}
             said={(d) => `${String(d.quantity)} × ${item.code} onto ${String(d.place)}`}
@@ -321,5 +322,6 @@ const lifeFields = (shop: ShopView): FieldSpec[] => [
     kind: 'choice',
     options: shop.materials.map((m) => [m.code, m.name] as const),
     optional: true,
+    add: SET_UP.material,
   },
 ];

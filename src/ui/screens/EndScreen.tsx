@@ -1,4 +1,5 @@
 'use client';
+import { inCrib } from '@/core/stock';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -102,16 +103,6 @@ export function EndScreen({
           {card.ties.length ? ` · ${card.ties.map((t) => `T${t.t} of ${t.job}`).join(', ')}` : ''}
         </div>
         {!who && <p className="ask">Pick your initials first: under Areas.</p>}
-        <h2>How did it end?</h2>
-        <div className="picks" role="radiogroup" aria-label="How did it end?">
-          {ENDING_NAMES.map((k) => (
-            <label key={k} style={{ minHeight: 44 }}>
-              <input type="radio" name="kind" checked={kind === k} onChange={() => setKind(k)} />{' '}
-              {ENDINGS[k].words}
-            </label>
-          ))}
-        </div>
-        {kind && CAUTIONS[kind] && <Caution>{CAUTIONS[kind]}</Caution>}
         {operations.map((o) => (
           <div key={o.operation}>
             <h2>Parts of {o.job} since the last log</h2>
@@ -122,6 +113,16 @@ export function EndScreen({
             />
           </div>
         ))}
+        <h2>How did it end?</h2>
+        <div className="picks" role="radiogroup" aria-label="How did it end?">
+          {ENDING_NAMES.map((k) => (
+            <label key={k} style={{ minHeight: 44 }}>
+              <input type="radio" name="kind" checked={kind === k} onChange={() => setKind(k)} />{' '}
+              {ENDINGS[k].words}
+            </label>
+          ))}
+        </div>
+        {kind && CAUTIONS[kind] && <Caution>{CAUTIONS[kind]}</Caution>}
         <h2>Signs seen</h2>
         <div className="picks">
           {SIGNS.map((s) => (
@@ -193,7 +194,7 @@ export function EndScreen({
               >
                 <option value="SCRAP">scrap</option>
                 {places
-                  .filter((p) => ['shelf', 'drawer', 'cart'].includes(p.kind))
+                  .filter((p) => inCrib(p.kind))
                   .map((p) => (
                     <option key={p.code} value={p.code}>
                       {p.code} {p.name}, to be graded

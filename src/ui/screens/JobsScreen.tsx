@@ -13,6 +13,7 @@ import { Tag } from '../tag';
 import { EntryBack } from './EntryBack';
 import { ProgramDrop } from './ProgramDrop';
 import { useQuery } from './query';
+import { SET_UP } from './setUp';
 
 interface Props {
   view: JobsView;
@@ -421,12 +422,6 @@ function NewJobTag({ shop }: { shop: ShopView }) {
   const router = useRouter();
   return (
     <Tag over="A job" number="new" closeHref={query.href({ new: null })}>
-      {(shop.machines.length === 0 || shop.materials.length === 0) && (
-        <p className="ask">
-          It needs a machine and a material: add them under <Link href="/machines?new=machine">Machines</Link>{' '}
-          first.
-        </p>
-      )}
       <VerbForm
         verb="addJob"
         submit="Add job"
@@ -440,12 +435,14 @@ function NewJobTag({ shop }: { shop: ShopView }) {
             label: 'Material',
             kind: 'choice',
             options: shop.materials.map((m) => [m.code, m.name] as const),
+            add: SET_UP.material,
           },
           {
             name: 'machine',
             label: 'Machine',
             kind: 'choice',
             options: shop.machines.map((m) => [m.code, m.name] as const),
+            add: SET_UP.machine,
           },
           { name: 'due', label: 'Due', kind: 'day', wide: true },
           {

@@ -14,8 +14,8 @@ export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
       <style>{`@page { size: 50mm 25mm; margin: 0 } body { background: #fff; color: #000 }
         .label { width: 50mm; height: 25mm; padding: 1.6mm 2mm; display: grid; grid-template-columns: 16mm 1fr; gap: 2mm; overflow: hidden; color: #000; background: #fff; font-family: var(--words) }
         .label svg { width: 16mm; height: 16mm } .label .no { font: 700 5.4mm/1 var(--figures); font-feature-settings: 'zero' 1 }
-        .label .words { font-size: 2.3mm; line-height: 1.15; max-height: 5.4mm; overflow: hidden } .label .line { display: flex; justify-content: space-between; font-size: 2.6mm; border-bottom: .2mm solid #000; height: 4mm; align-items: end }
-        .label .line b { font: 700 3.6mm/1 var(--figures) } @media screen { .label { margin: 12mm; outline: .3mm dashed #888; zoom: 2 } } @media print { .noprint { display: none } }`}</style>
+        .label .words { font-size: 2.3mm; line-height: 1.15; max-height: 5.4mm; overflow: hidden } .label .line { display: flex; justify-content: space-between; font-size: 2.6mm; border-bottom: .2mm solid #000; height: 3.5mm; align-items: end }
+        .label .line b { font: 700 3.3mm/1 var(--figures) } @media screen { .label { margin: 12mm; outline: .3mm dashed #888; zoom: 2 } } @media print { .noprint { display: none } }`}</style>
       <div className="label" data-testid="label">
         <div>
           <div dangerouslySetInnerHTML={{ __html: code }} aria-hidden="true" />
@@ -30,7 +30,7 @@ export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
           <div className="line">
             D <b>{m?.diameter_entered ? m.diameter_entered.replace(' mm', '') : ''}</b>
           </div>
-          <div style={{ fontSize: '2.1mm', marginTop: '.4mm', lineHeight: 1.1 }}>
+          <div style={{ fontSize: '2mm', marginTop: '.4mm', lineHeight: 1.1 }}>
             {registers.map((r) => (
               <div key={r.machine}>{registerWords(r)}</div>
             ))}

@@ -69,7 +69,11 @@ export function RackScreen({
         <div>
           <h1>{job ? `${job.operation.machine}, for ${job.operation.part} ${job.operation.job}` : 'Rack'}</h1>
           <div className="soft">
-            {job ? `${job.ready} of ${job.tools.length} tools ready` : `${view.assemblies.length} assemblies`}
+            {job
+              ? `${job.ready} of ${job.tools.length} tools ready`
+              : view.assemblies.length === 1
+                ? '1 assembly'
+                : `${view.assemblies.length} assemblies`}
             {waiting > 0 && ` · ${waiting} without a length to trust`}
           </div>
         </div>

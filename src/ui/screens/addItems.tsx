@@ -7,6 +7,7 @@ import { VerbForm, type FieldSpec } from '../form';
 import { useLengths } from '../shell';
 import { Tag } from '../tag';
 import { useQuery } from './query';
+import { SET_UP } from './setUp';
 
 /** A field for each symbol with its origin beside it. */
 export const factFields = (symbols: Record<string, { words: string; kind: string }>): FieldSpec[] =>
@@ -73,6 +74,7 @@ export function AddCutterTag({ shop }: { shop: ShopView }) {
             kind: 'choice',
             options: shop.suppliers.map((s) => [s.code, s.name] as const),
             optional: true,
+            add: SET_UP.supplier,
           },
           { name: 'supply.orderCode', label: 'Order code', optional: true },
           { name: 'supply.price', label: 'Price each', kind: 'number', optional: true },

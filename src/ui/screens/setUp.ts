@@ -1,14 +1,10 @@
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { ShopView } from '@/crib/shop';
-import type { FieldSpec } from '../form';
+import type { FieldSpec, SubForm } from '../form';
 
 /** The forms that set a shop up, used at the first run and where a thing is first needed. */
-export interface SetUp {
-  verb: string;
-  title: string;
+export interface SetUp extends SubForm {
   why: string;
-  submit: string;
-  fields: FieldSpec[];
 }
 
 const ISO_GROUPS = [

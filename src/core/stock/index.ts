@@ -1,0 +1,3 @@
+// Places
+export { CRIB_PLACES, inCrib } from './places';
+export type { PlaceKind } from './places';
