@@ -48,6 +48,8 @@ function jest(project) {
       // PGlite is loaded as an ES module; the unit tests open no database and need no flag.
       ...(project === 'data' ? ['--experimental-vm-modules'] : []),
       bin('jest'),
+      // A failed test may leave its database open, which would keep the run from ending.
+      '--forceExit',
       '--selectProjects',
       project,
       '--json',

@@ -6,6 +6,7 @@ import { maybePerson } from '@/data/people';
 import { localDay } from './localDay';
 import { ENVELOPE } from './schema';
 import { Problem, toProblem } from './problem';
+import { found } from './read';
 import { validate } from './validate';
 
 /** The crib as its verbs see it: the data, and a clock that is an argument. */
@@ -118,13 +119,15 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
           limit: `at most ${now.toISOString()}`,
           wayOut: 'Enter when it happened, or leave it out for now.',
         });
+      const counters = verb.counters?.(input) ?? null;
+      if (counters !== null) found(await maybeEntry(c, counters), 'counters', counters, 'entry');
       const entryId = await insertEntry(c, {
         kind: verb.name,
         happenedAt: happened,
         recordedAt: now,
         who,
         formId,
-        counters: verb.counters?.(input) ?? null,
+        counters,
         note: note?.trim() || null,
       });
       const leansOn = async (needs: number | null) => {

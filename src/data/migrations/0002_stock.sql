@@ -182,8 +182,9 @@ create trigger movement_followed after insert on movement for each row execute f
 create function counter_movements() returns trigger language plpgsql as $$
 begin
   insert into movement (entry_id, item_id, piece_id, from_place_id, to_place_id, quantity)
-    select new.id, item_id, piece_id, to_place_id, from_place_id, quantity
-    from movement where entry_id = new.counters order by id desc;
+    select new.id, m.item_id, m.piece_id, m.to_place_id, m.from_place_id, m.quantity
+    -- The last one first. By m.id: a bare id would be the output column, the counter-entry's number.
+    from movement m where m.entry_id = new.counters order by m.id desc;
   return null;
 end $$;
 create trigger entry_movements_countered after insert on entry

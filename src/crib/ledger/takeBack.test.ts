@@ -1,0 +1,201 @@
+import { localDay } from '../door';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { VERBS } from '../verbs';
+import { VIEWS } from '../views';
+
+/** Taking an entry back must leave every screen as it was before, whatever the verb. */
+let crib: TestCrib;
+let operation: number;
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 5 });
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 3 });
+  operation = (
+    await crib.do('addJob', {
+      number: 'J-1',
+      part: 'Block',
+      material: 'C45',
+      quantity: 50,
+      due: '2027-02-01',
+      machine: 'M2',
+      highestBeside: 0,
+    })
+  ).operation as number;
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
+  for (let i = 0; i < 3; i += 1)
+    await crib.do('buildAssembly', {
+      cutter: { item: 'EM10', place: 'S1' },
+      holder: { item: 'SL10', place: 'S1' },
+      stickout: '34',
+    });
+  await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: 94.1 });
+  await crib.do('recordMeasurement', { tag: 'A-0002', gaugeLength: 97 });
+  await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+  await crib.do('logParts', { operation, parts: 4 });
+  await crib.do('tieTool', { operation, t: 7 });
+  await crib.do('logParts', { operation, parts: 1 });
+  await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+  await crib.do('endLife', { tag: 'A-0003', kind: 'preventive', cutterTo: 'USED' });
+  await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-01-20' });
+});
+afterAll(() => crib.db.close());
+
+/** What every screen shows, but for the ledger itself, whose entries stay. */
+async function screens(): Promise<Record<string, unknown>> {
+  expect(localDay(crib.now(), crib.zone)).toBe('2027-01-05');
+  const shown: Record<string, unknown> = {};
+  for (const view of VIEWS.filter((v) => v.path !== 'entries'))
+    shown[view.path] = JSON.parse(JSON.stringify(await view.read(crib, new URLSearchParams())));
+  delete (shown.shop as Record<string, unknown>).entries;
+  return shown;
+}
+
+const maker = (value: string) => ({ value, origin: 'maker' });
+const CASES: [string, () => Record<string, unknown>][] = [
+  ['addPlace', () => ({ code: 'S9', name: 'Shelf 9', kind: 'shelf', parent: 'S1' })],
+  ['addMaterial', () => ({ code: 'X5', name: 'Stainless', isoGroup: 'M' })],
+  ['addSupplier', () => ({ code: 'SOR', name: 'Sør', leadTimeDays: 3 })],
+  [
+    'addMachine',
+    () => ({
+      code: 'M9',
+      name: 'Mill 9',
+      taper: '40 taper',
+      k: 400,
+      lengthSchool: 'gauge',
+      diameterSchool: 'diameter',
+      units: 'mm',
+      hEqualsT: 'no',
+    }),
+  ],
+  [
+    'changeMachine',
+    () => ({
+      code: 'M2',
+      taper: '40 taper',
+      k: 491.5,
+      lengthSchool: 'gauge',
+      diameterSchool: 'diameter',
+      units: 'mm',
+      hEqualsT: 'no',
+    }),
+  ],
+  [
+    'addCutter',
+    () => ({
+      code: 'D5',
+      family: 'drill',
+      facts: { DC: maker('5'), SIG: maker('140') },
+      assumedLife: { minutes: 30, origin: 'guess' },
+      supply: { supplier: 'NORD', orderCode: 'D5' },
+    }),
+  ],
+  [
+    'addHolder',
+    () => ({
+      code: 'CC16',
+      taper: '40 taper',
+      facts: { LF: maker('70') },
+      segments: [{ length: 70, upper: 50, lower: 40 }],
+    }),
+  ],
+  [
+    'stateFacts',
+    () => ({
+      item: 'EM10',
+      facts: { LCF: { value: '25', origin: 'measured' } },
+      assumedLife: { minutes: 77, origin: 'maker' },
+      supply: { supplier: 'NORD', orderCode: 'new', pack: 5 },
+    }),
+  ],
+  ['receiveStock', () => ({ item: 'EM10', place: 'S1', quantity: 3 })],
+  ['foundStock', () => ({ item: 'SL10', place: 'USED', quantity: 1 })],
+  ['gradePiece', () => ({ piece: 'E-0003', grade: 'aluminium', place: 'S1' })],
+  [
+    'buildAssembly',
+    () => ({
+      cutter: { item: 'EM10', place: 'S1' },
+      holder: { item: 'SL10', place: 'S1' },
+      stickout: '1.4 in',
+      for: { operation, t: 7 },
+    }),
+  ],
+  ['resetStickout', () => ({ tag: 'A-0001', stickout: 31 })],
+  ['takeDown', () => ({ tag: 'A-0002', cutterTo: 'USED' })],
+  ['recordMeasurement', () => ({ tag: 'A-0001', gaugeLength: 94.3, diameter: 9.99, runout: 0.004 })],
+  ['judgeMeasurement', () => ({ measurement: question, accepted: true, reason: 'set so on purpose' })],
+  [
+    'addJob',
+    () => ({ number: 'J-2', part: 'Cap', material: 'C45', quantity: 5, due: '2027-03-01', machine: 'M2' }),
+  ],
+  ['stateOperation', () => ({ operation, highestBeside: 30, partZero: 80 })],
+  ['storeProgram', () => ({ operation, text: oneToolProgram(7, 5, -44) })],
+  ['tieTool', () => ({ operation, t: 7, tag: 'A-0002' })],
+  ['statePassDepth', () => ({ operation, t: 7, depth: 40 })],
+  ['logParts', () => ({ operation, parts: 6 })],
+  ['assignUse', () => ({ operation, t: 7, tag: 'A-0002' })],
+  ['recordWear', () => ({ tag: 'A-0001', flankWear: 0.25 })],
+  [
+    'endLife',
+    () => ({
+      tag: 'A-0001',
+      kind: 'broken',
+      signs: ['load'],
+      costCents: 12000,
+      partsSince: [{ operation, parts: 2 }],
+      rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: 30 },
+    }),
+  ],
+  ['placeOrder', () => ({ item: 'EM10', quantity: 6, promised: '2027-01-25' })],
+  ['receiveOrder', () => ({ number: 'O-0001', quantity: 1, place: 'S1' })],
+];
+let question = 0;
+
+it('has a case for every verb that can be taken back', () =>
+  expect(CASES.map(([name]) => name).sort()).toEqual(
+    VERBS.map((v) => v.name)
+      .filter((n) => n !== 'addPerson' && n !== 'counterEntry')
+      .sort(),
+  ));
+
+it.each(CASES)('%s', async (verb, input) => {
+  question = (
+    await crib.db.query<{ id: number }>(
+      "select entry_id as id from measurement where questions <> '[]' limit 1",
+    )
+  )[0]!.id;
+  const before = await screens();
+  const { entry } = await crib.do(verb, input());
+  expect(await screens()).not.toEqual(before);
+  await crib.do('counterEntry', { counters: entry });
+  expect(await screens()).toEqual(before);
+});
+
+it('a person is not taken back: what they signed stays signed', async () => {
+  const { entry } = await crib.do('addPerson', { initials: 'ZZ', name: 'Zoe' });
+  await expect(crib.do('counterEntry', { counters: entry })).rejects.toMatchObject({ code: 'REFUSED' });
+});
+
+it('an entry that does not exist, and a counter-entry, are not countered', async () => {
+  await expect(crib.do('counterEntry', { counters: 99_999 })).rejects.toMatchObject({
+    code: expect.stringMatching(/NOT_FOUND/),
+  });
+  const { entry } = await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
+  const counter = await crib.do('counterEntry', { counters: entry });
+  await expect(crib.do('counterEntry', { counters: counter.entry })).rejects.toMatchObject({
+    code: 'REFUSED',
+  });
+});
+
+it('what was moved on since is not taken back: the count would fall below zero', async () => {
+  const { entry } = await crib.do('receiveStock', { item: 'SL10', place: 'USED', quantity: 1 });
+  const built = await crib.do('buildAssembly', {
+    cutter: { item: 'EM10', place: 'S1' },
+    holder: { item: 'SL10', place: 'USED' },
+    stickout: 34,
+  });
+  await expect(crib.do('counterEntry', { counters: entry })).rejects.toMatchObject({ code: 'CONFLICT' });
+  await crib.do('counterEntry', { counters: built.entry });
+  await crib.do('counterEntry', { counters: entry });
+});
