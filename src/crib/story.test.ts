@@ -78,7 +78,7 @@ describe('the flow', () => {
     const cutting = (await rackView(crib.db)).assemblies[0]!;
     // 10 parts x 2 min of an assumed 40: half used, 10 more parts
     expect(cutting.life).toMatchObject({ minutes: expect.closeTo(20, 2), used: expect.closeTo(0.5, 3) });
-    expect(cutting.ties[0]).toMatchObject({ goodFor: 9, partsLeft: 30 });
+    expect(cutting.ties[0]).toMatchObject({ goodFor: 10, partsLeft: 30 });
 
     await crib.do('recordWear', { tag: 'A-0001', flankWear: '0.2' });
     expect((await todayView(crib.db, '2027-01-05')).lines.map((l) => l.kind)).toContain('wear');

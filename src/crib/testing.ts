@@ -85,6 +85,6 @@ export async function furnish(crib: TestCrib): Promise<void> {
   await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 2 });
 }
 
-/** A program of one tool that feeds so many minutes a part: 100 mm/min over a straight line. */
+/** A program of one tool that feeds exactly so many minutes a part, 100 mm/min along a line at depth z. */
 export const oneToolProgram = (t: number, minutes: number, z = -10): string =>
-  `G21 G90 G17 G54\nT${t} M6\nS3000 M3\nG0 X0 Y0\nG0 G43 H${t} Z5\nG1 Z${z} F${(5 - z) * 1e6}\nG1 X${minutes * 100} F100\nG0 Z5\nM30`;
+  `G21 G90 G17 G54\nT${t} M6\nS3000 M3\nG0 X0 Y0\nG0 G43 H${t} Z5\nG0 Z${z}\nG1 X${minutes * 100} F100\nG0 Z5\nM30`;

@@ -44,9 +44,9 @@ export async function bookParts(
     if (tool.cutting_s <= 0 && !tool.lower_bound) continue;
     const tie = ties.find((x) => x.t === tool.t);
     const tied = tie?.assembly_id ? assemblies.get(tie.assembly_id) : undefined;
-    // A tag that had been taken down by then was not in the machine any more.
+    // A tag that had been taken down by then was not in the machine any more; at the same moment the earlier entry came first.
     const on =
-      tied && (tied.taken_down_at === null || tied.taken_down_at >= moment.happenedAt) ? tied : undefined;
+      tied && (tied.taken_down_at === null || tied.taken_down_at > moment.happenedAt) ? tied : undefined;
     if (on) await moment.leansOn(on.entry_id);
     const minutes = (parts * tool.cutting_s) / 60;
     await insert(c, 'use', {

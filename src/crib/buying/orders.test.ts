@@ -1,0 +1,131 @@
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { buyingView } from './index';
+
+let crib: TestCrib;
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  await crib.do('addCutter', {
+    code: 'RM8',
+    family: 'reamer',
+    facts: { DC: { value: '8', origin: 'maker' }, DMM: { value: '10', origin: 'maker' } },
+  });
+  await crib.do('receiveStock', { item: 'RM8', place: 'S1', quantity: 1 });
+});
+afterAll(() => crib.db.close());
+const line = async (code: string, today = '2027-01-05') =>
+  (await buyingView(crib.db, today)).lines.find((l) => l.item.code === code) ?? null;
+async function job(number: string, quantity: number, due: string, item: string): Promise<number> {
+  const { operation } = await crib.do('addJob', {
+    number,
+    part: 'Block',
+    material: 'C45',
+    quantity,
+    due,
+    machine: 'M2',
+  });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(1, 4) });
+  const built = await crib.do('buildAssembly', {
+    cutter: { item, place: 'S1' },
+    holder: { item: 'SL10', place: 'S1' },
+    stickout: 34,
+    for: { operation, t: 1 },
+  });
+  expect(built.tag).toMatch(/^A-/);
+  return operation as number;
+}
+
+it('says nothing of what no job books', async () =>
+  expect((await buyingView(crib.db, '2027-01-05')).lines).toEqual([]));
+
+it('counts shelf, the set in the assembly and open orders against the booked lives', async () => {
+  const operation = await job('J-1', 50, '2027-02-10', 'EM10');
+  // 50 x 4 / 40 = 5 lives; 2 on the shelf and one unused in the assembly: 2 short, a pack of 2
+  expect((await line('EM10'))!.proposal).toMatchObject({
+    say: 'order',
+    short: 2,
+    quantity: 2,
+    orderBy: '2027-01-31',
+    lives: { needed: expect.closeTo(5, 3), shelf: 2, onEdgeSets: 1 },
+  });
+  await crib.do('logParts', { operation, parts: 5 });
+  // 20 minutes gone on both sides: 4.5 needed, 2.5 on hand
+  expect((await line('EM10'))!.proposal).toMatchObject({
+    say: 'order',
+    short: 2,
+    lives: { needed: expect.closeTo(4.5, 3), onEdgeSets: expect.closeTo(0.5, 3) },
+  });
+});
+
+it('a used cutter that lies in a drawer is no unused one, but the life it has left counts', async () => {
+  await crib.do('takeDown', { tag: 'A-0001', cutterTo: 'S1' });
+  const { proposal } = (await line('EM10'))!;
+  expect(proposal).toMatchObject({ lives: { shelf: 2, onEdgeSets: expect.closeTo(0.5, 3) } });
+  expect(proposal.because.values.map((v) => v.name)).toContain('left on E-0001 in S1');
+});
+
+it('a late day says by how many days', async () =>
+  expect((await line('EM10', '2027-02-03'))!.proposal).toMatchObject({ daysLate: 3 }));
+
+it('an order keeps its cause, is received in parts, and a promised day in the past is refused', async () => {
+  await expect(
+    crib.do('placeOrder', { item: 'EM10', quantity: 2, promised: '2027-01-04' }),
+  ).rejects.toMatchObject({ parts: [{ field: 'promised', limit: 'today or later' }] });
+  await crib.do('placeOrder', { item: 'EM10', quantity: 2, promised: '2027-02-12' });
+  // It comes two days after the job is due: hasten it, do not order again.
+  expect((await line('EM10'))!.proposal).toMatchObject({
+    say: 'order',
+    quantity: 0,
+    because: { words: expect.stringMatching(/hasten/) },
+  });
+  const { orders } = await buyingView(crib.db, '2027-01-05');
+  expect(orders[0]).toMatchObject({
+    number: 'O-0001',
+    supplier: 'NORD',
+    received: 0,
+    price_cents: 3150,
+    because: {
+      values: expect.arrayContaining([expect.objectContaining({ name: 'J-1 T1, due 2027-02-10' })]),
+    },
+  });
+  await crib.do('receiveOrder', { number: 'O-0001', quantity: 1, place: 'S1' });
+  await crib.do('receiveOrder', { number: 'o-0001', quantity: 1, place: 's1' });
+  expect((await line('EM10'))!.proposal.say).toBe('enough');
+  await expect(crib.do('receiveOrder', { number: 'O-0001', quantity: 1, place: 'S1' })).rejects.toMatchObject(
+    { code: 'CONFLICT', parts: [{ limit: 'at most 0' }] },
+  );
+});
+
+it('without a life it cannot say, and without a supplier nothing is recorded as ordered', async () => {
+  await job('J-2', 10, '2027-03-01', 'RM8');
+  expect((await line('RM8'))!.proposal).toMatchObject({ say: 'cannot say' });
+  await expect(
+    crib.do('placeOrder', { item: 'RM8', quantity: 1, promised: '2027-02-01' }),
+  ).rejects.toMatchObject({ code: 'REFUSED', message: expect.stringMatching(/no supplier/) });
+  await crib.do('stateFacts', { item: 'RM8', assumedLife: { minutes: 10, origin: 'guess' } });
+  // 40 minutes / 10 = 4 lives, one in the assembly: 3 short; no supplier, so no day is made up
+  expect((await line('RM8'))!).toMatchObject({
+    proposal: { say: 'order', quantity: 3, orderBy: null },
+    supply: null,
+  });
+});
+
+it('a T that no cutter was ever tied to is named as not reckoned', async () => {
+  const { operation } = await crib.do('addJob', {
+    number: 'J-3',
+    part: 'Cap',
+    material: 'C45',
+    quantity: 10,
+    due: '2027-03-01',
+    machine: 'M2',
+  });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(9, 1) });
+  expect((await buyingView(crib.db, '2027-01-05')).unknown).toEqual([
+    { job: 'J-3', operation, t: 9, partsLeft: 10 },
+  ]);
+});
+
+it('stock at zero and a scrapped set leave the whole need to order', async () => {
+  await crib.do('endLife', { tag: 'A-0002', kind: 'broken' });
+  expect((await line('RM8'))!.proposal).toMatchObject({ quantity: 4, lives: { shelf: 0, onEdgeSets: 0 } });
+});

@@ -1,0 +1,142 @@
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { lifeView, loadLifeBook, type LifeView } from './index';
+
+let crib: TestCrib;
+const operations: Record<string, number> = {};
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 30 });
+  await crib.do('addMaterial', { code: 'AL', name: 'Aluminium', isoGroup: 'N' });
+  for (const [number, material] of [
+    ['J-C', 'C45'],
+    ['J-A', 'AL'],
+  ]) {
+    const { operation } = await crib.do('addJob', {
+      number,
+      part: 'Block',
+      material,
+      quantity: 1000,
+      due: '2027-02-01',
+      machine: 'M2',
+    });
+    operations[material!] = operation as number;
+    await crib.do('storeProgram', { operation, text: oneToolProgram(1, 1) });
+  }
+});
+afterAll(() => crib.db.close());
+
+/** One life from build to end: minutes in a material, then the ending (null: it goes on). */
+async function live(
+  minutes: Record<string, number>,
+  kind: string | null,
+  source: Record<string, string> = { item: 'EM10', place: 'S1' },
+): Promise<string> {
+  const { tag } = await crib.do('buildAssembly', {
+    cutter: source,
+    holder: { item: 'SL10', place: 'S1' },
+    stickout: 34,
+  });
+  for (const [material, parts] of Object.entries(minutes)) {
+    await crib.do('tieTool', { operation: operations[material], t: 1, tag });
+    await crib.do('logParts', { operation: operations[material], parts });
+  }
+  if (kind) await crib.do('endLife', { tag, kind, cutterTo: 'USED' });
+  return String(tag);
+}
+const line = (view: LifeView, material: string) => view.lines.find((l) => l.material.code === material)!;
+
+it('failures and censored lives go to the curve as they should (Kaplan-Meier by hand)', async () => {
+  await live({ C45: 30 }, 'worn');
+  await live({ C45: 40 }, 'crash');
+  await live({ C45: 50 }, 'chipped');
+  await live({ C45: 50 }, 'preventive');
+  const { steps, median, expectation, endings } = line(await lifeView(crib.db), 'C45');
+  // At 30: 4 at risk; at 50: 2 at risk, one failed, one censored.
+  expect(steps.map((s) => [Math.round(s.minutes), s.atRisk, s.failed, s.survival])).toEqual([
+    [30, 4, 1, 0.75],
+    [50, 2, 1, 0.375],
+  ]);
+  expect(median).toEqual({ median: expect.closeTo(50, 2) });
+  // 30 + 0.75 x 20 = 45; the longest was still good
+  expect(expectation).toMatchObject({
+    minutes: expect.closeTo(45, 2),
+    basis: 'mean reached, at least',
+    lives: 4,
+  });
+  expect(endings).toEqual({ worn: 1, crash: 1, chipped: 1, 'preventive, at a set count': 1 });
+});
+
+it('a running life is censored at its present minutes', async () => {
+  const tag = await live({ C45: 60 }, null);
+  const { lives, endings } = line(await lifeView(crib.db), 'C45');
+  expect(lives.at(-1)).toMatchObject({ ended: null, counts: 'censored', minutes: expect.closeTo(60, 2) });
+  expect(endings['still running']).toBe(1);
+  await crib.do('endLife', { tag, kind: 'lost' });
+});
+
+it('another material is another life, with an assumption of its own or the general one', async () => {
+  const book = async () => loadLifeBook(crib.db);
+  const [item] = await crib.db.query<{ id: number }>("select id from item where code = 'EM10'");
+  const [al] = await crib.db.query<{ id: number }>("select id from material where code = 'AL'");
+  expect((await book()).expectation(item!.id, al!.id)).toMatchObject({ minutes: 40, basis: 'assumed' });
+  await crib.do('stateFacts', {
+    item: 'EM10',
+    assumedLife: { minutes: 200, origin: 'maker', material: 'AL' },
+  });
+  expect((await book()).expectation(item!.id, al!.id)).toMatchObject({
+    minutes: 200,
+    because: { words: expect.stringContaining("maker's figure") },
+  });
+  await live({ AL: 90 }, 'worn');
+  expect(line(await lifeView(crib.db), 'AL').expectation).toMatchObject({
+    minutes: expect.closeTo(90, 2),
+    basis: 'mean reached',
+  });
+});
+
+it('a life in two materials, a graded one, and one without a minute logged are shown apart, not fitted', async () => {
+  const before = line(await lifeView(crib.db), 'C45').lives.length;
+  await live({ C45: 10, AL: 10 }, 'worn');
+  await live({}, 'broken');
+  const [mark] = await crib.db.query<{ mark: string }>('select mark from piece order by id limit 1');
+  await crib.do('gradePiece', { piece: mark!.mark, grade: 'squaring with the upper flute' });
+  await live({ C45: 5 }, 'worn', { piece: mark!.mark });
+  const view = await lifeView(crib.db);
+  expect(line(view, 'C45').lives).toHaveLength(before);
+  expect(view.apart.map((a) => a.why).sort()).toEqual([
+    'cut several materials',
+    'no minutes were logged',
+    'not fresh: a graded cutter',
+  ]);
+});
+
+it('a life ends once; the count of its minutes goes on if parts are logged late for an hour before', async () => {
+  crib.at('2027-01-05T15:00:00Z');
+  const tag = await live({ AL: 20 }, null);
+  crib.at('2027-01-05T17:00:00Z');
+  await crib.do('endLife', {
+    tag,
+    kind: 'worn',
+    partsSince: [
+      { operation: operations.AL, parts: 3 },
+      { operation: operations.C45, parts: 0 },
+    ],
+  });
+  await expect(crib.do('endLife', { tag, kind: 'worn' })).rejects.toMatchObject({ code: 'CONFLICT' });
+  await crib.do('logParts', { operation: operations.AL, parts: 2, happenedAt: '2027-01-05T16:00:00Z' });
+  expect(line(await lifeView(crib.db), 'AL').lives.at(-1)!.minutes).toBeCloseTo(25, 2);
+  // After the end nothing of that T belongs to it.
+  const { uses } = await crib.do('logParts', { operation: operations.AL, parts: 2 });
+  expect(uses).toMatchObject([{ tag: null }]);
+});
+
+it('wear needs a standing assembly, and blank is no reading', async () => {
+  const tag = await live({}, null);
+  await expect(crib.do('recordWear', { tag, flankWear: '' })).rejects.toMatchObject({
+    parts: [{ field: 'flankWear' }],
+  });
+  await crib.do('recordWear', { tag, flankWear: 0 });
+  await crib.do('takeDown', { tag, cutterTo: 'USED' });
+  await expect(crib.do('recordWear', { tag, flankWear: 0.1 })).rejects.toMatchObject({ code: 'CONFLICT' });
+});
