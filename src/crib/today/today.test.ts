@@ -1,0 +1,157 @@
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { todayView, type WorkKind } from './index';
+
+/** Each kind of work appears for its reason, and goes when it is dealt with. */
+let crib: TestCrib;
+let operation: number;
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 20 });
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 5 });
+});
+afterAll(() => crib.db.close());
+const lines = async (kind: WorkKind, today = '2027-01-05') =>
+  (await todayView(crib.db, today)).lines.filter((l) => l.kind === kind);
+const build = async (over = {}) =>
+  String(
+    (
+      await crib.do('buildAssembly', {
+        cutter: { item: 'EM10', place: 'S1' },
+        holder: { item: 'SL10', place: 'S1' },
+        stickout: 34,
+        ...over,
+      })
+    ).tag,
+  );
+
+it('is empty where nothing waits', async () =>
+  expect((await todayView(crib.db, '2027-01-05')).lines).toEqual([]));
+
+it('build: a job wants its program, then an assembly for each T', async () => {
+  operation = (
+    await crib.do('addJob', {
+      number: 'J-1',
+      part: 'Block',
+      material: 'C45',
+      quantity: 30,
+      due: '2027-02-01',
+      machine: 'M2',
+      highestBeside: 0,
+    })
+  ).operation as number;
+  expect((await lines('build')).map((l) => l.todo)).toEqual(['Paste the program of J-1']);
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2, -20) });
+  expect(await lines('build')).toMatchObject([
+    { todo: 'Build T7 for J-1', why: 'no assembly is tied to it', by: '2027-02-01', href: '/jobs?open=J-1' },
+  ]);
+  await build({ for: { operation, t: 7 } });
+  expect(await lines('build')).toEqual([]);
+});
+
+it('measure: what a job waits for, not what merely hangs there', async () => {
+  await build();
+  expect((await lines('measure')).map((l) => l.todo)).toEqual(['Measure A-0001']);
+  await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: 94 });
+  expect(await lines('measure')).toEqual([]);
+});
+
+it('in question: with its reason, until it is settled', async () => {
+  const { entry } = await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: 94.05 });
+  expect(await lines('in question')).toMatchObject([
+    {
+      todo: 'Measure A-0001 again',
+      why: '0.050 mm longer than last time',
+      because: { formula: 'measured − last of the same build' },
+    },
+  ]);
+  await crib.do('judgeMeasurement', {
+    measurement: entry,
+    accepted: true,
+    reason: 'warm holder, measured twice',
+  });
+  expect(await lines('in question')).toEqual([]);
+});
+
+it('stop: a T that must not run comes before what merely waits', async () => {
+  await crib.do('stateOperation', { operation, highestBeside: 15 });
+  const [stop] = await lines('stop');
+  expect(stop).toMatchObject({ todo: 'Do not run T7 of J-1', why: '1 mm short: the holder would hit' });
+  expect((await todayView(crib.db, '2027-01-05')).lines[0]).toEqual(stop);
+  await crib.do('stateOperation', { operation, highestBeside: 0 });
+  expect(await lines('stop')).toEqual([]);
+});
+
+it('life: from 80 % of its expectation, both sides', async () => {
+  await crib.do('logParts', { operation, parts: 15 });
+  // 30 of an assumed 40 minutes: 75 %
+  expect(await lines('life')).toEqual([]);
+  await crib.do('logParts', { operation, parts: 1 });
+  expect(await lines('life')).toMatchObject([
+    { todo: 'Have another ready for A-0001', why: '80 % of its expected life used' },
+  ]);
+});
+
+it('wear: at its limit of 0.2 for 10 mm, both sides', async () => {
+  await crib.do('recordWear', { tag: 'A-0001', flankWear: 0.199 });
+  expect(await lines('wear')).toEqual([]);
+  await crib.do('recordWear', { tag: 'A-0001', flankWear: 0.2 });
+  expect(await lines('wear')).toMatchObject([{ todo: 'Change the cutter of A-0001' }]);
+});
+
+it('grade: a cutter that ended and came back to the crib', async () => {
+  await crib.do('endLife', {
+    tag: 'A-0001',
+    kind: 'worn',
+    cutterTo: 'USED',
+    rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: 34 },
+  });
+  expect(await lines('grade')).toMatchObject([{ todo: 'Grade E-0001', why: 'EM10 ended and lies in USED' }]);
+  expect(await lines('wear')).toEqual([]);
+  await crib.do('gradePiece', { piece: 'E-0001', grade: 'scrap' });
+  expect(await lines('grade')).toEqual([]);
+});
+
+it('which tool: minutes that belong to no cutter, one line a T', async () => {
+  await crib.do('tieTool', { operation, t: 7 });
+  await crib.do('logParts', { operation, parts: 1 });
+  await crib.do('logParts', { operation, parts: 2 });
+  expect(await lines('which tool')).toMatchObject([
+    {
+      todo: 'Say what ran as T7 of J-1',
+      why: '6.0 min in the cut belong to no cutter',
+      href: `/run/${operation}`,
+    },
+  ]);
+  await crib.do('assignUse', { operation, t: 7, tag: 'A-0003' });
+  expect(await lines('which tool')).toEqual([]);
+  await crib.do('tieTool', { operation, t: 7, tag: 'A-0003' });
+});
+
+it('order and delivery late: by day, and when the promise is past', async () => {
+  const { operation: large } = await crib.do('addJob', {
+    number: 'J-2',
+    part: 'Block',
+    material: 'C45',
+    quantity: 1000,
+    due: '2027-01-20',
+    machine: 'M2',
+  });
+  await crib.do('storeProgram', { operation: large, text: oneToolProgram(7, 2) });
+  await crib.do('tieTool', { operation: large, t: 7, tag: 'A-0003' });
+  const [order] = await lines('order');
+  expect(order).toMatchObject({ by: '2027-01-10', href: '/buying?open=EM10' });
+  const quantity = Number(/Order (\d+)/.exec(order!.todo)![1]);
+  await crib.do('placeOrder', { item: 'EM10', quantity, promised: '2027-01-18' });
+  expect(await lines('order')).toEqual([]);
+  expect(await lines('delivery late', '2027-01-18')).toEqual([]);
+  expect(await lines('delivery late', '2027-01-19')).toMatchObject([
+    { todo: 'Ask NORD for O-0001', by: '2027-01-18' },
+  ]);
+});
+
+it('the spine counts what waits in each area', async () => {
+  const { counts, lines: all } = await todayView(crib.db, '2027-01-19');
+  expect(counts.rack + counts.jobs + counts.buying + counts.cutters).toBe(all.length);
+  expect(counts.buying).toBeGreaterThan(0);
+});

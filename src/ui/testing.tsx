@@ -1,0 +1,26 @@
+import { render } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { Surround, type AppDoor } from './shell/door';
+
+/** What the app would hand in, with every call kept; verbs answer as the test says. */
+export function showIn(
+  element: ReactElement,
+  answer: AppDoor['perform'] = async () => ({ ok: true, done: { entry: 1 } }),
+  unit: 'mm' | 'inch' = 'mm',
+) {
+  const calls: { verb: string; input: Record<string, unknown> }[] = [];
+  const app: AppDoor = {
+    perform: async (verb, input) => {
+      calls.push({ verb, input });
+      return answer(verb, input);
+    },
+    lookUp: async () => ({ href: null, said: '' }),
+    pickWho: async () => undefined,
+  };
+  const shown = render(
+    <Surround app={app} who="IK" zone="America/St_Johns" unit={unit}>
+      {element}
+    </Surround>,
+  );
+  return { ...shown, calls };
+}
