@@ -1,0 +1,115 @@
+import { expect, test } from '@playwright/test';
+import { DEMO } from '../playwright.config';
+import { fill, said } from './help';
+
+/** Two people at once, keys alone, and a connection that breaks. */
+test.use({ baseURL: DEMO });
+const who = (initials: string) => [{ name: 'stable_who', value: initials, url: DEMO }];
+
+test('two people end the same life: one wins, the other is told what happened, nothing is booked twice', async ({
+  browser,
+}) => {
+  const { assemblies } = (await (await fetch(`${DEMO}/api/v1/assemblies`)).json()) as {
+    assemblies: { tag: string; measured: { state: string }; ties: { job: string }[] }[];
+  };
+  const tag = assemblies.find((a) => a.measured.state === 'measured' && a.ties.length === 1)!.tag;
+  const pages = await Promise.all(
+    ['TO', 'JB'].map(async (initials) => {
+      const context = await browser.newContext();
+      await context.addCookies(who(initials));
+      const page = await context.newPage();
+      await page.goto(`${DEMO}/end/${tag}`);
+      await page.getByRole('radio', { name: 'worn', exact: true }).check();
+      return page;
+    }),
+  );
+  await pages[0]!.getByRole('button', { name: 'End this life' }).click();
+  await expect(pages[0]!).toHaveURL(/run/);
+  await pages[1]!.getByRole('button', { name: 'End this life' }).click();
+  await expect(pages[1]!.locator('.ask[role=alert]').first()).toContainText(`${tag} was taken down`);
+  await expect(pages[1]!.getByRole('radio', { name: 'worn', exact: true })).toBeChecked();
+  const entries = (await (await fetch(`${DEMO}/api/v1/entries`)).json()) as { words: string }[];
+  expect(entries.filter((e) => e.words.includes(`of ${tag} ended`))).toHaveLength(1);
+  await Promise.all(pages.map((p) => p.context().close()));
+});
+
+test('the last one on the shelf goes to one of two who build at once', async () => {
+  const post = (path: string, body: Record<string, unknown>) =>
+    fetch(`${DEMO}/api/v1/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: DEMO },
+      body: JSON.stringify({ who: 'IK', ...body }),
+    });
+  await post('cutters', {
+    code: 'LAST',
+    family: 'square',
+    facts: {
+      DC: { value: '10', origin: 'maker' },
+      DMM: { value: '10', origin: 'maker' },
+      OAL: { value: '72', origin: 'maker' },
+    },
+  });
+  await post('stock/received', { item: 'LAST', place: 'CAB1-A', quantity: 1 });
+  await post('stock/received', { item: 'CC10-40', place: 'HOLD', quantity: 2 });
+  const build = () =>
+    post('assemblies', {
+      cutter: { item: 'LAST', place: 'CAB1-A' },
+      holder: { item: 'CC10-40', place: 'HOLD' },
+      stickout: 34,
+    });
+  const statuses = (await Promise.all([build(), build(), build()])).map((r) => r.status).sort();
+  expect(statuses).toEqual([201, 409, 409]);
+});
+
+test('a connection that breaks while writing: sent again, it is recorded once', async ({ page, context }) => {
+  await context.addCookies(who('IK'));
+  await page.goto('/cutters?open=EM6&do=receive');
+  await fill(page.locator('.tag'), { 'How many': '4' });
+  const unused = page.locator('.tag .big').first();
+  const before = Number(await unused.textContent());
+  // The server gets the first write, but its answer never comes back.
+  let lost = false;
+  await page.route('**/*', async (route) => {
+    if (!lost && route.request().method() === 'POST') {
+      lost = true;
+      await route.fetch();
+      return route.abort();
+    }
+    return route.continue();
+  });
+  const receive = page.locator('.tag').getByRole('button', { name: 'Receive', exact: true });
+  await receive.click();
+  await expect(page.locator('.ask[role=alert]').first()).toContainText('No answer came');
+  await expect(page.getByLabel('How many')).toHaveValue('4');
+  await receive.click();
+  await expect(said(page)).toContainText('4 × EM6');
+  await expect(unused).toHaveText(String(before + 4));
+});
+
+test('keys alone: skip to the screen, the scan line, the keys’ own help, a line of work', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the screen' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await expect(page.locator('.work a').first()).toBeFocused();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('region', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await expect(page.locator('#scan')).toBeFocused();
+  await page.keyboard.type('what?', { delay: 50 });
+  await expect(page.locator('#scan')).toHaveValue('what?');
+});
+
+test('the address holds the state: reloading and going back show the same', async ({ page }) => {
+  await page.goto('/cutters');
+  await page.getByLabel('Words to find').fill('drill');
+  await page.getByRole('link', { name: 'D12' }).click();
+  await expect(page.getByRole('heading', { name: 'D12' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'D12' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'D12' })).toBeHidden();
+});

@@ -1,0 +1,291 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import type { AssemblyCard } from '@/crib/rack';
+import type { ItemLine } from '@/crib/stock';
+import type { JobLine } from '@/crib/jobs';
+import { assemblyOutline } from '@/core/assemblies';
+import { showIn } from '../testing';
+import { EndScreen } from './EndScreen';
+import { RunScreen } from './RunScreen';
+import { Stepper } from './Stepper';
+import { Rack } from '../rack';
+
+const pushed: string[] = [];
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ refresh: () => undefined, push: (to: string) => pushed.push(to) }),
+  usePathname: () => '/',
+  useSearchParams: () => new URLSearchParams(),
+}));
+beforeEach(() => pushed.splice(0));
+
+const cutter = { family: 'square' as const, DC: 10, DMM: 10, LCF: 22, OAL: 72, RE: null, SIG: null, NOF: 4 };
+const holder = {
+  LF: 60,
+  CLAMP_MIN: 10,
+  CLAMP_MAX: 10,
+  GRIP_MIN: 30,
+  DEPTH_MAX: 45,
+  RPM_MAX: 12000,
+  segments: [{ length: 60, upper: 63, lower: 32 }],
+};
+const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
+  tag: 'A-0001',
+  mark: 'E-0001',
+  cutter: { code: 'EM10', words: '10 mm square end mill', guesses: [], DC: 10 },
+  holder: { code: 'SL10', words: 'holder', taper: '40', guesses: [] },
+  stickoutMm: 34,
+  stickoutEntered: '34 mm',
+  expectedMm: 94,
+  outline: assemblyOutline(cutter, holder, 34),
+  judgements: [],
+  measured: { state: 'not measured' },
+  measurements: [],
+  registers: [],
+  life: { minutes: 20, used: 0.5, leftMinutes: 20, fresh: true, material: 'C45', because: null },
+  wear: { latest: null, limitMm: 0.2 },
+  ties: [
+    {
+      operation: 5,
+      job: 'J-1',
+      part: 'Block',
+      machine: 'M2',
+      t: 7,
+      minutesPerPart: 2,
+      partsLeft: 30,
+      goodFor: 10,
+      reachMm: 30,
+    },
+  ],
+  builtAt: new Date(0),
+  who: 'IK',
+  entryId: 1,
+  ...over,
+});
+const item = (over: Partial<ItemLine> = {}): ItemLine => ({
+  id: 1,
+  entryId: 1,
+  code: 'EM10',
+  kind: 'cutter',
+  words: '10 mm square end mill',
+  maker: null,
+  substrate: null,
+  centreCutting: null,
+  taper: null,
+  cutter,
+  holder: null,
+  facts: [],
+  guesses: [],
+  unused: 2,
+  inBuilds: 1,
+  pieces: [],
+  supply: null,
+  assumed: [],
+  places: [{ item_id: 1, place_id: 1, place: 'S1', place_kind: 'shelf', quantity: 2, pieces: 0 }],
+  ...over,
+});
+const places = [
+  { code: 'S1', name: 'Shelf', kind: 'shelf' },
+  { code: 'USED', name: 'Used', kind: 'drawer' },
+  { code: 'SCRAP', name: 'Scrap', kind: 'scrap' },
+];
+const tap = (name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole('button', { name })));
+
+describe('ending a life', () => {
+  it('asks how before it sends anything', async () => {
+    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    await tap('End this life');
+    expect(screen.getByRole('alert').textContent).toBe('Say how it ended.');
+    expect(calls).toEqual([]);
+  });
+  it('three taps: worn, parts since, end; scrap and taking down are where it goes unless said', async () => {
+    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    await tap('Parts of J-1 since the last log: one more');
+    await tap('End this life');
+    expect(calls).toEqual([
+      {
+        verb: 'endLife',
+        input: {
+          tag: 'A-0001',
+          kind: 'worn',
+          signs: [],
+          partsSince: [{ operation: 5, parts: '1' }],
+          cutterTo: 'SCRAP',
+          formId: expect.any(String),
+        },
+      },
+    ]);
+    expect(pushed).toEqual(['/run/5']);
+  });
+  it('parts left blank are no parts, not zero parts', async () => {
+    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'crash' }));
+    await tap('End this life');
+    expect(calls[0]!.input.partsSince).toEqual([]);
+  });
+  it('the caution of a broken cutter stands beside it: fragments', () => {
+    showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'broken' }));
+    expect(screen.getAllByRole('note')[0]!.textContent).toMatch(/find every fragment/);
+  });
+  it('another cutter into it: the same one first, the old stickout kept, then measured', async () => {
+    const { calls } = showIn(
+      <EndScreen
+        card={card({ stickoutEntered: '1.5 in' })}
+        items={[
+          item({
+            id: 2,
+            code: 'AA',
+            places: [{ item_id: 2, place_id: 1, place: 'S1', place_kind: 'shelf', quantity: 1, pieces: 0 }],
+          }),
+          item(),
+        ]}
+        places={places}
+      />,
+      async () => ({ ok: true, done: { entry: 9, newTag: 'A-0002' } }),
+    );
+    fireEvent.click(screen.getByRole('radio', { name: 'chipped' }));
+    fireEvent.click(screen.getByRole('checkbox', { name: 'burr' }));
+    fireEvent.click(screen.getByRole('radio', { name: /another cutter into it/ }));
+    await tap('End this life');
+    expect(calls[0]!.input).toMatchObject({
+      signs: ['burr'],
+      rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: '1.5 in' },
+    });
+    expect(pushed).toEqual(['/rack?open=A-0002&do=measure']);
+  });
+  it('with no cutter on a shelf there is nothing to build in', () => {
+    showIn(<EndScreen card={card()} items={[item({ places: [] })]} places={places} />);
+    expect(screen.getByRole('radio', { name: /another cutter into it/ })).toHaveProperty('disabled', true);
+  });
+  it('what is lost goes nowhere else; a cost is an amount or nothing', async () => {
+    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'lost' }));
+    expect(screen.queryByLabelText('The old cutter goes to')).toBeNull();
+    fireEvent.change(screen.getByLabelText(/Cost of it/), { target: { value: 'much' } });
+    await tap('End this life');
+    expect(screen.getByRole('alert').textContent).toMatch(/“much” is no amount/);
+    fireEvent.change(screen.getByLabelText(/Cost of it/), { target: { value: '120,5' } });
+    await tap('End this life');
+    expect(calls[0]!.input).toMatchObject({ kind: 'lost', costCents: 12050 });
+    expect(calls[0]!.input).not.toHaveProperty('cutterTo');
+  });
+  it('a refusal is shown with its way out, and what was chosen stays', async () => {
+    showIn(<EndScreen card={card()} items={[item()]} places={places} />, async () => ({
+      ok: false,
+      problem: {
+        type: 'x',
+        title: 'x',
+        status: 409,
+        code: 'CONFLICT',
+        detail: 'A-0001 was taken down',
+        way_out: 'Look for the newer tag.',
+        problems: [],
+      },
+    }));
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    await tap('End this life');
+    expect(screen.getByRole('alert').textContent).toMatch(/A-0001 was taken down.*newer tag/);
+    expect(screen.getByRole('radio', { name: 'worn' })).toHaveProperty('checked', true);
+    expect(pushed).toEqual([]);
+  });
+});
+
+describe('at the machine', () => {
+  const job = {
+    operation: { id: 5, job: 'J-1', part: 'Block', machine: 'M2', quantity: 40, parts_made: 10 },
+    tools: [
+      { t: 7, tag: 'A-0001', words: 'end mill' },
+      { t: 8, tag: null, words: null },
+    ],
+  } as unknown as JobLine;
+  it('logs what the stepper says', async () => {
+    const { calls } = showIn(<RunScreen job={job} assemblies={[card()]} openUses={[]} />);
+    await tap('Parts made: one more');
+    await tap('Parts made: one more');
+    await tap('Log parts');
+    expect(calls).toMatchObject([{ verb: 'logParts', input: { operation: 5, parts: '3' } }]);
+    expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '1');
+  });
+  it('says a tool’s life in parts, asks for a change at 80 %, and says when it is past', () => {
+    const life = (used: number | null) =>
+      card({
+        life: {
+          minutes: 20,
+          used,
+          leftMinutes: used === null ? null : 40 * (1 - used),
+          fresh: used !== null,
+          material: 'C45',
+          because: null,
+        },
+      });
+    const words = (c: AssemblyCard) => {
+      const { container, unmount } = showIn(<RunScreen job={job} assemblies={[c]} openUses={[]} />);
+      const text = container.querySelector('.toolrow')!.textContent!;
+      unmount();
+      return text;
+    };
+    expect(words(life(0.5))).toMatch(/about 10 parts left/);
+    expect(words(life(0.8))).toMatch(/change soon/);
+    expect(words(life(1.2))).toMatch(/past its expected life/);
+    expect(words(life(null))).toMatch(/cannot say/);
+  });
+  it('a T without a tag says so, and open minutes ask which assembly it was', () => {
+    showIn(<RunScreen job={job} assemblies={[card()]} openUses={[{ t: 8, minutes: 12.34 }]} />);
+    expect(screen.getByText('no tag tied')).toBeTruthy();
+    expect(screen.getByText(/T8 ran 12.3 min without a tag/)).toBeTruthy();
+  });
+});
+
+it('the stepper counts from blank, never below none, and leaves words for the door to refuse', () => {
+  const seen: string[] = [];
+  const { rerender } = showIn(<Stepper label="Parts" value="" onChange={(v) => seen.push(v)} />);
+  const click = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+  click('Parts: one more');
+  click('Parts: one less');
+  expect(seen).toEqual(['1', '0']);
+  rerender(<Stepper label="Parts" value="lots" onChange={(v) => seen.push(v)} />);
+  expect(screen.getByRole('textbox', { name: 'Parts' })).toHaveProperty('value', 'lots');
+});
+
+describe('the rack', () => {
+  const slot = (c: AssemblyCard | null, reachMm: number | null = null) => ({
+    key: c?.tag ?? 'x',
+    title: 'T7',
+    card: c,
+    reachMm,
+  });
+  const show = (slots: ReturnType<typeof slot>[], open: string | null = null) =>
+    showIn(<Rack slots={slots} open={open} hrefOf={(s) => `/rack?open=${s.card?.tag ?? 'build'}`} />);
+  it('names each assembly with its length or why there is none', () => {
+    show([slot(card()), slot(null)]);
+    expect(screen.getByRole('link', { name: /T7 A-0001 10 mm square end mill, not measured/ })).toBeTruthy();
+    expect(screen.getByText('▲ not measured')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'T7: to build' })).toBeTruthy();
+  });
+  it('draws the needed reach, and says short where the holder would hit', () => {
+    const { container, unmount } = show([slot(card(), 30)]);
+    expect(container.querySelectorAll('line[stroke="var(--brass)"]')).toHaveLength(1);
+    expect(screen.queryByText('■ short')).toBeNull();
+    unmount();
+    show([slot(card(), 36)]);
+    expect(screen.getByText('■ short')).toBeTruthy();
+  });
+  it('hatching means used, cross hatching worn; neither is drawn where it is not known', () => {
+    const hatched = (c: AssemblyCard) => {
+      const { container, unmount } = show([slot(c)]);
+      const found = container.querySelectorAll('rect[fill^="url"]').length;
+      expect(container.innerHTML).not.toMatch(/NaN/);
+      unmount();
+      return found;
+    };
+    const wear = { latest: { flank_wear_mm: 0.1 } as AssemblyCard['wear']['latest'], limitMm: 0.2 };
+    expect(hatched(card({ life: { ...card().life, used: null } }))).toBe(0);
+    expect(hatched(card())).toBe(1);
+    expect(hatched(card({ wear }))).toBe(2);
+  });
+  it('the open one is marked for every reader', () => {
+    const { container } = show([slot(card())], 'A-0001');
+    expect(within(container).getByRole('link', { current: true })).toBeTruthy();
+  });
+});
