@@ -61,7 +61,9 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
 export async function serveOrExplain(settings) {
   try {
     const { address } = await serve(settings);
-    const health = await fetch(`${address.replace('0.0.0.0', '127.0.0.1')}/api/health`);
+    const health = await fetch(
+      `${address.replace('0.0.0.0', '127.0.0.1').replace('[::]', '[::1]')}/api/health`,
+    );
     if (!health.ok) throw new Error(`the health address answered ${health.status}`);
     console.log(`Stable is ready at ${address}${settings.demo ? '  (demo shop)' : ''}`);
   } catch (error) {

@@ -313,6 +313,7 @@ export const COMPUTATIONS: readonly Computation[] = [
               material: text,
               partsLeft: { type: 'number', minimum: 0 },
               minutesPerPart: { type: 'number', minimum: 0 },
+              atLeast: { type: 'boolean' },
               life: {
                 anyOf: [shape({ minutes: positive, basis: text }, ['minutes', 'basis']), { type: 'null' }],
               },

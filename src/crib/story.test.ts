@@ -199,6 +199,27 @@ describe('the flow', () => {
     expect((await rackView(crib.db)).assemblies[0]!.life).toMatchObject({ fresh: false, used: null });
   });
 
+  it('nothing is done to an assembly before it was built', async () => {
+    crib.at('2027-01-06T09:00:00Z');
+    await build();
+    const early = { happenedAt: '2027-01-06T08:59:59Z' };
+    for (const [verb, input] of [
+      ['recordMeasurement', { gaugeLength: 94 }],
+      ['recordWear', { flankWear: 0.1 }],
+      ['takeDown', { cutterTo: 'USED' }],
+      ['endLife', { kind: 'worn' }],
+    ] as const)
+      expect(await problem(crib.do(verb, { tag: 'A-0001', ...input, ...early }))).toMatchObject({
+        code: 'INVALID_INPUT',
+        field: 'happenedAt',
+      });
+    await crib.do('recordMeasurement', {
+      tag: 'A-0001',
+      gaugeLength: 94,
+      happenedAt: '2027-01-06T09:00:00Z',
+    });
+  });
+
   it('a cutter taken down while good keeps its life', async () => {
     await build();
     await crib.do('takeDown', { tag: 'A-0001', cutterTo: 'USED' });

@@ -8,6 +8,8 @@ export interface BookedUse {
   material: string;
   partsLeft: number;
   minutesPerPart: number;
+  /** The program was not read whole: the minutes are at least so many. */
+  atLeast?: boolean;
   /** Expected life in this material, minutes, with its basis; null: cannot say. */
   life: { minutes: number; basis: string } | null;
 }
@@ -142,7 +144,7 @@ function reasons(booked: readonly BookedUse[], supply: CutterSupply, terms: Buyi
       ...booked.map((u) => ({
         name: `${u.job}, due ${u.due}`,
         value: u.life
-          ? `${u.partsLeft} × ${two(u.minutesPerPart)} min / ${two(u.life.minutes)} min = ${two((u.partsLeft * u.minutesPerPart) / u.life.minutes)} lives`
+          ? `${u.atLeast ? 'at least ' : ''}${u.partsLeft} × ${two(u.minutesPerPart)} min / ${two(u.life.minutes)} min = ${two((u.partsLeft * u.minutesPerPart) / u.life.minutes)} lives`
           : `${u.partsLeft} × ${two(u.minutesPerPart)} min: no life known in ${u.material}`,
         source: u.life ? `life in ${u.material}: ${u.life.basis}` : undefined,
       })),

@@ -17,7 +17,7 @@ export const resetStickout = defineVerb({
   },
   required: ['tag', 'stickout'],
   async run(c, input, moment) {
-    const old = await standing(c, input.tag);
+    const old = await standing(c, moment, input.tag);
     const bench = await onePlaceById(c, old.holder_place_id);
     await dismantle(c, moment, old, bench, false);
     const built = await build(

@@ -4,20 +4,36 @@ import { maybeAssembly, type AssemblyRow } from '@/data/assemblies';
 import { insert, type Connection } from '@/data/database';
 import { insertMovement, onePlaceOfKind, type PlaceRow } from '@/data/stock';
 
-/** The assembly of a tag that still stands, or a Problem that says what became of it. */
-export async function standing(c: Connection, tag: string, name = 'tag'): Promise<AssemblyRow> {
+/**
+ * The assembly of a tag that still stands, or a Problem that says what became of it. What is done to it can't have
+ * happened before it was built: that is refused too, at the field of the time.
+ */
+export async function standing(
+  c: Connection,
+  moment: Moment,
+  tag: string,
+  name = 'tag',
+): Promise<AssemblyRow> {
   const assembly = found(await maybeAssembly(c, tag.toUpperCase()), name, tag, 'assembly');
-  if (assembly.taken_down_entry_id === null) return assembly;
-  throw new Problem(
-    'CONFLICT',
-    `${assembly.tag} was taken down on ${assembly.taken_down_at!.toISOString().slice(0, 10)}`,
-    {
-      field: name,
-      value: assembly.tag,
-      limit: 'an assembly that stands',
-      wayOut: 'Look for the tag of the newer build.',
-    },
-  );
+  if (assembly.taken_down_entry_id !== null)
+    throw new Problem(
+      'CONFLICT',
+      `${assembly.tag} was taken down on ${assembly.taken_down_at!.toISOString().slice(0, 10)}`,
+      {
+        field: name,
+        value: assembly.tag,
+        limit: 'an assembly that stands',
+        wayOut: 'Look for the tag of the newer build.',
+      },
+    );
+  if (assembly.built_at > moment.happenedAt)
+    throw new Problem('INVALID_INPUT', `happenedAt: ${assembly.tag} was not built yet then`, {
+      field: 'happenedAt',
+      value: moment.happenedAt.toISOString(),
+      limit: `from ${assembly.built_at.toISOString()}`,
+      wayOut: 'Enter the time it happened, or look for the tag of the older build.',
+    });
+  return assembly;
 }
 
 /** Moves cutter and holder out of the build; where to is said by place. */
@@ -58,7 +74,7 @@ export const takeDown = defineVerb({
   properties: { tag: field.words(20), cutterTo: field.code },
   required: ['tag', 'cutterTo'],
   async run(c, input, moment) {
-    const assembly = await standing(c, input.tag);
+    const assembly = await standing(c, moment, input.tag);
     const place = await placeInCrib(c, moment, 'cutterTo', input.cutterTo);
     await dismantle(c, moment, assembly, place, true);
     return { tag: assembly.tag, piece: assembly.mark, cutterTo: place.code };

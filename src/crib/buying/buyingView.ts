@@ -19,8 +19,8 @@ export interface BuyingLine {
 
 export interface BuyingView {
   lines: BuyingLine[];
-  /** T of booked jobs that no cutter was ever tied to: what they need can't be said. */
-  unknown: { job: string; operation: number; t: number; partsLeft: number }[];
+  /** T of booked jobs whose need can't be said: no cutter was ever tied, or its cutting was not read. */
+  unknown: { job: string; operation: number; t: number; partsLeft: number; why: string }[];
   orders: PurchaseRow[];
 }
 
@@ -39,10 +39,20 @@ export async function buyingView(c: Connection, today: string): Promise<BuyingVi
     const partsLeft = o.quantity - o.parts_made;
     if (partsLeft <= 0) continue;
     for (const tool of programs.get(o.id)?.report.tools ?? []) {
-      if (tool.cutting_s <= 0) continue;
+      if (tool.cutting_s <= 0) {
+        if (tool.lower_bound)
+          unknown.push({
+            job: o.job,
+            operation: o.id,
+            t: tool.t,
+            partsLeft,
+            why: 'its cutting was not read',
+          });
+        continue;
+      }
       const itemId = assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assembly_id ?? -1)?.cutter_item_id;
       if (itemId === undefined) {
-        unknown.push({ job: o.job, operation: o.id, t: tool.t, partsLeft });
+        unknown.push({ job: o.job, operation: o.id, t: tool.t, partsLeft, why: 'no cutter was ever tied' });
         continue;
       }
       const life = book.expectation(itemId, o.material_id);
@@ -54,6 +64,7 @@ export async function buyingView(c: Connection, today: string): Promise<BuyingVi
         material: o.material,
         partsLeft,
         minutesPerPart: tool.cutting_s / 60,
+        atLeast: tool.lower_bound,
         life: life && { minutes: life.minutes, basis: `${life.basis}, ${life.lives} lives` },
       });
     }

@@ -121,7 +121,7 @@ it('a T that no cutter was ever tied to is named as not reckoned', async () => {
   });
   await crib.do('storeProgram', { operation, text: oneToolProgram(9, 1) });
   expect((await buyingView(crib.db, '2027-01-05')).unknown).toEqual([
-    { job: 'J-3', operation, t: 9, partsLeft: 10 },
+    { job: 'J-3', operation, t: 9, partsLeft: 10, why: 'no cutter was ever tied' },
   ]);
 });
 

@@ -85,7 +85,7 @@ export const assignUse = defineVerb({
     const t = toNumber(input.t);
     const uses = (await manyOpenUses(c)).filter((u) => u.operation_id === input.operation && u.t === t);
     found(uses[0] ?? null, 't', `T${t}`, 'open use');
-    const assembly = await standing(c, input.tag);
+    const assembly = await standing(c, moment, input.tag);
     await moment.leansOn(assembly.entry_id);
     for (const use of uses) {
       await moment.leansOn(use.entry_id);

@@ -32,7 +32,7 @@ export const tieTool = defineVerb({
         value: number,
         limit: program.report.tools.map((x) => `T${x.t}`).join(', '),
       });
-    const assembly = input.tag === undefined ? null : await standing(c, input.tag);
+    const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
     await moment.leansOn(operation.entry_id);
     await moment.leansOn(assembly?.entry_id ?? null);
     await insert(c, 'tie', {

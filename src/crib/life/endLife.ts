@@ -45,7 +45,7 @@ export const endLife = defineVerb({
   },
   required: ['tag', 'kind'],
   async run(c, input, moment) {
-    const assembly = await standing(c, input.tag);
+    const assembly = await standing(c, moment, input.tag);
     for (const since of input.partsSince ?? [])
       if (toNumber(since.parts) > 0) await bookParts(c, moment, since.operation, toNumber(since.parts));
     const to =

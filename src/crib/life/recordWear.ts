@@ -9,7 +9,7 @@ export const recordWear = defineVerb({
   properties: { tag: field.words(20), flankWear: field.length(0, 5, 'Uniform flank wear VB.') },
   required: ['tag', 'flankWear'],
   async run(c, input, moment) {
-    const assembly = await standing(c, input.tag);
+    const assembly = await standing(c, moment, input.tag);
     const wear = toLength(input.flankWear);
     await moment.leansOn(assembly.entry_id);
     await insert(c, 'wear_reading', {

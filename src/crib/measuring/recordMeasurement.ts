@@ -20,7 +20,7 @@ export const recordMeasurement = defineVerb({
   },
   required: ['tag', 'gaugeLength'],
   async run(c, input, moment) {
-    const assembly = await standing(c, input.tag);
+    const assembly = await standing(c, moment, input.tag);
     const L = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);

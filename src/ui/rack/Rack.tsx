@@ -239,8 +239,12 @@ function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
           {show(card.measured.measurement.gauge_length_mm)}
         </text>
       ) : (
-        <text y={tip + 18} textAnchor="middle" fontSize="13" fontWeight="600" fill="var(--brass)">
-          {state === 'in question' ? '▲ in question' : '▲ not measured'}
+        // Two lines: in one the words of narrow neighbours would touch.
+        <text y={tip + 15} textAnchor="middle" fontSize="12.5" fontWeight="600" fill="var(--brass)">
+          <tspan x={0}>▲</tspan>
+          <tspan x={0} dy={15}>
+            {state === 'in question' ? 'in question' : 'not measured'}
+          </tspan>
         </text>
       )}
     </>

@@ -89,15 +89,14 @@ export function BuyingScreen({ view, shop, today }: { view: BuyingView; shop: Sh
       )}
       {view.unknown.length > 0 && (
         <p className="soft">
-          Not reckoned, since no cutter was ever tied:{' '}
+          Not reckoned:{' '}
           {view.unknown.map((u) => (
-            <Link
-              key={`${u.operation} ${u.t}`}
-              href={`/jobs?open=${u.job}&t=${u.t}`}
-              style={{ marginRight: 10 }}
-            >
-              T{u.t} of {u.job}
-            </Link>
+            <span key={`${u.operation} ${u.t}`} style={{ marginRight: 12 }}>
+              <Link href={`/jobs?open=${u.job}&t=${u.t}`}>
+                T{u.t} of {u.job}
+              </Link>
+              , {u.why}
+            </span>
           ))}
         </p>
       )}

@@ -260,7 +260,7 @@ describe('the rack', () => {
   it('names each assembly with its length or why there is none', () => {
     show([slot(card()), slot(null)]);
     expect(screen.getByRole('link', { name: /T7 A-0001 10 mm square end mill, not measured/ })).toBeTruthy();
-    expect(screen.getByText('▲ not measured')).toBeTruthy();
+    expect(screen.getByText('not measured')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'T7: to build' })).toBeTruthy();
   });
   it('draws the needed reach, and says short where the holder would hit', () => {
