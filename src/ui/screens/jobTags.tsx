@@ -1,0 +1,187 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import type { JobLine, ToolLine } from '@/crib/jobs';
+import type { AssemblyCard } from '@/crib/rack';
+import type { ShopView } from '@/crib/shop';
+import { Judgements, Row, Unknown } from '../figure';
+import { VerbForm } from '../form';
+import { useLengths } from '../shell';
+import { Tag } from '../tag';
+import { useQuery } from './query';
+import { SET_UP } from './setUp';
+
+/** One T of a job: what the program asks of it, its checks, the assembly tied to it. */
+export function ToolTag({
+  job,
+  line,
+  assemblies,
+}: {
+  job: JobLine;
+  line: ToolLine;
+  assemblies: AssemblyCard[];
+}) {
+  const query = useQuery();
+  const { show, unitWord } = useLengths();
+  const { tool } = line;
+  return (
+    <Tag
+      over={`${job.operation.job} on ${job.operation.machine}`}
+      number={`T${line.t}`}
+      words={line.tag ? `${line.tag}, ${line.words}` : 'no assembly yet'}
+      closeHref={query.href({ t: null })}
+    >
+      <div className="rows">
+        <Row name="In the cut" note="min a part" big>
+          {tool.lower_bound ? '≥ ' : ''}
+          {line.minutesPerPart.toFixed(2)}
+        </Row>
+        <Row name="Feeds" note={unitWord}>
+          {show(tool.cutting_mm, 0)}
+        </Row>
+        <Row name="Rapid" note={unitWord}>
+          {show(tool.rapid_mm, 0)}
+        </Row>
+        <Row name="Lowest feeding Z" note={unitWord}>
+          {tool.lowest_feed_z_mm === null ? 'never feeds' : show(tool.lowest_feed_z_mm, 2)}
+        </Row>
+        {tool.holes > 0 && <Row name="Holes">{tool.holes}</Row>}
+        <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
+      </div>
+      <Judgements list={line.judgements} />
+      <h2>{line.tag ? 'Another assembly' : 'Tie an assembly'}</h2>
+      <VerbForm
+        verb="tieTool"
+        fixed={{ operation: job.operation.id, t: line.t }}
+        submit="Tie"
+        fields={[
+          {
+            name: 'tag',
+            label: 'Assembly (blank frees the T)',
+            kind: 'choice',
+            wide: true,
+            options: assemblies.map(
+              (a) => [a.tag, `${a.tag}: ${a.cutter.words}, stickout ${show(a.stickoutMm, 1)}`] as const,
+            ),
+            start: line.tag ?? '',
+          },
+        ]}
+        said={(d) => `T${line.t} is ${d.tag ? String(d.tag) : 'free'}`}
+      />
+      <Link href={`/rack?new=build&job=${job.operation.job}&operation=${job.operation.id}&t=${line.t}`}>
+        build one for it
+      </Link>
+      <h2>Depth of one pass</h2>
+      <VerbForm
+        verb="statePassDepth"
+        fixed={{ operation: job.operation.id, t: line.t }}
+        submit="State"
+        fields={[
+          {
+            name: 'depth',
+            label: line.passDepth ? `Now ${line.passDepth}` : 'Not known yet',
+            kind: 'length',
+            wide: true,
+          },
+        ]}
+        said={() => `T${line.t}: depth of one pass stated`}
+      />
+    </Tag>
+  );
+}
+
+/** An operation: what is known of it beside its program. */
+export function OperationTag({ job }: { job: JobLine }) {
+  const { entered, show, unitWord } = useLengths();
+  const { operation: o } = job;
+  const unknown = <Unknown>not known</Unknown>;
+  return (
+    <Tag
+      over={`${o.part}, operation ${o.number}`}
+      number={o.job}
+      words={`${job.ready} of ${job.tools.length} tools ready. Open a T for its checks.`}
+      closeHref="/jobs"
+    >
+      <div className="rows">
+        <Row name="Parts left" big>
+          {job.partsLeft}
+        </Row>
+        <Row name="Highest Z beside the cut" note={unitWord}>
+          {o.highest_beside_entered ? entered(o.highest_beside_entered, o.highest_beside_mm, 2) : unknown}
+        </Row>
+        <Row name="Part zero above datum" note={unitWord}>
+          {o.part_zero_entered ? entered(o.part_zero_entered, o.part_zero_mm) : unknown}
+        </Row>
+      </div>
+      <h2>State them anew</h2>
+      <VerbForm
+        verb="stateOperation"
+        fixed={{ operation: o.id }}
+        submit="State"
+        fields={[
+          {
+            name: 'highestBeside',
+            label: 'Highest Z beside the cut',
+            kind: 'length',
+            optional: true,
+            start: o.highest_beside_mm === null ? '' : show(o.highest_beside_mm, 3).replace('−', '-'),
+            help: 'part top or jaw, in the program’s coordinates',
+          },
+          {
+            name: 'partZero',
+            label: 'Part zero above datum',
+            kind: 'length',
+            optional: true,
+            start: o.part_zero_mm === null ? '' : show(o.part_zero_mm, 3).replace('−', '-'),
+          },
+        ]}
+        said={() => `${o.job}: figures stated`}
+      />
+    </Tag>
+  );
+}
+
+/** A new job with its operation. */
+export function NewJobTag({ shop }: { shop: ShopView }) {
+  const query = useQuery();
+  const router = useRouter();
+  return (
+    <Tag over="A job" number="new" closeHref={query.href({ new: null })}>
+      <VerbForm
+        verb="addJob"
+        submit="Add job"
+        fields={[
+          { name: 'number', label: 'Job number' },
+          { name: 'part', label: 'Part' },
+          { name: 'revision', label: 'Revision', optional: true },
+          { name: 'quantity', label: 'Quantity', kind: 'whole' },
+          {
+            name: 'material',
+            label: 'Material',
+            kind: 'choice',
+            options: shop.materials.map((m) => [m.code, m.name] as const),
+            add: SET_UP.material,
+          },
+          {
+            name: 'machine',
+            label: 'Machine',
+            kind: 'choice',
+            options: shop.machines.map((m) => [m.code, m.name] as const),
+            add: SET_UP.machine,
+          },
+          { name: 'due', label: 'Due', kind: 'day', wide: true },
+          {
+            name: 'highestBeside',
+            label: 'Highest Z beside the cut',
+            kind: 'length',
+            optional: true,
+            help: 'part top or jaw; blank: reach is not checked',
+          },
+          { name: 'partZero', label: 'Part zero above datum', kind: 'length', optional: true },
+        ]}
+        said={(d) => `${String(d.number)} added: paste its program next`}
+        onDone={(d) => router.push(`/jobs?open=${encodeURIComponent(String(d.number))}`, { scroll: false })}
+      />
+    </Tag>
+  );
+}
