@@ -114,6 +114,26 @@ test('slow typing is typing: it stays in the field', async ({ page }) => {
   await expect(page).toHaveURL(/cutters/);
 });
 
+test('the catalogue is searched by words and by symbol ranges', async ({ page }) => {
+  await page.goto('/cutters');
+  await page.getByLabel('Words to find').fill('drill DC 6..8');
+  await expect(page.getByRole('link', { name: 'D6.8' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'D12' })).toBeHidden();
+  await expect(page.getByRole('row')).toHaveCount(2);
+});
+
+test('a milling cutter’s tag says what it leaves: ridge and diameter are tried there', async ({ page }) => {
+  await page.goto('/cutters?open=BN8');
+  const tag = page.locator('.tag');
+  // Ball of 8: ridge at 0.5 is 4 − √(16 − 0.0625) = 0.008; at 0.3 deep it cuts as 2 √(0.3 · 7.7) = 3.04
+  await tag.getByLabel('Ridge at a stepover of').fill('0.5');
+  await tag.getByLabel('Cuts as Ø at a depth of').fill('0.3');
+  await expect(tag.getByText('0.008', { exact: false })).toBeVisible();
+  await expect(tag.getByText('3.04', { exact: false })).toBeVisible();
+  await tag.getByLabel('Ridge at a stepover of').fill('9');
+  await expect(tag.getByText('more than 0, at most DC 8.00')).toBeVisible();
+});
+
 test('one click swaps the unit; an inch cutter shows in inches as it was entered', async ({ page }) => {
   await page.goto('/cutters?open=EM-1%2F2');
   await expect(page.locator('.tag').getByText('12.70').first()).toBeVisible();

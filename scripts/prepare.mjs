@@ -58,6 +58,8 @@ export function ensureInstalled() {
 
 /** `next build` into its folder when lock file, sources or configuration changed. */
 export function ensureBuilt(dist = '.next') {
+  // The test run has built already; two servers that both began to build would break each other's.
+  if (process.env.STABLE_BUILD === 'ready') return;
   const at = join(ROOT, dist, '.stable-built');
   const digest = digestOf(['package-lock.json', 'next.config.ts', 'tsconfig.json', 'src']);
   if (marked(at) === digest && existsSync(join(ROOT, dist, 'BUILD_ID'))) return;

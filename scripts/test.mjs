@@ -90,7 +90,12 @@ function playwright() {
   const report = join(out, 'e2e.json');
   const code = run(bin('playwright'), ['test'], {
     keepGoing: true,
-    env: { STABLE_CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: report, STABLE_DIST: '.next-test' },
+    env: {
+      STABLE_CHROMIUM: chromium,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      STABLE_BUILD: 'ready',
+      STABLE_DIST: '.next-test',
+    },
   });
   add('e2e', code, () => {
     const { stats } = JSON.parse(readFileSync(report, 'utf8'));

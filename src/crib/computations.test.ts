@@ -22,6 +22,15 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { cutter, length: 34 },
     { flute: expect.arrayContaining([{ z: 22, r: 5 }]), assumed: [] },
   ],
+  'cutters/floor': [
+    { cutter: { ...cutter, family: 'ball' }, stepover: 0.5, depth: 1 },
+    {
+      flatStepover: 0,
+      ridgeHeight: expect.closeTo(0.0062539, 6),
+      effectiveDiameter: 6,
+      smallestInsideCorner: 5,
+    },
+  ],
   'holders/check': [{ ...holder, LF: 61 }, { faults: [{ field: 'segments', value: 60 }] }],
   'assemblies/judge': [
     { cutter, holder, stickout: 20 },

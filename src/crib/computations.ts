@@ -5,6 +5,10 @@ import {
   checkCutter,
   checkHolder,
   cutterOutline,
+  effectiveDiameter,
+  flatStepover,
+  ridgeHeight,
+  smallestInsideCorner,
   describeCutter,
   FAMILY_NAMES,
   type CutterGeometry,
@@ -132,6 +136,17 @@ export const COMPUTATIONS: readonly Computation[] = [
     'Half outline of a cutter from its tip up, mm, and what had to be assumed.',
     shape({ cutter, length: positive }, ['cutter', 'length']),
     (i) => cutterOutline(i.cutter, i.length),
+  ),
+  computation<{ cutter: CutterGeometry; stepover: number; depth: number }>(
+    'cutters/floor',
+    'Ridge height at a stepover, flat-floor stepover, diameter that cuts at a depth, smallest inside corner, mm; null: not known.',
+    shape({ cutter, stepover: positive, depth: positive }, ['cutter', 'stepover', 'depth']),
+    (i) => ({
+      flatStepover: flatStepover(i.cutter),
+      ridgeHeight: ridgeHeight(i.cutter, i.stepover),
+      effectiveDiameter: effectiveDiameter(i.cutter, i.depth),
+      smallestInsideCorner: smallestInsideCorner(i.cutter),
+    }),
   ),
   computation<HolderGeometry>('holders/check', 'Rules of geometry that a holder breaks.', holder, (h) => ({
     faults: checkHolder(h),

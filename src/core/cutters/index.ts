@@ -27,3 +27,8 @@ export { checkHolder } from './checkHolder';
 // Drawing
 export { cutterOutline } from './cutterOutline';
 export type { CutterOutline, OutlinePoint } from './cutterOutline';
+// What it leaves on a floor and in a corner
+export { effectiveDiameter, flatStepover, millsFloor, ridgeHeight, smallestInsideCorner } from './floor';
+// Finding one
+export { itemQuery, matchesItem } from './itemQuery';
+export type { ItemQuery, SymbolRange } from './itemQuery';

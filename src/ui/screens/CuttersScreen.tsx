@@ -1,11 +1,12 @@
 'use client';
+import { itemQuery, matchesItem } from '@/core/cutters';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ItemsView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
-import { Middle } from '../shell';
+import { Middle, useLengths } from '../shell';
 import { AddCutterTag, AddHolderTag } from './addItems';
 import { ItemTag } from './ItemTag';
 import { useQuery } from './query';
@@ -13,18 +14,19 @@ import { useQuery } from './query';
 /** Cutters and holders with what the shelf has of them. */
 export function CuttersScreen({ view, shop }: { view: ItemsView; shop: ShopView }) {
   const query = useQuery();
+  const { unit } = useLengths();
   const router = useRouter();
   const [words, setWords] = useState(query.get('q') ?? '');
   const [by, setBy] = useState<'code' | 'unused'>('code');
   const open = view.items.find((i) => i.code === query.get('open')) ?? null;
   const adding = query.get('new');
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  const wanted = itemQuery(words, unit);
   const shown = view.items
     .filter((i) =>
-      wanted.every((w) =>
-        `${i.code} ${i.words} ${i.maker ?? ''} ${i.places.map((p) => p.place).join(' ')}`
-          .toLowerCase()
-          .includes(w),
+      matchesItem(
+        wanted,
+        `${i.code} ${i.words} ${i.maker ?? ''} ${i.places.map((p) => p.place).join(' ')}`,
+        new Map(i.facts.map((f) => [f.symbol, f.value])),
       ),
     )
     .sort((a, b) =>
@@ -67,7 +69,7 @@ export function CuttersScreen({ view, shop }: { view: ItemsView; shop: ShopView 
       ) : (
         <>
           <label className="small soft" style={{ display: 'block', marginBottom: 8 }}>
-            Words to find{' '}
+            Words to find, or DC 6..8, LCF&gt;20{' '}
             <input
               value={words}
               onChange={(e) => {
@@ -143,7 +145,7 @@ export function CuttersScreen({ view, shop }: { view: ItemsView; shop: ShopView 
             </tbody>
           </table>
           {shown.length === 0 && (
-            <p className="soft">Nothing has all these words. {view.items.length} items are here.</p>
+            <p className="soft">Nothing fits all of this. {view.items.length} items are here.</p>
           )}
         </>
       )}

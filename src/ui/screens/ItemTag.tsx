@@ -12,6 +12,7 @@ import { CutterDrawing } from '../rack';
 import { useLengths } from '../shell';
 import { Tag } from '../tag';
 import { factFields } from './addItems';
+import { FloorFigures } from './FloorFigures';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
 
@@ -155,6 +156,7 @@ export function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
           </Row>
         ))}
       </div>
+      {item.cutter && <FloorFigures key={item.code} cutter={item.cutter} />}
       {item.supply && (
         <p className="soft small">
           {item.supply.supplier} {item.supply.order_code}
