@@ -108,7 +108,7 @@ test('the address holds the state: reloading and going back show the same', asyn
   await page.getByLabel('Words to find').fill('drill');
   await page.getByRole('link', { name: 'D12' }).click();
   await expect(page.getByRole('heading', { name: 'D12' })).toBeVisible();
-  await page.reload();
+  await page.reload({ waitUntil: 'networkidle' });
   await expect(page.getByRole('heading', { name: 'D12' })).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'D12' })).toBeHidden();
