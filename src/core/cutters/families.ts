@@ -52,10 +52,11 @@ export const CUTTER_SYMBOLS = {
 } as const;
 export type CutterSymbol = keyof typeof CUTTER_SYMBOLS;
 
-/** Whether a family has a fact at all: a square end mill has no corner radius, only cones have a point angle. */
+/** Whether a family has a fact at all: a square end mill has no corner radius, a ball's is half its
+ * diameter, and only cones have a point angle. */
 export function asks(family: Family, symbol: string): boolean {
   if (symbol === 'SIG') return FAMILIES[family].tip === 'cone';
-  if (symbol === 'RE') return ['corner-radius', 'ball', 'roughing', 'face'].includes(family);
+  if (symbol === 'RE') return ['corner-radius', 'roughing', 'face'].includes(family);
   return true;
 }
 

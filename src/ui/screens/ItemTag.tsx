@@ -143,7 +143,7 @@ export function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
           })}
         {item.kind === 'cutter' && (
           <Row name="centre cutting">
-            {item.centreCutting === null ? 'not known' : item.centreCutting ? 'yes' : 'no'}
+            {item.centreCutting === null ? <Unknown /> : item.centreCutting ? 'yes' : 'no'}
           </Row>
         )}
         {item.assumed.map((a) => (
