@@ -134,6 +134,29 @@ test('a milling cutter’s tag says what it leaves: ridge and diameter are tried
   await expect(tag.getByText('more than 0, at most DC 8.00')).toBeVisible();
 });
 
+test('new figures of a machine begin with those in force: nothing is lost by leaving it as it stands', async ({
+  page,
+  context,
+}) => {
+  await context.addCookies([{ name: 'stable_who', value: 'IK', url: DEMO }]);
+  await page.goto('/machines?open=HORI-3&do=figures');
+  const figures = async () => {
+    const shop = (await (await page.request.get('/api/v1/shop')).json()) as {
+      machines: Record<string, unknown>[];
+    };
+    const {
+      figures_entry_id: _entry,
+      figures_since: _since,
+      ...rest
+    } = shop.machines.find((m) => m.code === 'HORI-3')!;
+    return rest;
+  };
+  const before = await figures();
+  await page.locator('.tag').getByRole('button', { name: 'State figures' }).click();
+  await expect(said(page)).toContainText('HORI-3: registers follow');
+  expect(await figures()).toEqual(before);
+});
+
 test('one click swaps the unit; an inch cutter shows in inches as it was entered', async ({ page }) => {
   await page.goto('/cutters?open=EM-1%2F2');
   await expect(page.locator('.tag').getByText('12.70').first()).toBeVisible();

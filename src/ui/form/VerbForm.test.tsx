@@ -2,6 +2,7 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { Answer } from '../shell';
 import { showIn } from '../testing';
+import { useSurroundings } from '../shell';
 import { VerbForm } from './VerbForm';
 import type { FieldSpec } from './toInput';
 
@@ -125,4 +126,26 @@ it('one more to choose from is added beside the form, which keeps what was typed
   expect(calls).toMatchObject([{ verb: 'addPlace', input: { code: 'S2' } }]);
   expect(screen.getByLabelText(/Tag/)).toHaveProperty('value', 'A-0001');
   expect(screen.queryByRole('button', { name: 'Add place' })).toBeNull();
+});
+
+it('swapping the shown unit while a form is open does not turn typed millimetres into inches', async () => {
+  const Swap = () => {
+    const { swapUnit } = useSurroundings();
+    return (
+      <button type="button" onClick={swapUnit}>
+        swap
+      </button>
+    );
+  };
+  const { calls } = showIn(
+    <>
+      <Swap />
+      {form}
+    </>,
+  );
+  type(/Gauge length/, '20');
+  fireEvent.click(screen.getByRole('button', { name: 'swap' }));
+  expect(screen.getByText('Gauge length, mm')).toBeTruthy();
+  await send();
+  expect(calls[0]!.input.gaugeLength).toBe('20');
 });

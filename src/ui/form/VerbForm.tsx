@@ -10,8 +10,9 @@ import { useId, useState, type ReactNode } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { v4 as newId } from 'uuid';
 import { ORIGINS, type Origin } from '@/core/cutters';
+import type { LengthUnit } from '@/core/units';
 import type { Done, ProblemDocument } from '@/crib/door';
-import { useLengths, useSurroundings } from '../shell';
+import { useSurroundings } from '../shell';
 import { problemOf, toInput, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
@@ -56,7 +57,9 @@ export function VerbForm({
   children,
   when,
 }: VerbFormProps) {
-  const { perform, say, unit, zone } = useSurroundings();
+  const { perform, say, zone, unit: shownUnit } = useSurroundings();
+  // The unit is the one the form was opened in: swapping the display must not turn a typed 20 mm into 20 inches.
+  const [unit] = useState(shownUnit);
   const router = useRouter();
   const [formId, setFormId] = useState<string | null>(null);
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
@@ -115,6 +118,7 @@ export function VerbForm({
               spec={f}
               control={control}
               wrong={problemOf(f.name, parts)}
+              unit={unit}
               onAdd={setAdding}
             />
           ))}
@@ -171,15 +175,16 @@ function FormField({
   spec,
   control,
   wrong,
+  unit,
   onAdd,
 }: {
   spec: FieldSpec;
   control: Control<Texts>;
   wrong?: string;
+  unit: LengthUnit;
   onAdd: (form: SubForm) => void;
 }) {
   const id = useId();
-  const { unitWord } = useLengths();
   if (spec.kind === 'legend') return <div className="legend">{spec.label}</div>;
   const help = spec.help || wrong ? `${id}-help` : undefined;
   const figures = spec.kind === 'length' || spec.kind === 'number' || spec.kind === 'whole';
@@ -187,7 +192,7 @@ function FormField({
     <div className={spec.wide ? 'field wide' : 'field'}>
       <label htmlFor={id}>
         {spec.label}
-        {spec.kind === 'length' ? `, ${unitWord}` : ''}
+        {spec.kind === 'length' ? `, ${unit === 'mm' ? 'mm' : 'in'}` : ''}
         {spec.optional ? ' (if known)' : ''}
       </label>
       <div className="pair">

@@ -16,7 +16,9 @@ import { useQuery } from './query';
 export function BuildTag({ items, job, t }: { items: ItemLine[]; job: JobLine | null; t: string | null }) {
   const query = useQuery();
   const router = useRouter();
-  const { show, unit } = useLengths();
+  const { show, unit: shownUnit } = useLengths();
+  // As in the form below: what is typed keeps the unit it was begun in.
+  const [unit] = useState(shownUnit);
   const [trial, setTrial] = useState({ cutter: '', holder: '', stickout: '' });
   const cutters = items.filter((i) => i.kind === 'cutter').flatMap((i) => cutterSources(i));
   const holders = items

@@ -34,7 +34,8 @@ export function EndScreen({
 }) {
   const router = useRouter();
   const { who } = useSurroundings();
-  const { unit } = useLengths();
+  const { unit: shownUnit } = useLengths();
+  const [unit] = useState(shownUnit);
   const { send, problem, pending } = useVerb('endLife');
   const [kind, setKind] = useState<Ending | null>(null);
   const [signs, setSigns] = useState<string[]>([]);
@@ -44,6 +45,7 @@ export function EndScreen({
   const [stickout, setStickout] = useState(card.stickoutEntered);
   const [to, setTo] = useState('SCRAP');
   const [cost, setCost] = useState('');
+  const [despite, setDespite] = useState('');
   const [missing, setMissing] = useState<string | null>(null);
   const same = items.find((i) => i.code === card.cutter.code);
   const sources = items
@@ -75,7 +77,13 @@ export function EndScreen({
         ),
         ...(kind === 'lost' ? {} : { cutterTo: to }),
         ...(then === 'rebuild'
-          ? { rebuild: { cutter: sourceOf(chosenNext), stickout: length ? enteredText(length) : stickout } }
+          ? {
+              rebuild: {
+                cutter: sourceOf(chosenNext),
+                stickout: length ? enteredText(length) : stickout,
+                ...(despite.trim() ? { despite: despite.trim() } : {}),
+              },
+            }
           : {}),
       },
       (d) =>
@@ -215,6 +223,17 @@ export function EndScreen({
             />
           </div>
         </div>
+        {then === 'rebuild' && problem?.problems.some((p) => p.field === 'stickout') && (
+          <div className="field" style={{ marginTop: 10 }}>
+            <label htmlFor="despite">A stop is judged: why build it all the same?</label>
+            <input
+              id="despite"
+              value={despite}
+              onChange={(e) => setDespite(e.target.value)}
+              style={{ width: '100%', minHeight: 44, fontSize: 16 }}
+            />
+          </div>
+        )}
         {missing && (
           <div className="ask stop" role="alert">
             {missing}

@@ -127,7 +127,13 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
   const { day } = useTimes();
   const unknown = <Unknown>not known</Unknown>;
   const starts: Record<string, string> = {
+    // Everything in force is filled in, with its unit: what is left out of new figures is not known any more.
     taper: m.taper,
+    k: m.k_entered,
+    k0: inMm(m.k0_mm),
+    masterLength: inMm(m.master_length_mm),
+    feedMax: inMm(m.feed_max_mm_min),
+    rapid: inMm(m.rapid_mm_min),
     lengthSchool: m.length_school,
     diameterSchool: m.diameter_school,
     units: m.units,
@@ -184,3 +190,5 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
     </Tag>
   );
 }
+
+const inMm = (mm: number | null): string => (mm === null ? '' : `${mm} mm`);

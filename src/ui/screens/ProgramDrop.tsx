@@ -15,6 +15,8 @@ export function ProgramDrop({ operation }: { operation: number }) {
   const [name, setName] = useState('pasted');
   const [over, setOver] = useState(false);
   const [pending, setPending] = useState(false);
+  // Kept until an answer came: the same program sent again after a lost answer is recorded once.
+  const form = useRef<string | null>(null);
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
 
   const take = async (file: File) => {
@@ -24,13 +26,21 @@ export function ProgramDrop({ operation }: { operation: number }) {
   const send = async () => {
     if (pending) return;
     setPending(true);
+    form.current ??= newId();
     try {
       const answer = await fetch('/api/v1/programs', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ who: who ?? '', formId: newId(), operation, name, text: area.current!.value }),
+        body: JSON.stringify({
+          who: who ?? '',
+          formId: form.current,
+          operation,
+          name,
+          text: area.current!.value,
+        }),
       });
       const said = await answer.json();
+      form.current = null;
       if (!answer.ok) return setProblem(said as ProblemDocument);
       setProblem(null);
       area.current!.value = '';
@@ -39,7 +49,7 @@ export function ProgramDrop({ operation }: { operation: number }) {
       );
       router.refresh();
     } catch {
-      say('no answer came: send it again');
+      say('no answer came: send it again, it is recorded only once');
     } finally {
       setPending(false);
     }

@@ -103,7 +103,9 @@ export function priceInCents(input: Record<string, unknown>): Record<string, unk
 export function AddHolderTag() {
   const query = useQuery();
   const router = useRouter();
-  const { unit } = useLengths();
+  const { unit: shownUnit } = useLengths();
+  // As in the form: what is typed keeps the unit it was begun in.
+  const [unit] = useState(shownUnit);
   const [segments, setSegments] = useState([{ length: '', upper: '', lower: '' }]);
   const set = (i: number, key: 'length' | 'upper' | 'lower', value: string) =>
     setSegments((s) => s.map((x, k) => (k === i ? { ...x, [key]: value } : x)));

@@ -154,6 +154,30 @@ describe('ending a life', () => {
     });
     expect(pushed).toEqual(['/rack?open=A-0002&do=measure']);
   });
+  it('a stop that is judged asks for the reason the refusal speaks of, and sends it', async () => {
+    const stop = { field: 'stickout', value: '34 mm', limit: null, detail: 'Too short to grip' };
+    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />, async () => ({
+      ok: false,
+      problem: {
+        type: 'x',
+        title: 'x',
+        status: 409,
+        code: 'REFUSED',
+        detail: stop.detail,
+        way_out: 'Say why.',
+        problems: [stop],
+      },
+    }));
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    fireEvent.click(screen.getByRole('radio', { name: /another cutter into it/ }));
+    expect(screen.queryByLabelText(/A stop is judged/)).toBeNull();
+    await tap('End this life');
+    fireEvent.change(screen.getByLabelText(/A stop is judged/), {
+      target: { value: 'longer bore than listed' },
+    });
+    await tap('End this life');
+    expect(calls[1]!.input.rebuild).toMatchObject({ despite: 'longer bore than listed' });
+  });
   it('with no cutter on a shelf there is nothing to build in', () => {
     showIn(<EndScreen card={card()} items={[item({ places: [] })]} places={places} />);
     expect(screen.getByRole('radio', { name: /another cutter into it/ })).toHaveProperty('disabled', true);

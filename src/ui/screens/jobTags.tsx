@@ -92,7 +92,7 @@ export function ToolTag({
 
 /** An operation: what is known of it beside its program. */
 export function OperationTag({ job }: { job: JobLine }) {
-  const { entered, show, unitWord } = useLengths();
+  const { entered, unitWord } = useLengths();
   const { operation: o } = job;
   const unknown = <Unknown>not known</Unknown>;
   return (
@@ -124,7 +124,7 @@ export function OperationTag({ job }: { job: JobLine }) {
             label: 'Highest Z beside the cut',
             kind: 'length',
             optional: true,
-            start: o.highest_beside_mm === null ? '' : show(o.highest_beside_mm, 3).replace('−', '-'),
+            start: o.highest_beside_entered ?? '',
             help: 'part top or jaw, in the program’s coordinates',
           },
           {
@@ -132,7 +132,7 @@ export function OperationTag({ job }: { job: JobLine }) {
             label: 'Part zero above datum',
             kind: 'length',
             optional: true,
-            start: o.part_zero_mm === null ? '' : show(o.part_zero_mm, 3).replace('−', '-'),
+            start: o.part_zero_entered ?? '',
           },
         ]}
         said={() => `${o.job}: figures stated`}
