@@ -26,12 +26,18 @@ export async function signAs(page: Page, initials: string): Promise<void> {
   await expect(page.getByLabel('Who are you?')).toHaveValue(initials);
 }
 
-/** A scan as a keyboard wedge sends it: characters and Enter without pause. */
+/**
+ * A scan as a keyboard wedge sends it: characters and Enter without pause. A key's time stamp is when the wedge sent
+ * it, not when a busy page came round to it, so all of them are made before the first is handled.
+ */
 export async function scan(page: Page, text: string): Promise<void> {
   await page.evaluate((code) => {
     const target = document.activeElement ?? document.body;
-    for (const key of [...code, 'Enter']) {
-      const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+    const events = [...code, 'Enter'].map(
+      (key) => new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+    );
+    for (const event of events) {
+      const { key } = event;
       const taken = !target.dispatchEvent(event);
       // The browser would type the character into the field that has the focus.
       if (!taken && key.length === 1 && target instanceof HTMLInputElement) {
