@@ -27,6 +27,8 @@ it('fills by the verbs alone: same seed, same shop, with something of everything
     'measure',
     'which tool',
     'grade',
+    'late back',
+    'count',
   ] as WorkKind[])
     expect(kinds).toContain(kind);
   const life = await lifeView(crib.db);

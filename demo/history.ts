@@ -3,6 +3,7 @@ import { readProgram, type ProgramReport } from '../src/core/programs';
 import { perform, type Crib, type Done } from '../src/crib/door';
 import { verbNamed } from '../src/crib/verbs';
 import type { Database } from '../src/data/database';
+import { MORE_PLACES, SHELVES } from './shelves';
 import { BUILDS, CUTTERS, HOLDERS, JOBS, MACHINES, MATERIALS, PEOPLE, PLACES, SUPPLIERS } from './shop';
 
 const DAY = 86_400_000;
@@ -246,6 +247,92 @@ export async function fillDemo(
   await lastMorning();
   return counts;
 
+  /** The rest of the shelves, and what the crib does beside the programs: lending, counting, regrinding. */
+  async function fillShelves(): Promise<void> {
+    clock = new Date(now.getTime() - 9 * DAY);
+    who = 'IK';
+    for (const place of MORE_PLACES) await act('addPlace', place);
+    for (const s of SHELVES) {
+      await act('addItem', {
+        code: s.code,
+        kind: s.kind,
+        ...(s.family ? { family: s.family } : {}),
+        maker: s.maker,
+        facts: statedFacts(s.facts),
+        supply: {
+          supplier: s.maker === 'Skarv' ? 'NORDKANT' : 'HALVOR',
+          orderCode: `${s.maker.slice(0, 2).toUpperCase()}-${s.code}`,
+          ...(s.priceCents ? { priceCents: s.priceCents } : {}),
+          ...(s.pack ? { pack: s.pack } : {}),
+        },
+      });
+      await act('receiveStock', { item: s.code, place: s.place, quantity: s.stock });
+    }
+    await act('receiveStock', { item: 'SEKN1203-P25', place: 'CAB1-C-1', quantity: 5, edgesLeft: 2 });
+    await act('receiveStock', { item: 'CN12-08', place: 'CAB1-C', quantity: 20, supplier: 'NORDKANT' });
+    await act('addItem', {
+      code: 'CR10-05B',
+      kind: 'cutter',
+      family: 'corner-radius',
+      maker: 'Skarv',
+      similarTo: 'CR10-05',
+    });
+    await act('linkItem', {
+      item: 'CR10-05B',
+      earlier: 'CR10-05',
+      relation: 'version',
+      reason: 'grade renamed by its maker',
+    });
+    await act('stateStanding', { item: 'CR10-05B', standing: 'trial', reason: 'ten pieces to compare' });
+    await act('receiveStock', { item: 'CR10-05B', place: 'CAB1-A', quantity: 2 });
+    clock = new Date(now.getTime() - 6 * DAY);
+    await act('issueStock', { item: 'EM3-2A', from: 'CAB1-A', quantity: 2, to: 'TO', due: isoDay(2) });
+    await act('issueStock', { item: 'C32-6', from: 'CAB1-C', quantity: 1, to: 'JB' });
+    await act('moveStock', {
+      item: 'TAP-M6',
+      from: 'CAB1-B',
+      quantity: 1,
+      to: 'CART-1',
+      note: 'for the valve blocks',
+    });
+    await act('issueStock', { item: 'EM6-LN', from: 'CAB1-A', quantity: 1, to: 'MS' });
+    await act('returnStock', {
+      item: 'EM6-LN',
+      from: 'HAND-MS',
+      quantity: 1,
+      to: 'USED',
+      used: 'yes',
+      grade: 'aluminium',
+      goodZone: 'upper 5 mm',
+      signs: ['small chip at one corner'],
+    });
+    await act('returnStock', {
+      item: 'D-F',
+      ...(await lentOut('D-F', 'MS')),
+      to: 'USED',
+      used: 'yes',
+      grade: 'slotting steel',
+    });
+    const drill = (await db.query<{ mark: string }>('select mark from piece order by id desc limit 1'))[0]!
+      .mark;
+    await act('sendToRegrind', { piece: drill, to: 'SLIP', due: isoDay(4), wanted: '118 degrees, as new' });
+    clock = new Date(now.getTime() - 2 * 3_600_000);
+    await act('startCount', { place: 'CAB1-C' });
+    await act('enterCount', {
+      sheet: 'C-0001',
+      lines: [
+        { place: 'CAB1-C', item: 'SEKN1203-P25', counted: 18 },
+        { place: 'CAB1-C', item: 'SEKN1203-K15', counted: 12 },
+        { place: 'CAB1-C', item: 'C32-6', counted: 2 },
+      ],
+    });
+  }
+
+  async function lentOut(item: string, to: string) {
+    await act('issueStock', { item, from: 'CAB1-B', quantity: 1, to });
+    return { from: `HAND-${to}`, quantity: 1 };
+  }
+
   /** Something of everything to do, so that every screen has something to say. */
   async function lastMorning(): Promise<void> {
     clock = new Date(now.getTime() - DAY - 3 * 3_600_000);
@@ -279,8 +366,17 @@ export async function fillDemo(
     });
     const tip = tools.get('VB T3')!;
     await act('recordWear', { tag: tip.tag, flankWear: '0.16', note: 'line on the wall' });
+    await fillShelves();
   }
 }
+
+const statedFacts = (given: Record<string, string | [string, string]>) =>
+  Object.fromEntries(
+    Object.entries(given).map(([symbol, f]) => [
+      symbol,
+      typeof f === 'string' ? { value: f, origin: 'maker' } : { value: f[0], origin: f[1] },
+    ]),
+  );
 
 function pick<T extends string>(at: number, options: readonly (readonly [T, number])[]): T {
   let sum = 0;
@@ -294,20 +390,14 @@ async function furnish(act: (name: string, input: Record<string, unknown>) => Pr
   for (const material of MATERIALS) await act('addMaterial', material);
   for (const supplier of SUPPLIERS) await act('addSupplier', supplier);
   for (const machine of MACHINES) await act('addMachine', machine);
-  const facts = (given: Record<string, string | [string, string]>) =>
-    Object.fromEntries(
-      Object.entries(given).map(([symbol, f]) => [
-        symbol,
-        typeof f === 'string' ? { value: f, origin: 'maker' } : { value: f[0], origin: f[1] },
-      ]),
-    );
+  const facts = statedFacts;
   for (const c of CUTTERS) {
-    await act('addCutter', {
+    await act('addItem', {
+      kind: 'cutter',
       code: c.code,
       family: c.family,
       maker: c.maker,
-      substrate: c.substrate,
-      facts: facts(c.facts),
+      facts: facts({ SUBSTRATE: c.substrate, ...c.facts }),
       ...(c.assumed ? { assumedLife: { minutes: c.assumed[0], origin: c.assumed[1] } } : {}),
       supply: {
         supplier: c.supplier,
@@ -319,11 +409,11 @@ async function furnish(act: (name: string, input: Record<string, unknown>) => Pr
     await act('receiveStock', { item: c.code, place: c.place, quantity: c.stock });
   }
   for (const h of HOLDERS) {
-    await act('addHolder', {
+    await act('addItem', {
+      kind: 'holder',
       code: h.code,
-      taper: h.taper,
       maker: 'Skarv',
-      facts: facts(h.facts),
+      facts: facts({ CCMS: h.taper, ...h.facts }),
       segments: h.segments.map(([length, upper, lower]) => ({ length, upper, lower })),
     });
     await act('receiveStock', { item: h.code, place: 'HOLD', quantity: h.stock });

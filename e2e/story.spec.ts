@@ -75,10 +75,10 @@ test('first run: people, a place, a machine, a material, a supplier', async () =
 
 test('a cutter and a holder, with facts and their origin, received onto the shelf', async () => {
   await page.getByRole('link', { name: 'Add the first cutter' }).click();
+  await tag().getByLabel('Family').selectOption('corner-radius');
   await fill(tag(), {
     'Code here': 'EM10',
-    Family: 'corner-radius',
-    Substrate: 'carbide',
+    'SUBSTRATE substrate': 'carbide',
     'DC cutting': '10',
     'DMM shank': '10',
     'LCF flute': '22',
@@ -119,7 +119,7 @@ test('a cutter and a holder, with facts and their origin, received onto the shel
   await page.getByRole('link', { name: 'Add a holder' }).click();
   await fill(tag(), {
     'Code here': 'CC10',
-    Taper: '40 taper',
+    'CCMS spindle': '40 taper',
     'LF gauge': '60',
     CLAMP_MIN: '1',
     CLAMP_MAX: '10',

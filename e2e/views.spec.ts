@@ -8,7 +8,10 @@ test.use({ baseURL: DEMO });
 const VIEWS = [
   ['Today', '/'],
   ['Cutters', '/cutters?open=EM8'],
-  ['Add a cutter', '/cutters?new=cutter'],
+  ['Add a cutter', '/cutters?new=cutter&family=square'],
+  ['Places', '/places?open=CAB1'],
+  ['A count sheet', '/places?show=counts&sheet=C-0001'],
+  ['Who has what', '/places?show=loans'],
   ['Rack', '/rack'],
   ['Rack with a tag', '/rack?job=J-4417&open=A-0044'],
   ['Build', '/rack?new=build'],

@@ -300,21 +300,22 @@ describe('bad input at the door', () => {
     ['receiveStock', { item: 'EM10', place: 'S1', quantity: 1.5 }, 'INVALID_INPUT', 'quantity'],
     ['receiveStock', { item: 'EM10', place: 'SCRAP', quantity: 1 }, 'REFUSED', 'place'],
     [
-      'addCutter',
-      { code: 'EM10', family: 'square', facts: { DC: { value: '10', origin: 'maker' } } },
+      'addItem',
+      { code: 'EM10', kind: 'cutter', family: 'square', facts: { DC: { value: '10', origin: 'maker' } } },
       'CONFLICT',
       '',
     ],
     [
-      'addCutter',
-      { code: 'X', family: 'square', facts: { DC: { value: 'ten', origin: 'maker' } } },
+      'addItem',
+      { code: 'X', kind: 'cutter', family: 'square', facts: { DC: { value: 'ten', origin: 'maker' } } },
       'INVALID_INPUT',
       'facts.DC.value',
     ],
     [
-      'addCutter',
+      'addItem',
       {
         code: 'X',
+        kind: 'cutter',
         family: 'corner-radius',
         facts: { DC: { value: '10', origin: 'maker' }, RE: { value: '6', origin: 'maker' } },
       },

@@ -57,18 +57,26 @@ export async function furnish(crib: TestCrib): Promise<void> {
     rapid: '20000',
     toolChangeS: '5',
   });
-  await crib.do('addCutter', {
+  await crib.do('addItem', {
     code: 'EM10',
+    kind: 'cutter',
     family: 'square',
-    substrate: 'carbide',
-    facts: { DC: guess('10'), DMM: guess('10'), LCF: guess('22'), OAL: guess('72'), NOF: guess('4') },
+    facts: {
+      SUBSTRATE: guess('carbide'),
+      DC: guess('10'),
+      DMM: guess('10'),
+      LCF: guess('22'),
+      OAL: guess('72'),
+      NOF: guess('4'),
+    },
     assumedLife: { minutes: '40', origin: 'guess' },
     supply: { supplier: 'NORD', orderCode: 'N-1010', priceCents: 3150, pack: 2 },
   });
-  await crib.do('addHolder', {
+  await crib.do('addItem', {
     code: 'SL10',
-    taper: '40 taper',
+    kind: 'holder',
     facts: {
+      CCMS: guess('40 taper'),
       LF: guess('60'),
       CLAMP_MIN: guess('10'),
       CLAMP_MAX: guess('10'),

@@ -1,6 +1,6 @@
 import { buildAssembly, resetStickout, takeDown } from './assemblies';
 import { addSupplier, placeOrder, receiveOrder } from './buying';
-import { addCutter, addHolder, stateFacts } from './cutters';
+import { addItem, linkItem, stateFacts, stateStanding } from './cutters';
 import type { Verb } from './door';
 import { addJob, assignUse, logParts, stateOperation, statePassDepth, storeProgram, tieTool } from './jobs';
 import { counterEntry } from './ledger';
@@ -8,7 +8,25 @@ import { endLife, recordWear } from './life';
 import { addMachine, changeMachine } from './machines';
 import { judgeMeasurement, recordMeasurement } from './measuring';
 import { addPerson } from './people';
-import { addMaterial, addPlace, foundStock, gradePiece, receiveStock } from './stock';
+import {
+  addMaterial,
+  addPlace,
+  bookCount,
+  enterCount,
+  foundStock,
+  gradePiece,
+  issueStock,
+  loseStock,
+  moveStock,
+  receiveStock,
+  returnStock,
+  saveView,
+  scrapStock,
+  sendToRegrind,
+  startCount,
+  stateSeat,
+  takeFromRegrind,
+} from './stock';
 
 /** Everything people can do, in the order of the work. Forms and /api/v1 both read this list. */
 export const VERBS: readonly Verb[] = [
@@ -18,12 +36,25 @@ export const VERBS: readonly Verb[] = [
   addSupplier,
   addMachine,
   changeMachine,
-  addCutter,
-  addHolder,
+  addItem,
   stateFacts,
+  linkItem,
+  stateStanding,
   receiveStock,
   foundStock,
+  moveStock,
+  issueStock,
+  returnStock,
+  scrapStock,
+  loseStock,
+  startCount,
+  enterCount,
+  bookCount,
   gradePiece,
+  sendToRegrind,
+  takeFromRegrind,
+  stateSeat,
+  saveView,
   buildAssembly,
   resetStickout,
   takeDown,

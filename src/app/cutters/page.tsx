@@ -1,9 +1,29 @@
 import { shopView } from '@/crib/shop';
-import { itemsView } from '@/crib/stock';
+import { catalogueView, itemView, savedViews } from '@/crib/stock';
 import { CuttersScreen } from '@/ui/screens';
 import { openForPage } from '../server/views';
 
-export default async function Page() {
-  const { view } = await openForPage();
-  return <CuttersScreen view={await view(itemsView)} shop={await view(shopView)} />;
+type Search = Record<string, string | string[] | undefined>;
+
+export default async function Page({ searchParams }: { searchParams: Promise<Search> }) {
+  const search = await searchParams;
+  const text = (name: string) => (typeof search[name] === 'string' ? search[name] || undefined : undefined);
+  const { db, view } = await openForPage();
+  const asked = {
+    q: text('q'),
+    kind: text('kind'),
+    place: text('place'),
+    sort: text('sort'),
+    after: text('after'),
+    before: text('before'),
+    unit: text('unit') === 'inch' ? ('inch' as const) : ('mm' as const),
+  };
+  return (
+    <CuttersScreen
+      view={await catalogueView(db, asked).catch((problem: Error) => ({ problem: problem.message }))}
+      one={await itemView(db, text('open') ?? null)}
+      shop={await view(shopView)}
+      saved={await view(savedViews)}
+    />
+  );
 }

@@ -1,7 +1,7 @@
 import { jobsView } from '@/crib/jobs';
 import { rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
-import { itemsView } from '@/crib/stock';
+import { takeableView } from '@/crib/stock';
 import { RackScreen } from '@/ui/screens';
 import { openForPage } from '../server/views';
 
@@ -11,7 +11,7 @@ export default async function Page() {
   return (
     <RackScreen
       view={await view(rackView)}
-      items={(await view(itemsView)).items}
+      items={(await view(takeableView)).items}
       jobs={(await view(jobsView)).jobs}
       places={shop.places}
     />

@@ -1,16 +1,7 @@
-import type { CutterGeometry, HolderGeometry } from '../cutters';
+import { geometry, type CutterGeometry, type HolderGeometry } from '../cutters';
 import { assemblyOutline, expectedGaugeLength, judgeBuild } from './index';
 
-const cutter: CutterGeometry = {
-  family: 'square',
-  DC: 10,
-  DMM: 10,
-  LCF: 22,
-  OAL: 72,
-  RE: null,
-  SIG: null,
-  NOF: 4,
-};
+const cutter: CutterGeometry = geometry('square', { DC: 10, DMM: 10, LCF: 22, OAL: 72, NOF: 4 });
 const holder: HolderGeometry = {
   LF: 60,
   CLAMP_MIN: 3,

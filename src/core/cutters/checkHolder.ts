@@ -1,4 +1,4 @@
-import type { HolderGeometry } from './families';
+import type { HolderGeometry } from './geometry';
 
 export interface HolderFault {
   field: string;

@@ -2,6 +2,7 @@ import reference from './reference/floor.json';
 import {
   effectiveDiameter,
   flatStepover,
+  geometry,
   millsFloor,
   ridgeHeight,
   smallestInsideCorner,
@@ -10,14 +11,7 @@ import {
 
 /** Worked values in full precision (mpmath) from the plane geometry of circles: reference/floor.json. */
 const mill = (over: Partial<CutterGeometry>): CutterGeometry => ({
-  family: 'corner-radius',
-  DC: 10,
-  DMM: null,
-  LCF: null,
-  OAL: null,
-  RE: null,
-  SIG: null,
-  NOF: null,
+  ...geometry('corner-radius', { DC: 10 }),
   ...over,
 });
 const near = (got: number | null, want: number) => {

@@ -1,5 +1,5 @@
-import { parseLength, parseNumber, type LengthUnit } from '../units';
-import { CUTTER_SYMBOLS, HOLDER_SYMBOLS } from './families';
+import { parseDiameter, parseNumber, type LengthUnit } from '../units';
+import { isNumeric, SYMBOLS, type FactSymbol } from './symbols';
 
 /** A symbol between two limits, each included unless it is open; mm where the symbol is a length. */
 export interface SymbolRange {
@@ -17,9 +17,9 @@ export interface ItemQuery {
 }
 
 const KINDS: Record<string, string> = Object.fromEntries(
-  Object.entries({ ...CUTTER_SYMBOLS, ...HOLDER_SYMBOLS }).map(([symbol, s]) => [symbol, s.kind]),
+  (Object.keys(SYMBOLS) as FactSymbol[]).filter(isNumeric).map((s) => [s, SYMBOLS[s].kind]),
 );
-const VALUE = String.raw`[\d./,]+(?:\s?(?:mm|in|"))?`;
+const VALUE = String.raw`(?:#?[\d./,]+(?:\s?(?:mm|in|"))?|[A-Z](?!\w))`;
 const RANGE = new RegExp(
   String.raw`(?<![\w-])(${Object.keys(KINDS).join('|')})\s*(?:(>=|<=|>|<|=)\s*(${VALUE})|\s(${VALUE})\.\.(${VALUE}))(?![\w-])`,
   'gi',
@@ -45,7 +45,7 @@ export function itemQuery(text: string, unit: LengthUnit): ItemQuery {
     ) => {
       const symbol = name.toUpperCase();
       const read = (value: string) =>
-        KINDS[symbol] === 'length' ? (parseLength(value, unit)?.mm ?? null) : parseNumber(value);
+        KINDS[symbol] === 'length' ? (parseDiameter(value, unit)?.mm ?? null) : parseNumber(value);
       const [low, high] = sign ? [read(one!), read(one!)] : [read(from!), read(to!)];
       if (low === null || high === null) return whole;
       ranges.push({

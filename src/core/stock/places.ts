@@ -1,7 +1,9 @@
-/** Kinds of place. In the crib lie shelf, drawer and cart; 'build' is in assemblies; scrap and lost are the ends. */
-export const CRIB_PLACES = ['shelf', 'drawer', 'cart'] as const;
-export type PlaceKind = (typeof CRIB_PLACES)[number] | 'build' | 'scrap' | 'lost';
+/** Where stock lies in the crib, to be taken from there: nested to any depth. */
+export const CRIB_PLACES = ['room', 'cabinet', 'shelf', 'drawer', 'bin', 'cart'] as const;
+/** Places that people add themselves; the others are made as they are needed, or built in. */
+export const ADDED_PLACES = [...CRIB_PLACES, 'machine', 'regrind'] as const;
+export type PlaceKind = (typeof ADDED_PLACES)[number] | 'build' | 'hand' | 'scrap' | 'lost';
 
-/** Whether things lie in the crib at such a place, to be taken from there; null is 'nowhere'. */
+/** Whether things lie in the crib at such a place; null is 'nowhere'. */
 export const inCrib = (kind: string | null): boolean =>
   (CRIB_PLACES as readonly (string | null)[]).includes(kind);

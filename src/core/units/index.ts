@@ -1,5 +1,6 @@
 // Lengths and numbers as people type and read them
 export { parseNumber } from './parseNumber';
-export { MM_PER_INCH, enteredText, formatLength, parseLength, showEntered } from './length';
+export { MM_PER_INCH, enteredText, formatLength, parseDiameter, parseLength, showEntered } from './length';
 export type { Length, LengthUnit } from './length';
+export { drillSize } from './drillSizes';
 export { round } from './round';

@@ -1,3 +1,4 @@
+import { drillSize } from './drillSizes';
 import { parseNumber } from './parseNumber';
 
 export type LengthUnit = 'mm' | 'inch';
@@ -17,8 +18,8 @@ const UNIT = /\s*(mm|inch|inches|in|″|")$/i;
 /**
  * Reads a length: a decimal number or an inch fraction ('3/8', '1 1/4'), with an optional unit behind it
  * (mm, in, inch, "); without one, `fallback` counts. Fractions are inches whatever the fallback says, since
- * no metric cutter is written that way. Keeps the number's text: 0.201 in does not come back from mm.
- * Returns null where the text is no length; a blank is null, never 0.
+ * no metric cutter is written that way; so are number drills ('#7') and, with their unit, letter drills ('F in').
+ * Keeps the number's text: 0.201 in does not come back from mm. Returns null where the text is no length; a blank is null, never 0.
  * Example: parseLength('1/4', 'mm') = { mm: 6.35, text: '1/4', unit: 'inch' }.
  */
 export function parseLength(entered: string, fallback: LengthUnit = 'mm'): Length | null {
@@ -32,10 +33,22 @@ export function parseLength(entered: string, fallback: LengthUnit = 'mm'): Lengt
     if (named === 'mm' || Number(under) === 0) return null;
     return { mm: (Number(whole ?? 0) + Number(over) / Number(under)) * MM_PER_INCH, text, unit: 'inch' };
   }
+  const drill = text.startsWith('#') || named === 'inch' ? drillSize(text) : null;
+  if (drill !== null) return named === 'mm' ? null : { mm: drill * MM_PER_INCH, text, unit: 'inch' };
   const number = parseNumber(text);
   if (number === null) return null;
   const unit = named ?? fallback;
   return { mm: unit === 'inch' ? number * MM_PER_INCH : number, text, unit };
+}
+
+/**
+ * Reads a cutter's diameter: a length, or a letter drill by its bare letter, which elsewhere would be a slip.
+ * Example: parseDiameter('F') = { mm: 6.5278, text: 'F', unit: 'inch' }.
+ */
+export function parseDiameter(entered: string, fallback: LengthUnit = 'mm'): Length | null {
+  const text = entered.trim();
+  const drill = /^[A-Za-z]$|^no\.?\s?\d/i.test(text) ? drillSize(text) : null;
+  return drill === null ? parseLength(entered, fallback) : { mm: drill * MM_PER_INCH, text, unit: 'inch' };
 }
 
 /** The text form in which a length is stored and sent: number and unit, as entered. */

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { enteredText, formatLength, parseLength, parseNumber, round, showEntered } from './index';
+import {
+  drillSize,
+  enteredText,
+  formatLength,
+  parseDiameter,
+  parseLength,
+  parseNumber,
+  round,
+  showEntered,
+} from './index';
 
 describe('parseNumber', () => {
   it.each([
@@ -60,4 +69,35 @@ it('round goes half away from zero and never to -0', () => {
   expect(round(1.005, 2)).toBe(1.01);
   expect(round(-2.5, 0)).toBe(-3);
   expect(Object.is(round(-0.001, 2), 0)).toBe(true);
+});
+
+describe('drills by number and letter (ASME B94.11M, from memory)', () => {
+  it.each([
+    ['#7', 0.201],
+    ['No. 25', 0.1495],
+    ['#1', 0.228],
+    ['#80', 0.0135],
+    ['F', 0.257],
+    ['a', 0.234],
+    ['Z', 0.413],
+  ])('%s is %d in', (text, inch) => expect(drillSize(text)).toBe(inch));
+  it.each(['7', '#0', '#81', '#', 'AB', ''])('%j names none', (text) => expect(drillSize(text)).toBeNull());
+  it('numbers grow smaller, letters larger, without a gap in either', () => {
+    const numbers = Array.from({ length: 80 }, (_, i) => drillSize(`#${i + 1}`)!);
+    expect(numbers.every((d, i) => i === 0 || d < numbers[i - 1]!)).toBe(true);
+    const letters = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((l) => drillSize(l)!);
+    expect(letters.every((d, i) => i === 0 || d > letters[i - 1]!)).toBe(true);
+    expect(letters[0]).toBeGreaterThan(numbers[0]!);
+  });
+  it('keeps its name: what was typed is what inches show', () => {
+    expect(parseLength('#7')).toEqual({ mm: expect.closeTo(5.1054, 9), text: '#7', unit: 'inch' });
+    expect(parseDiameter('F')).toEqual({ mm: expect.closeTo(6.5278, 9), text: 'F', unit: 'inch' });
+    expect(showEntered('#7 in', 5.1054, 'inch')).toBe('#7');
+    expect(showEntered('F in', 6.5278, 'inch')).toBe('F');
+    expect(showEntered('F in', 6.5278, 'mm', 2)).toBe('6.53');
+  });
+  it('a bare letter is no length elsewhere, and no drill is metric', () => {
+    expect(parseLength('F')).toBeNull();
+    expect(parseLength('#7 mm')).toBeNull();
+  });
 });

@@ -1,5 +1,6 @@
 import { inCrib } from '@/core/stock';
 import { judgeBuild } from '@/core/assemblies';
+import { KINDS, type ItemKind } from '@/core/cutters';
 import type { Judgement } from '@/core/because';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
 import { loadItems } from '@/crib/cutters';
@@ -8,7 +9,7 @@ import { insert, type Connection } from '@/data/database';
 import { maybeOperation } from '@/data/jobs';
 import {
   insertMovement,
-  maybeBalance,
+  manyBalances,
   maybeItem,
   maybePiece,
   maybePlace,
@@ -38,6 +39,7 @@ export interface HeldHolder {
   itemId: number;
   /** The place it is returned to. */
   placeId: number;
+  lotId: number | null;
 }
 
 export interface Built {
@@ -53,28 +55,30 @@ async function takeUnused(
   field_: string,
   code: string,
   placeCode: string,
-  kind: 'cutter' | 'holder',
+  kinds: readonly ItemKind[],
 ) {
-  const item = found(await maybeItem(c, code), `${field_}.item`, code, kind);
-  if (item.kind !== kind)
-    throw new Problem('REFUSED', `${code} is a ${item.kind}, not a ${kind}`, {
+  const item = found(await maybeItem(c, code), `${field_}.item`, code, KINDS[kinds[0]!].words);
+  if (!kinds.includes(item.kind))
+    throw new Problem('REFUSED', `${code} is a ${KINDS[item.kind].words}, not a ${KINDS[kinds[0]!].words}`, {
       field: `${field_}.item`,
       value: code,
-      wayOut: `Choose a ${kind}.`,
+      wayOut: `Choose a ${KINDS[kinds[0]!].words}.`,
     });
   const place = found(await maybePlace(c, placeCode.toUpperCase()), `${field_}.place`, placeCode, 'place');
-  const there = await maybeBalance(c, item.id, place.id);
-  const loose = (there?.quantity ?? 0) - (there?.pieces ?? 0);
-  if (loose < 1)
+  // Our own ordinary stock first, then lots, then what is a supplier's until it is used.
+  const parcels = (await manyBalances(c, [item.id]))
+    .filter((b) => b.place_id === place.id && b.quantity > b.pieces)
+    .sort((a, b) => Number(a.owner !== null) - Number(b.owner !== null) || (a.lot_id ?? 0) - (b.lot_id ?? 0));
+  if (!parcels.length)
     throw new Problem('CONFLICT', `The count says there is no unused ${code} at ${place.code}`, {
       field: `${field_}.place`,
       value: place.code,
-      limit: `${loose} there`,
+      limit: 'none there',
       wayOut: 'If you hold one, book it as found there first; else choose another place.',
     });
   await moment.leansOn(item.entry_id);
   await moment.leansOn(place.entry_id);
-  return { item, place };
+  return { item, place, lotId: parcels[0]!.lot_id };
 }
 
 /** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
@@ -83,13 +87,22 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
   const startEdges = (pieceId: number, fresh: boolean) =>
     insert(c, 'edge_set', { piece_id: pieceId, fresh, entry_id: moment.entryId }, 'id');
   if ('item' in source) {
-    const { item, place } = await takeUnused(c, moment, 'cutter', source.item, source.place, 'cutter');
+    const { item, place, lotId } = await takeUnused(c, moment, 'cutter', source.item, source.place, [
+      'cutter',
+      'body',
+    ]);
     const mark = await nextNumber(c, 'piece', 'mark', 'E');
-    const pieceId = await insert(c, 'piece', { mark, item_id: item.id, entry_id: moment.entryId }, 'id');
+    const pieceId = await insert(
+      c,
+      'piece',
+      { mark, item_id: item.id, lot_id: lotId, entry_id: moment.entryId },
+      'id',
+    );
     await insertMovement(c, {
       entryId: moment.entryId,
       itemId: item.id,
       pieceId,
+      lotId,
       from: place.id,
       to: build.id,
       quantity: 1,
@@ -116,6 +129,7 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
     entryId: moment.entryId,
     itemId: piece.item_id,
     pieceId: piece.id,
+    lotId: piece.lot_id,
     from: piece.place_id,
     to: build.id,
     quantity: 1,
@@ -164,6 +178,7 @@ export async function build(
       edge_set_id: cutter.edgeSetId,
       holder_item_id: holder.itemId,
       holder_place_id: holder.placeId,
+      holder_lot_id: holder.lotId,
       stickout_mm: length.mm,
       stickout_entered: length.entered,
       entry_id: moment.entryId,
@@ -197,18 +212,19 @@ export const buildAssembly = defineVerb({
   },
   required: ['cutter', 'holder', 'stickout'],
   async run(c, input, moment) {
-    const { item, place } = await takeUnused(
+    const { item, place, lotId } = await takeUnused(
       c,
       moment,
       'holder',
       input.holder.item,
       input.holder.place,
-      'holder',
+      ['holder'],
     );
     const inBuild = await onePlaceOfKind(c, 'build');
     await insertMovement(c, {
       entryId: moment.entryId,
       itemId: item.id,
+      lotId,
       from: place.id,
       to: inBuild.id,
       quantity: 1,
@@ -217,7 +233,7 @@ export const buildAssembly = defineVerb({
       c,
       moment,
       input.cutter as CutterSource,
-      { itemId: item.id, placeId: place.id },
+      { itemId: item.id, placeId: place.id, lotId },
       input.stickout,
       input.despite,
     );

@@ -24,7 +24,7 @@ export const resetStickout = defineVerb({
       c,
       moment,
       { piece: old.mark },
-      { itemId: old.holder_item_id, placeId: old.holder_place_id },
+      { itemId: old.holder_item_id, placeId: old.holder_place_id, lotId: old.holder_lot_id },
       input.stickout,
       input.despite,
     );

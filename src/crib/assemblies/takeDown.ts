@@ -51,6 +51,7 @@ export async function dismantle(
     entryId: moment.entryId,
     itemId: a.cutter_item_id,
     pieceId: a.piece_id,
+    lotId: a.cutter_lot_id,
     from: inBuild.id,
     to: cutterTo.id,
     quantity: 1,
@@ -59,6 +60,7 @@ export async function dismantle(
     await insertMovement(c, {
       entryId: moment.entryId,
       itemId: a.holder_item_id,
+      lotId: a.holder_lot_id,
       from: inBuild.id,
       to: a.holder_place_id,
       quantity: 1,

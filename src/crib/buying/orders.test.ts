@@ -5,8 +5,9 @@ let crib: TestCrib;
 beforeAll(async () => {
   crib = await openTestCrib();
   await furnish(crib);
-  await crib.do('addCutter', {
+  await crib.do('addItem', {
     code: 'RM8',
+    kind: 'cutter',
     family: 'reamer',
     facts: { DC: { value: '8', origin: 'maker' }, DMM: { value: '10', origin: 'maker' } },
   });

@@ -1,7 +1,7 @@
 // Items: verbs
-export { addCutter } from './addCutter';
-export { addHolder } from './addHolder';
+export { addItem } from './addItem';
 export { stateFacts } from './stateFacts';
+export { linkItem, stateStanding } from './linkItem';
 // Items with their facts in force
-export { loadItems } from './loadItems';
+export { itemWords, loadItems } from './loadItems';
 export type { CribItem } from './loadItems';

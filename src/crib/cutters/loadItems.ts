@@ -1,69 +1,94 @@
 import { group } from 'd3';
-import { describeCutter, type CutterGeometry, type HolderGeometry } from '@/core/cutters';
+import {
+  cutterFrom,
+  describeCutter,
+  holderFrom,
+  KINDS,
+  type CutterGeometry,
+  type Family,
+  type HolderGeometry,
+  type HolderSegment,
+  type ItemKind,
+  type Substrate,
+} from '@/core/cutters';
 import { enteredText } from '@/core/units';
 import type { Connection } from '@/data/database';
 import { manyFacts, manyItems, manySegments, type FactRow, type ItemRow } from '@/data/stock';
-import { cutterFromFacts } from './addCutter';
-import { holderFromFacts } from './addHolder';
+
+export type CribFact = Pick<
+  FactRow,
+  'symbol' | 'text' | 'unit' | 'value' | 'origin' | 'who' | 'happened_at' | 'entry_id'
+>;
 
 /** An item with the facts in force, as every verb and screen sees it. */
 export interface CribItem {
   id: number;
   entryId: number;
   code: string;
-  kind: 'cutter' | 'holder';
+  kind: ItemKind;
+  family: Family | null;
   words: string;
   maker: string | null;
-  substrate: string | null;
+  substrate: Substrate | null;
   centreCutting: boolean | null;
   taper: string | null;
+  /** Of cutters and bodies. */
   cutter: CutterGeometry | null;
   holder: HolderGeometry | null;
-  facts: Pick<FactRow, 'symbol' | 'text' | 'unit' | 'value' | 'origin' | 'who' | 'happened_at'>[];
+  segments: HolderSegment[];
+  facts: CribFact[];
   /** Symbols whose fact is a guess: a result that leans on one says so. */
   guesses: string[];
 }
 
 /** Items with their facts; null: all of them. */
 export async function loadItems(c: Connection, ids: readonly number[] | null = null): Promise<CribItem[]> {
-  const [rows, facts, segments] = [await manyItems(c), await manyFacts(c, ids), await manySegments(c, ids)];
-  const wanted = ids === null ? null : new Set(ids);
-  const factsOf = group(facts, (f) => f.item_id);
-  const segmentsOf = group(segments, (s) => s.item_id);
-  return rows
-    .filter((row) => !wanted || wanted.has(row.id))
-    .map((row) =>
-      toItem(
-        row,
-        factsOf.get(row.id) ?? [],
-        (segmentsOf.get(row.id) ?? []).map(({ length, upper, lower }) => ({ length, upper, lower })),
-      ),
-    );
+  const rows = await manyItems(c, ids);
+  const factsOf = group(await manyFacts(c, ids), (f) => f.item_id);
+  const segmentsOf = group(await manySegments(c, ids), (s) => s.item_id);
+  return rows.map((row) =>
+    toItem(
+      row,
+      factsOf.get(row.id) ?? [],
+      (segmentsOf.get(row.id) ?? []).map(({ length, upper, lower }) => ({ length, upper, lower })),
+    ),
+  );
 }
 
-function toItem(row: ItemRow, facts: FactRow[], segments: HolderGeometry['segments']): CribItem {
-  const cutter = row.kind === 'cutter' ? cutterFromFacts(row.family!, facts) : null;
-  const holder = row.kind === 'holder' ? holderFromFacts(facts, segments) : null;
+type KnownFact = Pick<CribFact, 'symbol' | 'text' | 'unit' | 'value'>;
+
+/** One line that names an item as people at the crib say it, from its facts in force. */
+export function itemWords(row: Pick<ItemRow, 'kind' | 'family'>, facts: readonly KnownFact[]): string {
+  const text = (symbol: string) => facts.find((f) => f.symbol === symbol)?.text ?? null;
+  if (row.family === null) return otherWords(row.kind, text);
   const dc = facts.find((f) => f.symbol === 'DC');
+  const words = describeCutter(
+    cutterFrom(row.family, facts),
+    text('SUBSTRATE') as Substrate | null,
+    dc && enteredText({ mm: dc.value!, text: dc.text, unit: dc.unit === 'inch' ? 'inch' : 'mm' }),
+    { TDZ: text('TDZ') ?? undefined, TCHA: text('TCHA') ?? undefined },
+  );
+  return row.kind === 'body' ? `${words} body` : words;
+}
+
+function toItem(row: ItemRow, facts: readonly FactRow[], segments: HolderSegment[]): CribItem {
+  const text = (symbol: string) => facts.find((f) => f.symbol === symbol)?.text ?? null;
+  const centre = text('CCC');
   return {
     id: row.id,
     entryId: row.entry_id,
     code: row.code,
     kind: row.kind,
+    family: row.family,
     maker: row.maker,
-    substrate: row.substrate,
-    centreCutting: row.centre_cutting,
-    taper: row.taper,
-    cutter,
-    holder,
-    words: cutter
-      ? describeCutter(
-          cutter,
-          row.substrate,
-          dc && enteredText({ mm: dc.value, text: dc.text, unit: dc.unit === 'inch' ? 'inch' : 'mm' }),
-        )
-      : holderWords(row.taper, holder!),
-    facts: facts.map(({ symbol, text, unit, value, origin, who, happened_at }) => ({
+    substrate: text('SUBSTRATE') as Substrate | null,
+    centreCutting: centre === null ? null : centre === 'yes',
+    taper: text('CCMS'),
+    cutter: row.family === null ? null : cutterFrom(row.family, facts),
+    holder: row.kind === 'holder' ? holderFrom(facts, segments) : null,
+    segments,
+    words: itemWords(row, facts),
+    facts: facts.map(({ symbol, text, unit, value, origin, who, happened_at, entry_id }) => ({
       symbol,
       text,
       unit,
@@ -71,17 +96,28 @@ function toItem(row: ItemRow, facts: FactRow[], segments: HolderGeometry['segmen
       origin,
       who,
       happened_at,
+      entry_id,
     })),
     guesses: facts.filter((f) => f.origin === 'guess').map((f) => f.symbol),
   };
 }
 
-function holderWords(taper: string | null, h: HolderGeometry): string {
+/** One line that names an item that is no cutter. Unknown facts are left out. */
+function otherWords(kind: ItemKind, text: (symbol: string) => string | null): string {
+  const joined = (...parts: (string | null | false)[]) => parts.filter(Boolean).join(' ');
+  const [min, max] = [text('CLAMP_MIN'), text('CLAMP_MAX')];
   const range =
-    h.CLAMP_MIN !== null && h.CLAMP_MAX !== null
-      ? h.CLAMP_MIN === h.CLAMP_MAX
-        ? `, ${h.CLAMP_MAX} mm bore`
-        : `, ${h.CLAMP_MIN} to ${h.CLAMP_MAX} mm`
-      : '';
-  return `${taper ?? ''} holder${range}`.trim();
+    min === null || max === null ? '' : min === max ? `, ${max} mm bore` : `, ${min} to ${max} mm`;
+  switch (kind) {
+    case 'holder':
+      return `${joined(text('CCMS'), text('CLAMPING'), 'holder')}${range}`;
+    case 'collet':
+      return `${joined('collet', text('COLLET'))}${range}`;
+    case 'insert':
+      return joined(text('ISO1832'), 'insert', text('GRADE') && `grade ${text('GRADE')}`);
+    case 'spare':
+      return joined('spare', text('FITS') && `for ${text('FITS')}`);
+    default:
+      return joined(text('CCMS'), KINDS[kind].words);
+  }
 }

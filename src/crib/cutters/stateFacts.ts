@@ -1,11 +1,9 @@
-import { checkCutter, checkHolder, CUTTER_SYMBOLS, HOLDER_SYMBOLS } from '@/core/cutters';
+import { checkItem, factsOf } from '@/core/cutters';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { maybeItem } from '@/data/stock';
-import { cutterFromFacts } from './addCutter';
-import { holderFromFacts } from './addHolder';
 import { loadItems } from './loadItems';
 import { assumedLifeSchema, supplySchema, writeAssumedLife, writeSupply } from './supplyAndLife';
-import { factSchema, insertFacts, readFacts, refuseFaults } from './writeFacts';
+import { factsSchema, insertFacts, readFacts, refuseFaults } from './writeFacts';
 
 /** New facts of an item already here: measured instead of guessed, a new price, a better assumption. */
 export const stateFacts = defineVerb({
@@ -14,7 +12,7 @@ export const stateFacts = defineVerb({
   summary: 'State facts of an item anew, each with its origin; the earlier ones stay in its history.',
   properties: {
     item: field.words(40),
-    facts: { type: 'object', additionalProperties: factSchema },
+    facts: factsSchema,
     assumedLife: assumedLifeSchema,
     supply: supplySchema,
   },
@@ -23,20 +21,9 @@ export const stateFacts = defineVerb({
     const row = found(await maybeItem(c, input.item), 'item', input.item, 'item');
     const item = (await loadItems(c, [row.id]))[0]!;
     await moment.leansOn(row.entry_id);
-    const symbols = row.kind === 'cutter' ? CUTTER_SYMBOLS : HOLDER_SYMBOLS;
-    const unknown = Object.keys(input.facts ?? {}).find((s) => !(s in symbols));
-    if (unknown)
-      throw new Problem('INVALID_INPUT', `facts.${unknown}: not a symbol of a ${row.kind}`, {
-        field: `facts.${unknown}`,
-        limit: Object.keys(symbols).join(', '),
-      });
-    const facts = readFacts((input.facts ?? {}) as Parameters<typeof readFacts>[0], symbols);
+    const facts = readFacts(input.facts ?? {}, factsOf(row.kind, row.family));
     const all = [...item.facts.filter((f) => !facts.some((n) => n.symbol === f.symbol)), ...facts];
-    refuseFaults(
-      row.kind === 'cutter'
-        ? checkCutter(cutterFromFacts(row.family!, all))
-        : checkHolder(holderFromFacts(all, item.holder!.segments)),
-    );
+    refuseFaults(checkItem(row.kind, row.family, all, item.segments));
     await insertFacts(c, moment.entryId, row.id, facts);
     if (input.assumedLife) await writeAssumedLife(c, moment, row.id, input.assumedLife);
     if (input.supply) await writeSupply(c, moment, row.id, input.supply);

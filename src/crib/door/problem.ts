@@ -98,6 +98,11 @@ const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>>
     'More came than is open on this order',
     'Receive what was ordered; enter the rest as received without an order.',
   ],
+  DONE_ALREADY: [
+    'CONFLICT',
+    'Somebody has done this already',
+    'Look at what was booked; counter it if it was a mistake.',
+  ],
   COUNTER_OF_COUNTER: ['REFUSED', 'A counter-entry is not countered', 'Enter it anew instead.'],
   OUT_OF_RANGE: [
     'INVALID_INPUT',

@@ -27,6 +27,11 @@ export const whole = <const Min extends number, const Max extends number>(min: M
 
 export const words = (max = 80) =>
   ({ type: 'string', minLength: 1, maxLength: max, pattern: '\\S' }) as const;
+export const initials = {
+  type: 'string',
+  pattern: '^[A-Z]{2,4}$',
+  description: 'two to four capital letters',
+} as const;
 export const code = {
   type: 'string',
   pattern: '^[A-Za-z0-9][A-Za-z0-9./-]{0,23}$',

@@ -40,7 +40,7 @@ it.each([
   ['m2', '/machines?open=M2', /opened/],
   ['USED', '/cutters?q=USED', /Used drawer/],
   ['square 4 flutes', '/cutters?open=EM10', /is EM10/],
-  ['10', '/cutters?q=10', /2 items have these words/],
+  ['10', '/cutters?q=10', /2 items answer to this/],
   ['A-9999', null, /not known here/],
   ["'; drop table item; --", null, /not known here/],
 ] as const)('%j', async (text, href, said) => {

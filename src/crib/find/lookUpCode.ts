@@ -6,6 +6,7 @@ import { manyMachines } from '@/data/machines';
 import { maybeStandingAssemblyOfPiece } from '@/data/assemblies';
 import { maybeItem, maybePiece, maybePlace } from '@/data/stock';
 import { loadItems } from '@/crib/cutters';
+import { catalogueView } from '@/crib/stock';
 
 /**
  * What a scanned code or typed words mean, and where it opens. Codes carry a letter by kind: A- assembly, E- cutter
@@ -45,13 +46,13 @@ export async function lookUpCode(
   const place = await maybePlace(c, upper);
   if (place)
     return { href: `/cutters?q=${encodeURIComponent(place.code)}`, said: `what lies in ${place.name}` };
-  const words = code.toLowerCase().split(/\s+/);
-  const hits = (await loadItems(c)).filter((i) =>
-    words.every((w) => `${i.code} ${i.words} ${i.maker ?? ''}`.toLowerCase().includes(w)),
-  );
-  if (hits.length === 1)
-    return { href: `/cutters?open=${encodeURIComponent(hits[0]!.code)}`, said: `is ${hits[0]!.code}` };
-  if (hits.length)
-    return { href: `/cutters?q=${encodeURIComponent(code)}`, said: `${hits.length} items have these words` };
+  const { lines, total, more } = await catalogueView(c, { q: code, limit: 1 });
+  if (total === 1)
+    return { href: `/cutters?open=${encodeURIComponent(lines[0]!.code)}`, said: `is ${lines[0]!.code}` };
+  if (total)
+    return {
+      href: `/cutters?q=${encodeURIComponent(code)}`,
+      said: `${more ? 'more than ' : ''}${total} items answer to this`,
+    };
   return { href: null, said: 'is not known here: check the code, or type words of it' };
 }

@@ -73,7 +73,7 @@ export const endLife = defineVerb({
       c,
       moment,
       input.rebuild.cutter as CutterSource,
-      { itemId: assembly.holder_item_id, placeId: assembly.holder_place_id },
+      { itemId: assembly.holder_item_id, placeId: assembly.holder_place_id, lotId: assembly.holder_lot_id },
       input.rebuild.stickout,
       input.rebuild.despite,
     );

@@ -1,4 +1,4 @@
-import { defineVerb } from '@/crib/door';
+import { defineVerb, field } from '@/crib/door';
 import { insertPerson } from '@/data/people';
 
 export const addPerson = defineVerb({
@@ -6,7 +6,7 @@ export const addPerson = defineVerb({
   path: 'people',
   summary: 'Add a person by initials. The first person may add themselves.',
   properties: {
-    initials: { type: 'string', pattern: '^[A-Z]{2,4}$', description: 'two to four capital letters' },
+    initials: field.initials,
     name: { type: 'string', minLength: 1, maxLength: 80, pattern: '\\S' },
   },
   required: ['initials', 'name'],

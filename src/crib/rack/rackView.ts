@@ -1,5 +1,6 @@
 import { assemblyOutline, expectedGaugeLength, judgeBuild, type AssemblyOutline } from '@/core/assemblies';
 import type { Because, Judgement } from '@/core/because';
+import { sameTaper } from '@/core/cutters';
 import { reachNeeded } from '@/core/jobs';
 import { wearLimit } from '@/core/life';
 import {
@@ -160,7 +161,7 @@ function card(row: AssemblyRow, around: Around): AssemblyCard {
     registers:
       measured.state === 'measured'
         ? around.machines
-            .filter((m) => m.taper === holder.taper)
+            .filter((m) => holder.taper !== null && sameTaper(m.taper, holder.taper) === true)
             .map((m) =>
               registersOn(
                 m,

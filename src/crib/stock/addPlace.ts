@@ -1,4 +1,4 @@
-import { CRIB_PLACES } from '@/core/stock';
+import { ADDED_PLACES } from '@/core/stock';
 import { defineVerb, field, found } from '@/crib/door';
 import { insert } from '@/data/database';
 import { maybePlace } from '@/data/stock';
@@ -6,11 +6,12 @@ import { maybePlace } from '@/data/stock';
 export const addPlace = defineVerb({
   name: 'addPlace',
   path: 'places',
-  summary: 'Add a shelf, drawer or cart with its code.',
+  summary:
+    'Add a place with its code: room, cabinet, shelf, drawer, bin, cart, machine or regrind shop, nested to any depth.',
   properties: {
     code: field.code,
     name: field.words(),
-    kind: field.choice(CRIB_PLACES),
+    kind: field.choice(ADDED_PLACES),
     parent: field.code,
   },
   required: ['code', 'name', 'kind'],

@@ -4,6 +4,20 @@ export { addPlace } from './addPlace';
 export { gradePiece } from './gradePiece';
 export { placeInCrib } from './placeInCrib';
 export { foundStock, receiveStock } from './receiveStock';
-// The crib's shelves as lists
-export { itemsView } from './itemsView';
-export type { ItemLine, ItemsView } from './itemsView';
+export { issueStock, returnStock } from './lendStock';
+export { loseStock, moveStock, scrapStock } from './moveStock';
+export { bookCount, enterCount, startCount } from './countSheet';
+export { sendToRegrind, takeFromRegrind } from './regrind';
+export { stateSeat } from './seats';
+export { savedViews, saveView } from './saveView';
+export type { SavedView } from './saveView';
+// What moved, what lies where, who has what, count sheets
+export { movementsView } from './movementsView';
+export type { MovementsAsked, MovementsView } from './movementsView';
+export { countView, placesView, placeView } from './placesView';
+export type { CountedLine, CountView, PlaceLine, PlacesView } from './placesView';
+// The catalogue in pages, one item whole, what can be taken for a build
+export { catalogueQuestion, catalogueView, PAGE_LINES } from './catalogueView';
+export type { CatalogueAsked, CatalogueLine, CatalogueView } from './catalogueView';
+export { itemView, takeableView } from './itemsView';
+export type { ItemLine, ItemsView, OneItemView } from './itemsView';

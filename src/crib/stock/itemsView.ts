@@ -1,60 +1,121 @@
+import { group } from 'd3';
 import { inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
+import { damagedSeats } from './seats';
 import type { Connection } from '@/data/database';
 import {
-  manyBalances,
-  manyPieces,
-  manySupplies,
   manyAssumedLives,
+  manyBalances,
+  manyHoldingRanges,
+  manyLinks,
   manyMaterials,
+  manyPieces,
+  manyStandings,
+  manyStockedItems,
+  manySupplies,
+  maybeItem,
   type BalanceRow,
+  type LinkRow,
   type PieceRow,
+  type StandingRow,
   type SupplyRow,
 } from '@/data/stock';
 
 /** One catalogue line with what the shelf has of it. */
 export interface ItemLine extends CribItem {
-  /** Unused, in the crib. */
+  /** Unused, in the crib, whoever owns it. */
   unused: number;
+  /** Of those, a supplier's own until they are used. */
+  suppliers: number;
   inBuilds: number;
   places: BalanceRow[];
   /** Marked cutters in the crib, still good or graded or to grade. */
   pieces: PieceRow[];
   supply: SupplyRow | null;
   assumed: { minutes: number; origin: string; material: string | null }[];
+  links: LinkRow[];
+  standing: StandingRow | null;
 }
+
+/** Items with all that is known of their stock. null: all of them. */
+async function linesOf(c: Connection, ids: readonly number[] | null): Promise<ItemLine[]> {
+  const items = await loadItems(c, ids);
+  const balances = group(await manyBalances(c, ids), (b) => b.item_id);
+  const pieces = group(await manyPieces(c, ids), (p) => p.item_id);
+  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s]));
+  const assumed = group(await manyAssumedLives(c, ids), (a) => a.item_id);
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s]));
+  const links = await manyLinks(c, ids);
+  const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m.code]));
+  return items.map((item) => {
+    const places = (balances.get(item.id) ?? []).filter(
+      (b) => b.place_kind !== 'scrap' && b.place_kind !== 'lost',
+    );
+    const loose = (list: BalanceRow[]) =>
+      list.filter((b) => inCrib(b.place_kind)).reduce((sum, b) => sum + b.quantity - b.pieces, 0);
+    return {
+      ...item,
+      places,
+      unused: loose(places),
+      suppliers: loose(places.filter((b) => b.owner !== null)),
+      inBuilds: places.filter((b) => b.place_kind === 'build').reduce((sum, b) => sum + b.quantity, 0),
+      pieces: (pieces.get(item.id) ?? []).filter((p) => inCrib(p.place_kind)),
+      supply: supplies.get(item.id) ?? null,
+      assumed: (assumed.get(item.id) ?? []).map((a) => ({
+        minutes: a.minutes,
+        origin: a.origin,
+        material: a.material_id === null ? null : (materials.get(a.material_id) ?? null),
+      })),
+      links: links.filter((l) => l.item_id === item.id || l.earlier_item_id === item.id),
+      standing: standings.get(item.id) ?? null,
+    };
+  });
+}
+
 export interface ItemsView {
   items: ItemLine[];
 }
+/** What can be taken for a build: cutters, bodies and holders of which something lies in the crib. */
+export async function takeableView(c: Connection): Promise<ItemsView> {
+  return { items: await linesOf(c, await manyStockedItems(c)) };
+}
 
-/** The catalogue with stock, cutters first. */
-export async function itemsView(c: Connection): Promise<ItemsView> {
-  const items = await loadItems(c);
-  const balances = await manyBalances(c);
-  const pieces = await manyPieces(c);
-  const supplies = await manySupplies(c);
-  const assumed = await manyAssumedLives(c);
-  const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m.code]));
+export interface OneItemView {
+  item: ItemLine | null;
+  /** A shank that nothing here takes: what the holders and collets here do take. */
+  noHolderTakes: string | null;
+  /** Marked bodies with the seats that are damaged; empty for everything else. */
+  bodies: { mark: string; place: string | null; damaged: number[] }[];
+}
+/** One item with everything about it; null where there is none of that code. */
+export async function itemView(c: Connection, code: string | null): Promise<OneItemView> {
+  const row = code === null ? null : await maybeItem(c, code);
+  if (!row) return { item: null, noHolderTakes: null, bodies: [] };
+  const item = (await linesOf(c, [row.id]))[0]!;
   return {
-    items: items.map((item) => {
-      const places = balances.filter(
-        (b) => b.item_id === item.id && b.place_kind !== 'scrap' && b.place_kind !== 'lost',
-      );
-      return {
-        ...item,
-        places,
-        unused: places.filter((b) => inCrib(b.place_kind)).reduce((sum, b) => sum + b.quantity - b.pieces, 0),
-        inBuilds: places.find((b) => b.place_kind === 'build')?.quantity ?? 0,
-        pieces: pieces.filter((p) => p.item_id === item.id && inCrib(p.place_kind)),
-        supply: supplies.find((s) => s.item_id === item.id) ?? null,
-        assumed: assumed
-          .filter((a) => a.item_id === item.id)
-          .map((a) => ({
-            minutes: a.minutes,
-            origin: a.origin,
-            material: a.material_id === null ? null : (materials.get(a.material_id) ?? null),
-          })),
-      };
-    }),
+    item,
+    noHolderTakes: await noHolderTakes(c, item),
+    bodies: row.kind === 'body' ? await bodiesOf(c, row.id) : [],
   };
+}
+
+async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bodies']> {
+  const damaged = group(await damagedSeats(c, itemId), (s) => s.piece_id);
+  return (await manyPieces(c, [itemId])).map((p) => ({
+    mark: p.mark,
+    place: p.place,
+    damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
+  }));
+}
+
+async function noHolderTakes(c: Connection, item: ItemLine): Promise<string | null> {
+  const shank = item.cutter?.DMM ?? null;
+  if (shank === null) return null;
+  const ranges = await manyHoldingRanges(c);
+  if (!ranges.length || ranges.some((r) => r.min <= shank + 1e-6 && r.max >= shank - 1e-6)) return null;
+  const near = ranges
+    .map((r) => ({ ...r, off: Math.max(r.min - shank, shank - r.max) }))
+    .sort((a, b) => a.off - b.off)[0]!;
+  const mm = (n: number) => `${Math.round(n * 1000) / 1000}`;
+  return `No holder or collet here takes a shank of ${mm(shank)} mm; the nearest, ${near.code}, takes ${mm(near.min)} to ${mm(near.max)} mm`;
 }

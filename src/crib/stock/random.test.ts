@@ -1,4 +1,4 @@
-import { itemsView } from './index';
+import { takeableView } from './index';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
 import { rackView } from '../rack';
 
@@ -107,7 +107,7 @@ it('random acts and their counter-entries leave every count as a model in memory
   expect(countered).toBeGreaterThan(15);
 
   async function agree(): Promise<void> {
-    const { items } = await itemsView(crib.db);
+    const { items } = await takeableView(crib.db);
     const cutter = items.find((i) => i.code === 'EM10')!;
     const holder = items.find((i) => i.code === 'SL10')!;
     expect(cutter).toMatchObject({ unused: model.unused, inBuilds: model.built.size });

@@ -4,6 +4,7 @@ import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
 import { rackView } from '@/crib/rack';
 import { buyingView } from '@/crib/buying';
+import { placesView } from '@/crib/stock';
 import { jobsView } from '@/crib/jobs';
 import type { Connection } from '@/data/database';
 import { manyOpenUses } from '@/data/jobs';
@@ -19,6 +20,8 @@ export type WorkKind =
   | 'life'
   | 'wear'
   | 'which tool'
+  | 'late back'
+  | 'count'
   | 'grade';
 
 /** One line of the worklist: what to do, why, and where. */
@@ -45,12 +48,14 @@ const ORDER: WorkKind[] = [
   'build',
   'measure',
   'which tool',
+  'late back',
+  'count',
   'grade',
 ];
 
 export interface TodayView {
   lines: WorkLine[];
-  counts: { rack: number; jobs: number; buying: number; cutters: number };
+  counts: { rack: number; jobs: number; buying: number; cutters: number; places: number };
 }
 
 /** The worklist, from everything else. */
@@ -204,6 +209,35 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
         by: null,
       });
 
+  const places = await placesView(c, today);
+  for (const l of places.loans.filter((x) => x.daysLate > 0))
+    add({
+      kind: 'late back',
+      todo: `Ask ${l.person} for ${l.out} × ${l.piece ?? l.item}`,
+      why: `wanted back ${l.daysLate === 1 ? 'yesterday' : `${l.daysLate} days ago`}`,
+      because: null,
+      href: '/places?show=loans',
+      by: l.due,
+    });
+  for (const r of places.regrinds.filter((x) => x.due !== null && x.due < today))
+    add({
+      kind: 'late back',
+      todo: `Ask ${r.place} for ${r.mark}`,
+      why: `${r.item} was to be back from regrinding by ${r.due}`,
+      because: null,
+      href: '/places?show=regrind',
+      by: r.due,
+    });
+  for (const s of places.sheets.filter((x) => x.booked_entry_id === null))
+    add({
+      kind: 'count',
+      todo: `Finish count sheet ${s.number}`,
+      why: `${s.place}, begun by ${s.who}`,
+      because: null,
+      href: `/places?show=counts&sheet=${s.number}`,
+      by: null,
+    });
+
   lines.sort(
     (a, b) =>
       ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) ||
@@ -218,6 +252,7 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
       jobs: count('stop', 'build', 'which tool'),
       buying: count('order', 'delivery late'),
       cutters: count('grade'),
+      places: count('late back', 'count'),
     },
   };
 }

@@ -1,4 +1,4 @@
-import { many, maybeOne, one, type Connection } from '../database';
+import { many, maybeOne, type Connection } from '../database';
 
 export interface AssemblyRow {
   id: number;
@@ -6,10 +6,12 @@ export interface AssemblyRow {
   piece_id: number;
   mark: string;
   cutter_item_id: number;
+  cutter_lot_id: number | null;
   edge_set_id: number;
   fresh: boolean;
   holder_item_id: number;
   holder_place_id: number;
+  holder_lot_id: number | null;
   stickout_mm: number;
   stickout_entered: string;
   entry_id: number;
@@ -18,7 +20,7 @@ export interface AssemblyRow {
   taken_down_entry_id: number | null;
   taken_down_at: Date | null;
 }
-const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, es.fresh, e.happened_at as built_at, e.who,
+const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, p.lot_id as cutter_lot_id, es.fresh, e.happened_at as built_at, e.who,
     d.entry_id as taken_down_entry_id, d.happened_at as taken_down_at
   from assembly a join live_entry e on e.id = a.entry_id join piece p on p.id = a.piece_id join edge_set es on es.id = a.edge_set_id
   left join lateral (select t.entry_id, te.happened_at from take_down t join live_entry te on te.id = t.entry_id where t.assembly_id = a.id) d on true`;
@@ -36,14 +38,16 @@ export const maybeAssemblyAny = (c: Connection, tag: string) =>
 /** The next free number of a series such as A-0108 or E-0210; countered numbers are not used again. */
 export async function nextNumber(
   c: Connection,
-  table: 'assembly' | 'piece' | 'purchase',
+  table: 'assembly' | 'piece' | 'purchase' | 'count_sheet',
   column: 'tag' | 'mark' | 'number',
   prefix: string,
 ): Promise<string> {
-  const { n } = await one<{ n: number }>(
+  // The latest row has the highest number: its table grows by one at a time.
+  const last = await maybeOne<{ n: number }>(
     c,
-    `select coalesce(max(substr(${column}, ${prefix.length + 2})::int), 0) + 1 as n from ${table}`,
+    `select substr(${column}, ${prefix.length + 2})::int as n from ${table} order by ${table === 'purchase' ? 'entry_id' : 'id'} desc limit 1`,
   );
+  const n = (last?.n ?? 0) + 1;
   return `${prefix}-${String(n).padStart(4, '0')}`;
 }
 

@@ -12,6 +12,7 @@ export type DataErrorCode =
   | 'ONLY_PIECES_LEFT'
   | 'ENDED_ALREADY'
   | 'MORE_THAN_ORDERED'
+  | 'DONE_ALREADY'
   | 'WRONG_COUNT'
   | 'TRY_AGAIN'
   | 'OTHER';
@@ -54,6 +55,7 @@ const BY_SQLSTATE: Record<string, DataErrorCode> = {
   ST005: 'ONLY_PIECES_LEFT',
   ST006: 'ENDED_ALREADY',
   ST007: 'MORE_THAN_ORDERED',
+  ST008: 'DONE_ALREADY',
   '40001': 'TRY_AGAIN',
   '40P01': 'TRY_AGAIN',
 };

@@ -1,6 +1,7 @@
 import { chmodSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite, type PGliteOptions, types } from '@electric-sql/pglite';
+import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
 import { toDataError } from './errors';
 import { lockFolder } from './lockFolder';
@@ -19,6 +20,9 @@ const PARSERS: PGliteOptions['parsers'] = {
   [types.NUMERIC]: (text) => text,
   [types.DATE]: (text) => text,
 };
+
+/** Parts of words are found by their three-letter pieces. */
+const EXTENSIONS = { pg_trgm };
 
 function connection(run: { query: PGlite['query'] }): Connection {
   return {
@@ -68,6 +72,7 @@ export async function openDatabase(folder: string): Promise<Database & { syncs: 
     const files = new SyncedFiles(join(folder, 'pg'));
     const db = await PGlite.create({
       fs: files,
+      extensions: EXTENSIONS,
       parsers: PARSERS,
       startParams: [
         ...PGlite.defaultStartParams.filter((p) => p !== '-F'),
@@ -92,6 +97,7 @@ export async function openDatabase(folder: string): Promise<Database & { syncs: 
 export async function openInMemory(loadDataDir?: Blob): Promise<Database & { dump: () => Promise<Blob> }> {
   const db = await PGlite.create({
     parsers: PARSERS,
+    extensions: EXTENSIONS,
     loadDataDir,
     startParams: [...PGlite.defaultStartParams, '-c', 'timezone=UTC'],
   });

@@ -6,25 +6,79 @@ export interface BalanceRow {
   place_id: number;
   place: string;
   place_kind: PlaceKind;
+  lot_id: number | null;
+  /** The maker's lot, whose stock it is, how many edges are left: null where it is ordinary stock of our own. */
+  lot: string | null;
+  owner: string | null;
+  edges_left: number | null;
   quantity: number;
   /** Of them, marked pieces: used cutters that lie here. */
   pieces: number;
 }
-const BALANCE = `select b.item_id, b.place_id, p.code as place, p.kind as place_kind, b.quantity,
-    (select count(*)::int from piece_place pp join piece x on x.id = pp.piece_id where pp.place_id = b.place_id and x.item_id = b.item_id) as pieces
-  from balance b join place p on p.id = b.place_id`;
-export const manyBalances = (c: Connection) =>
-  many<BalanceRow>(c, `${BALANCE} where b.quantity > 0 order by b.item_id, p.code`);
-export const maybeBalance = (c: Connection, itemId: number, placeId: number) =>
-  maybeOne<BalanceRow>(c, `${BALANCE} where b.item_id = $1 and b.place_id = $2 and b.quantity > 0`, [
-    itemId,
-    placeId,
-  ]);
+const BALANCE = `select b.item_id, b.place_id, p.code as place, p.kind as place_kind, b.lot_id, l.code as lot, s.code as owner, l.edges_left, b.quantity,
+    (select count(*)::int from piece_place pp join piece x on x.id = pp.piece_id
+     where pp.place_id = b.place_id and x.item_id = b.item_id and x.lot_id is not distinct from b.lot_id) as pieces
+  from balance b join place p on p.id = b.place_id left join lot l on l.id = b.lot_id left join supplier s on s.id = l.owner_supplier_id`;
+/** What lies where. null: of all items. */
+export const manyBalances = (c: Connection, itemIds: readonly number[] | null = null) =>
+  many<BalanceRow>(
+    c,
+    `${BALANCE} where b.quantity > 0 and ($1::int[] is null or b.item_id = any ($1)) order by b.item_id, p.code, b.lot_id nulls first`,
+    [itemIds],
+  );
+/** What lies at some places. */
+export const manyBalancesAt = (c: Connection, placeIds: readonly number[]) =>
+  many<BalanceRow>(
+    c,
+    `${BALANCE} where b.quantity > 0 and b.place_id = any ($1) order by p.code, b.item_id, b.lot_id nulls first`,
+    [placeIds],
+  );
+export const maybeBalance = (c: Connection, itemId: number, placeId: number, lotId: number | null = null) =>
+  maybeOne<BalanceRow>(
+    c,
+    `${BALANCE} where b.item_id = $1 and b.place_id = $2 and b.lot_id is not distinct from $3 and b.quantity > 0`,
+    [itemId, placeId, lotId],
+  );
+
+/** What tells a parcel apart; at least one of them. */
+export interface LotMarks {
+  code: string | null;
+  ownerId: number | null;
+  edgesLeft: number | null;
+}
+/** The lot with these marks, made when it is first seen. */
+export async function lotOf(
+  c: Connection,
+  entryId: number,
+  itemId: number,
+  marks: LotMarks,
+): Promise<number> {
+  const there = await maybeOne<{ id: number }>(
+    c,
+    `select id from lot where item_id = $1 and code is not distinct from $2 and owner_supplier_id is not distinct from $3
+     and edges_left is not distinct from $4`,
+    [itemId, marks.code, marks.ownerId, marks.edgesLeft],
+  );
+  if (there) return there.id;
+  return insert(
+    c,
+    'lot',
+    {
+      item_id: itemId,
+      code: marks.code,
+      owner_supplier_id: marks.ownerId,
+      edges_left: marks.edgesLeft,
+      entry_id: entryId,
+    },
+    'id',
+  );
+}
 
 export interface NewMovement {
   entryId: number;
   itemId: number;
   pieceId?: number | null;
+  lotId?: number | null;
   from: number | null;
   to: number | null;
   quantity: number;
@@ -37,6 +91,7 @@ export const insertMovement = (c: Connection, m: NewMovement): Promise<number> =
       entry_id: m.entryId,
       item_id: m.itemId,
       piece_id: m.pieceId ?? null,
+      lot_id: m.lotId ?? null,
       from_place_id: m.from,
       to_place_id: m.to,
       quantity: m.quantity,
@@ -58,6 +113,7 @@ export interface PieceRow {
   id: number;
   mark: string;
   item_id: number;
+  lot_id: number | null;
   entry_id: number;
   place_id: number | null;
   place: string | null;
@@ -69,17 +125,25 @@ export interface PieceRow {
   ended_at: Date | null;
   grade: string | null;
   grade_entry_id: number | null;
+  good_zone: string | null;
+  good_from_mm: number | null;
+  good_to_mm: number | null;
 }
-/** Every piece that stands, where it lies, its present edge set and, where that has ended, the grade given since. */
-const PIECE = `select p.id, p.mark, p.item_id, p.entry_id, pp.place_id, pl.code as place, pl.kind as place_kind,
+/** Every piece that stands, where it lies, its present edge set and the grade given since that began or ended. */
+const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id, pl.code as place, pl.kind as place_kind,
     es.id as edge_set_id, es.entry_id as edge_set_entry_id, es.fresh, x.entry_id as ended_entry_id, x.happened_at as ended_at,
-    g.grade, g.entry_id as grade_entry_id
+    g.grade, g.entry_id as grade_entry_id, g.good_zone, g.good_from_mm, g.good_to_mm
   from piece p join live_entry e on e.id = p.entry_id
   left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id
   join lateral (select s.* from edge_set s join live_entry se on se.id = s.entry_id where s.piece_id = p.id order by s.id desc limit 1) es on true
   left join lateral (select t.entry_id, te.happened_at from ending t join live_entry te on te.id = t.entry_id where t.edge_set_id = es.id) x on true
-  left join lateral (select gr.grade, gr.entry_id from grade gr join live_entry ge on ge.id = gr.entry_id
-    where gr.piece_id = p.id and x.entry_id is not null and ge.id > x.entry_id order by ge.id desc limit 1) g on true`;
-export const manyPieces = (c: Connection) => many<PieceRow>(c, `${PIECE} order by p.mark`);
+  left join lateral (select gr.* from grade gr join live_entry ge on ge.id = gr.entry_id
+    where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id > coalesce(x.entry_id, 0) order by ge.id desc limit 1) g on true`;
+/** Pieces that stand. null: of all items. */
+export const manyPieces = (c: Connection, itemIds: readonly number[] | null = null) =>
+  many<PieceRow>(c, `${PIECE} where $1::int[] is null or p.item_id = any ($1) order by p.mark`, [itemIds]);
+/** Pieces that lie at some places. */
+export const manyPiecesAt = (c: Connection, placeIds: readonly number[]) =>
+  many<PieceRow>(c, `${PIECE} where pp.place_id = any ($1) order by p.mark`, [placeIds]);
 export const maybePiece = (c: Connection, mark: string) =>
   maybeOne<PieceRow>(c, `${PIECE} where p.mark = $1`, [mark]);

@@ -1,19 +1,18 @@
-import type { Family, HolderSegment, Origin, Substrate } from '@/core/cutters';
+import type { Family, HolderSegment, ItemKind, Origin } from '@/core/cutters';
 import { many, maybeOne, type Connection } from '../database';
 
 export interface ItemRow {
   id: number;
   code: string;
-  kind: 'cutter' | 'holder';
+  kind: ItemKind;
   maker: string | null;
   family: Family | null;
-  substrate: Substrate | null;
-  centre_cutting: boolean | null;
-  taper: string | null;
   entry_id: number;
 }
 const LIVE = 'select i.* from item i join live_entry e on e.id = i.entry_id';
-export const manyItems = (c: Connection) => many<ItemRow>(c, `${LIVE} order by i.kind, i.code`);
+/** Items that stand. null: all of them. */
+export const manyItems = (c: Connection, ids: readonly number[] | null = null) =>
+  many<ItemRow>(c, `${LIVE} where $1::int[] is null or i.id = any ($1) order by i.kind, i.code`, [ids]);
 export const maybeItem = (c: Connection, code: string) =>
   maybeOne<ItemRow>(c, `${LIVE} where i.code = $1`, [code]);
 
@@ -22,8 +21,9 @@ export interface FactRow {
   item_id: number;
   symbol: string;
   text: string;
-  unit: 'mm' | 'inch' | 'deg' | '';
-  value: number;
+  unit: 'mm' | 'inch' | 'deg' | '' | 'words';
+  /** mm where a length; null where the fact is words. */
+  value: number | null;
   origin: Origin;
   happened_at: Date;
   who: string;
@@ -32,8 +32,68 @@ export interface FactRow {
 export const manyFacts = (c: Connection, itemIds: readonly number[] | null) =>
   many<FactRow>(
     c,
-    `select distinct on (f.item_id, f.symbol) f.*, e.happened_at, e.who from fact f join live_entry e on e.id = f.entry_id
-     where $1::int[] is null or f.item_id = any ($1) order by f.item_id, f.symbol, e.happened_at desc, e.id desc`,
+    `select f.*, e.happened_at, e.who from fact_now f join entry e on e.id = f.entry_id
+     where $1::int[] is null or f.item_id = any ($1) order by f.item_id, f.symbol`,
+    [itemIds],
+  );
+
+export interface NewFacts {
+  itemId: number;
+  symbol: string;
+  text: string;
+  unit: FactRow['unit'];
+  value: number | null;
+  origin: Origin;
+}
+/** All facts of an entry at once: what follows from them is brought up to date once. */
+export const insertFactRows = (c: Connection, entryId: number, facts: readonly NewFacts[]) =>
+  c.query(
+    `insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
+     select $1, * from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::float8[], $7::text[])`,
+    [
+      entryId,
+      facts.map((f) => f.itemId),
+      facts.map((f) => f.symbol),
+      facts.map((f) => f.text),
+      facts.map((f) => f.unit),
+      facts.map((f) => f.value),
+      facts.map((f) => f.origin),
+    ],
+  );
+
+export interface LinkRow {
+  entry_id: number;
+  item_id: number;
+  item: string;
+  earlier_item_id: number;
+  earlier: string;
+  relation: 'version' | 'substitute';
+  reason: string;
+  happened_at: Date;
+}
+/** Newer versions and substitutes of items, and what they follow. null: of all. */
+export const manyLinks = (c: Connection, itemIds: readonly number[] | null) =>
+  many<LinkRow>(
+    c,
+    `select l.*, i.code as item, o.code as earlier, e.happened_at from item_link l join live_entry e on e.id = l.entry_id
+     join item i on i.id = l.item_id join item o on o.id = l.earlier_item_id
+     where $1::int[] is null or l.item_id = any ($1) or l.earlier_item_id = any ($1) order by l.entry_id`,
+    [itemIds],
+  );
+
+export type Standing = 'approved' | 'trial' | 'discontinued' | 'rejected';
+export interface StandingRow {
+  item_id: number;
+  standing: Standing;
+  reason: string;
+  happened_at: Date;
+}
+/** How an item stands, the latest word. null: all that have one. */
+export const manyStandings = (c: Connection, itemIds: readonly number[] | null) =>
+  many<StandingRow>(
+    c,
+    `select distinct on (s.item_id) s.item_id, s.standing, s.reason, e.happened_at from item_standing s join live_entry e on e.id = s.entry_id
+     where $1::int[] is null or s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
     [itemIds],
   );
 
@@ -56,11 +116,13 @@ export interface AssumedLifeRow {
   minutes: number;
   origin: Origin;
 }
-export const manyAssumedLives = (c: Connection) =>
+export const manyAssumedLives = (c: Connection, itemIds: readonly number[] | null = null) =>
   many<AssumedLifeRow>(
     c,
     `select distinct on (a.item_id, a.material_id) a.item_id, a.material_id, a.minutes, a.origin from assumed_life a
-     join live_entry e on e.id = a.entry_id order by a.item_id, a.material_id, e.happened_at desc, e.id desc`,
+     join live_entry e on e.id = a.entry_id where $1::int[] is null or a.item_id = any ($1)
+     order by a.item_id, a.material_id, e.happened_at desc, e.id desc`,
+    [itemIds],
   );
 
 export interface SupplyRow {
@@ -74,12 +136,33 @@ export interface SupplyRow {
   minimum: number;
   lead_time_days: number | null;
 }
-export const manySupplies = (c: Connection) =>
+export const manySupplies = (c: Connection, itemIds: readonly number[] | null = null) =>
   many<SupplyRow>(
     c,
     `select distinct on (s.item_id) s.*, sup.code as supplier, t.lead_time_days from supply s
      join live_entry e on e.id = s.entry_id join supplier sup on sup.id = s.supplier_id
      left join lateral (select x.lead_time_days from supplier_terms x join live_entry xe on xe.id = x.entry_id
        where x.supplier_id = s.supplier_id order by xe.happened_at desc, xe.id desc limit 1) t on true
-     order by s.item_id, e.happened_at desc, e.id desc`,
+     where $1::int[] is null or s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
+    [itemIds],
+  );
+
+/** Cutters, bodies and holders of which something lies in the crib. */
+export const manyStockedItems = async (c: Connection): Promise<number[]> =>
+  (
+    await many<{ item_id: number }>(
+      c,
+      `select n.item_id from item_now n where n.kind in ('cutter', 'body', 'holder')
+       and (n.unused > 0 or exists (select 1 from piece p join piece_place pp on pp.piece_id = p.id join place q on q.id = pp.place_id
+                                    where p.item_id = n.item_id and in_crib(q.kind)))`,
+    )
+  ).map((r) => r.item_id);
+
+/** Shanks that holders and collets here take, mm. */
+export const manyHoldingRanges = (c: Connection) =>
+  many<{ code: string; min: number; max: number }>(
+    c,
+    `select i.code, lo.value as min, hi.value as max from item i join item_now n on n.item_id = i.id
+     join fact_now lo on lo.item_id = i.id and lo.symbol = 'CLAMP_MIN' join fact_now hi on hi.item_id = i.id and hi.symbol = 'CLAMP_MAX'
+     where i.kind in ('holder', 'collet', 'extension')`,
   );

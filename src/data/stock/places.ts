@@ -8,6 +8,8 @@ export interface PlaceRow {
   name: string;
   kind: PlaceKind;
   parent_id: number | null;
+  /** Whose hand it is. */
+  person: string | null;
   entry_id: number | null;
 }
 const LIVE = `select p.* from place p where (p.entry_id is null or exists (select 1 from live_entry e where e.id = p.entry_id))`;
@@ -16,5 +18,8 @@ export const maybePlace = (c: Connection, code: string) =>
   maybeOne<PlaceRow>(c, `${LIVE} and p.code = $1`, [code]);
 export const onePlaceOfKind = (c: Connection, kind: 'build' | 'scrap' | 'lost') =>
   one<PlaceRow>(c, 'select * from place where kind = $1 and entry_id is null', [kind]);
+/** The place that stands for somebody's hands. */
+export const oneHand = (c: Connection, initials: string) =>
+  one<PlaceRow>(c, 'select * from place where person = $1', [initials]);
 export const onePlaceById = (c: Connection, id: number) =>
   one<PlaceRow>(c, 'select * from place where id = $1', [id]);

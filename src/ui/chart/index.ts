@@ -1,2 +1,3 @@
 // Charts
 export { SurvivalChart } from './SurvivalChart';
+export { RidgeChart } from './RidgeChart';

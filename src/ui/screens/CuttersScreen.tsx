@@ -1,56 +1,73 @@
 'use client';
-import { itemQuery, matchesItem } from '@/core/cutters';
 import Button from '@mui/material/Button';
+import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import type { ItemsView } from '@/crib/stock';
+import { useEffect, useRef, useState, useTransition } from 'react';
+import { ITEM_KINDS, KINDS, SYMBOLS, type FactSymbol } from '@/core/cutters';
+import { inCrib } from '@/core/stock';
+import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
+import { Unknown } from '../figure';
 import { Middle, useLengths } from '../shell';
-import { AddCutterTag, AddHolderTag } from './addItems';
+import { PagedTable } from '../table';
+import { AddItemTag } from './addItems';
 import { ItemTag } from './ItemTag';
 import { useQuery } from './query';
+import { SavedViews } from './SavedViews';
 
-/** Cutters and holders with what the shelf has of them. */
-export function CuttersScreen({ view, shop }: { view: ItemsView; shop: ShopView }) {
+/** Facts that have a column of their own, off until they are wanted. */
+const FACT_COLUMNS: readonly FactSymbol[] = ['LCF', 'LU', 'RE', 'NOF', 'DMM', 'OAL', 'SUBSTRATE', 'COATING'];
+const USUAL = ['code', 'words', 'dc', 'unused', 'inBuilds', 'places'];
+
+/** The catalogue with what the shelf has of it, a page at a time. */
+export function CuttersScreen({
+  view,
+  one,
+  shop,
+  saved,
+}: {
+  view: CatalogueView | { problem: string };
+  one: OneItemView;
+  shop: ShopView;
+  saved: SavedView[];
+}) {
   const query = useQuery();
-  const { unit } = useLengths();
   const router = useRouter();
-  const [words, setWords] = useState(query.get('q') ?? '');
-  const [by, setBy] = useState<'code' | 'unused'>('code');
-  const open = view.items.find((i) => i.code === query.get('open')) ?? null;
   const adding = query.get('new');
-  const wanted = itemQuery(words, unit);
-  const shown = view.items
-    .filter((i) =>
-      matchesItem(
-        wanted,
-        `${i.code} ${i.words} ${i.maker ?? ''} ${i.places.map((p) => p.place).join(' ')}`,
-        new Map(i.facts.map((f) => [f.symbol, f.value])),
-      ),
-    )
-    .sort((a, b) =>
-      by === 'unused'
-        ? a.unused - b.unused
-        : a.kind.localeCompare(b.kind) || a.code.localeCompare(b.code, 'en', { numeric: true }),
-    );
+  const open = query.get('open');
+  const refused = 'problem' in view ? view.problem : null;
+  const page: CatalogueView =
+    'problem' in view ? { lines: [], total: 0, more: false, next: null, previous: null } : view;
+  const asking = query.get('q') || query.get('kind') || query.get('place');
+  const shown = query.get('cols')?.split(',') ?? USUAL;
+  // Beside an open tag there is no room for what the tag says anyway.
+  const narrow = adding !== null || one.item !== null;
+  const to = (changes: Record<string, string | null>) =>
+    router.push(query.href({ after: null, before: null, ...changes }), { scroll: false });
   const beside =
-    adding === 'cutter' ? (
-      <AddCutterTag shop={shop} />
-    ) : adding === 'holder' ? (
-      <AddHolderTag />
-    ) : open ? (
-      <ItemTag key={open.code} item={open} shop={shop} />
+    adding !== null && (ITEM_KINDS as readonly string[]).includes(adding) ? (
+      <AddItemTag
+        key={`${adding} ${query.get('like') ?? ''}`}
+        kind={adding as (typeof ITEM_KINDS)[number]}
+        shop={shop}
+      />
+    ) : one.item ? (
+      <ItemTag
+        key={one.item.code}
+        item={one.item}
+        noHolderTakes={one.noHolderTakes}
+        bodies={one.bodies}
+        shop={shop}
+      />
     ) : null;
+  const columns = useColumns();
+  const empty = !asking && page.lines.length === 0 && !refused && !page.previous;
   return (
     <Middle beside={beside}>
       <div className="head">
         <div>
-          <h1>Cutters and holders</h1>
-          <div className="soft">
-            {view.items.length} items, {view.items.reduce((sum, i) => sum + i.unused, 0)} unused pieces on the
-            shelves
-          </div>
+          <h1>Cutters, holders and spares</h1>
         </div>
         <div className="acts">
           <Button component={Link} href={query.href({ new: 'cutter', open: null })} scroll={false}>
@@ -59,96 +76,234 @@ export function CuttersScreen({ view, shop }: { view: ItemsView; shop: ShopView 
           <Button component={Link} href={query.href({ new: 'holder', open: null })} scroll={false}>
             Add a holder
           </Button>
+          <MoreKinds />
+          <Button component={Link} href="/exchange">
+            In and out
+          </Button>
         </div>
       </div>
-      {view.items.length === 0 ? (
+      {empty ? (
         <div className="empty">
           Here stands every cutter and holder with its facts, each with where it came from, and how many are
-          left. <Link href="/cutters?new=cutter">Add the first cutter</Link>.
+          left. <Link href="/cutters?new=cutter">Add the first cutter</Link>, or{' '}
+          <Link href="/exchange">bring a whole list in</Link>.
         </div>
       ) : (
         <>
-          <label className="small soft" style={{ display: 'block', marginBottom: 8 }}>
-            Words to find, or DC 6..8, LCF&gt;20{' '}
-            <input
-              value={words}
-              onChange={(e) => {
-                setWords(e.target.value);
-                history.replaceState(null, '', query.href({ q: e.target.value || null }));
-              }}
-              style={{
-                font: 'inherit',
-                padding: '6px 8px',
-                width: 280,
-                background: 'var(--sheet)',
-                color: 'var(--ink)',
-                border: '1px solid var(--line)',
-              }}
-            />
-          </label>
-          <table className="list">
-            <thead>
-              <tr>
-                <th>
-                  <button type="button" onClick={() => setBy('code')}>
-                    Code{by === 'code' ? ' ▾' : ''}
-                  </button>
-                </th>
-                <th>What it is</th>
-                <th className="num">
-                  <button type="button" onClick={() => setBy('unused')}>
-                    Unused{by === 'unused' ? ' ▾' : ''}
-                  </button>
-                </th>
-                <th className="num">In builds</th>
-                <th>Where</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.map((i) => (
-                <tr
-                  key={i.code}
-                  className={i === open ? 'open' : undefined}
-                  onClick={() => router.push(query.href({ open: i.code, new: null }), { scroll: false })}
-                  style={{ cursor: 'pointer' }}
-                >
-                  <td>
-                    <Link
-                      className="fig"
-                      href={query.href({ open: i.code, new: null })}
-                      scroll={false}
-                      onClick={(e) => e.stopPropagation()}
-                    >
-                      {i.code}
-                    </Link>
-                  </td>
-                  <td>
-                    {i.words}
-                    {i.pieces.some((p) => p.ended_entry_id && !p.grade) && (
-                      <div className="small soft">
-                        ○ {i.pieces.filter((p) => p.ended_entry_id && !p.grade).length} to grade
-                      </div>
-                    )}
-                  </td>
-                  <td className="num fig">
-                    {i.unused === 0 ? <span style={{ color: 'var(--rust)' }}>none</span> : i.unused}
-                  </td>
-                  <td className="num fig">{i.inBuilds || '·'}</td>
-                  <td className="small soft">
-                    {i.places
-                      .filter((p) => p.place_kind !== 'build')
-                      .map((p) => p.place)
-                      .join(', ')}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {shown.length === 0 && (
-            <p className="soft">Nothing fits all of this. {view.items.length} items are here.</p>
+          <Asking shop={shop} />
+          <SavedViews saved={saved} />
+          {refused && (
+            <div className="ask stop" role="alert">
+              {refused}
+            </div>
           )}
+          <PagedTable<CatalogueLine>
+            label="The catalogue"
+            columns={columns}
+            rows={page.lines}
+            idOf={(l) => l.code}
+            open={open}
+            hrefOf={(l) => query.href({ open: l.code, new: null, do: null })}
+            sort={query.get('sort') ?? 'code'}
+            onSort={(sort) => to({ sort: sort === 'code' ? null : sort })}
+            shown={narrow && !query.get('cols') ? shown.filter((c) => c !== 'inBuilds') : shown}
+            onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
+            total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
+            next={page.next && query.href({ after: page.next, before: null })}
+            previous={page.previous && query.href({ before: page.previous, after: null })}
+            empty="Nothing answers to this. Fewer words, or another range?"
+          />
         </>
       )}
     </Middle>
   );
+}
+
+/** The kinds beside cutters and holders, chosen from a list. */
+function MoreKinds() {
+  const query = useQuery();
+  const router = useRouter();
+  return (
+    <select
+      aria-label="Add something else"
+      className="plain"
+      value=""
+      onChange={(e) => router.push(query.href({ new: e.target.value, open: null }), { scroll: false })}
+    >
+      <option value="">Add something else</option>
+      {ITEM_KINDS.filter((k) => k !== 'cutter' && k !== 'holder').map((k) => (
+        <option key={k} value={k}>
+          {KINDS[k].words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** What is looked for: words and ranges, kind, place. The address follows a moment after the hand rests. */
+function Asking({ shop }: { shop: ShopView }) {
+  const query = useQuery();
+  const router = useRouter();
+  const { unit } = useLengths();
+  const [, start] = useTransition();
+  const inAddress = query.get('q') ?? '';
+  const [words, setWords] = useState(inAddress);
+  // What this field put into the address itself must not come back into it while somebody types on.
+  const sent = useRef(inAddress);
+  useEffect(() => {
+    if (inAddress !== sent.current) {
+      sent.current = inAddress;
+      setWords(inAddress);
+    }
+  }, [inAddress]);
+  const hrefRef = useRef(query.href);
+  useEffect(() => {
+    hrefRef.current = query.href;
+  });
+  useEffect(() => {
+    if (words === sent.current) return;
+    const timer = setTimeout(() => {
+      sent.current = words;
+      start(() =>
+        router.replace(
+          hrefRef.current({
+            q: words || null,
+            unit: unit === 'inch' && words ? 'inch' : null,
+            after: null,
+            before: null,
+          }),
+          { scroll: false },
+        ),
+      );
+    }, 250);
+    return () => clearTimeout(timer);
+  }, [words, unit, router]);
+  const choose = (name: string) => (e: React.ChangeEvent<HTMLSelectElement>) =>
+    router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), { scroll: false });
+  return (
+    <div className="asking">
+      <label>
+        Words to find, or DC 6..8, LCF&gt;20{' '}
+        <input value={words} onChange={(e) => setWords(e.target.value)} className="plain" />
+      </label>
+      <label>
+        Kind{' '}
+        <select className="plain" value={query.get('kind') ?? ''} onChange={choose('kind')}>
+          <option value="">all</option>
+          {ITEM_KINDS.map((k) => (
+            <option key={k} value={k}>
+              {KINDS[k].plural}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        Lies in{' '}
+        <select className="plain" value={query.get('place') ?? ''} onChange={choose('place')}>
+          <option value="">any place</option>
+          {shop.places
+            .filter((p) => inCrib(p.kind))
+            .map((p) => (
+              <option key={p.code} value={p.code}>
+                {p.code} {p.name}
+              </option>
+            ))}
+        </select>
+      </label>
+    </div>
+  );
+}
+
+function useColumns(): GridColDef<CatalogueLine>[] {
+  const { entered, unit } = useLengths();
+  const fact = (line: CatalogueLine, symbol: string) => {
+    const f = line.facts[symbol];
+    if (!f) return <Unknown>—</Unknown>;
+    const text =
+      f.unit === 'mm' || f.unit === 'inch'
+        ? entered(`${f.text} ${f.unit}`, f.value, unit === 'mm' ? 2 : 3)
+        : f.text;
+    return f.guess ? <em title="a guess">{text}?</em> : text;
+  };
+  const query = useQuery();
+  return [
+    {
+      field: 'code',
+      headerName: 'Code',
+      width: 120,
+      hideable: false,
+      renderCell: ({ row, tabIndex }) => (
+        <Link
+          className="fig"
+          href={query.href({ open: row.code, new: null, do: null })}
+          scroll={false}
+          tabIndex={tabIndex}
+          onClick={(e) => e.stopPropagation()}
+        >
+          {row.code}
+        </Link>
+      ),
+    },
+    {
+      field: 'words',
+      headerName: 'What it is',
+      flex: 1,
+      minWidth: 180,
+      sortable: false,
+      renderCell: ({ row }) => (
+        <span>
+          {row.words}
+          {row.maker ? <span className="soft">, {row.maker}</span> : null}
+          {row.standing && row.standing !== 'approved' ? <strong> · {row.standing}</strong> : null}
+        </span>
+      ),
+    },
+    {
+      field: 'dc',
+      headerName: 'DC',
+      width: 76,
+      align: 'right',
+      headerAlign: 'right',
+      renderCell: ({ row }) => fact(row, 'DC'),
+    },
+    ...FACT_COLUMNS.map((symbol): GridColDef<CatalogueLine> => ({
+      field: symbol,
+      headerName: symbol,
+      description: SYMBOLS[symbol].words,
+      width: 92,
+      sortable: false,
+      align: 'right',
+      headerAlign: 'right',
+      renderCell: ({ row }) => fact(row, symbol),
+    })),
+    {
+      field: 'unused',
+      headerName: 'Unused',
+      width: 86,
+      align: 'right',
+      headerAlign: 'right',
+      renderCell: ({ row }) => (
+        <span className="fig">
+          {row.unused}
+          {row.suppliers > 0 ? <div className="soft small">{row.suppliers} theirs</div> : null}
+        </span>
+      ),
+    },
+    {
+      field: 'inBuilds',
+      headerName: 'In builds',
+      width: 86,
+      align: 'right',
+      headerAlign: 'right',
+      sortable: false,
+      renderCell: ({ row }) => (row.inBuilds ? <span className="fig">{row.inBuilds}</span> : null),
+    },
+    {
+      field: 'places',
+      headerName: 'Where',
+      width: 130,
+      sortable: false,
+      renderCell: ({ row }) => row.places.join(', '),
+    },
+  ];
 }

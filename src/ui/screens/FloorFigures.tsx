@@ -4,20 +4,41 @@ import {
   effectiveDiameter,
   flatStepover,
   millsFloor,
+  rampLength,
+  rampLimit,
+  reach,
   ridgeHeight,
   smallestInsideCorner,
   type CutterGeometry,
 } from '@/core/cutters';
 import { parseLength } from '@/core/units';
+import { RidgeChart } from '../chart';
 import { BecauseThis, Row, Unknown } from '../figure';
 import { useLengths } from '../shell';
 
 /** What a milling cutter leaves on a floor and in a corner; the stepover and the depth can be tried. */
-export function FloorFigures({ cutter }: { cutter: CutterGeometry }) {
+export function FloorFigures({
+  cutter,
+  centreCutting,
+}: {
+  cutter: CutterGeometry;
+  centreCutting: boolean | null;
+}) {
   const { show, unit, unitWord } = useLengths();
   const [stepover, setStepover] = useState('');
   const [depth, setDepth] = useState('');
-  if (!millsFloor(cutter)) return null;
+  const ramp = rampLimit(cutter, centreCutting);
+  if (!millsFloor(cutter))
+    return smallestInsideCorner(cutter) === null ? null : (
+      <>
+        <h2>What it leaves</h2>
+        <div className="rows">
+          <Row name="Smallest inside corner" note="radius" unit={unitWord}>
+            {show(smallestInsideCorner(cutter), 2)}
+          </Row>
+        </div>
+      </>
+    );
   const flat = flatStepover(cutter);
   const corner = smallestInsideCorner(cutter);
   const tried = (text: string, of: (mm: number) => number | null) => {
@@ -25,6 +46,7 @@ export function FloorFigures({ cutter }: { cutter: CutterGeometry }) {
     const value = length ? of(length.mm) : null;
     return { value, wrong: text.trim() !== '' && value === null };
   };
+  const stepoverMm = parseLength(stepover, unit)?.mm ?? null;
   const ridge = tried(stepover, (mm) => ridgeHeight(cutter, mm));
   const diameter = tried(depth, (mm) => effectiveDiameter(cutter, mm));
   const values = [
@@ -53,6 +75,23 @@ export function FloorFigures({ cutter }: { cutter: CutterGeometry }) {
         <Row name="Flat floor" note="stepover up to" unit={flat === null ? undefined : unitWord}>
           {flat === null ? <Unknown>RE not known</Unknown> : show(flat, 2)}
         </Row>
+        <Row
+          name="Reaches beside a wall"
+          note="flutes, and a neck thinner than DC"
+          unit={reach(cutter) === null ? undefined : unitWord}
+        >
+          {reach(cutter) === null ? <Unknown>LCF not known</Unknown> : show(reach(cutter), 2)}
+        </Row>
+        <Row
+          name="Ramp into solid"
+          note={
+            ramp.degrees === null || ramp.degrees <= 0
+              ? ramp.words
+              : `${ramp.words}; DC/2 deep takes ${show(rampLength(cutter.DC / 2, ramp.degrees), 1)} ${unitWord} of way`
+          }
+        >
+          {ramp.degrees === null ? <Unknown>no limit known</Unknown> : `${ramp.degrees}°`}
+        </Row>
         <Try
           label="Ridge at a stepover of"
           text={stepover}
@@ -70,6 +109,7 @@ export function FloorFigures({ cutter }: { cutter: CutterGeometry }) {
           {diameter.value === null ? <Unknown>—</Unknown> : show(diameter.value, 2)}
         </Try>
       </div>
+      {flat !== null && flat < cutter.DC && <RidgeChart cutter={cutter} tried={stepoverMm} />}
       <BecauseThis
         because={{
           words:

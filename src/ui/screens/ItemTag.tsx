@@ -1,90 +1,69 @@
 'use client';
-import { inCrib } from '@/core/stock';
-import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { asks, CUTTER_SYMBOLS, HOLDER_SYMBOLS, ORIGIN_WORDS } from '@/core/cutters';
+import {
+  factsOf,
+  FAMILIES,
+  KINDS,
+  ORIGIN_WORDS,
+  pricePerEdge,
+  questionCutter,
+  symbolSpec,
+  type FactSymbol,
+} from '@/core/cutters';
 import { GRADES } from '@/core/life';
-import type { ItemLine } from '@/crib/stock';
+import type { ItemLine, OneItemView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
 import { money, Row, Unknown } from '../figure';
 import { VerbForm, type FieldSpec } from '../form';
 import { CutterDrawing } from '../rack';
-import { useLengths } from '../shell';
+import { useLengths, useTimes } from '../shell';
 import { Tag } from '../tag';
-import { factFields } from './addItems';
+import { factFields, priceInCents, supplyFields } from './addItems';
 import { FloorFigures } from './FloorFigures';
+import { HoleFigures } from './HoleFigures';
+import { ItemMoves } from './ItemMoves';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
 
-const CRIB_PLACES = (shop: ShopView) =>
-  shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);
-
-/** One item: its drawing, counts, facts with their origins, and what can be done with it. */
-export function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
+/** One item: its drawing, counts, facts with their origins, what follows from them, and what can be done with it. */
+export function ItemTag({
+  item,
+  noHolderTakes,
+  bodies,
+  shop,
+}: {
+  item: ItemLine;
+  noHolderTakes: string | null;
+  bodies: OneItemView['bodies'];
+  shop: ShopView;
+}) {
   const query = useQuery();
-  const { entered, unit, unitWord } = useLengths();
   const act = query.get('do');
-  const symbols = (item.kind === 'cutter' ? CUTTER_SYMBOLS : HOLDER_SYMBOLS) as Record<
-    string,
-    { words: string; kind: string }
-  >;
   const toGrade = item.pieces.filter((p) => p.ended_entry_id && !p.grade);
+  const questions = item.cutter ? questionCutter(item.cutter) : [];
   return (
     <Tag
-      over={item.kind === 'cutter' ? 'Cutter' : 'Holder'}
+      over={KINDS[item.kind].words}
       number={item.code}
       words={`${item.words}${item.maker ? `, ${item.maker}` : ''}`}
       closeHref={query.href({ open: null, do: null })}
     >
       {item.cutter && <CutterDrawing cutter={item.cutter} />}
-      <div className="rows">
-        <Row name="Unused in the crib" big>
-          {item.unused}
-        </Row>
-        {item.places.map((p) => (
-          <Row
-            key={p.place_id}
-            name={p.place}
-            note={p.pieces > 0 && p.place_kind !== 'build' ? `${p.pieces} of them used` : undefined}
-          >
-            {p.quantity}
-          </Row>
-        ))}
-      </div>
-      <div className="acts">
-        <Button variant="contained" component={Link} href={query.href({ do: 'receive' })} scroll={false}>
-          Receive
-        </Button>
-        <Button component={Link} href={query.href({ do: 'found' })} scroll={false}>
-          Found one
-        </Button>
-        <Button component={Link} href={query.href({ do: 'facts' })} scroll={false}>
-          State facts
-        </Button>
-      </div>
-      {(act === 'receive' || act === 'found') && (
-        <>
-          <h2>{act === 'receive' ? 'Receive without an order' : 'Found, though the count denies it'}</h2>
-          <VerbForm
-            key={act}
-            verb={act === 'receive' ? 'receiveStock' : 'foundStock'}
-            fixed={{ item: item.code }}
-            submit={act === 'receive' ? 'Receive' : 'Book as found'}
-            fields={[
-              { name: 'quantity', label: 'How many', kind: 'whole', start: act === 'found' ? '1' : '' },
-              {
-                name: 'place',
-                label: 'Onto',
-                kind: 'choice',
-                options: CRIB_PLACES(shop),
-                start: item.places.find((p) => p.place_kind !== 'build')?.place ?? '',
-                add: SET_UP.place,
-              },
-            ]}
-            said={(d) => `${String(d.quantity)} × ${item.code} onto ${String(d.place)}`}
-          />
-        </>
+      {item.standing && item.standing.standing !== 'approved' && (
+        <div className={item.standing.standing === 'rejected' ? 'ask stop' : 'ask'}>
+          <strong>{STANDING[item.standing.standing]}</strong> {item.standing.reason}
+        </div>
       )}
+      {(questions.length > 0 || noHolderTakes) && (
+        <div className="ask">
+          <strong>In question.</strong>{' '}
+          {questions.map((q) => `${q.field} ${q.value}: ${q.words} (usually within ${q.limit}). `)}
+          {noHolderTakes && `${noHolderTakes}.`}
+        </div>
+      )}
+      <Versions item={item} />
+      <Counts item={item} />
+      <ItemMoves item={item} shop={shop} />
       {act === 'facts' && (
         <>
           <h2>State facts anew</h2>
@@ -92,11 +71,17 @@ export function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
             verb="stateFacts"
             fixed={{ item: item.code }}
             submit="State"
-            fields={[...factFields(symbols), ...(item.kind === 'cutter' ? lifeFields(shop) : [])]}
+            fields={[
+              ...factFields(factsOf(item.kind, item.family)),
+              ...(item.cutter ? lifeFields(shop) : []),
+              ...supplyFields(shop),
+            ]}
+            shape={priceInCents}
             said={() => `facts of ${item.code} stated`}
           />
         </>
       )}
+      {act === 'standing' && <StandingForms item={item} />}
       {toGrade.length > 0 && <h2>To grade</h2>}
       {toGrade.map((p) => (
         <div key={p.mark}>
@@ -118,34 +103,157 @@ export function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
           />
         </div>
       ))}
+      <Seats item={item} bodies={bodies} />
+      <Facts item={item} />
+      {item.cutter && (
+        <FloorFigures key={item.code} cutter={item.cutter} centreCutting={item.centreCutting} />
+      )}
+      <HoleFigures item={item} />
+      <Supply item={item} />
+    </Tag>
+  );
+}
+
+const STANDING = {
+  approved: 'Approved.',
+  trial: 'On trial.',
+  discontinued: 'No longer made.',
+  rejected: 'Not to be used here.',
+} as const;
+
+/** Marked bodies and their seats: a damaged seat is known before an insert goes into it. */
+function Seats({ item, bodies }: { item: ItemLine; bodies: OneItemView['bodies'] }) {
+  const seats = item.facts.find((f) => f.symbol === 'CICT')?.value ?? null;
+  if (!bodies.length) return null;
+  return (
+    <>
+      <h2>Its seats</h2>
+      {bodies.map((b) => (
+        <div key={b.mark}>
+          <strong className="fig">{b.mark}</strong> in {b.place ?? 'no place'}:{' '}
+          {b.damaged.length
+            ? `seat${b.damaged.length === 1 ? '' : 's'} ${b.damaged.join(', ')} damaged`
+            : 'no damaged seat known'}
+          {seats === null ? '' : ` of ${seats}`}
+          <VerbForm
+            verb="stateSeat"
+            fixed={{ piece: b.mark }}
+            submit="Mark"
+            fields={[
+              { name: 'seat', label: 'Seat', kind: 'whole' },
+              {
+                name: 'damaged',
+                label: 'It is',
+                kind: 'choice',
+                options: [
+                  ['yes', 'damaged'],
+                  ['no', 'good again'],
+                ],
+              },
+            ]}
+            said={(d) => `seat ${String(d.seat)} of ${b.mark} marked`}
+          />
+        </div>
+      ))}
+    </>
+  );
+}
+
+/** What this item follows and what follows it: old stock is used first. */
+function Versions({ item }: { item: ItemLine }) {
+  const query = useQuery();
+  if (!item.links.length) return null;
+  const to = (code: string) => (
+    <Link className="fig" href={query.href({ open: code, do: null })} scroll={false}>
+      {code}
+    </Link>
+  );
+  return (
+    <ul className="small plainlist">
+      {item.links.map((l) => (
+        <li key={l.entry_id}>
+          {l.item === item.code ? (
+            <>
+              {l.relation === 'version' ? 'Newer version of ' : 'May stand in for '}
+              {to(l.earlier)}: {l.reason}.
+              {l.relation === 'version' ? ' Use what is left of that one first.' : ''}
+            </>
+          ) : (
+            <>
+              {l.relation === 'version' ? 'Followed by ' : 'Stood in for by '}
+              {to(l.item)}: {l.reason}.{l.relation === 'version' ? ' Use up what is left here first.' : ''}
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Counts({ item }: { item: ItemLine }) {
+  return (
+    <div className="rows">
+      <Row
+        name="Unused in the crib"
+        big
+        note={item.suppliers ? `${item.suppliers} the supplier’s own` : undefined}
+      >
+        {item.unused}
+      </Row>
+      {item.places.map((p) => (
+        <Row
+          key={`${p.place_id} ${p.lot_id}`}
+          name={p.place}
+          note={
+            [
+              p.pieces > 0 && p.place_kind !== 'build' && `${p.pieces} of them used`,
+              p.lot && `lot ${p.lot}`,
+              p.owner && `${p.owner}’s until used`,
+              p.edges_left !== null && `${p.edges_left} edges left each`,
+            ]
+              .filter(Boolean)
+              .join(', ') || undefined
+          }
+        >
+          {p.quantity}
+        </Row>
+      ))}
+    </div>
+  );
+}
+
+function Facts({ item }: { item: ItemLine }) {
+  const { entered, unit, unitWord } = useLengths();
+  const { day } = useTimes();
+  const asked = factsOf(item.kind, item.family);
+  // What is known stands first; what isn't known is named, not hidden.
+  const known = asked.filter((s) => item.facts.some((f) => f.symbol === s));
+  const unknown = asked.filter((s) => !known.includes(s));
+  return (
+    <>
       <h2>Facts</h2>
+      {item.family && (
+        <p className="soft small">
+          Length is measured to: {FAMILIES[item.family].lengthTo}. DC: {FAMILIES[item.family].diameterAt}.
+        </p>
+      )}
       <div className="rows">
-        {Object.entries(symbols)
-          .filter(([symbol]) => !item.cutter || asks(item.cutter.family, symbol))
-          .map(([symbol, s]) => {
-            const fact = item.facts.find((f) => f.symbol === symbol);
-            return (
-              <Row
-                key={symbol}
-                name={s.words}
-                note={`${symbol}${fact ? `, ${ORIGIN_WORDS[fact.origin]}` : ''}`}
-                unit={fact && (fact.unit === 'mm' || fact.unit === 'inch') ? unitWord : undefined}
-              >
-                {!fact ? (
-                  <Unknown>not known</Unknown>
-                ) : fact.unit === 'mm' || fact.unit === 'inch' ? (
-                  entered(`${fact.text} ${fact.unit}`, fact.value, unit === 'mm' ? 2 : 3)
-                ) : (
-                  `${fact.text}${fact.unit === 'deg' ? '°' : ''}`
-                )}
-              </Row>
-            );
-          })}
-        {item.kind === 'cutter' && (
-          <Row name="centre cutting">
-            {item.centreCutting === null ? <Unknown /> : item.centreCutting ? 'yes' : 'no'}
-          </Row>
-        )}
+        {known.map((symbol: FactSymbol) => {
+          const fact = item.facts.find((f) => f.symbol === symbol)!;
+          const length = fact.unit === 'mm' || fact.unit === 'inch';
+          return (
+            <Row
+              key={symbol}
+              name={symbolSpec(symbol).words}
+              note={`${symbol}, ${ORIGIN_WORDS[fact.origin]}, ${day(fact.happened_at)}`}
+              unit={length ? unitWord : undefined}
+            >
+              {length
+                ? entered(`${fact.text} ${fact.unit}`, fact.value, unit === 'mm' ? 2 : 3)
+                : `${fact.text}${fact.unit === 'deg' ? '°' : ''}`}
+            </Row>
+          );
+        })}
         {item.assumed.map((a) => (
           <Row
             key={a.material ?? 'any'}
@@ -156,15 +264,77 @@ export function ItemTag({ item, shop }: { item: ItemLine; shop: ShopView }) {
           </Row>
         ))}
       </div>
-      {item.cutter && <FloorFigures key={item.code} cutter={item.cutter} />}
-      {item.supply && (
+      {unknown.length > 0 && (
         <p className="soft small">
-          {item.supply.supplier} {item.supply.order_code}
-          {item.supply.price_cents !== null ? `, ${money(item.supply.price_cents)} each` : ''}, pack of{' '}
-          {item.supply.pack}, {item.supply.lead_time_days ?? 'unknown'} days
+          <Unknown>not known</Unknown>: {unknown.map((s) => `${symbolSpec(s).words} (${s})`).join(', ')}
         </p>
       )}
-    </Tag>
+    </>
+  );
+}
+
+function Supply({ item }: { item: ItemLine }) {
+  const s = item.supply;
+  if (!s) return null;
+  const edges = item.facts.find((f) => f.symbol === 'EDGES') ?? item.facts.find((f) => f.symbol === 'CEDC');
+  const edge = item.kind === 'insert' ? pricePerEdge(s.price_cents, edges?.value ?? null) : null;
+  return (
+    <p className="soft small">
+      {s.supplier} {s.order_code}
+      {s.price_cents !== null ? `, ${money(s.price_cents)} each` : ''}
+      {edge !== null
+        ? `, ${money(Math.round(edge))} an edge (${edges!.value} edges${edges!.symbol === 'CEDC' ? ', as many as it has' : ''})`
+        : ''}
+      , pack of {s.pack}, {s.lead_time_days ?? 'unknown'} days
+    </p>
+  );
+}
+
+function StandingForms({ item }: { item: ItemLine }) {
+  return (
+    <>
+      <h2>How it stands</h2>
+      <VerbForm
+        verb="stateStanding"
+        fixed={{ item: item.code }}
+        submit="Say so"
+        fields={[
+          {
+            name: 'standing',
+            label: 'It is',
+            kind: 'choice',
+            options: [
+              ['approved', 'approved'],
+              ['trial', 'on trial'],
+              ['discontinued', 'no longer made'],
+              ['rejected', 'not to be used here'],
+            ],
+          },
+          { name: 'reason', label: 'Why' },
+        ]}
+        said={(d) => `${item.code}: ${String(d.standing)}`}
+      />
+      <h2>It follows another</h2>
+      <VerbForm
+        verb="linkItem"
+        fixed={{ item: item.code }}
+        submit="Link"
+        fields={[
+          { name: 'earlier', label: 'The other, by code' },
+          {
+            name: 'relation',
+            label: 'This one is its',
+            kind: 'choice',
+            options: [
+              ['version', 'newer version'],
+              ['substitute', 'approved substitute'],
+            ],
+          },
+          { name: 'reason', label: 'Why: renamed grade, changed geometry, number dropped', wide: true },
+        ]}
+        said={(d) => `${item.code} linked to ${String(d.earlier)}`}
+      />
+    </>
   );
 }
 

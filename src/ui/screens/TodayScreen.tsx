@@ -15,6 +15,8 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   build: { grade: 'not judged', words: 'to build' },
   measure: { grade: 'not judged', words: 'to measure' },
   'which tool': { grade: 'question', words: 'which tool?' },
+  'late back': { grade: 'question', words: 'late back' },
+  count: { grade: 'not judged', words: 'to count' },
   grade: { grade: 'not judged', words: 'to grade' },
 };
 

@@ -4,6 +4,7 @@ import type { AssemblyCard } from '@/crib/rack';
 import type { ItemLine } from '@/crib/stock';
 import type { JobLine } from '@/crib/jobs';
 import { assemblyOutline } from '@/core/assemblies';
+import { geometry } from '@/core/cutters';
 import { showIn } from '../testing';
 import { EndScreen } from './EndScreen';
 import { RunScreen } from './RunScreen';
@@ -18,7 +19,7 @@ jest.mock('next/navigation', () => ({
 }));
 beforeEach(() => pushed.splice(0));
 
-const cutter = { family: 'square' as const, DC: 10, DMM: 10, LCF: 22, OAL: 72, RE: null, SIG: null, NOF: 4 };
+const cutter = geometry('square', { DC: 10, DMM: 10, LCF: 22, OAL: 72, NOF: 4 });
 const holder = {
   LF: 60,
   CLAMP_MIN: 10,
@@ -61,6 +62,19 @@ const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
   entryId: 1,
   ...over,
 });
+const shelf = (over: Partial<ItemLine['places'][number]> = {}): ItemLine['places'][number] => ({
+  item_id: 1,
+  place_id: 1,
+  place: 'S1',
+  place_kind: 'shelf',
+  lot_id: null,
+  lot: null,
+  owner: null,
+  edges_left: null,
+  quantity: 2,
+  pieces: 0,
+  ...over,
+});
 const item = (over: Partial<ItemLine> = {}): ItemLine => ({
   id: 1,
   entryId: 1,
@@ -68,6 +82,11 @@ const item = (over: Partial<ItemLine> = {}): ItemLine => ({
   kind: 'cutter',
   words: '10 mm square end mill',
   maker: null,
+  family: 'square',
+  segments: [],
+  suppliers: 0,
+  links: [],
+  standing: null,
   substrate: null,
   centreCutting: null,
   taper: null,
@@ -80,7 +99,7 @@ const item = (over: Partial<ItemLine> = {}): ItemLine => ({
   pieces: [],
   supply: null,
   assumed: [],
-  places: [{ item_id: 1, place_id: 1, place: 'S1', place_kind: 'shelf', quantity: 2, pieces: 0 }],
+  places: [shelf()],
   ...over,
 });
 const places = [
@@ -136,7 +155,7 @@ describe('ending a life', () => {
           item({
             id: 2,
             code: 'AA',
-            places: [{ item_id: 2, place_id: 1, place: 'S1', place_kind: 'shelf', quantity: 1, pieces: 0 }],
+            places: [shelf({ item_id: 2, quantity: 1 })],
           }),
           item(),
         ]}

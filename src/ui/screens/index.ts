@@ -6,6 +6,7 @@ export { HistoryScreen } from './HistoryScreen';
 export { JobsScreen } from './JobsScreen';
 export { LifeScreen } from './LifeScreen';
 export { MachinesScreen } from './MachinesScreen';
+export { PlacesScreen } from './PlacesScreen';
 export { PrintTag } from './PrintTag';
 export { RackScreen } from './RackScreen';
 export { RunScreen } from './RunScreen';

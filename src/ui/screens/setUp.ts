@@ -1,3 +1,4 @@
+import { ADDED_PLACES } from '@/core/stock';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { ShopView } from '@/crib/shop';
 import type { FieldSpec, SubForm } from '../form';
@@ -85,7 +86,7 @@ export const SET_UP: Record<'person' | 'place' | 'material' | 'supplier' | 'mach
   place: {
     verb: 'addPlace',
     title: 'Places',
-    why: 'Shelves and drawers where things lie. A returned cutter needs one too.',
+    why: 'Cabinets, shelves and drawers where things lie, one inside the other. A returned cutter needs one too.',
     submit: 'Add place',
     fields: [
       { name: 'code', label: 'Code' },
@@ -94,11 +95,7 @@ export const SET_UP: Record<'person' | 'place' | 'material' | 'supplier' | 'mach
         name: 'kind',
         label: 'Kind',
         kind: 'choice',
-        options: [
-          ['shelf', 'shelf'],
-          ['drawer', 'drawer'],
-          ['cart', 'cart'],
-        ],
+        options: ADDED_PLACES.map((k) => [k, k === 'regrind' ? 'regrind shop' : k] as const),
       },
       { name: 'parent', label: 'Inside place, by code', optional: true },
     ],

@@ -11,6 +11,7 @@ import { useScanner } from './useScanner';
 const AREAS = [
   ['/', 'Today', 'today'],
   ['/cutters', 'Cutters', 'cutters'],
+  ['/places', 'Places', 'places'],
   ['/rack', 'Rack', 'rack'],
   ['/machines', 'Machines', null],
   ['/jobs', 'Jobs', 'jobs'],
@@ -19,7 +20,7 @@ const AREAS = [
   ['/history', 'Entries', null],
 ] as const;
 
-export type Counts = Partial<Record<'today' | 'cutters' | 'rack' | 'jobs' | 'buying', number>>;
+export type Counts = Partial<Record<'today' | 'cutters' | 'places' | 'rack' | 'jobs' | 'buying', number>>;
 
 interface ShellProps {
   counts: Counts;

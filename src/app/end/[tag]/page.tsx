@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
-import { itemsView } from '@/crib/stock';
+import { takeableView } from '@/crib/stock';
 import { EndScreen } from '@/ui/screens';
 import { openForPage } from '../../server/views';
 
@@ -11,6 +11,6 @@ export default async function Page({ params }: { params: Promise<{ tag: string }
   const card = (await view(rackView)).assemblies.find((a) => a.tag === tag);
   if (!card) notFound();
   return (
-    <EndScreen card={card} items={(await view(itemsView)).items} places={(await view(shopView)).places} />
+    <EndScreen card={card} items={(await view(takeableView)).items} places={(await view(shopView)).places} />
   );
 }

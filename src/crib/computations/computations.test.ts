@@ -1,6 +1,6 @@
-import { COMPUTATIONS } from './computations';
-import { validate } from './door';
-import { openApi } from './openapi';
+import { COMPUTATIONS } from './index';
+import { validate } from '../door';
+import { openApi } from '../openapi';
 
 /** Each computation with an input and a figure of its answer; the figures are the core tests' own. */
 const cutter = { family: 'square', DC: 10, DMM: 10, LCF: 22, OAL: 72, RE: null, SIG: null, NOF: 4 };
@@ -30,6 +30,32 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
       effectiveDiameter: 6,
       smallestInsideCorner: 5,
     },
+  ],
+  'holes/reamer': [
+    { nominal: 20, cls: 'H7', measured: 20.012 },
+    { limits: { largest: expect.closeTo(20.017, 9), smallest: expect.closeTo(20.009, 9) }, state: 'new' },
+  ],
+  'holes/tap': [
+    { thread: 'M6', by: 'cutting', drill: 5 },
+    { before: { drill: 5, words: 'ISO 2306' }, percent: expect.closeTo(76.98, 2) },
+  ],
+  'units/diameter': [{ text: 'F' }, { diameter: { mm: expect.closeTo(6.5278, 6), text: 'F', unit: 'inch' } }],
+  'inserts/read': [
+    { code: 'CNMG 120408', cents: 500 },
+    { read: { inscribed: 12.7, radius: 0.8, edges: 4 }, pricePerEdge: 125 },
+  ],
+  'tapers/read': [{ text: 'HSK-A 63' }, { taper: { standard: 'ISO 12164', key: 'HSK-A63' } }],
+  'stock/explain': [
+    {
+      counted: 3,
+      expected: 5,
+      elsewhere: [{ place: 'B', difference: 2 }],
+      alike: [],
+      hands: [],
+      recent: [],
+      pack: null,
+    },
+    { explanations: [expect.stringContaining('2 pieces too many at B')] },
   ],
   'holders/check': [{ ...holder, LF: 61 }, { faults: [{ field: 'segments', value: 60 }] }],
   'assemblies/judge': [
@@ -118,7 +144,9 @@ it.each(COMPUTATIONS.map((c) => [c.path, c] as const))(
     expect(() => validate(c.schema, {})).toThrow(/needed|wrong/);
     expect(() => validate(c.schema, { ...input, foreign: 1 })).toThrow(/not a field/);
     for (const key of Object.keys(input))
-      expect(() => validate(c.schema, { ...input, [key]: 'rubbish' })).toThrow();
+      expect(() =>
+        validate(c.schema, { ...input, [key]: typeof input[key] === 'string' ? 42 : 'rubbish' }),
+      ).toThrow();
   },
 );
 

@@ -1,19 +1,5 @@
-import type { JSONSchema } from 'json-schema-to-ts';
 import { assemblyOutline, expectedGaugeLength, judgeBuild, type Build } from '@/core/assemblies';
 import { proposeOrder, type BookedUse, type BuyingTerms, type CutterSupply } from '@/core/buying';
-import {
-  checkCutter,
-  checkHolder,
-  cutterOutline,
-  effectiveDiameter,
-  flatStepover,
-  ridgeHeight,
-  smallestInsideCorner,
-  describeCutter,
-  FAMILY_NAMES,
-  type CutterGeometry,
-  type HolderGeometry,
-} from '@/core/cutters';
 import { checkToolLine, cycleMinutes, type MachineTimes, type ToolLineFacts } from '@/core/jobs';
 import {
   expectLife,
@@ -40,6 +26,23 @@ import {
   type MeasuredAgainst,
 } from '@/core/measuring';
 
+import {
+  assumed,
+  buildOf,
+  computation,
+  day,
+  life,
+  list,
+  number,
+  orNull,
+  positive,
+  shape,
+  text,
+  whole,
+  type Computation,
+} from './computation';
+import { OF_CUTTERS } from './ofCutters';
+
 interface RegistersInput {
   school: LengthSchool;
   K: number;
@@ -58,105 +61,15 @@ interface ProposeInput {
   today: string;
 }
 
-/** A computation that a screen shows, callable by itself: JSON in, JSON out, nothing written. */
-export interface Computation {
-  path: string;
-  summary: string;
-  schema: JSONSchema & object;
-  run(input: unknown): unknown;
-}
-
-/** The input's type is the core's own; the schema says the same at the door (deriving it here is too deep for the compiler). */
-function computation<I>(
-  path: string,
-  summary: string,
-  schema: JSONSchema & object,
-  run: (input: I) => unknown,
-): Computation {
-  return { path, summary, schema, run: run as Computation['run'] };
-}
-
-const number = { type: 'number', minimum: -1e6, maximum: 1e6 } as const;
-const positive = { type: 'number', exclusiveMinimum: 0, maximum: 1e6 } as const;
-const orNull = { type: ['number', 'null'], minimum: -1e6, maximum: 1e6 } as const;
-const text = { type: 'string', maxLength: 200 } as const;
-const shape = <const P extends Record<string, JSONSchema>, const R extends readonly (keyof P & string)[]>(
-  properties: P,
-  required: R,
-) => ({ type: 'object', properties, required, additionalProperties: false }) as const;
-const list = <const I extends JSONSchema>(items: I) => ({ type: 'array', items, maxItems: 100_000 }) as const;
-
-const cutter = shape(
-  {
-    family: { enum: FAMILY_NAMES },
-    DC: positive,
-    DMM: orNull,
-    LCF: orNull,
-    OAL: orNull,
-    RE: orNull,
-    SIG: orNull,
-    NOF: orNull,
-  },
-  ['family', 'DC', 'DMM', 'LCF', 'OAL', 'RE', 'SIG', 'NOF'],
-);
-const holder = shape(
-  {
-    LF: positive,
-    CLAMP_MIN: orNull,
-    CLAMP_MAX: orNull,
-    GRIP_MIN: orNull,
-    DEPTH_MAX: orNull,
-    RPM_MAX: orNull,
-    segments: list(
-      shape({ length: positive, upper: positive, lower: positive }, ['length', 'upper', 'lower']),
-    ),
-  },
-  ['LF', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'DEPTH_MAX', 'RPM_MAX', 'segments'],
-);
-const buildOf = { cutter, holder, stickout: positive } as const;
-const life = shape({ minutes: { type: 'number', minimum: 0, maximum: 1e7 }, failed: { type: 'boolean' } }, [
-  'minutes',
-  'failed',
-]);
-const assumed = {
-  anyOf: [shape({ minutes: positive, origin: text }, ['minutes', 'origin']), { type: 'null' }],
-} as const;
-const day = { type: 'string', format: 'date' } as const;
-
 /** Everything a screen computes. `programs/read` takes text/plain and has its own door. */
 export const COMPUTATIONS: readonly Computation[] = [
-  computation<CutterGeometry>(
-    'cutters/check',
-    'Rules of geometry that a cutter breaks, and its words.',
-    cutter,
-    (c) => ({ faults: checkCutter(c), words: describeCutter(c, null) }),
-  ),
-  computation<{ cutter: CutterGeometry; length: number }>(
-    'cutters/outline',
-    'Half outline of a cutter from its tip up, mm, and what had to be assumed.',
-    shape({ cutter, length: positive }, ['cutter', 'length']),
-    (i) => cutterOutline(i.cutter, i.length),
-  ),
-  computation<{ cutter: CutterGeometry; stepover: number; depth: number }>(
-    'cutters/floor',
-    'Ridge height at a stepover, flat-floor stepover, diameter that cuts at a depth, smallest inside corner, mm; null: not known.',
-    shape({ cutter, stepover: positive, depth: positive }, ['cutter', 'stepover', 'depth']),
-    (i) => ({
-      flatStepover: flatStepover(i.cutter),
-      ridgeHeight: ridgeHeight(i.cutter, i.stepover),
-      effectiveDiameter: effectiveDiameter(i.cutter, i.depth),
-      smallestInsideCorner: smallestInsideCorner(i.cutter),
-    }),
-  ),
-  computation<HolderGeometry>('holders/check', 'Rules of geometry that a holder breaks.', holder, (h) => ({
-    faults: checkHolder(h),
-  })),
+  ...OF_CUTTERS,
   computation<Build>(
     'assemblies/judge',
     'Judgement of a build and its expected gauge length, mm.',
     shape(buildOf, ['cutter', 'holder', 'stickout']),
     (b) => ({
-      judgements: judgeBuild(b),
+      judgements: judgeBuild({ ...b, cutter: whole(b.cutter) }),
       expectedGaugeLength: expectedGaugeLength(b.holder.LF, b.stickout),
     }),
   ),
@@ -164,7 +77,7 @@ export const COMPUTATIONS: readonly Computation[] = [
     'assemblies/outline',
     'Half outline hung from the gauge line, mm.',
     shape({ ...buildOf, length: positive }, ['cutter', 'holder', 'stickout']),
-    (b) => assemblyOutline(b.cutter, b.holder, b.stickout, b.length),
+    (b) => assemblyOutline(whole(b.cutter), b.holder, b.stickout, b.length),
   ),
   computation<RegistersInput>(
     'measuring/registers',

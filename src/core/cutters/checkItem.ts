@@ -1,0 +1,204 @@
+import { checkCutter } from './checkCutter';
+import { checkHolder } from './checkHolder';
+import { FIRST_FACT, type Family, type ItemKind } from './families';
+import {
+  geometry,
+  GEOMETRY_SYMBOLS,
+  type CutterGeometry,
+  type HolderGeometry,
+  type HolderSegment,
+} from './geometry';
+import { holeLimits } from './holes';
+import { readInsertCode } from './insertCode';
+import { isSymbol, symbolSpec, type FactSymbol } from './symbols';
+import { checkCollet } from './tapers';
+import { readThread } from './threads';
+
+/** A fact as far as geometry needs it: its number (mm, degrees, count), or null and its words. */
+export interface KnownFact {
+  symbol: string;
+  value: number | null;
+  text: string;
+}
+
+interface ItemFault {
+  field: string;
+  value: number | string;
+  limit: string;
+  words: string;
+}
+
+const number = (facts: readonly KnownFact[], symbol: FactSymbol): number | null =>
+  facts.find((f) => f.symbol === symbol)?.value ?? null;
+const words = (facts: readonly KnownFact[], symbol: FactSymbol): string | null =>
+  facts.find((f) => f.symbol === symbol)?.text ?? null;
+
+/** A cutter's geometry from its facts; a body's teeth are its seats. DC must be among them. */
+export function cutterFrom(family: Family, facts: readonly KnownFact[]): CutterGeometry {
+  const known = Object.fromEntries(GEOMETRY_SYMBOLS.map((s) => [s, number(facts, s)]));
+  return geometry(family, {
+    ...known,
+    DC: number(facts, 'DC')!,
+    NOF: number(facts, 'NOF') ?? number(facts, 'CICT'),
+  });
+}
+
+/** A holder's geometry from its facts and outline. LF must be among them. */
+export function holderFrom(facts: readonly KnownFact[], segments: HolderSegment[]): HolderGeometry {
+  return {
+    LF: number(facts, 'LF')!,
+    CLAMP_MIN: number(facts, 'CLAMP_MIN'),
+    CLAMP_MAX: number(facts, 'CLAMP_MAX'),
+    GRIP_MIN: number(facts, 'GRIP_MIN'),
+    DEPTH_MAX: number(facts, 'DEPTH_MAX'),
+    RPM_MAX: number(facts, 'RPM_MAX'),
+    segments,
+  };
+}
+
+/** A fact that another one says: the thread gives diameter and pitch, an insert's code its size. */
+export interface FollowingFact {
+  symbol: FactSymbol;
+  mm: number | null;
+  text: string;
+  from: FactSymbol;
+}
+
+/**
+ * Facts that follow from a designation: a tap's DC and TP from its thread, an insert's figures from its ISO 1832 code.
+ * Only those not stated. mm. Example: a tap with TDZ 'M6' gets DC 6 and TP 1.
+ */
+export function factsThatFollow(kind: ItemKind, facts: readonly KnownFact[]): FollowingFact[] {
+  const out: FollowingFact[] = [];
+  const add = (symbol: FactSymbol, value: number | null, from: FactSymbol) => {
+    if (value !== null && !facts.some((f) => f.symbol === symbol))
+      out.push({ symbol, mm: value, text: String(Math.round(value * 1e6) / 1e6), from });
+  };
+  const thread = kind === 'cutter' ? readThread(words(facts, 'TDZ') ?? '') : null;
+  if (thread) {
+    add('DC', thread.major, 'TDZ');
+    add('TP', thread.pitch, 'TDZ');
+  }
+  const code = kind === 'insert' ? readInsertCode(words(facts, 'ISO1832') ?? '') : null;
+  if (code) {
+    add('IC', code.inscribed, 'ISO1832');
+    add('S', code.thickness, 'ISO1832');
+    add('RE', code.radius, 'ISO1832');
+    add('CEDC', code.edges, 'ISO1832');
+    if (code.hand && !facts.some((f) => f.symbol === 'HAND'))
+      out.push({ symbol: 'HAND', mm: null, text: code.hand, from: 'ISO1832' });
+  }
+  return out;
+}
+
+/**
+ * Everything about an item that cannot be, by the rules of its kind; empty when it can exist. Facts not known are not
+ * judged. mm, degrees. Example: an insert 'CNMG 120408' with RE 1.2 is refused: its code says 0.8.
+ */
+export function checkItem(
+  kind: ItemKind,
+  family: Family | null,
+  facts: readonly KnownFact[],
+  segments: HolderSegment[] = [],
+): ItemFault[] {
+  const first = FIRST_FACT[kind];
+  if (first && number(facts, first) === null)
+    return [{ field: first, value: '', limit: 'needed', words: `${symbolSpec(first).words} is needed` }];
+  if (kind === 'holder') return checkHolder(holderFrom(facts, segments));
+  const faults: ItemFault[] =
+    kind === 'cutter' || kind === 'body' ? checkCutter(cutterFrom(family!, facts)) : [];
+  for (const f of facts) {
+    const limits = isSymbol(f.symbol) ? symbolSpec(f.symbol).limits : undefined;
+    if (!limits || f.value === null || faults.some((x) => x.field === f.symbol)) continue;
+    if (f.value < limits[0] || f.value > limits[1])
+      faults.push({
+        field: f.symbol,
+        value: f.value,
+        limit: `${limits[0]} to ${limits[1]}`,
+        words: 'outside what it can be',
+      });
+  }
+  if (kind === 'collet')
+    faults.push(
+      ...checkCollet(words(facts, 'COLLET'), number(facts, 'CLAMP_MIN'), number(facts, 'CLAMP_MAX')),
+    );
+  if (kind === 'insert') faults.push(...checkInsert(facts));
+  if (family === 'tap') faults.push(...checkThread(facts));
+  if (family === 'reamer') {
+    const cls = words(facts, 'TCHA');
+    if (cls !== null && holeLimits(number(facts, 'DC')!, cls) === null)
+      faults.push({
+        field: 'TCHA',
+        value: cls,
+        limit: 'a hole class of ISO 286 such as H7, F8, JS9',
+        words: 'not a class that is known here',
+      });
+  }
+  return faults;
+}
+
+function checkInsert(facts: readonly KnownFact[]): ItemFault[] {
+  const faults: ItemFault[] = [];
+  const text = words(facts, 'ISO1832');
+  const code = text === null ? null : readInsertCode(text);
+  if (text !== null && !code)
+    faults.push({
+      field: 'ISO1832',
+      value: text,
+      limit: 'such as CNMG 120408 or APKT 1604PD',
+      words: 'not a designation of ISO 1832',
+    });
+  const agrees = (symbol: FactSymbol, said: number | null) => {
+    const stated = number(facts, symbol);
+    if (said !== null && stated !== null && Math.abs(stated - said) > 0.02)
+      faults.push({
+        field: symbol,
+        value: stated,
+        limit: `${said} by its code`,
+        words: `${symbolSpec(symbol).words} and code differ`,
+      });
+  };
+  if (code) {
+    agrees('IC', code.inscribed);
+    agrees('S', code.thickness);
+    agrees('RE', code.radius);
+  }
+  const [nominal, usable] = [number(facts, 'CEDC'), number(facts, 'EDGES')];
+  if (nominal !== null && usable !== null && usable > nominal)
+    faults.push({
+      field: 'EDGES',
+      value: usable,
+      limit: `at most ${nominal}`,
+      words: 'more edges to use than the insert has',
+    });
+  return faults;
+}
+
+function checkThread(facts: readonly KnownFact[]): ItemFault[] {
+  const text = words(facts, 'TDZ');
+  if (text === null) return [];
+  const thread = readThread(text);
+  if (!thread)
+    return [
+      {
+        field: 'TDZ',
+        value: text,
+        limit: 'such as M6, M8x1, 1/4-20 UNC, #10-32',
+        words: 'not a thread that is read here',
+      },
+    ];
+  const faults: ItemFault[] = [];
+  const agrees = (symbol: FactSymbol, said: number) => {
+    const stated = number(facts, symbol);
+    if (stated !== null && Math.abs(stated - said) > 0.01)
+      faults.push({
+        field: symbol,
+        value: stated,
+        limit: `${Math.round(said * 1e4) / 1e4} by its thread`,
+        words: 'thread and figure differ',
+      });
+  };
+  agrees('DC', thread.major);
+  agrees('TP', thread.pitch);
+  return faults;
+}

@@ -1,0 +1,58 @@
+import type { Family } from './families';
+
+/** The symbols that shape a cutter. */
+export const GEOMETRY_SYMBOLS = [
+  'DC',
+  'DMM',
+  'LCF',
+  'OAL',
+  'RE',
+  'SIG',
+  'NOF',
+  'DN',
+  'LU',
+  'TAPER',
+  'KAPR',
+  'DCX',
+  'DCN',
+  'CW',
+  'APMX',
+  'RMPX',
+] as const;
+export type CutterSymbol = (typeof GEOMETRY_SYMBOLS)[number];
+
+/** A cutter's geometry by symbol, mm and degrees; null is 'not known'. DC is always known. */
+export type CutterGeometry = { family: Family; DC: number } & Record<
+  Exclude<CutterSymbol, 'DC'>,
+  number | null
+>;
+
+/**
+ * A geometry from the figures that are known: everything else is 'not known' (null). mm and degrees.
+ * Example: geometry('square', { DC: 10, LCF: 22 }).OAL is null.
+ */
+export function geometry(
+  family: Family,
+  known: { DC: number } & Partial<Record<CutterSymbol, number | null>>,
+): CutterGeometry {
+  const blank = Object.fromEntries(GEOMETRY_SYMBOLS.map((s) => [s, null]));
+  return { ...(blank as Omit<CutterGeometry, 'family' | 'DC'>), ...known, family } as CutterGeometry;
+}
+
+/** One piece of a holder's outline, from the gauge line towards the tip: mm. */
+export interface HolderSegment {
+  length: number;
+  upper: number;
+  lower: number;
+}
+
+/** A holder's geometry, mm; null is 'not known' and makes a judgement 'not judged'. */
+export interface HolderGeometry {
+  LF: number;
+  CLAMP_MIN: number | null;
+  CLAMP_MAX: number | null;
+  GRIP_MIN: number | null;
+  DEPTH_MAX: number | null;
+  RPM_MAX: number | null;
+  segments: HolderSegment[];
+}

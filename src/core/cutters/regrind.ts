@@ -1,0 +1,49 @@
+import type { CutterGeometry } from './geometry';
+
+/** What regrinding a cutter is judged by; null is 'not known'. */
+export interface RegrindFacts {
+  cutter: CutterGeometry;
+  /** Times it was reground. */
+  regrinds: number;
+  /** How often it may be, by its maker or the shop. */
+  limit: number | null;
+  /** Least diameter it may come down to, mm. */
+  dcMin: number | null;
+  /** Present diameter, mm. */
+  dc: number | null;
+  costCents: number | null;
+  priceCents: number | null;
+}
+
+/**
+ * Why a cutter had better not be reground; empty when nothing speaks against it. Common practice: no further than its
+ * limits, and not where it costs more than 60 % of a new one. Inserts are turned, not reground.
+ * Example: 2 regrinds of at most 2: 'reground 2 times of at most 2'.
+ */
+export function againstRegrind(f: RegrindFacts): string[] {
+  const against: string[] = [];
+  if (f.limit !== null && f.regrinds >= f.limit)
+    against.push(`reground ${f.regrinds} times of at most ${f.limit}`);
+  if (f.dcMin !== null && f.dc !== null && f.dc <= f.dcMin + 1e-9)
+    against.push(`down to ${f.dc} mm, the least is ${f.dcMin} mm`);
+  const share = regrindShare(f.costCents, f.priceCents);
+  if (share !== null && share > REGRIND_SHARE)
+    against.push(`a regrind costs ${Math.round(share * 100)} % of a new one`);
+  if (f.cutter.family === 'tap') against.push('taps are seldom worth it: the thread gets smaller');
+  return against;
+}
+
+/** Share of a new one's price above which regrinding is not worth it (common practice). */
+export const REGRIND_SHARE = 0.6;
+
+/** What a regrind costs against a new one; null where either is not known. Example: 900 of 3000 cents -> 0.3. */
+export const regrindShare = (costCents: number | null, priceCents: number | null): number | null =>
+  costCents === null || priceCents === null || priceCents === 0 ? null : costCents / priceCents;
+
+/** A piece's geometry after regrinding: what was measured on return in place of the catalogue's. mm. */
+export const regroundGeometry = (c: CutterGeometry, dc: number, lcf: number): CutterGeometry => ({
+  ...c,
+  DC: dc,
+  LCF: lcf,
+  RE: c.family === 'ball' ? dc / 2 : c.RE,
+});

@@ -1,0 +1,109 @@
+/** How a fact is written: a length in its own unit, degrees, a count, a bare number, one of a list, or words. */
+export type SymbolKind = 'length' | 'degree' | 'count' | 'number' | 'choice' | 'words';
+
+export interface SymbolSpec {
+  words: string;
+  kind: SymbolKind;
+  /** mm, degrees or the bare number: wide on purpose, to catch a wrong unit and not an unusual cutter. */
+  limits?: readonly [number, number];
+  options?: readonly string[];
+  /** Not of ISO 13399: Stable's own, where the standard's name is not known here. */
+  own?: true;
+}
+
+export const SHANK_FORMS = ['plain', 'flat', 'whistle notch', 'threaded', 'arbor bore'] as const;
+export const CLAMPINGS = [
+  'collet',
+  'side-lock',
+  'shrink',
+  'hydraulic',
+  'milling chuck',
+  'drill chuck',
+  'tap chuck',
+  'face mill arbor',
+] as const;
+export const SUBSTRATES = [
+  'HSS',
+  'cobalt HSS',
+  'carbide',
+  'cermet',
+  'ceramic',
+  'CBN',
+  'PCD',
+  'other',
+] as const;
+export type Substrate = (typeof SUBSTRATES)[number];
+const YES_NO = ['yes', 'no'] as const;
+
+/**
+ * Every fact an item can have, by its symbol: those of ISO 13399 (from memory) beside plain words, and Stable's own.
+ * Limits in mm, degrees or bare numbers.
+ */
+export const SYMBOLS = {
+  // Cutting part
+  DC: { words: 'cutting diameter', kind: 'length', limits: [0.05, 500] },
+  DCX: { words: 'largest cutting diameter', kind: 'length', limits: [0.05, 600] },
+  DCN: { words: 'smallest cutting diameter', kind: 'length', limits: [0, 500] },
+  LCF: { words: 'flute length', kind: 'length', limits: [0.05, 500] },
+  APMX: { words: 'usable depth of cut', kind: 'length', limits: [0.01, 500] },
+  RE: { words: 'corner radius', kind: 'length', limits: [0, 250] },
+  SIG: { words: 'point angle', kind: 'degree', limits: [20, 180] },
+  KAPR: { words: 'cutting edge angle', kind: 'degree', limits: [1, 95] },
+  TAPER: { words: 'taper per side', kind: 'degree', limits: [0.1, 45], own: true },
+  CW: { words: 'cutting width', kind: 'length', limits: [0.1, 100] },
+  NOF: { words: 'flutes', kind: 'count', limits: [1, 40] },
+  RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90] },
+  CCC: { words: 'centre cutting', kind: 'choice', options: YES_NO },
+  // Neck, shank, whole
+  DN: { words: 'neck diameter', kind: 'length', limits: [0.05, 500] },
+  LU: { words: 'usable length, flutes and neck', kind: 'length', limits: [0.05, 800] },
+  DMM: { words: 'shank diameter', kind: 'length', limits: [0.5, 200] },
+  OAL: { words: 'overall length', kind: 'length', limits: [5, 1000] },
+  SHANK: { words: 'shank form', kind: 'choice', options: SHANK_FORMS, own: true },
+  TCDMM: { words: 'shank tolerance', kind: 'words' },
+  CSP: { words: 'coolant through', kind: 'choice', options: YES_NO },
+  SUBSTRATE: { words: 'substrate', kind: 'choice', options: SUBSTRATES },
+  COATING: { words: 'coating', kind: 'words' },
+  HAND: { words: 'hand', kind: 'choice', options: ['right', 'left', 'neutral'] },
+  // Holes and threads
+  TCHA: { words: 'hole tolerance class', kind: 'words' },
+  DCM: { words: 'measured cutting diameter', kind: 'length', limits: [0.05, 500], own: true },
+  TDZ: { words: 'thread', kind: 'words' },
+  TP: { words: 'pitch', kind: 'length', limits: [0.1, 10] },
+  TCTR: { words: 'thread class', kind: 'words' },
+  THCHT: { words: 'chamfer form', kind: 'words' },
+  TAPPING: { words: 'makes the thread by', kind: 'choice', options: ['cutting', 'forming'], own: true },
+  // Bodies and inserts
+  CICT: { words: 'insert seats', kind: 'count', limits: [1, 60] },
+  MIID: { words: 'takes inserts', kind: 'words' },
+  IC: { words: 'inscribed circle', kind: 'length', limits: [1, 60] },
+  S: { words: 'thickness', kind: 'length', limits: [0.5, 20] },
+  CEDC: { words: 'cutting edges', kind: 'count', limits: [1, 16] },
+  EDGES: { words: 'edges that can be used', kind: 'count', limits: [1, 16], own: true },
+  GRADE: { words: 'grade', kind: 'words' },
+  ISO1832: { words: 'ISO 1832 code', kind: 'words', own: true },
+  // Holders, collets, extensions
+  CCMS: { words: 'spindle side, by its standard', kind: 'words' },
+  LF: { words: 'gauge line to face', kind: 'length', limits: [5, 1000] },
+  CLAMPING: { words: 'clamps by', kind: 'choice', options: CLAMPINGS, own: true },
+  SHANKS: { words: 'takes shanks', kind: 'words', own: true },
+  CLAMP_MIN: { words: 'smallest shank it takes', kind: 'length', limits: [0.1, 200], own: true },
+  CLAMP_MAX: { words: 'largest shank it takes', kind: 'length', limits: [0.1, 200], own: true },
+  GRIP_MIN: { words: 'least grip', kind: 'length', limits: [0.1, 300], own: true },
+  DEPTH_MAX: { words: 'greatest depth of shank', kind: 'length', limits: [1, 500], own: true },
+  RPM_MAX: { words: 'rpm limit', kind: 'count', limits: [100, 100_000], own: true },
+  COLLET: { words: 'collet size', kind: 'words', own: true },
+  TORQUE: { words: 'tightening torque, N m', kind: 'number', limits: [0.1, 1000], own: true },
+  LPR: { words: 'protruding length', kind: 'length', limits: [1, 1000] },
+  // Regrinding
+  REGRINDS: { words: 'regrinds it stands', kind: 'count', limits: [0, 20], own: true },
+  DC_MIN: { words: 'least diameter after regrinding', kind: 'length', limits: [0.05, 500], own: true },
+  FITS: { words: 'fits', kind: 'words', own: true },
+} as const satisfies Record<string, SymbolSpec>;
+
+export type FactSymbol = keyof typeof SYMBOLS;
+export const isSymbol = (name: string): name is FactSymbol => Object.hasOwn(SYMBOLS, name);
+export const symbolSpec = (symbol: FactSymbol): SymbolSpec => SYMBOLS[symbol];
+
+/** Whether a fact of this symbol has a number: the others are words. */
+export const isNumeric = (symbol: FactSymbol): boolean => !['choice', 'words'].includes(SYMBOLS[symbol].kind);

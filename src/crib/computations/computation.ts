@@ -1,0 +1,70 @@
+import type { JSONSchema } from 'json-schema-to-ts';
+import { FAMILY_NAMES, geometry, GEOMETRY_SYMBOLS, type CutterGeometry } from '@/core/cutters';
+
+/** A computation that a screen shows, callable by itself: JSON in, JSON out, nothing written. */
+export interface Computation {
+  path: string;
+  summary: string;
+  schema: JSONSchema & object;
+  run(input: unknown): unknown;
+}
+
+/** The input's type is the core's own; the schema says the same at the door (deriving it here is too deep for the compiler). */
+export function computation<I>(
+  path: string,
+  summary: string,
+  schema: JSONSchema & object,
+  run: (input: I) => unknown,
+): Computation {
+  return { path, summary, schema, run: run as Computation['run'] };
+}
+
+export const number = { type: 'number', minimum: -1e6, maximum: 1e6 } as const;
+export const positive = { type: 'number', exclusiveMinimum: 0, maximum: 1e6 } as const;
+export const orNull = { type: ['number', 'null'], minimum: -1e6, maximum: 1e6 } as const;
+export const text = { type: 'string', maxLength: 200 } as const;
+export const shape = <
+  const P extends Record<string, JSONSchema>,
+  const R extends readonly (keyof P & string)[],
+>(
+  properties: P,
+  required: R,
+) => ({ type: 'object', properties, required, additionalProperties: false }) as const;
+export const list = <const I extends JSONSchema>(items: I) =>
+  ({ type: 'array', items, maxItems: 100_000 }) as const;
+
+/** A cutter by symbol; what is left out is not known. */
+export const cutter = {
+  type: 'object',
+  properties: {
+    family: { enum: FAMILY_NAMES },
+    ...Object.fromEntries(GEOMETRY_SYMBOLS.map((s) => [s, s === 'DC' ? positive : orNull])),
+  },
+  required: ['family', 'DC'],
+  additionalProperties: false,
+} as const satisfies JSONSchema;
+/** The geometry of a cutter as it came through the door. */
+export const whole = (c: CutterGeometry): CutterGeometry => geometry(c.family, c);
+export const holder = shape(
+  {
+    LF: positive,
+    CLAMP_MIN: orNull,
+    CLAMP_MAX: orNull,
+    GRIP_MIN: orNull,
+    DEPTH_MAX: orNull,
+    RPM_MAX: orNull,
+    segments: list(
+      shape({ length: positive, upper: positive, lower: positive }, ['length', 'upper', 'lower']),
+    ),
+  },
+  ['LF', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'DEPTH_MAX', 'RPM_MAX', 'segments'],
+);
+export const buildOf = { cutter, holder, stickout: positive } as const;
+export const life = shape(
+  { minutes: { type: 'number', minimum: 0, maximum: 1e7 }, failed: { type: 'boolean' } },
+  ['minutes', 'failed'],
+);
+export const assumed = {
+  anyOf: [shape({ minutes: positive, origin: text }, ['minutes', 'origin']), { type: 'null' }],
+} as const;
+export const day = { type: 'string', format: 'date' } as const;

@@ -1,0 +1,70 @@
+import { defineVerb, field, found, Problem } from '@/crib/door';
+import { insert } from '@/data/database';
+import { manyLinks, maybeItem } from '@/data/stock';
+
+/** A maker's renamed grade, a changed geometry, a new number for a discontinued one; or another item used in its place. */
+export const linkItem = defineVerb({
+  name: 'linkItem',
+  path: 'item-links',
+  summary:
+    'Say that an item is a newer version of another, or an approved substitute. Lives stay with each version.',
+  properties: {
+    item: field.words(40),
+    earlier: field.words(40),
+    relation: field.choice(['version', 'substitute']),
+    reason: field.words(200),
+  },
+  required: ['item', 'earlier', 'relation', 'reason'],
+  async run(c, input, moment) {
+    const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
+    const earlier = found(await maybeItem(c, input.earlier), 'earlier', input.earlier, 'item');
+    const refuse = (detail: string, wayOut: string) => {
+      throw new Problem('REFUSED', detail, { field: 'earlier', value: earlier.code, wayOut });
+    };
+    if (item.id === earlier.id) refuse('An item is no version of itself', 'Name the item it follows.');
+    if (item.kind !== earlier.kind || item.family !== earlier.family)
+      refuse(
+        `${item.code} and ${earlier.code} are of different families`,
+        'Link items of one kind and family.',
+      );
+    // Walking back from the earlier one must not come round to the item itself.
+    const links = (await manyLinks(c, null)).filter((l) => l.relation === 'version');
+    const before = new Set([earlier.id]);
+    for (const id of before) for (const l of links) if (l.item_id === id) before.add(l.earlier_item_id);
+    if (input.relation === 'version' && before.has(item.id))
+      refuse(`${earlier.code} is itself a later version of ${item.code}`, 'Turn the two round.');
+    await moment.leansOn(item.entry_id);
+    await moment.leansOn(earlier.entry_id);
+    await insert(c, 'item_link', {
+      entry_id: moment.entryId,
+      item_id: item.id,
+      earlier_item_id: earlier.id,
+      relation: input.relation,
+      reason: input.reason.trim(),
+    });
+    return { item: item.code, earlier: earlier.code, relation: input.relation };
+  },
+});
+
+export const stateStanding = defineVerb({
+  name: 'stateStanding',
+  path: 'item-standings',
+  summary: 'Say how an item stands: on trial, approved, no longer made, not to be used here.',
+  properties: {
+    item: field.words(40),
+    standing: field.choice(['approved', 'trial', 'discontinued', 'rejected']),
+    reason: field.words(200),
+  },
+  required: ['item', 'standing', 'reason'],
+  async run(c, input, moment) {
+    const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
+    await moment.leansOn(item.entry_id);
+    await insert(c, 'item_standing', {
+      entry_id: moment.entryId,
+      item_id: item.id,
+      standing: input.standing,
+      reason: input.reason.trim(),
+    });
+    return { item: item.code, standing: input.standing };
+  },
+});

@@ -1,0 +1,133 @@
+import { inCrib } from '@/core/stock';
+import { ITEM_KINDS, itemQuery, type Family, type ItemKind } from '@/core/cutters';
+import type { LengthUnit } from '@/core/units';
+import { itemWords } from '@/crib/cutters';
+import { found, Problem } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import {
+  COUNTED_TO,
+  countCatalogue,
+  manyCatalogueRows,
+  maybeItem,
+  maybePlace,
+  placesBelow,
+  type CatalogueQuestion,
+  type CatalogueRow,
+  type SortKey,
+  type Standing,
+} from '@/data/stock';
+
+/** One line of the catalogue with what the shelf has of it. */
+export interface CatalogueLine {
+  code: string;
+  kind: ItemKind;
+  family: Family | null;
+  words: string;
+  maker: string | null;
+  /** Unmarked pieces in the crib, whoever owns them. */
+  unused: number;
+  /** Of all that lie in the crib, those that belong to a supplier until used. */
+  suppliers: number;
+  inBuilds: number;
+  /** Where it lies in the crib. */
+  places: string[];
+  facts: Record<string, { text: string; unit: string; value: number | null; guess: boolean }>;
+  standing: Standing | null;
+}
+export interface CatalogueView {
+  lines: CatalogueLine[];
+  total: number;
+  /** More than `total`: counting stopped there. */
+  more: boolean;
+  /** Codes to go on from, null at an end. */
+  next: string | null;
+  previous: string | null;
+}
+
+/** A question as the address holds it. */
+export interface CatalogueAsked {
+  q?: string;
+  kind?: string;
+  place?: string;
+  sort?: string;
+  after?: string;
+  before?: string;
+  unit?: LengthUnit;
+  limit?: number;
+}
+
+const SORTS: readonly string[] = ['code', 'dc', 'unused'];
+export const PAGE_LINES = 50;
+
+/** Reads the address into a question. Throws a Problem for a sort, kind, place or item that isn't there. */
+export async function catalogueQuestion(c: Connection, asked: CatalogueAsked): Promise<CatalogueQuestion> {
+  const { words, ranges } = itemQuery(asked.q ?? '', asked.unit ?? 'mm');
+  const sort = (asked.sort ?? 'code').replace(/^-/, '');
+  const oneOf = (name: string, value: string, list: readonly string[]) => {
+    if (!list.includes(value))
+      throw new Problem('INVALID_INPUT', `${name}: ${value} is none of these`, {
+        field: name,
+        value,
+        limit: list.join(', '),
+      });
+  };
+  oneOf('sort', sort, SORTS);
+  if (asked.kind) oneOf('kind', asked.kind, ITEM_KINDS);
+  const place = asked.place
+    ? found(await maybePlace(c, asked.place.toUpperCase()), 'place', asked.place, 'place')
+    : null;
+  const from = asked.after ?? asked.before;
+  const item = from === undefined ? null : found(await maybeItem(c, from), 'after', from, 'item');
+  return {
+    // Ten words say enough; a pasted page would only make one slow question.
+    words: words.slice(0, 10),
+    ranges: ranges.slice(0, 10),
+    kind: (asked.kind as ItemKind) || null,
+    placeIds: place && (await placesBelow(c, place.id)),
+    sort: sort as SortKey,
+    descending: asked.sort?.startsWith('-') ?? false,
+    from: item && { itemId: item.id, backwards: asked.after === undefined },
+    limit: Math.min(Math.max(asked.limit ?? PAGE_LINES, 1), 500),
+  };
+}
+
+/** One page of the catalogue: what was asked for, how many answer, where to go on. */
+export async function catalogueView(c: Connection, asked: CatalogueAsked = {}): Promise<CatalogueView> {
+  const q = await catalogueQuestion(c, asked);
+  // One more than shown says whether there is a next page.
+  const rows = await manyCatalogueRows(c, { ...q, limit: q.limit + 1 });
+  const beyond = rows.length > q.limit;
+  const backwards = q.from?.backwards ?? false;
+  const shown = beyond ? (backwards ? rows.slice(1) : rows.slice(0, -1)) : rows;
+  const counted = await countCatalogue(c, q);
+  return {
+    lines: shown.map(toLine),
+    total: Math.min(counted, COUNTED_TO),
+    more: counted > COUNTED_TO,
+    next: (backwards || beyond) && shown.length ? shown.at(-1)!.code : null,
+    previous: (backwards ? beyond : q.from !== null) && shown.length ? shown[0]!.code : null,
+  };
+}
+
+function toLine(row: CatalogueRow): CatalogueLine {
+  const here = row.places.filter((p) => inCrib(p.kind));
+  const sum = (places: CatalogueRow['places']) => places.reduce((n, p) => n + p.quantity, 0);
+  return {
+    code: row.code,
+    kind: row.kind,
+    family: row.family,
+    words: itemWords(row, row.facts),
+    maker: row.maker,
+    unused: row.unused,
+    suppliers: sum(here.filter((p) => p.owner !== null)),
+    inBuilds: sum(row.places.filter((p) => p.kind === 'build')),
+    places: [...new Set(here.map((p) => p.place))],
+    facts: Object.fromEntries(
+      row.facts.map((f) => [
+        f.symbol,
+        { text: f.text, unit: f.unit, value: f.value, guess: f.origin === 'guess' },
+      ]),
+    ),
+    standing: row.standing,
+  };
+}

@@ -1,0 +1,140 @@
+import { defineVerb, field, found, Problem, type Moment } from '@/crib/door';
+import { GRADES } from '@/core/life';
+import { nextNumber } from '@/data/assemblies';
+import { insert, type Connection } from '@/data/database';
+import { maybePerson } from '@/data/people';
+import { maybePiece, oneHand, onePlaceOfKind, type PlaceRow } from '@/data/stock';
+import { placeInCrib } from './placeInCrib';
+import { moveThing, takeThing, thingFields } from './things';
+
+export const issueStock = defineVerb({
+  name: 'issueStock',
+  path: 'stock/issued',
+  summary: 'Hand a piece, or so many of an item, to somebody, with the day it is wanted back.',
+  properties: {
+    ...thingFields,
+    to: { ...field.initials, description: 'Initials of who takes it' },
+    due: field.day,
+  },
+  required: ['to'],
+  async run(c, input, moment) {
+    const thing = await takeThing(c, moment, input);
+    const person = found(await maybePerson(c, input.to), 'to', input.to, 'person');
+    if (input.due !== undefined && input.due < moment.today)
+      throw new Problem('INVALID_INPUT', `due: ${input.due} is past`, {
+        field: 'due',
+        value: input.due,
+        limit: `from ${moment.today}`,
+        wayOut: 'Leave it out if no day was said.',
+      });
+    if (thing.from.kind === 'scrap' || thing.from.kind === 'regrind')
+      throw new Problem('REFUSED', `${thing.words} is at ${thing.from.name}`, {
+        field: 'from',
+        value: thing.from.code,
+      });
+    const hand = await oneHand(c, person.initials);
+    if (hand.id === thing.from.id)
+      throw new Problem('REFUSED', `${person.initials} has it already`, {
+        field: 'to',
+        value: person.initials,
+      });
+    await moveThing(c, moment, thing, hand.id);
+    await insert(c, 'loan', {
+      entry_id: moment.entryId,
+      item_id: thing.item.id,
+      piece_id: thing.piece?.id ?? null,
+      lot_id: thing.lotId,
+      hand_place_id: hand.id,
+      quantity: thing.quantity,
+      due: input.due ?? null,
+    });
+    return {
+      what: thing.words,
+      item: thing.item.code,
+      quantity: thing.quantity,
+      to: person.initials,
+      due: input.due ?? null,
+    };
+  },
+});
+
+export const returnStock = defineVerb({
+  name: 'returnStock',
+  path: 'stock/returned',
+  summary:
+    'Take a piece, or so many of an item, back into the crib. A used cutter is graded: where may it be used next, what was seen.',
+  properties: {
+    ...thingFields,
+    to: field.code,
+    used: field.choice(['yes', 'no']),
+    grade: field.choice(GRADES),
+    signs: { type: 'array', maxItems: 20, items: field.words(80) },
+    goodZone: field.words(200),
+  },
+  required: ['to'],
+  async run(c, input, moment) {
+    const thing = await takeThing(c, moment, input);
+    const to = await placeInCrib(c, moment, 'to', input.to);
+    if (!['hand', 'machine', 'cart'].includes(thing.from.kind))
+      throw new Problem('REFUSED', `${thing.words} lies at ${thing.from.code}: nobody has it`, {
+        field: 'from',
+        value: thing.from.code,
+        limit: 'a hand, a machine or a cart',
+        wayOut: 'Move it instead.',
+      });
+    const cutter = thing.item.kind === 'cutter';
+    if (cutter && !thing.piece && input.used === undefined)
+      throw new Problem('INVALID_INPUT', 'Was it used?', {
+        field: 'used',
+        limit: 'yes or no',
+        wayOut: 'An unused one is stock again; a used one gets a mark and a grade.',
+      });
+    const used = thing.piece !== null || input.used === 'yes';
+    if (cutter && used && input.grade === undefined && !(thing.piece && thing.piece.ended_entry_id === null))
+      throw new Problem('INVALID_INPUT', 'A used cutter that comes back is graded', {
+        field: 'grade',
+        limit: GRADES.join(', '),
+        wayOut: 'Say where it may be used next, or scrap.',
+      });
+    if (cutter && used && !thing.piece) {
+      const marks: string[] = [];
+      // Each used one gets a mark of its own, and a life that is shown apart: nobody counted its minutes.
+      for (let i = 0; i < thing.quantity; i += 1) {
+        const mark = await nextNumber(c, 'piece', 'mark', 'E');
+        const pieceId = await insert(
+          c,
+          'piece',
+          { mark, item_id: thing.item.id, lot_id: thing.lotId, entry_id: moment.entryId },
+          'id',
+        );
+        await insert(c, 'edge_set', { piece_id: pieceId, fresh: false, entry_id: moment.entryId });
+        const piece = (await maybePiece(c, mark))!;
+        await moveThing(c, moment, { ...thing, piece, quantity: 1 }, await landing(c, input.grade, to));
+        await insertGrade(c, moment, pieceId, input);
+        marks.push(mark);
+      }
+      return { what: marks.join(', '), item: thing.item.code, quantity: thing.quantity, to: to.code, marks };
+    }
+    await moveThing(c, moment, thing, cutter && used ? await landing(c, input.grade, to) : to.id);
+    if (thing.piece && input.grade !== undefined) await insertGrade(c, moment, thing.piece.id, input);
+    return { what: thing.words, item: thing.item.code, quantity: thing.quantity, to: to.code, marks: [] };
+  },
+});
+
+/** Graded scrap goes into the bin, whatever place was said. */
+const landing = async (c: Connection, grade: string | undefined, to: PlaceRow): Promise<number> =>
+  grade === 'scrap' ? (await onePlaceOfKind(c, 'scrap')).id : to.id;
+
+const insertGrade = (
+  c: Connection,
+  moment: Moment,
+  pieceId: number,
+  g: { grade?: string; goodZone?: string; signs?: string[] },
+) =>
+  insert(c, 'grade', {
+    entry_id: moment.entryId,
+    piece_id: pieceId,
+    grade: g.grade!,
+    good_zone: g.goodZone ?? null,
+    signs: JSON.stringify(g.signs ?? []),
+  });

@@ -1,0 +1,77 @@
+import { defineVerb, field, found, Problem } from '@/crib/door';
+import { inCrib } from '@/core/stock';
+import { maybePlace, onePlaceOfKind } from '@/data/stock';
+import { moveThing, takeThing, thingFields } from './things';
+
+export const moveStock = defineVerb({
+  name: 'moveStock',
+  path: 'stock/moved',
+  summary: 'Move a piece, or so many of an item, to another shelf, drawer, cart or machine.',
+  properties: { ...thingFields, to: field.code },
+  required: ['to'],
+  async run(c, input, moment) {
+    const thing = await takeThing(c, moment, input);
+    const to = found(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
+    if (!inCrib(to.kind) && to.kind !== 'machine')
+      throw new Problem('REFUSED', `to: things are not simply moved to ${to.name}`, {
+        field: 'to',
+        value: to.code,
+        limit: 'a place in the crib or a machine',
+        wayOut: 'Lend it, scrap it or send it to be reground instead.',
+      });
+    if (to.id === thing.from.id)
+      throw new Problem('INVALID_INPUT', `${thing.words} lies at ${to.code} already`, {
+        field: 'to',
+        value: to.code,
+      });
+    await moment.leansOn(to.entry_id);
+    await moveThing(c, moment, thing, to.id);
+    return {
+      what: thing.words,
+      item: thing.item.code,
+      from: thing.from.code,
+      to: to.code,
+      quantity: thing.quantity,
+    };
+  },
+});
+
+/** What leaves the crib's stock for good, or until somebody finds it. */
+const away = (name: string, path: string, summary: string, kind: 'scrap' | 'lost') =>
+  defineVerb({
+    name,
+    path,
+    summary,
+    properties: { ...thingFields, reason: field.words(200) },
+    required: ['reason'],
+    async run(c, input, moment) {
+      const thing = await takeThing(c, moment, input);
+      const to = await onePlaceOfKind(c, kind);
+      if (to.id === thing.from.id)
+        throw new Problem('REFUSED', `${thing.words} is there already`, {
+          field: 'from',
+          value: thing.from.code,
+        });
+      await moveThing(c, moment, thing, to.id);
+      return {
+        what: thing.words,
+        item: thing.item.code,
+        from: thing.from.code,
+        quantity: thing.quantity,
+        reason: input.reason.trim(),
+      };
+    },
+  });
+
+export const scrapStock = away(
+  'scrapStock',
+  'stock/scrapped',
+  'Scrap a piece, or so many of an item, with the reason.',
+  'scrap',
+);
+export const loseStock = away(
+  'loseStock',
+  'stock/lost',
+  'Say that a piece, or so many of an item, can’t be found; found again, it comes back.',
+  'lost',
+);

@@ -1,0 +1,206 @@
+import { group } from 'd3';
+import { explainDifference, inCrib, loansOut } from '@/core/stock';
+import { loadItems, type CribItem } from '@/crib/cutters';
+import type { Connection } from '@/data/database';
+import {
+  manyBalancesAt,
+  manyCountLines,
+  manyLoans,
+  manyMovements,
+  manyPieces,
+  manyPlaces,
+  manyRegrindsOut,
+  manySheets,
+  manySupplies,
+  maybePlace,
+  maybeSheet,
+  placesBelow,
+  type BalanceRow,
+  type LoanRow,
+  type PlaceRow,
+  type RegrindOutRow,
+  type SheetRow,
+} from '@/data/stock';
+
+export interface PlaceLine extends BalanceRow {
+  item: string;
+  words: string;
+  /** Marks of the pieces that lie there. */
+  marks: string[];
+}
+export interface PlacesView {
+  /** The tree, in the order of the codes; depth 0 stands at the top. */
+  places: (PlaceRow & { depth: number; items: number; pieces: number })[];
+  loans: (LoanRow & { out: number; daysLate: number })[];
+  regrinds: RegrindOutRow[];
+  sheets: SheetRow[];
+}
+
+/** Places as a tree with how much lies in each, who has what, what is being reground, count sheets. */
+export async function placesView(c: Connection, today: string): Promise<PlacesView> {
+  const places = (await manyPlaces(c)).filter((p) => p.kind !== 'build');
+  const totals = new Map(
+    (
+      await c.query<{ place_id: number; items: number; pieces: number }>(
+        'select place_id, count(*)::int as items, sum(quantity)::int as pieces from balance where quantity > 0 group by place_id',
+      )
+    ).map((t) => [t.place_id, t]),
+  );
+  const below = group(places, (p) => p.parent_id);
+  const tree = (parent: number | null, depth: number): PlacesView['places'] =>
+    (below.get(parent) ?? []).flatMap((p) => [
+      { ...p, depth, items: totals.get(p.id)?.items ?? 0, pieces: totals.get(p.id)?.pieces ?? 0 },
+      ...tree(p.id, depth + 1),
+    ]);
+  // Where things lie comes before where they have gone.
+  const order = (p: PlaceRow) =>
+    inCrib(p.kind) ? 0 : p.kind === 'machine' ? 1 : p.kind === 'regrind' ? 2 : p.kind === 'hand' ? 3 : 4;
+  const roots = [...(below.get(null) ?? [])].sort(
+    (a, b) => order(a) - order(b) || a.code.localeCompare(b.code),
+  );
+  below.set(null, roots);
+  const loans = group(await manyLoans(c), (l) => `${l.person} ${l.item} ${l.piece}`);
+  return {
+    places: tree(null, 0).filter((p) => p.kind !== 'hand' || p.pieces > 0),
+    loans: [...loans.values()]
+      .flatMap((list) => loansOut(list, list[0]!.has, today))
+      .sort((a, b) => b.daysLate - a.daysLate || a.happened_at.getTime() - b.happened_at.getTime()),
+    regrinds: await manyRegrindsOut(c),
+    sheets: await manySheets(c, 30),
+  };
+}
+
+/** What lies at a place and in what is inside it. */
+export async function placeView(
+  c: Connection,
+  code: string | null,
+): Promise<{ place: PlaceRow | null; lines: PlaceLine[] }> {
+  const place = code === null ? null : await maybePlace(c, code.toUpperCase());
+  if (!place) return { place: null, lines: [] };
+  return { place, lines: await linesAt(c, await placesBelow(c, place.id)) };
+}
+
+async function linesAt(c: Connection, placeIds: readonly number[]): Promise<PlaceLine[]> {
+  const balances = await manyBalancesAt(c, placeIds);
+  const ids = [...new Set(balances.map((b) => b.item_id))];
+  const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
+  const marked = balances.some((b) => b.pieces > 0) ? await manyPieces(c, ids) : [];
+  return balances.map((b) => ({
+    ...b,
+    item: items.get(b.item_id)?.code ?? '',
+    words: items.get(b.item_id)?.words ?? '',
+    marks: marked
+      .filter((p) => p.item_id === b.item_id && p.place_id === b.place_id && p.lot_id === b.lot_id)
+      .map((p) => p.mark),
+  }));
+}
+
+export interface CountedLine {
+  place: string;
+  item: string;
+  words: string;
+  lot: string | null;
+  owner: string | null;
+  edgesLeft: number | null;
+  /** What the books say: now, or when it was counted. */
+  expected: number;
+  marks: string[];
+  counted: number | null;
+  by: string | null;
+  explanations: string[];
+}
+export interface CountView {
+  sheet: SheetRow | null;
+  lines: CountedLine[];
+}
+
+/** A count sheet: what the books say, what was counted, and for each difference what may explain it. */
+export async function countView(c: Connection, number: string | null): Promise<CountView> {
+  const sheet = number === null ? null : await maybeSheet(c, number.toUpperCase());
+  if (!sheet) return { sheet: null, lines: [] };
+  const counted = await manyCountLines(c, sheet.id);
+  const open = sheet.booked_entry_id === null;
+  const there = open ? await linesAt(c, await placesBelow(c, sheet.place_id)) : [];
+  const ids = [...new Set([...counted.map((l) => l.item_id), ...there.map((l) => l.item_id)])];
+  const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
+  const same = (a: { place_id: number; item_id: number; lot_id: number | null }) => (b: typeof a) =>
+    a.place_id === b.place_id && a.item_id === b.item_id && a.lot_id === b.lot_id;
+  const lines = await Promise.all(
+    counted.map(async (l): Promise<CountedLine> => {
+      const book = there.find(same(l));
+      return {
+        place: l.place,
+        item: l.item,
+        words: items.get(l.item_id)?.words ?? '',
+        lot: l.lot,
+        owner: book?.owner ?? null,
+        edgesLeft: book?.edges_left ?? null,
+        expected: l.expected,
+        marks: book?.marks ?? [],
+        counted: l.counted,
+        by: l.who,
+        explanations: l.counted === l.expected ? [] : await explained(c, l, counted, items),
+      };
+    }),
+  );
+  const uncounted = there
+    .filter((t) => !counted.some(same(t)))
+    .map((t): CountedLine => ({
+      place: t.place,
+      item: t.item,
+      words: t.words,
+      lot: t.lot,
+      owner: t.owner,
+      edgesLeft: t.edges_left,
+      expected: t.quantity,
+      marks: t.marks,
+      counted: null,
+      by: null,
+      explanations: [],
+    }));
+  const key = (l: CountedLine) => `${l.place} ${l.item} ${l.lot ?? ''}`;
+  return {
+    sheet,
+    lines: [...lines, ...uncounted].sort((a, b) => key(a).localeCompare(key(b), 'en', { numeric: true })),
+  };
+}
+
+type Counted = Awaited<ReturnType<typeof manyCountLines>>[number];
+
+async function explained(
+  c: Connection,
+  line: Counted,
+  all: readonly Counted[],
+  items: ReadonlyMap<number, CribItem>,
+): Promise<string[]> {
+  const item = items.get(line.item_id)!;
+  const alike = (other: CribItem | undefined) =>
+    other !== undefined &&
+    other.kind === item.kind &&
+    other.family === item.family &&
+    (item.cutter === null || Math.abs(other.cutter!.DC - item.cutter.DC) <= 0.3 * item.cutter.DC);
+  const recent = await manyMovements(c, { itemId: line.item_id, standing: true, limit: 20 });
+  const loans = (await manyLoans(c)).filter((l) => l.item === line.item && l.has > 0);
+  return explainDifference({
+    counted: line.counted,
+    expected: line.expected,
+    elsewhere: all
+      .filter((o) => o.item_id === line.item_id && o.lot_id === line.lot_id && o.place_id !== line.place_id)
+      .map((o) => ({ place: o.place, difference: o.counted - o.expected })),
+    alike: all
+      .filter(
+        (o) => o.item_id !== line.item_id && o.place_id === line.place_id && alike(items.get(o.item_id)),
+      )
+      .map((o) => ({ item: o.item, difference: o.counted - o.expected })),
+    hands: [...new Map(loans.map((l) => [l.person, { person: l.person, quantity: l.has }])).values()],
+    recent: recent
+      .filter((m) => m.from_place === line.place || m.to_place === line.place)
+      .slice(0, 8)
+      .map((m) => ({
+        words: `${m.quantity} ${m.from_place === line.place ? `to ${m.to_place ?? 'outside'}` : `from ${m.from_place ?? 'outside'}`} by ${m.who} on ${m.happened_at.toISOString().slice(0, 10)}`,
+        quantity: m.quantity,
+        out: m.from_place === line.place,
+      })),
+    pack: (await manySupplies(c, [line.item_id]))[0]?.pack ?? null,
+  });
+}

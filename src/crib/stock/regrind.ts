@@ -1,0 +1,154 @@
+import { againstRegrind } from '@/core/cutters';
+import { loadItems } from '@/crib/cutters';
+import { defineVerb, field, found, maybeNumber, Problem, toLength } from '@/crib/door';
+import { insert } from '@/data/database';
+import {
+  insertMovement,
+  manyReground,
+  manySupplies,
+  maybePiece,
+  maybePlace,
+  maybeRegrindOut,
+  onePlaceOfKind,
+} from '@/data/stock';
+import { placeInCrib } from './placeInCrib';
+import { moveThing, takeThing } from './things';
+
+export const sendToRegrind = defineVerb({
+  name: 'sendToRegrind',
+  path: 'regrinds',
+  summary: 'Send a marked cutter to be reground, within the limits of its maker or the shop.',
+  properties: {
+    piece: field.words(20),
+    to: field.code,
+    due: field.day,
+    wanted: field.words(200),
+    despite: field.words(200),
+  },
+  required: ['piece', 'to'],
+  async run(c, input, moment) {
+    const thing = await takeThing(c, moment, { piece: input.piece });
+    const item = (await loadItems(c, [thing.item.id]))[0]!;
+    if (item.kind !== 'cutter')
+      throw new Problem('REFUSED', `${thing.words} is no solid cutter: inserts are turned, not reground`, {
+        field: 'piece',
+        value: thing.words,
+      });
+    const to = found(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
+    if (to.kind !== 'regrind')
+      throw new Problem('REFUSED', `to: ${to.name} is no regrind shop`, {
+        field: 'to',
+        value: to.code,
+        wayOut: 'Add the regrind shop as a place of its own kind.',
+      });
+    const before = await manyReground(c, [thing.piece!.id]);
+    const fact = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.value ?? null;
+    const against = againstRegrind({
+      cutter: item.cutter!,
+      regrinds: before.length,
+      limit: fact('REGRINDS'),
+      dcMin: fact('DC_MIN'),
+      dc: before[0]?.dc_mm ?? item.cutter!.DC,
+      costCents: before[0]?.cost_cents ?? null,
+      priceCents: (await manySupplies(c, [item.id]))[0]?.price_cents ?? null,
+    });
+    if (against.length && !input.despite)
+      throw new Problem('REFUSED', `Against regrinding ${thing.words}: ${against.join('; ')}`, {
+        field: 'piece',
+        value: thing.words,
+        wayOut: 'Scrap it; or say in ‘despite’ why it is worth it all the same.',
+      });
+    await moment.leansOn(to.entry_id);
+    await moveThing(c, moment, thing, to.id);
+    await insert(c, 'regrind_out', {
+      entry_id: moment.entryId,
+      piece_id: thing.piece!.id,
+      place_id: to.id,
+      due: input.due ?? null,
+      wanted: input.wanted?.trim() ?? null,
+    });
+    return { piece: thing.words, to: to.code, due: input.due ?? null };
+  },
+});
+
+export const takeFromRegrind = defineVerb({
+  name: 'takeFromRegrind',
+  path: 'regrinds/back',
+  summary:
+    'Take a reground cutter back: diameter and flute length as measured now, coating, cost; or that it was lost.',
+  properties: {
+    piece: field.words(20),
+    place: field.code,
+    dc: field.length(0.05, 500, 'Measured cutting diameter.'),
+    lcf: field.length(0.05, 500, 'Measured flute length.'),
+    recoated: field.words(),
+    costCents: field.cents,
+    lost: field.choice(['yes', 'no']),
+  },
+  required: ['piece'],
+  async run(c, input, moment) {
+    const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
+    const out = await maybeRegrindOut(c, piece.id);
+    if (!out)
+      throw new Problem('CONFLICT', `${piece.mark} is not out to be reground`, {
+        field: 'piece',
+        value: piece.mark,
+        wayOut: 'Look up where it is; somebody may have taken it back already.',
+      });
+    await moment.leansOn(out.entry_id);
+    const lost = input.lost === 'yes';
+    const needs = ['place', 'dc', 'lcf'] as const;
+    const missing = lost ? undefined : needs.find((n) => input[n] === undefined);
+    if (missing)
+      throw new Problem('INVALID_INPUT', `${missing} is needed: a reground cutter is measured on return`, {
+        field: missing,
+        limit: 'needed',
+      });
+    const dc = lost ? null : toLength(input.dc!);
+    const lcf = lost ? null : toLength(input.lcf!);
+    const item = (await loadItems(c, [piece.item_id]))[0]!;
+    const largest = (await manyReground(c, [piece.id]))[0]?.dc_mm ?? item.cutter!.DC;
+    if (dc && dc.mm > largest + 0.05)
+      throw new Problem('INVALID_INPUT', `${dc.entered} is more than it was: grinding takes away`, {
+        field: 'dc',
+        value: dc.entered,
+        limit: `at most ${largest} mm`,
+        wayOut: 'Is it another cutter? Look at the mark.',
+      });
+    const least = item.facts.find((f) => f.symbol === 'DC_MIN')?.value ?? null;
+    const to = lost ? await onePlaceOfKind(c, 'lost') : await placeInCrib(c, moment, 'place', input.place!);
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: piece.item_id,
+      pieceId: piece.id,
+      lotId: piece.lot_id,
+      from: piece.place_id,
+      to: to.id,
+      quantity: 1,
+    });
+    const edgeSetId = lost
+      ? null
+      : await insert(c, 'edge_set', { piece_id: piece.id, fresh: false, entry_id: moment.entryId }, 'id');
+    await insert(c, 'regrind_back', {
+      entry_id: moment.entryId,
+      out_entry_id: out.entry_id,
+      edge_set_id: edgeSetId,
+      dc_mm: dc?.mm ?? null,
+      dc_entered: dc?.entered ?? null,
+      lcf_mm: lcf?.mm ?? null,
+      lcf_entered: lcf?.entered ?? null,
+      recoated: input.recoated?.trim() ?? null,
+      cost_cents: maybeNumber(input.costCents),
+      lost,
+    });
+    return {
+      piece: piece.mark,
+      lost,
+      place: to.code,
+      tooSmall:
+        dc !== null && least !== null && dc.mm < least
+          ? `${dc.entered} is below the least of ${least} mm`
+          : null,
+    };
+  },
+});

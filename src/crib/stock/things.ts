@@ -1,0 +1,154 @@
+import { KINDS } from '@/core/cutters';
+import { field, found, Problem, toNumber, type Moment } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import {
+  insertMovement,
+  lotOf,
+  maybeBalance,
+  maybeItem,
+  maybePiece,
+  maybePlace,
+  maybeSupplier,
+  type ItemRow,
+  type PieceRow,
+  type PlaceRow,
+} from '@/data/stock';
+
+/** What tells a parcel apart at the door: a maker's lot, whose stock it is, edges left on each insert. */
+export const parcelFields = {
+  lot: field.words(40),
+  supplier: { ...field.code, description: 'It belongs to this supplier until it is used' },
+  edgesLeft: field.whole(1, 32),
+} as const;
+
+/** What is moved: one piece by its mark, or so many of an item from a place. */
+export const thingFields = {
+  piece: field.words(20),
+  item: field.words(40),
+  from: field.code,
+  quantity: field.whole(1, 10_000),
+  ...parcelFields,
+} as const;
+
+interface Parcel {
+  lot?: string;
+  supplier?: string;
+  edgesLeft?: string | number;
+}
+export interface ThingInput extends Parcel {
+  piece?: string;
+  item?: string;
+  from?: string;
+  quantity?: string | number;
+}
+
+/** What is to be moved, found where it lies. */
+export interface Thing {
+  item: ItemRow;
+  piece: PieceRow | null;
+  lotId: number | null;
+  from: PlaceRow;
+  quantity: number;
+  /** As people say it: '3 × EM10', 'E-0007'. */
+  words: string;
+}
+
+/** The lot of a parcel, made when it is first seen; null for ordinary stock of our own. */
+export async function parcelOf(
+  c: Connection,
+  moment: Moment,
+  item: ItemRow,
+  p: Parcel,
+): Promise<number | null> {
+  if (p.lot === undefined && p.supplier === undefined && p.edgesLeft === undefined) return null;
+  if (p.edgesLeft !== undefined && item.kind !== 'insert')
+    throw new Problem(
+      'INVALID_INPUT',
+      `edges are counted on inserts; ${item.code} is a ${KINDS[item.kind].words}`,
+      {
+        field: 'edgesLeft',
+        value: p.edgesLeft,
+        limit: 'left out',
+      },
+    );
+  const owner =
+    p.supplier === undefined
+      ? null
+      : found(await maybeSupplier(c, p.supplier), 'supplier', p.supplier, 'supplier');
+  await moment.leansOn(owner?.entry_id ?? null);
+  return lotOf(c, moment.entryId, item.id, {
+    code: p.lot?.trim() ?? null,
+    ownerId: owner?.id ?? null,
+    edgesLeft: p.edgesLeft === undefined ? null : toNumber(p.edgesLeft),
+  });
+}
+
+/** Finds what is to be moved where it lies; a Problem says what the count has when it isn't there. */
+export async function takeThing(c: Connection, moment: Moment, input: ThingInput): Promise<Thing> {
+  if (input.piece !== undefined) {
+    const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
+    if (piece.place_id === null)
+      throw new Problem('CONFLICT', `${piece.mark} is nowhere in the books`, {
+        field: 'piece',
+        value: piece.mark,
+      });
+    if (piece.place_kind === 'build')
+      throw new Problem('REFUSED', `${piece.mark} is in an assembly`, {
+        field: 'piece',
+        value: piece.mark,
+        wayOut: 'Take the assembly down first.',
+      });
+    const from = (await maybePlace(c, piece.place!))!;
+    await moment.leansOn(piece.entry_id);
+    return {
+      item: (await maybeItem(c, (await itemCode(c, piece.item_id))!))!,
+      piece,
+      lotId: piece.lot_id,
+      from,
+      quantity: 1,
+      words: piece.mark,
+    };
+  }
+  for (const name of ['item', 'from', 'quantity'] as const)
+    if (input[name] === undefined)
+      throw new Problem('INVALID_INPUT', `${name} is needed, or the mark of a piece`, {
+        field: name,
+        limit: 'needed',
+        wayOut: 'Say what, how many and from where; or scan the mark of one piece.',
+      });
+  const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
+  const from = found(await maybePlace(c, input.from!.toUpperCase()), 'from', input.from, 'place');
+  await moment.leansOn(item.entry_id);
+  await moment.leansOn(from.entry_id);
+  const lotId = await parcelOf(c, moment, item, input);
+  const there = await maybeBalance(c, item.id, from.id, lotId);
+  const loose = (there?.quantity ?? 0) - (there?.pieces ?? 0);
+  const quantity = toNumber(input.quantity!);
+  if (loose < quantity)
+    throw new Problem(
+      'CONFLICT',
+      `The count says ${loose === 0 ? 'no' : `only ${loose}`} unmarked ${item.code} at ${from.code}`,
+      {
+        field: 'quantity',
+        value: quantity,
+        limit: `at most ${loose}`,
+        wayOut: 'If you hold more, book them as found there first; somebody may have taken some meanwhile.',
+      },
+    );
+  return { item, piece: null, lotId, from, quantity, words: `${quantity} × ${item.code}` };
+}
+
+const itemCode = async (c: Connection, id: number): Promise<string | null> =>
+  (await c.query<{ code: string }>('select code from item where id = $1', [id]))[0]?.code ?? null;
+
+/** Moves a thing to a place (null: out of the house for good). */
+export const moveThing = (c: Connection, moment: Moment, t: Thing, toId: number) =>
+  insertMovement(c, {
+    entryId: moment.entryId,
+    itemId: t.item.id,
+    pieceId: t.piece?.id ?? null,
+    lotId: t.lotId,
+    from: t.from.id,
+    to: toId,
+    quantity: t.quantity,
+  });

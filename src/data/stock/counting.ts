@@ -1,0 +1,140 @@
+import { many, maybeOne, type Connection } from '../database';
+import type { PlaceKind } from './places';
+
+export interface SheetRow {
+  id: number;
+  number: string;
+  place_id: number;
+  place: string;
+  entry_id: number;
+  who: string;
+  happened_at: Date;
+  booked_entry_id: number | null;
+  booked_by: string | null;
+  booked_at: Date | null;
+  explained: string | null;
+}
+const SHEET = `select s.id, s.number, s.place_id, p.code as place, s.entry_id, e.who, e.happened_at,
+    b.entry_id as booked_entry_id, b.who as booked_by, b.happened_at as booked_at, b.explained
+  from count_sheet s join live_entry e on e.id = s.entry_id join place p on p.id = s.place_id
+  left join lateral (select x.entry_id, x.explained, xe.who, xe.happened_at from count_booking x join live_entry xe on xe.id = x.entry_id
+                     where x.sheet_id = s.id) b on true`;
+/** Count sheets, the latest first. */
+export const manySheets = (c: Connection, limit = 50) =>
+  many<SheetRow>(c, `${SHEET} order by s.id desc limit $1`, [limit]);
+export const maybeSheet = (c: Connection, number: string) =>
+  maybeOne<SheetRow>(c, `${SHEET} where s.number = $1`, [number]);
+
+export interface CountLineRow {
+  entry_id: number;
+  place_id: number;
+  place: string;
+  item_id: number;
+  item: string;
+  lot_id: number | null;
+  lot: string | null;
+  counted: number;
+  expected: number;
+  who: string;
+  happened_at: Date;
+}
+/** The latest line of each item and lot at each place of a sheet. */
+export const manyCountLines = (c: Connection, sheetId: number) =>
+  many<CountLineRow>(
+    c,
+    `select distinct on (p.code, i.code, l.lot_id) l.entry_id, l.place_id, p.code as place, l.item_id, i.code as item, l.lot_id,
+       lo.code as lot, l.counted, l.expected, e.who, e.happened_at
+     from count_line l join live_entry e on e.id = l.entry_id join place p on p.id = l.place_id join item i on i.id = l.item_id
+     left join lot lo on lo.id = l.lot_id where l.sheet_id = $1 order by p.code, i.code, l.lot_id, e.id desc`,
+    [sheetId],
+  );
+
+export interface MovementRow {
+  id: number;
+  entry_id: number;
+  kind: string;
+  who: string;
+  happened_at: Date;
+  note: string | null;
+  counters: number | null;
+  countered_by: number | null;
+  item: string;
+  piece: string | null;
+  lot: string | null;
+  from_place: string | null;
+  from_kind: PlaceKind | null;
+  to_place: string | null;
+  to_kind: PlaceKind | null;
+  quantity: number;
+}
+/** What the history is asked for: everything, or all of an item, a piece, a place, a person; newest first, before an id. */
+export interface MovementQuestion {
+  itemId?: number;
+  pieceId?: number;
+  placeId?: number;
+  who?: string;
+  before?: number;
+  /** Only what stands: neither taken back nor taking back. */
+  standing?: boolean;
+  limit: number;
+}
+/** Movements, newest first. */
+export function manyMovements(c: Connection, q: MovementQuestion): Promise<MovementRow[]> {
+  const params: (string | number)[] = [];
+  const p = (value: string | number) => `$${params.push(value)}`;
+  const where = ['true'];
+  if (q.itemId !== undefined) where.push(`m.item_id = ${p(q.itemId)}`);
+  if (q.pieceId !== undefined) where.push(`m.piece_id = ${p(q.pieceId)}`);
+  if (q.before !== undefined) where.push(`m.id < ${p(q.before)}`);
+  const limit = p(q.limit);
+  if (q.standing)
+    where.push(
+      `not exists (select 1 from entry z where z.counters = m.entry_id or (z.id = m.entry_id and z.counters is not null))`,
+    );
+  // A person's movements are found through their entries; a place's through both of its ends, each by its own index.
+  let source: string;
+  if (q.who !== undefined) {
+    const who = p(q.who);
+    source = `select m.* from movement m join entry we on we.id = m.entry_id where we.who = ${who} and ${where.join(' and ')} order by m.entry_id desc, m.id desc limit ${limit}`;
+  } else if (q.placeId !== undefined) {
+    const place = p(q.placeId);
+    const end = (column: string) =>
+      `(select m.* from movement m where m.${column} = ${place} and ${where.join(' and ')} order by m.id desc limit ${limit})`;
+    source = `select * from (${end('from_place_id')} union ${end('to_place_id')}) u order by id desc limit ${limit}`;
+  } else source = `select m.* from movement m where ${where.join(' and ')} order by m.id desc limit ${limit}`;
+  return many<MovementRow>(
+    c,
+    `select m.id, m.entry_id, e.kind, e.who, e.happened_at, e.note, e.counters, x.id as countered_by, i.code as item, pc.mark as piece,
+       l.code as lot, f.code as from_place, f.kind as from_kind, t.code as to_place, t.kind as to_kind, m.quantity
+     from (${source}) m join entry e on e.id = m.entry_id left join entry x on x.counters = e.id join item i on i.id = m.item_id
+     left join piece pc on pc.id = m.piece_id left join lot l on l.id = m.lot_id
+     left join place f on f.id = m.from_place_id left join place t on t.id = m.to_place_id order by m.id desc`,
+    params,
+  );
+}
+
+export interface LoanRow {
+  entry_id: number;
+  item: string;
+  piece: string | null;
+  person: string;
+  quantity: number;
+  due: string | null;
+  happened_at: Date;
+  /** How many of the item (or the piece) this person has now. */
+  has: number;
+}
+/** What people have, each loan that may still be out; the oldest first. */
+export const manyLoans = (c: Connection) =>
+  many<LoanRow>(
+    c,
+    `select l.entry_id, i.code as item, pc.mark as piece, h.person, l.quantity, l.due, e.happened_at,
+       case when l.piece_id is not null then (select count(*)::int from piece_place pp where pp.piece_id = l.piece_id and pp.place_id = l.hand_place_id)
+       else coalesce((select b.quantity - (select count(*)::int from piece_place pp join piece x on x.id = pp.piece_id
+                                           where pp.place_id = b.place_id and x.item_id = b.item_id and x.lot_id is not distinct from b.lot_id)
+                      from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.lot_id is not distinct from l.lot_id), 0) end as has
+     from loan l join live_entry e on e.id = l.entry_id join item i on i.id = l.item_id left join piece pc on pc.id = l.piece_id
+     join place h on h.id = l.hand_place_id
+     where exists (select 1 from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.quantity > 0)
+     order by l.entry_id`,
+  );

@@ -1,0 +1,44 @@
+import { many, maybeOne, type Connection } from '../database';
+
+export interface RegrindOutRow {
+  entry_id: number;
+  piece_id: number;
+  mark: string;
+  item_id: number;
+  item: string;
+  place: string;
+  who: string;
+  happened_at: Date;
+  due: string | null;
+  wanted: string | null;
+}
+const OUT = `select o.entry_id, o.piece_id, p.mark, p.item_id, i.code as item, pl.code as place, e.who, e.happened_at, o.due, o.wanted
+  from regrind_out o join live_entry e on e.id = o.entry_id join piece p on p.id = o.piece_id join item i on i.id = p.item_id
+  join place pl on pl.id = o.place_id
+  where not exists (select 1 from regrind_back b join live_entry be on be.id = b.entry_id where b.out_entry_id = o.entry_id)`;
+/** What is being reground now, the oldest first. */
+export const manyRegrindsOut = (c: Connection) => many<RegrindOutRow>(c, `${OUT} order by o.entry_id`);
+export const maybeRegrindOut = (c: Connection, pieceId: number) =>
+  maybeOne<RegrindOutRow>(c, `${OUT} and o.piece_id = $1`, [pieceId]);
+
+export interface RegroundRow {
+  entry_id: number;
+  piece_id: number;
+  dc_mm: number;
+  dc_entered: string;
+  lcf_mm: number;
+  lcf_entered: string;
+  recoated: string | null;
+  cost_cents: number | null;
+  happened_at: Date;
+  who: string;
+}
+/** What came back reground, the latest first. null: of all pieces. */
+export const manyReground = (c: Connection, pieceIds: readonly number[] | null) =>
+  many<RegroundRow>(
+    c,
+    `select b.entry_id, o.piece_id, b.dc_mm, b.dc_entered, b.lcf_mm, b.lcf_entered, b.recoated, b.cost_cents, e.happened_at, e.who
+     from regrind_back b join live_entry e on e.id = b.entry_id join regrind_out o on o.entry_id = b.out_entry_id
+     where not b.lost and ($1::int[] is null or o.piece_id = any ($1)) order by b.entry_id desc`,
+    [pieceIds],
+  );

@@ -1,0 +1,159 @@
+'use client';
+import Button from '@mui/material/Button';
+import { Fragment, useState } from 'react';
+import type { CountedLine, CountView } from '@/crib/stock';
+import { ProblemNote, useVerb, VerbForm } from '../form';
+import { Tag } from '../tag';
+import { useQuery } from './query';
+
+const key = (l: CountedLine) => [l.place, l.item, l.lot, l.owner, l.edgesLeft].join('|');
+
+/** A count sheet: what is there is entered; what differs is explained before it is booked. */
+export function CountSheet({ view }: { view: CountView }) {
+  const query = useQuery();
+  const { send, problem, pending } = useVerb('enterCount');
+  const sheet = view.sheet!;
+  const open = sheet.booked_entry_id === null;
+  const [texts, setTexts] = useState<Record<string, string>>({});
+  const [shown, setShown] = useState(false);
+  const entered = view.lines.filter((l) => (texts[key(l)] ?? '').trim() !== '');
+  const differ = view.lines.filter((l) => l.counted !== null && l.counted !== l.expected);
+  const left = view.lines.filter((l) => l.counted === null).length;
+  const enter = async () => {
+    const input = {
+      sheet: sheet.number,
+      lines: entered.map((l) => ({
+        place: l.place,
+        item: l.item,
+        counted: texts[key(l)]!.trim(),
+        ...(l.lot ? { lot: l.lot } : {}),
+        ...(l.owner ? { supplier: l.owner } : {}),
+        ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
+      })),
+    };
+    const done = await send(input, (d) => `${String(d.lines)} lines entered, ${String(d.differ)} differ`);
+    if (done) setTexts({});
+  };
+  return (
+    <Tag
+      over={open ? 'Count sheet' : 'Count sheet, booked'}
+      number={sheet.number}
+      words={`${sheet.place}, begun by ${sheet.who}`}
+      closeHref={query.href({ sheet: null })}
+    >
+      {!open && (
+        <p>
+          Booked by {sheet.booked_by}. {sheet.explained}
+        </p>
+      )}
+      {open && (
+        <label className="small">
+          <input type="checkbox" checked={shown} onChange={(e) => setShown(e.target.checked)} /> show what the
+          books say before counting
+        </label>
+      )}
+      <table className="list">
+        <thead>
+          <tr>
+            <th>What, where</th>
+            <th className="num">Books</th>
+            <th className="num">There</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.lines.map((l) => (
+            <Fragment key={key(l)}>
+              <tr>
+                <td>
+                  <strong className="fig">{l.item}</strong> <span className="soft small">{l.place}</span>
+                  <div className="soft small">
+                    {[
+                      l.words,
+                      l.lot && `lot ${l.lot}`,
+                      l.owner && `${l.owner}’s`,
+                      l.edgesLeft !== null && `${l.edgesLeft} edges left`,
+                      l.marks.join(' '),
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </div>
+                </td>
+                <td className="num fig">{l.counted !== null || shown ? l.expected : '·'}</td>
+                <td className="num">
+                  {open ? (
+                    <input
+                      className="plain fig"
+                      inputMode="numeric"
+                      aria-label={`Counted of ${l.item} at ${l.place}`}
+                      placeholder={l.counted === null ? '' : String(l.counted)}
+                      value={texts[key(l)] ?? ''}
+                      onChange={(e) => setTexts({ ...texts, [key(l)]: e.target.value })}
+                      style={{ width: 60, textAlign: 'right' }}
+                    />
+                  ) : (
+                    <span className="fig">{l.counted}</span>
+                  )}
+                </td>
+              </tr>
+              {l.counted !== null && l.counted !== l.expected && (
+                <tr>
+                  <td colSpan={3}>
+                    <Difference line={l} />
+                  </td>
+                </tr>
+              )}
+            </Fragment>
+          ))}
+        </tbody>
+      </table>
+      {open && (
+        <>
+          <ProblemNote problem={problem} />
+          <div className="acts">
+            <Button variant="contained" onClick={enter} disabled={pending || entered.length === 0}>
+              Enter {entered.length || ''} counted
+            </Button>
+          </div>
+          {entered.length === 0 && view.lines.some((l) => l.counted !== null) && (
+            <>
+              <h2>Book it</h2>
+              <p className="small">
+                {differ.length === 0 ? 'Everything counted agrees.' : `${differ.length} differ.`}{' '}
+                {left > 0 && `${left} not counted: they stay as the books have them.`}
+              </p>
+              <VerbForm
+                verb="bookCount"
+                fixed={{ sheet: sheet.number }}
+                submit={differ.length ? 'Book the differences' : 'Close the sheet'}
+                fields={
+                  differ.length ? [{ name: 'explained', label: 'What was the matter', wide: true }] : []
+                }
+                said={(d) => `${sheet.number} booked: ${String(d.missing)} missing, ${String(d.over)} over`}
+              />
+            </>
+          )}
+        </>
+      )}
+    </Tag>
+  );
+}
+
+/** What differs and what may explain it: offered, never booked by itself. */
+function Difference({ line: l }: { line: CountedLine }) {
+  return (
+    <div className="ask" style={{ margin: 0 }}>
+      <strong>
+        {Math.abs(l.counted! - l.expected)} {l.counted! < l.expected ? 'missing' : 'over'}.
+      </strong>{' '}
+      {l.explanations.length ? (
+        <ul className="plainlist small">
+          {l.explanations.map((e) => (
+            <li key={e}>{e}</li>
+          ))}
+        </ul>
+      ) : (
+        <span className="small">Nothing in the books explains it.</span>
+      )}
+    </div>
+  );
+}

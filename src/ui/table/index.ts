@@ -1,0 +1,3 @@
+// Tables that come a page at a time
+export { PagedTable } from './PagedTable';
+export type { PagedTableProps } from './PagedTable';
