@@ -1,5 +1,6 @@
 import { COMPUTATIONS } from './computations';
 import { PROBLEM_CODES } from './door';
+import { FORMATS, listFields } from './exchange';
 import { VERBS } from './verbs';
 import { VIEWS } from './views';
 
@@ -64,6 +65,29 @@ export function openApi(): object {
       default: problem,
     },
   };
+  at('items/import-preview').post = {
+    operationId: 'items_import_preview',
+    summary:
+      'What importing a list (CSV, XLSX, JSON as base64) would do: new, changed value by value, refused with row and reasons. Nothing is written.',
+    tags: ['computations'],
+    requestBody: {
+      required: true,
+      content: json({
+        type: 'object',
+        properties: listFields,
+        required: ['content'],
+        additionalProperties: false,
+      }),
+    },
+    responses: { 200: { description: 'The preview', content: json({ type: 'object' }) }, default: problem },
+  };
+  for (const format of FORMATS)
+    at(`items.${format}`).get = {
+      operationId: `items_${format}`,
+      summary: `The catalogue, or what of it answers ?q, kind, place, sort, as ${format.toUpperCase()}.`,
+      tags: ['views'],
+      responses: { 200: { description: 'The file' }, default: problem },
+    };
   return {
     openapi: '3.1.0',
     info: {

@@ -3,6 +3,7 @@ import { addSupplier, placeOrder, receiveOrder } from './buying';
 import { addItem, linkItem, stateFacts, stateStanding } from './cutters';
 import type { Verb } from './door';
 import { addJob, assignUse, logParts, stateOperation, statePassDepth, storeProgram, tieTool } from './jobs';
+import { importItems } from './exchange';
 import { counterEntry } from './ledger';
 import { endLife, recordWear } from './life';
 import { addMachine, changeMachine } from './machines';
@@ -37,6 +38,7 @@ export const VERBS: readonly Verb[] = [
   addMachine,
   changeMachine,
   addItem,
+  importItems,
   stateFacts,
   linkItem,
   stateStanding,

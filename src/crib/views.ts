@@ -1,5 +1,6 @@
 import { buyingView } from './buying';
 import { localDay, type Crib } from './door';
+import { exchangeView } from './exchange';
 import { jobsView } from './jobs';
 import { historyView } from './ledger';
 import { lifeView } from './life';
@@ -25,7 +26,7 @@ export interface View {
 }
 
 /** A catalogue question from the address. */
-function asked(query: URLSearchParams): CatalogueAsked {
+export function askedOf(query: URLSearchParams): CatalogueAsked {
   const text = (name: string) => query.get(name) || undefined;
   return {
     q: text('q'),
@@ -48,7 +49,7 @@ export const VIEWS: readonly View[] = [
   view(
     'items',
     'The catalogue, a page at a time: ?q=words and symbol ranges, kind, place, sort (code, dc, unused; - turns it), after or before a code, unit, limit.',
-    (crib, query) => catalogueView(crib.db, asked(query)),
+    (crib, query) => catalogueView(crib.db, askedOf(query)),
   ),
   view('item', 'One item with facts, stock, suppliers, versions: ?code=', (crib, query) =>
     itemView(crib.db, query.get('code')),
@@ -70,6 +71,9 @@ export const VIEWS: readonly View[] = [
       who: query.get('who') ?? undefined,
       before: Number(query.get('before')) || undefined,
     }),
+  ),
+  view('exchange', 'Lists that came in, and what unknown headers were said to mean.', (crib) =>
+    exchangeView(crib.db),
   ),
   view('saved-views', 'Questions to the catalogue kept by name.', (crib) => savedViews(crib.db)),
   view('takeable', 'Cutters, bodies and holders of which something lies in the crib.', (crib) =>

@@ -1,7 +1,14 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
 import { isDataError, type DataError, type Connection, type Database } from '@/data/database';
-import { insertEntry, insertFormAnswer, insertNeed, maybeEntry, maybeFormAnswer } from '@/data/ledger';
+import {
+  insertEntry,
+  insertFormAnswer,
+  insertNeed,
+  maybeEntry,
+  maybeFormAnswer,
+  maybeItemOfEntry,
+} from '@/data/ledger';
 import { maybePerson } from '@/data/people';
 import { localDay } from './localDay';
 import { ENVELOPE } from './schema';
@@ -173,9 +180,10 @@ function again(before: { input_digest: string; answer: unknown }, digest: string
 
 async function leanedOn(c: Connection, error: DataError): Promise<Problem> {
   const later = await maybeEntry(c, Number(error.at.detail));
+  const item = later && (await maybeItemOfEntry(c, later.id));
   return new Problem(
     'REFUSED',
-    `Entry ${later?.id ?? ''} (${later?.kind ?? 'a later one'}, ${later?.who ?? ''}) leans on it`,
+    `Entry ${later?.id ?? ''} (${later?.kind ?? 'a later one'}${item ? ` of ${item.code}` : ''}, ${later?.who ?? ''}) leans on it`,
     {
       field: 'counters',
       value: later?.id,

@@ -1,4 +1,5 @@
 import { defineVerb, found, Problem } from '@/crib/door';
+import { usesOfImport } from '@/data/exchange';
 import { maybeEntry } from '@/data/ledger';
 
 /** What can be taken back; setting up people is not. */
@@ -20,6 +21,18 @@ export const counterEntry = defineVerb({
       throw new Problem('REFUSED', 'A counter-entry cannot happen before what it counters', {
         field: 'happenedAt',
       });
+    // What leans on an item's own entry the database knows; that an item's facts went on since, only this does.
+    const [used] = old.kind === 'importItems' ? await usesOfImport(c, old.id) : [];
+    if (used)
+      throw new Problem(
+        'REFUSED',
+        `${used.item} was used or changed since, by ${used.who} in entry ${used.entry_id}`,
+        {
+          field: 'counters',
+          value: used.entry_id,
+          wayOut: `Take entry ${used.entry_id} back first; or correct the items one by one.`,
+        },
+      );
     return { countered: old.id, kind: old.kind };
   },
 });

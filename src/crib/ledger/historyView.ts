@@ -20,6 +20,7 @@ const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
   addSupplier: (a) => `supplier ${a.code}`,
   addMachine: (a) => `machine ${a.code}`,
   changeMachine: (a) => `new figures of ${a.code}`,
+  importItems: (a) => `list ${a.name}: ${a.added} new, ${a.changed} changed`,
   addItem: (a) => `item ${a.code}`,
   linkItem: (a) => `${a.item} is a ${a.relation} of ${a.earlier}`,
   stateStanding: (a) => `${a.item}: ${a.standing}`,

@@ -83,3 +83,13 @@ export const countEntries = async (c: Connection): Promise<number> =>
 /** Number of the newest entry; 0 in an empty crib. */
 export const lastEntry = async (c: Connection): Promise<number> =>
   (await one<{ n: number }>(c, 'select coalesce(max(id), 0) as n from entry')).n;
+
+/** An item that an entry is about, if it is about one: so that a refusal can name it. */
+export const maybeItemOfEntry = (c: Connection, entryId: number) =>
+  maybeOne<{ code: string }>(
+    c,
+    `select i.code from item i join (
+       select item_id from movement where entry_id = $1 union all select item_id from fact where entry_id = $1
+       union all select item_id from purchase where entry_id = $1) x on x.item_id = i.id order by i.id limit 1`,
+    [entryId],
+  );

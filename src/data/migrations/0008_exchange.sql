@@ -1,5 +1,13 @@
 -- Lists in and out, questions kept by name, pictures, and the shop's own rules for choosing.
 
+-- Many items of one entry have a supplier of their own; many have outlines and standings.
+alter table supply drop constraint supply_pkey;
+alter table supply add primary key (entry_id, item_id);
+alter table item_standing drop constraint item_standing_pkey;
+alter table item_standing add primary key (entry_id, item_id);
+alter table item_link drop constraint item_link_pkey;
+alter table item_link add primary key (entry_id, item_id, earlier_item_id);
+
 -- A name's latest address counts; an empty address drops the name.
 create table saved_view (
   entry_id int primary key references entry (id),

@@ -142,3 +142,16 @@ export const placesBelow = async (c: Connection, placeId: number): Promise<numbe
       [placeId],
     )
   ).map((r) => r.id);
+
+/** Numbers of all items that answer a question, in its order. */
+export async function manyCatalogueIds(c: Connection, q: CatalogueQuestion): Promise<number[]> {
+  const { sql, params } = catalogueWhere(q);
+  const down = q.descending ? 'desc' : 'asc';
+  return (
+    await many<{ item_id: number }>(
+      c,
+      `select n.item_id from item_now n where ${sql} order by ${KEYS[q.sort]} ${down}, n.sort_code ${down}, n.item_id`,
+      params,
+    )
+  ).map((r) => r.item_id);
+}

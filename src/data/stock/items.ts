@@ -45,20 +45,22 @@ export interface NewFacts {
   value: number | null;
   origin: Origin;
 }
-/** All facts of an entry at once: what follows from them is brought up to date once. */
+/** All facts of an entry at once: what follows from them is brought up to date once a slice. */
 export const insertFactRows = (c: Connection, entryId: number, facts: readonly NewFacts[]) =>
-  c.query(
-    `insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
-     select $1, * from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::float8[], $7::text[])`,
-    [
-      entryId,
-      facts.map((f) => f.itemId),
-      facts.map((f) => f.symbol),
-      facts.map((f) => f.text),
-      facts.map((f) => f.unit),
-      facts.map((f) => f.value),
-      facts.map((f) => f.origin),
-    ],
+  sliced(facts, (s) =>
+    c.query(
+      `insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
+       select $1, * from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::float8[], $7::text[])`,
+      [
+        entryId,
+        s.map((f) => f.itemId),
+        s.map((f) => f.symbol),
+        s.map((f) => f.text),
+        s.map((f) => f.unit),
+        s.map((f) => f.value),
+        s.map((f) => f.origin),
+      ],
+    ),
   );
 
 export interface LinkRow {
@@ -165,4 +167,76 @@ export const manyHoldingRanges = (c: Connection) =>
     `select i.code, lo.value as min, hi.value as max from item i join item_now n on n.item_id = i.id
      join fact_now lo on lo.item_id = i.id and lo.symbol = 'CLAMP_MIN' join fact_now hi on hi.item_id = i.id and hi.symbol = 'CLAMP_MAX'
      where i.kind in ('holder', 'collet', 'extension')`,
+  );
+
+const SLICE = 20_000;
+/** Inserts many rows in slices, so that no one statement carries everything. */
+async function sliced<R>(
+  rows: readonly R[],
+  write: (slice: readonly R[]) => Promise<unknown>,
+): Promise<void> {
+  for (let at = 0; at < rows.length; at += SLICE) await write(rows.slice(at, at + SLICE));
+}
+
+/** Many items of one entry at once. */
+export const insertItemRows = (
+  c: Connection,
+  entryId: number,
+  items: readonly { code: string; kind: ItemKind; family: Family | null; maker: string | null }[],
+) =>
+  sliced(items, (s) =>
+    c.query(
+      'insert into item (entry_id, code, kind, maker, family) select $1, * from unnest($2::text[], $3::text[], $4::text[], $5::text[])',
+      [entryId, s.map((i) => i.code), s.map((i) => i.kind), s.map((i) => i.maker), s.map((i) => i.family)],
+    ),
+  );
+
+/** Outlines of many holders at once. */
+export const insertSegmentRows = (
+  c: Connection,
+  entryId: number,
+  rows: readonly ({ itemId: number; ordinal: number } & HolderSegment)[],
+) =>
+  sliced(rows, (s) =>
+    c.query(
+      `insert into holder_segment (entry_id, item_id, ordinal, length_mm, upper_mm, lower_mm)
+       select $1, * from unnest($2::int[], $3::int[], $4::float8[], $5::float8[], $6::float8[])`,
+      [
+        entryId,
+        s.map((r) => r.itemId),
+        s.map((r) => r.ordinal),
+        s.map((r) => r.length),
+        s.map((r) => r.upper),
+        s.map((r) => r.lower),
+      ],
+    ),
+  );
+
+/** Suppliers' numbers of many items at once. */
+export const insertSupplyRows = (
+  c: Connection,
+  entryId: number,
+  rows: readonly {
+    itemId: number;
+    supplierId: number;
+    orderCode: string;
+    priceCents: number | null;
+    pack: number;
+    minimum: number;
+  }[],
+) =>
+  sliced(rows, (s) =>
+    c.query(
+      `insert into supply (entry_id, item_id, supplier_id, order_code, price_cents, pack, minimum)
+       select $1, * from unnest($2::int[], $3::int[], $4::text[], $5::int[], $6::int[], $7::int[])`,
+      [
+        entryId,
+        s.map((r) => r.itemId),
+        s.map((r) => r.supplierId),
+        s.map((r) => r.orderCode),
+        s.map((r) => r.priceCents),
+        s.map((r) => r.pack),
+        s.map((r) => r.minimum),
+      ],
+    ),
   );

@@ -111,12 +111,23 @@ export function CuttersScreen({
             total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
             next={page.next && query.href({ after: page.next, before: null })}
             previous={page.previous && query.href({ before: page.previous, after: null })}
+            exportHref={(format) => `/api/v1/items.${format}?${exportQuery(query)}`}
             empty="Nothing answers to this. Fewer words, or another range?"
           />
         </>
       )}
     </Middle>
   );
+}
+
+/** What is seen, as the address of its file: the question without page and tag. */
+function exportQuery(query: ReturnType<typeof useQuery>): string {
+  const kept = new URLSearchParams();
+  for (const name of ['q', 'kind', 'place', 'sort', 'unit']) {
+    const value = query.get(name);
+    if (value) kept.set(name, value);
+  }
+  return kept.toString();
 }
 
 /** The kinds beside cutters and holders, chosen from a list. */

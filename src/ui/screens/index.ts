@@ -2,6 +2,7 @@
 export { BuyingScreen } from './BuyingScreen';
 export { CuttersScreen } from './CuttersScreen';
 export { EndScreen } from './EndScreen';
+export { ExchangeScreen } from './ExchangeScreen';
 export { HistoryScreen } from './HistoryScreen';
 export { JobsScreen } from './JobsScreen';
 export { LifeScreen } from './LifeScreen';

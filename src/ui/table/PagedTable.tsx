@@ -28,6 +28,8 @@ export interface PagedTableProps<Row extends object> {
   total: string;
   next: string | null;
   previous: string | null;
+  /** Where what is seen comes as a file. */
+  exportHref?: (format: 'csv' | 'xlsx') => string;
   /** What stands where there is no row. */
   empty: ReactNode;
 }
@@ -87,6 +89,18 @@ export function PagedTable<Row extends object>(t: PagedTableProps<Row>) {
           <Button component={Link} href={t.next} scroll={false}>
             Further
           </Button>
+        )}
+        {t.exportHref && t.rows.length > 0 && (
+          <span className="soft small">
+            all of it as{' '}
+            <a href={t.exportHref('csv')} download>
+              CSV
+            </a>{' '}
+            or{' '}
+            <a href={t.exportHref('xlsx')} download>
+              XLSX
+            </a>
+          </span>
         )}
       </div>
     </div>

@@ -6,7 +6,8 @@ import { perform, Problem, PROBLEM_CODES, toProblem, validate } from '@/crib/doo
 import { checkProgramText } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
-import { VIEWS } from '@/crib/views';
+import { askedOf, VIEWS } from '@/crib/views';
+import { exportItems, FORMATS, listFields, previewImport } from '@/crib/exchange';
 import { connection } from 'next/server';
 import { crib } from '../../../server/crib';
 
@@ -37,6 +38,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       ([c]) => path === `problems/${c.toLowerCase().replaceAll('_', '-')}`,
     );
     if (code) return Response.json({ code: code[0], title: code[1] });
+    const format = FORMATS.find((f) => path === `items.${f}`);
+    if (format) return await exported(new URL(request.url).searchParams, format);
     const view = VIEWS.find((v) => v.path === path);
     if (!view) throw nothingHere(path);
     return Response.json(await view.read(await crib(), new URL(request.url).searchParams));
@@ -52,8 +55,9 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     if (path === 'programs/read') return Response.json(await readSentProgram(request));
     const computation = COMPUTATIONS.find((c) => c.path === path);
     const verb = VERBS.find((v) => v.path === path);
+    if (path === 'items/import-preview') return Response.json(await previewed(request));
     if (!computation && !verb) throw nothingHere(path);
-    const input = await jsonBody(request);
+    const input = await jsonBody(request, path.startsWith('items/import') ? LIST_BYTES : PROGRAM_BYTES);
     if (computation) {
       validate(computation.schema, input);
       return Response.json(computation.run(input));
@@ -65,12 +69,45 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
   }
 }
 
+const PROGRAM_BYTES = DEFAULTS.programCharacters * 1.25;
+/** A list of 50,000 rows as base64 in JSON. */
+const LIST_BYTES = 45_000_000;
+
+const TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  json: 'application/json',
+} as const;
+/** The catalogue, or what of it is seen, as a file. */
+async function exported(query: URLSearchParams, format: keyof typeof TYPES): Promise<Response> {
+  const bytes = await exportItems((await crib()).db, askedOf(query), format);
+  return new Response(bytes as BodyInit, {
+    headers: {
+      'content-type': TYPES[format],
+      'content-disposition': `attachment; filename="items.${format}"`,
+    },
+  });
+}
+
+const PREVIEW = {
+  type: 'object',
+  properties: listFields,
+  required: ['content'],
+  additionalProperties: false,
+} as const;
+/** What importing a list would do; nothing is written. */
+async function previewed(request: Request) {
+  const input = await jsonBody(request, LIST_BYTES);
+  validate(PREVIEW, input);
+  const { content, mapping } = input as { content: string; mapping?: Record<string, string | null> };
+  return previewImport((await crib()).db, Buffer.from(content, 'base64'), mapping);
+}
+
 /** Bytes past the limit that are still taken off the line, so that the sender gets an answer and not a broken pipe. */
 const DRAINED = 100_000_000;
 
 /** The body as text; past the limit it is read on but not kept, then refused. */
-async function textBody(request: Request): Promise<string> {
-  const limit = DEFAULTS.programCharacters * 1.25;
+async function textBody(request: Request, limit = PROGRAM_BYTES): Promise<string> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
@@ -88,8 +125,8 @@ async function textBody(request: Request): Promise<string> {
   return new TextDecoder().decode(Buffer.concat(chunks));
 }
 
-async function jsonBody(request: Request): Promise<unknown> {
-  const text = await textBody(request);
+async function jsonBody(request: Request, limit = PROGRAM_BYTES): Promise<unknown> {
+  const text = await textBody(request, limit);
   try {
     return JSON.parse(text);
   } catch {

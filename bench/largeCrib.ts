@@ -1,0 +1,62 @@
+import { migrate, openInMemory, type Database } from '../src/data/database';
+
+export interface Size {
+  items: number;
+  pieces: number;
+  movements: number;
+}
+const PLACES = 200;
+const SLICE = 50_000;
+
+/** Number of the place where an item was received, and of the one beside it. */
+const HOME = `(select id from place where code = 'P' || (1 + i.id % ${PLACES}))`;
+const AWAY = `(select id from place where code = 'P' || (1 + (i.id + 1) % ${PLACES}))`;
+
+/**
+ * A crib of any size, made in SQL through the same tables and triggers that the verbs use: items with their facts,
+ * stock received, pieces with marks, stock moved to and fro. Deterministic: every figure follows from its row's number.
+ */
+export async function largeCrib(size: Size): Promise<Database> {
+  const db = await openInMemory();
+  await migrate(db);
+  await db.script(`
+    insert into person (initials, name) values ('IK', 'Ida Kern'), ('TO', 'Tor Olander');
+    insert into entry (kind, happened_at, recorded_at, who, form_id)
+      select 'addItem', t, t, case when g % 3 = 0 then 'TO' else 'IK' end, gen_random_uuid()
+      from generate_series(1, 1000) g cross join lateral (select timestamptz '2026-01-01' + g * interval '20 seconds' as t) x;
+    insert into place (code, name, kind, entry_id) select 'P' || g, 'Drawer ' || g, 'drawer', g from generate_series(1, ${PLACES}) g;
+    insert into item (code, kind, maker, family, entry_id)
+      select case g % 5 when 0 then 'D' when 4 then 'H' else 'EM' end || g, case when g % 5 = 4 then 'holder' else 'cutter' end,
+        case g % 3 when 0 then 'Skarv' when 1 then 'Halden' else 'Nordkant' end,
+        case g % 5 when 0 then 'drill' when 1 then 'square' when 2 then 'corner-radius' when 3 then 'ball' end, 1 + g % 1000
+      from generate_series(1, ${size.items}) g;
+    insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
+      select i.entry_id, i.id, s, v::text, case s when 'NOF' then '' else 'mm' end, v, 'maker'
+      from item i cross join lateral (values
+        ('DC', round((1 + (i.id * 7919 % 3900) / 100.0)::numeric, 2)), ('LCF', round((3 + (i.id * 104729::bigint % 900) / 10.0)::numeric, 1)),
+        ('OAL', round((100 + (i.id * 31 % 900) / 10.0)::numeric, 1)), ('DMM', (4 + 2 * (i.id % 9))::numeric), ('NOF', (2 + i.id % 4)::numeric)) f(s, v)
+      where i.kind = 'cutter';
+    insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
+      select i.entry_id, i.id, s, v::text, 'mm', v, 'maker'
+      from item i cross join lateral (values ('LF', 60 + i.id % 60), ('CLAMP_MIN', 4), ('CLAMP_MAX', 16)) f(s, v) where i.kind = 'holder';
+    insert into movement (entry_id, item_id, to_place_id, quantity) select i.entry_id, i.id, ${HOME}, 200 from item i;
+    insert into piece (mark, item_id, entry_id)
+      select 'E-' || lpad(g::text, greatest(4, length(g::text)), '0'), 1 + g % ${size.items}, 1 + g % 1000 from generate_series(1, ${size.pieces}) g;
+    insert into edge_set (piece_id, fresh, entry_id) select id, true, entry_id from piece;
+    analyze;
+  `);
+  const marked = `select p.entry_id, i.id, p.id, ${HOME}, ${AWAY}, 1 from piece p join item i on i.id = p.item_id where p.id between`;
+  for (let at = 1; at <= size.pieces; at += SLICE)
+    await db.script(
+      `insert into movement (entry_id, item_id, piece_id, from_place_id, to_place_id, quantity) ${marked} ${at} and ${at + SLICE - 1} order by p.id`,
+    );
+  const loose = size.movements - size.items - size.pieces;
+  for (let at = 0; at < loose; at += SLICE)
+    await db.script(
+      `insert into movement (entry_id, item_id, from_place_id, to_place_id, quantity)
+       select 1 + g % 1000, i.id, case g % 2 when 0 then ${HOME} else ${AWAY} end, case g % 2 when 0 then ${AWAY} else ${HOME} end, 1
+       from generate_series(${at}, ${Math.min(at + SLICE, loose) - 1}) g join item i on i.id = 1 + (g / 2) % ${size.items} order by g`,
+    );
+  await db.script('vacuum analyze');
+  return db;
+}

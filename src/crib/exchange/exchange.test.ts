@@ -1,0 +1,418 @@
+import fc from 'fast-check';
+import { factsOf, FAMILY_NAMES, KINDS, ITEM_KINDS, symbolSpec } from '@/core/cutters';
+import { furnish, openTestCrib, type TestCrib } from '../testing';
+import {
+  exportedItems,
+  exportItems,
+  itemTable,
+  meaningOf,
+  previewImport,
+  readRows,
+  readTable,
+  writeTable,
+  type Exported,
+} from './index';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+const base64 = (b: Uint8Array) => Buffer.from(b).toString('base64');
+const maker = (value: string) => ({ value, origin: 'maker' });
+const open: TestCrib[] = [];
+async function shop(furnished = true): Promise<TestCrib> {
+  const crib = await openTestCrib();
+  open.push(crib);
+  if (furnished) await furnish(crib);
+  else await crib.do('addPerson', { initials: 'IK', name: 'Ida Kern' });
+  return crib;
+}
+afterEach(async () => {
+  for (const crib of open.splice(0)) await crib.db.close();
+});
+/** Accepts what the preview shows. */
+async function bring(crib: TestCrib, content: Uint8Array, mapping: Record<string, string | null> = {}) {
+  const { digest } = await previewImport(crib.db, content, mapping);
+  return crib.do('importItems', { name: 'list.csv', content: base64(content), mapping, accepted: digest });
+}
+const counts = (crib: TestCrib) =>
+  crib.db.query(
+    'select (select count(*)::int from item) as items, (select count(*)::int from fact) as facts, (select count(*)::int from entry) as entries, (select count(*)::int from supplier) as suppliers',
+  );
+
+describe('reading lists as people have them', () => {
+  // RFC 4180 and what spreadsheets of comma countries write: common practice.
+  it.each([
+    ['commas', 'code,kind,family,DC\nA,cutter,square,"12,5"\n'],
+    ['semicolons and decimal commas', 'code;kind;family;DC\r\nA;cutter;square;12,5\r\n'],
+    ['tabs', 'code\tkind\tfamily\tDC\nA\tcutter\tsquare\t12.5'],
+    ['a byte-order mark', '\uFEFFcode;kind;family;DC\nA;cutter;square;12,5\n'],
+    ['a quoted line break', 'code;kind;family;DC;maker\nA;cutter;square;12,5;"Skarv\nof Nes"\n'],
+    ['blank rows between', 'code;kind;family;DC\n\n;;;\nA;cutter;square;12.5\n\n'],
+    ['quoted quotes', 'code,kind,family,DC,maker\nA,cutter,square,12.5,"the ""good"" one"\n'],
+  ])('%s', async (_, text) => {
+    const { items, refused } = readRows(await readTable(bytes(text)));
+    expect(refused).toEqual([]);
+    expect(items).toHaveLength(1);
+    expect(items[0]!.facts.find((f) => f.symbol === 'DC')).toMatchObject({ value: 12.5, unit: 'mm' });
+  });
+  it('Windows letters', async () => {
+    const latin = Buffer.from('code;kind;family;DC;maker\nA;cutter;square;8;K\xf8benhavn\n', 'latin1');
+    expect(readRows(await readTable(latin)).items[0]!.maker).toBe('København');
+  });
+  it.each([
+    ['DC', { symbol: 'DC', unit: null }],
+    ['dc [inch]', { symbol: 'DC', unit: 'in' }],
+    ['Cutting diameter (mm)', { symbol: 'DC', unit: 'mm' }],
+    ['RE.origin', { originOf: 'RE' }],
+    ['Order code', { plain: 'order_code' }],
+    ['unused', { ignored: true }],
+    ['Werkzeugdurchmesser', null],
+  ])('header %s', (header, meaning) => expect(meaningOf(header)).toEqual(meaning));
+  it('a column in inches keeps what was typed', async () => {
+    const { items } = readRows(
+      await readTable(
+        bytes('code,kind,family,DC [in],LCF\nA,cutter,drill,#7,2.4 in\nB,cutter,drill,0.5,20\n'),
+      ),
+    );
+    expect(items.map((i) => i.facts.map((f) => [f.text, f.unit]))).toEqual([
+      [
+        ['#7', 'inch'],
+        ['2.4', 'inch'],
+      ],
+      [
+        ['0.5', 'inch'],
+        ['20', 'mm'],
+      ],
+    ]);
+  });
+  it('refuses a row with every reason and its number, and lets the others through', async () => {
+    const text =
+      'code,kind,family,DC,RE,LCF,OAL,origin\n,cutter,square,10\nB,cutter,squarish,10\nC,cutter,corner-radius,10,6\nD,gadget,,1\nE,cutter,square,ten\nF,cutter,square,10,,80,72\nG,cutter,square,10\nG,cutter,square,10\n';
+    const { items, refused } = readRows(await readTable(bytes(text)));
+    expect(items.map((i) => i.code)).toEqual(['G']);
+    expect(refused.map((r) => [r.row, r.reasons.join('; ').slice(0, 40)])).toEqual([
+      [2, expect.stringContaining('code is needed')],
+      [3, expect.stringContaining('family “squarish”')],
+      [4, expect.stringContaining('RE = 6: a corner radius')],
+      [5, expect.stringContaining('kind “gadget”')],
+      [6, expect.stringContaining('DC (cutting diameter): “ten”')],
+      [7, expect.stringContaining('LCF = 80')],
+      [9, expect.stringContaining('stands in row 8 already')],
+    ]);
+  });
+  it.each([
+    ['an open quotation mark', bytes('code,kind\n"A,cutter\n')],
+    ['nothing', bytes('')],
+    ['broken JSON', bytes('{"items": [')],
+    ['JSON of something else', bytes('{"a": 1}')],
+    ['a broken spreadsheet', new Uint8Array([0x50, 0x4b, 0x03, 0x04, 1, 2, 3])],
+  ])('%s is a Problem, not a crash', async (_, content) =>
+    expect(readTable(content)).rejects.toMatchObject({ name: 'Problem', wayOut: expect.any(String) }),
+  );
+});
+
+describe('preview and import', () => {
+  const LIST =
+    'code,kind,family,maker,DC,LCF,Schaft,supplier,order_code,price,pack\nEM10,cutter,square,,10,25,,,,,\nEM6,cutter,square,Skarv,6,13,6,NEW,S-6,24.90,5\nBAD,cutter,square,,-1,,,,,,\n';
+  it('shows new, changed value by value, refused with reason, and what headers it does not know', async () => {
+    const crib = await shop();
+    const before = await counts(crib);
+    const p = await previewImport(crib.db, bytes(LIST));
+    expect(p.added.map((i) => i.code)).toEqual(['EM6']);
+    expect(p.changed).toMatchObject([
+      { item: { code: 'EM10' }, changes: [{ field: 'LCF', from: '22 (maker)', to: '25 (maker)' }] },
+    ]);
+    expect(p.refused).toMatchObject([{ row: 4, code: 'BAD' }]);
+    expect([p.unknown, p.suppliers]).toEqual([['Schaft'], ['NEW']]);
+    expect(await counts(crib)).toEqual(before);
+  });
+  it('brings all of it in, remembers the mapping, and says the same again as nothing new', async () => {
+    const crib = await shop();
+    expect(await bring(crib, bytes(LIST), { Schaft: 'DMM' })).toMatchObject({
+      added: 1,
+      changed: 1,
+      refused: 1,
+    });
+    const items = await exportedItems(crib.db, {});
+    expect(items.find((i) => i.code === 'EM6')).toMatchObject({
+      maker: 'Skarv',
+      supply: { supplier: 'NEW', orderCode: 'S-6', priceCents: 2490, pack: 5 },
+      facts: expect.arrayContaining([expect.objectContaining({ symbol: 'DMM', value: 6 })]),
+    });
+    const again = await previewImport(crib.db, bytes(LIST));
+    expect([again.unknown, again.added, again.changed, again.same]).toEqual([[], [], [], 2]);
+  });
+  it('what was accepted must be what is so: a change meanwhile is told, nothing is written', async () => {
+    const crib = await shop();
+    const { digest } = await previewImport(crib.db, bytes(LIST));
+    await crib.do('stateFacts', { item: 'EM10', facts: { LCF: maker('30') } });
+    const before = await counts(crib);
+    await expect(
+      crib.do('importItems', { name: 'l', content: base64(bytes(LIST)), accepted: digest }),
+    ).rejects.toMatchObject({ code: 'CONFLICT' });
+    expect(await counts(crib)).toEqual(before);
+  });
+  it('two who accept the same preview: one wins, the other is told', async () => {
+    const crib = await shop();
+    const { digest } = await previewImport(crib.db, bytes(LIST));
+    const once = () =>
+      crib.do('importItems', { name: 'l', content: base64(bytes(LIST)), accepted: digest }).then(
+        () => 'done',
+        (p: { code: string }) => p.code,
+      );
+    expect((await Promise.all([once(), once()])).sort()).toEqual(['CONFLICT', 'done']);
+    expect(
+      (await crib.db.query<{ n: number }>("select count(*)::int as n from item where code = 'EM6'"))[0]!.n,
+    ).toBe(1);
+  });
+  it('is taken back whole, until one of its rows is used or changed, which is then named', async () => {
+    const crib = await shop();
+    const before = await exportedItems(crib.db, {});
+    const { entry } = await bring(crib, bytes(LIST));
+    await crib.do('counterEntry', { counters: entry });
+    expect(await exportedItems(crib.db, {})).toEqual(before);
+    const second = (
+      await bring(crib, bytes('code,kind,family,DC,LCF\nEM10,cutter,square,10,26\nZ9,cutter,square,9\n'))
+    ).entry;
+    const received = await crib.do('receiveStock', { item: 'Z9', place: 'S1', quantity: 1 });
+    await expect(crib.do('counterEntry', { counters: second })).rejects.toMatchObject({
+      code: 'REFUSED',
+      message: expect.stringContaining('Z9'),
+    });
+    await crib.do('counterEntry', { counters: received.entry });
+    await crib.do('stateFacts', { item: 'EM10', facts: { OAL: maker('75') } });
+    await expect(crib.do('counterEntry', { counters: second })).rejects.toMatchObject({
+      code: 'REFUSED',
+      message: expect.stringContaining('EM10'),
+    });
+  });
+  it('an item does not become another thing', async () => {
+    const crib = await shop();
+    const p = await previewImport(
+      crib.db,
+      bytes('code,kind,family,DC,LF\nEM10,cutter,ball,10,\nSL10,collet,,,\n'),
+    );
+    expect(p.refused.map((r) => r.reasons[0])).toEqual([
+      expect.stringContaining('EM10 is a square here'),
+      expect.any(String),
+    ]);
+  });
+  it('a CSV, a spreadsheet and JSON of the same items say the same', async () => {
+    const crib = await shop();
+    const out = await Promise.all((['csv', 'xlsx', 'json'] as const).map((f) => exportItems(crib.db, {}, f)));
+    for (const file of out)
+      expect(await previewImport(crib.db, file)).toMatchObject({
+        added: [],
+        changed: [],
+        refused: [],
+        unknown: [],
+        same: 2,
+      });
+  });
+  it('what is found is what goes out', async () => {
+    const crib = await shop();
+    const csv = new TextDecoder().decode(await exportItems(crib.db, { q: 'DC 9..11' }, 'csv'));
+    expect(csv.split('\r\n').filter(Boolean)).toHaveLength(2);
+    expect(csv).toMatch(/^code,kind/);
+  });
+});
+
+/** Any item that the catalogue may hold: facts as people type them, in either unit, of every kind and family. */
+const anyItem = fc.record({
+  kind: fc.constantFrom(...ITEM_KINDS),
+  family: fc.constantFrom(...FAMILY_NAMES),
+  seed: fc.integer({ min: 1, max: 1000 }),
+  origin: fc.constantFrom('measured', 'maker', 'similar', 'guess'),
+  inch: fc.boolean(),
+  maker: fc.option(fc.constantFrom('Skarv', 'Nord, & "Søn"', 'Zeile\nzwei', '=SUM(A1)', ';'), {
+    nil: undefined,
+  }),
+  supply: fc.boolean(),
+});
+
+it('exported and brought into an empty crib, the catalogue is the same (property)', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(anyItem, { minLength: 1, maxLength: 8 }),
+      fc.constantFrom('csv', 'xlsx', 'json'),
+      async (drawn, format) => {
+        const [one, two] = [await shop(false), await shop(false)];
+        await one.do('addSupplier', { code: 'NORD', name: 'NORD', leadTimeDays: 5 });
+        let made = 0;
+        for (const [i, d] of drawn.entries()) {
+          const hasFamily = d.kind === 'cutter' || d.kind === 'body';
+          const facts: Record<string, { value: string; origin: string }> = {};
+          for (const symbol of factsOf(d.kind, hasFamily ? d.family : null)) {
+            const spec = symbolSpec(symbol);
+            if ((d.seed + symbol.length * 7) % 3 === 0 && symbol !== 'DC' && symbol !== 'LF') continue;
+            const value =
+              symbol === 'TDZ'
+                ? 'M10x1,25'
+                : symbol === 'TCHA'
+                  ? 'H7'
+                  : symbol === 'ISO1832'
+                    ? 'CNMG 120408'
+                    : symbol === 'DC' && d.family === 'tap'
+                      ? '10'
+                      : symbol === 'TP'
+                        ? '1.25'
+                        : spec.kind === 'choice'
+                          ? spec.options![d.seed % spec.options!.length]!
+                          : spec.kind === 'words'
+                            ? `a; "b" ${d.seed}, ç`
+                            : spec.kind === 'length'
+                              ? d.inch
+                                ? '3/8'
+                                : `${8 + (d.seed % 4)},5`
+                              : String(Math.max(1, spec.limits![0]) + (d.seed % 2));
+            facts[symbol] = { value, origin: d.origin };
+          }
+          // What can't exist is refused at the door; the rest is the catalogue.
+          made += await one
+            .do('addItem', {
+              code: `I ${i}/${d.seed}`,
+              kind: d.kind,
+              ...(hasFamily ? { family: d.family } : {}),
+              ...(d.maker ? { maker: d.maker } : {}),
+              facts,
+              ...(d.kind === 'holder' && facts.LF!.value === '9,5'
+                ? { segments: [{ length: 9.5, upper: 50, lower: 40.25 }] }
+                : {}),
+              ...(d.supply
+                ? { supply: { supplier: 'NORD', orderCode: `x${i}`, priceCents: d.seed, pack: 2 } }
+                : {}),
+              ...(hasFamily && d.supply ? { assumedLife: { minutes: '12.5', origin: 'guess' } } : {}),
+            })
+            .then(
+              () => 1,
+              () => 0,
+            );
+        }
+        if (made === 0) return;
+        if (made > 1) {
+          const codes = (await exportedItems(one.db, {})).map((x) => x.code);
+          await one.do('stateStanding', { item: codes[0], standing: 'trial', reason: 'try; "it"' });
+        }
+        const file = await exportItems(one.db, {}, format as 'csv');
+        const p = await previewImport(two.db, file);
+        expect([p.refused, p.unknown, p.added.length]).toEqual([[], [], made]);
+        await two.do('importItems', { name: 'all', content: base64(file), accepted: p.digest });
+        const bare = (items: Exported[]) => items.map(({ unused: _u, places: _p, ...rest }) => rest);
+        expect(bare(await exportedItems(two.db, {}))).toEqual(bare(await exportedItems(one.db, {})));
+        for (const crib of open.splice(0)) await crib.db.close();
+      },
+    ),
+    { numRuns: 12, seed: 5 },
+  );
+}, 120_000);
+
+it('whatever a list holds: never a crash, never a partial write (fuzzed)', async () => {
+  const crib = await shop();
+  const cell = fc.oneof(
+    fc.constantFrom(
+      'code',
+      'kind',
+      'family',
+      'DC',
+      'cutter',
+      'square',
+      'holder',
+      'LF',
+      '10',
+      '1/4 in',
+      '-5',
+      'x',
+      '',
+      '"',
+      '\n',
+      ';',
+      ',',
+      '\t',
+      '\uFEFF',
+      '=1+1',
+      'NaN',
+      '1e9',
+      '{',
+      '[',
+      'links',
+      'segments',
+      '60:63:63',
+      '__proto__',
+      'constructor',
+      'price',
+      '0.001',
+      'supplier',
+    ),
+    fc.string({ maxLength: 12 }),
+    fc.string({ unit: 'binary', maxLength: 6 }),
+  );
+  const list = fc.oneof(
+    fc
+      .array(fc.array(cell, { maxLength: 7 }), { maxLength: 6 })
+      .map((rows) => rows.map((r) => r.join(',')).join('\n')),
+    fc
+      .array(fc.array(cell, { maxLength: 7 }), { maxLength: 5 })
+      .map(
+        (rows) =>
+          `code;kind;family;DC;RE\n${rows.map((r) => r.map((c) => `"${c.replaceAll('"', '""')}"`).join(';')).join('\n')}`,
+      ),
+    fc.json().map((j) => (j.startsWith('[') || j.startsWith('{') ? j : `[${j}]`)),
+    fc.string({ unit: 'binary', maxLength: 200 }),
+  );
+  await fc.assert(
+    fc.asyncProperty(list, async (text) => {
+      const content = bytes(text);
+      const before = JSON.stringify(await counts(crib));
+      try {
+        const p = await previewImport(crib.db, content);
+        expect(JSON.stringify(await counts(crib))).toBe(before);
+        if (content.length)
+          await crib.do('importItems', { name: 'f', content: base64(content), accepted: p.digest });
+        const [now] = await crib.db.query<{ n: number }>(
+          "select count(*)::int as n from item i join entry e on e.id = i.entry_id where e.kind = 'importItems' and not exists (select 1 from import_list l where l.entry_id = e.id)",
+        );
+        expect(now!.n).toBe(0);
+      } catch (error) {
+        expect((error as { name: string; code: string }).name).toBe('Problem');
+        expect((error as { code: string }).code).not.toBe('INTERNAL');
+        expect(JSON.stringify(await counts(crib))).toBe(before);
+      }
+    }),
+    { numRuns: 300, seed: 3 },
+  );
+}, 120_000);
+
+it('50,000 rows: read, shown, brought in whole, taken back', async () => {
+  const crib = await shop(false);
+  const rows = Array.from(
+    { length: 50_000 },
+    (_, i) =>
+      `EM${i};cutter;square;Skarv;${(1 + (i % 400) / 10).toFixed(1).replace('.', ',')};${20 + (i % 50)};4`,
+  );
+  const content = bytes(`\uFEFFcode;kind;family;maker;DC;LCF;NOF\r\n${rows.join('\r\n')}\r\n`);
+  const { entry, added } = await bring(crib, content);
+  expect(added).toBe(50_000);
+  expect((await crib.db.query<{ n: number }>('select count(*)::int as n from item_now'))[0]!.n).toBe(50_000);
+  await crib.do('counterEntry', { counters: entry });
+  expect((await crib.db.query<{ n: number }>('select count(*)::int as n from item_now'))[0]!.n).toBe(0);
+}, 180_000);
+
+it('writes every cell as text: a fraction stays one in a spreadsheet', async () => {
+  const xlsx = await writeTable(
+    {
+      headers: ['code', 'DC'],
+      rows: [
+        ['A', '1/4'],
+        ['B', '007'],
+      ],
+    },
+    'xlsx',
+  );
+  expect((await readTable(xlsx)).rows).toEqual([
+    ['A', '1/4'],
+    ['B', '007'],
+  ]);
+});
+
+it('each kind can go out and has words', () => {
+  expect(Object.keys(KINDS)).toHaveLength(8);
+  expect(itemTable([]).headers).toContain('code');
+});

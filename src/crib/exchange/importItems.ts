@@ -1,0 +1,173 @@
+import { createHash } from 'node:crypto';
+import { defineVerb, field, Problem, type Moment } from '@/crib/door';
+import { insert, type Connection } from '@/data/database';
+import { insertMappings } from '@/data/exchange';
+import {
+  insertFactRows,
+  insertItemRows,
+  insertSegmentRows,
+  insertSupplyRows,
+  manyItems,
+  manySuppliers,
+} from '@/data/stock';
+import type { ExchangeItem } from './itemRows';
+import { previewImport } from './preview';
+
+const CONTENT = {
+  type: 'string',
+  minLength: 1,
+  maxLength: 40_000_000,
+  pattern: '^[A-Za-z0-9+/]+={0,2}$',
+  description: 'The file, base64',
+} as const;
+
+/** A list as it is sent: its bytes, and what its unknown headers mean (a symbol or column, null to leave it out). */
+export const listFields = {
+  content: CONTENT,
+  mapping: {
+    type: 'object',
+    maxProperties: 300,
+    additionalProperties: { type: ['string', 'null'], maxLength: 40 },
+  },
+} as const;
+
+export const importItems = defineVerb({
+  name: 'importItems',
+  path: 'items/imported',
+  summary:
+    'Bring a list into the catalogue, all of it or nothing: what the accepted preview showed. Rows that were refused stay out.',
+  properties: {
+    ...listFields,
+    name: field.words(200),
+    accepted: {
+      type: 'string',
+      pattern: '^[0-9a-f]{64}$',
+      description: 'The digest of the preview that was accepted',
+    },
+  },
+  required: ['content', 'name', 'accepted'],
+  async run(c, input, moment) {
+    const bytes = Buffer.from(input.content, 'base64');
+    const mapping = input.mapping ?? {};
+    const preview = await previewImport(c, bytes, mapping);
+    if (preview.digest !== input.accepted)
+      throw new Problem('CONFLICT', 'The catalogue is no longer as the preview showed it', {
+        field: 'accepted',
+        limit: 'the preview as it would be now',
+        wayOut:
+          'Look at the preview again: somebody changed or imported something meanwhile. Nothing was written.',
+      });
+    if (!preview.added.length && !preview.changed.length)
+      throw new Problem('REFUSED', 'There is nothing to bring in', {
+        field: 'content',
+        wayOut: preview.refused.length
+          ? 'Correct the refused rows first.'
+          : 'The catalogue says all of this already.',
+      });
+    await writeSuppliers(c, moment, preview.suppliers);
+    await insertItemRows(c, moment.entryId, preview.added);
+    const present = new Map((await manyItems(c)).map((i) => [i.code, i]));
+    const all = [
+      ...preview.added,
+      ...preview.changed.map((x) =>
+        narrowed(
+          x.item,
+          x.changes.map((y) => y.field),
+        ),
+      ),
+    ];
+    await writeParts(c, moment, all, present);
+    await insertMappings(c, moment.entryId, mapping);
+    await insert(c, 'import_list', {
+      entry_id: moment.entryId,
+      name: input.name.trim(),
+      digest: createHash('sha256').update(bytes).digest('hex'),
+      added: preview.added.length,
+      changed: preview.changed.length,
+    });
+    return {
+      name: input.name.trim(),
+      added: preview.added.length,
+      changed: preview.changed.length,
+      refused: preview.refused.length,
+    };
+  },
+});
+
+/** Of a changed item, only what changes: the rest keeps its own date and signature. */
+const narrowed = (item: ExchangeItem, fields: readonly string[]): ExchangeItem => ({
+  ...item,
+  facts: item.facts.filter((f) => fields.includes(f.symbol)),
+  segments: fields.includes('segments') ? item.segments : [],
+  supply: fields.includes('supply') ? item.supply : null,
+  life: fields.includes('life') ? item.life : null,
+  standing: fields.includes('standing') ? item.standing : null,
+  links: fields.includes('links') ? item.links : [],
+});
+
+async function writeSuppliers(c: Connection, moment: Moment, codes: readonly string[]): Promise<void> {
+  for (const code of codes) await insert(c, 'supplier', { code, name: code, entry_id: moment.entryId });
+}
+
+async function writeParts(
+  c: Connection,
+  moment: Moment,
+  items: readonly ExchangeItem[],
+  present: ReadonlyMap<string, { id: number; entry_id: number }>,
+): Promise<void> {
+  const id = (code: string) => present.get(code)!.id;
+  await insertFactRows(
+    c,
+    moment.entryId,
+    items.flatMap((i) => i.facts.map((f) => ({ ...f, itemId: id(i.code) }))),
+  );
+  await insertSegmentRows(
+    c,
+    moment.entryId,
+    items.flatMap((i) => i.segments.map((s, ordinal) => ({ ...s, ordinal, itemId: id(i.code) }))),
+  );
+  const suppliers = new Map((await manySuppliers(c)).map((s) => [s.code, s.id]));
+  await insertSupplyRows(
+    c,
+    moment.entryId,
+    items.flatMap((i) =>
+      i.supply ? [{ ...i.supply, itemId: id(i.code), supplierId: suppliers.get(i.supply.supplier)! }] : [],
+    ),
+  );
+  for (const i of items) {
+    if (i.life)
+      await insert(c, 'assumed_life', {
+        entry_id: moment.entryId,
+        item_id: id(i.code),
+        material_id: null,
+        minutes: i.life.minutes,
+        origin: i.life.origin,
+      });
+  }
+  await writeStandings(c, moment, items, id);
+}
+
+async function writeStandings(
+  c: Connection,
+  moment: Moment,
+  items: readonly ExchangeItem[],
+  id: (code: string) => number,
+): Promise<void> {
+  for (const i of items) {
+    if (i.standing)
+      await insert(c, 'item_standing', {
+        entry_id: moment.entryId,
+        item_id: id(i.code),
+        standing: i.standing.standing,
+        reason: i.standing.reason,
+      });
+    for (const l of i.links)
+      await insert(c, 'item_link', {
+        entry_id: moment.entryId,
+        item_id: id(i.code),
+        earlier_item_id: id(l.earlier),
+        relation: l.relation,
+        reason: l.reason,
+      });
+  }
+}
