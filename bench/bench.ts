@@ -1,3 +1,4 @@
+import { benchCatalogue } from './catalogue';
 import { readProgram } from '../src/core/programs';
 import { kaplanMeier } from '../src/core/life';
 import { furnish, oneToolProgram, openTestCrib } from '../src/crib/testing';
@@ -15,10 +16,10 @@ async function best(times: number, work: () => unknown): Promise<number> {
   return least;
 }
 const say = (name: string, ratio: number, note: string) =>
-  console.log(`${name.padEnd(58)} ${ratio.toFixed(2).padStart(7)}   ${note}`);
+  console.log(`${name.padEnd(72)} ${ratio.toFixed(2).padStart(7)}   ${note}`);
 
 async function main(): Promise<void> {
-  console.log('what'.padEnd(58), '  ratio', '  of what');
+  console.log('what'.padEnd(72), '  ratio', '  of what');
   const block = (n: number) =>
     [
       'T1 M6',
@@ -91,6 +92,7 @@ async function main(): Promise<void> {
     'checks, ledger, uses',
   );
   await crib.db.close();
+  await benchCatalogue(say);
 }
 
 void main();

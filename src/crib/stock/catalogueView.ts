@@ -8,11 +8,15 @@ import {
   COUNTED_TO,
   countCatalogue,
   manyCatalogueRows,
+  manyItemFacts,
+  manyItemPlaces,
+  manyStandings,
   maybeItem,
   maybePlace,
   placesBelow,
   type CatalogueQuestion,
   type CatalogueRow,
+  type ItemPlaces,
   type SortKey,
   type Standing,
 } from '@/data/stock';
@@ -101,7 +105,7 @@ export async function catalogueView(c: Connection, asked: CatalogueAsked = {}): 
   const shown = beyond ? (backwards ? rows.slice(1) : rows.slice(0, -1)) : rows;
   const counted = await countCatalogue(c, q);
   return {
-    lines: shown.map(toLine),
+    lines: await linesOf(c, shown),
     total: Math.min(counted, COUNTED_TO),
     more: counted > COUNTED_TO,
     next: (backwards || beyond) && shown.length ? shown.at(-1)!.code : null,
@@ -109,25 +113,35 @@ export async function catalogueView(c: Connection, asked: CatalogueAsked = {}): 
   };
 }
 
-function toLine(row: CatalogueRow): CatalogueLine {
-  const here = row.places.filter((p) => inCrib(p.kind));
-  const sum = (places: CatalogueRow['places']) => places.reduce((n, p) => n + p.quantity, 0);
-  return {
-    code: row.code,
-    kind: row.kind,
-    family: row.family,
-    words: itemWords(row, row.facts),
-    maker: row.maker,
-    unused: row.unused,
-    suppliers: sum(here.filter((p) => p.owner !== null)),
-    inBuilds: sum(row.places.filter((p) => p.kind === 'build')),
-    places: [...new Set(here.map((p) => p.place))],
-    facts: Object.fromEntries(
-      row.facts.map((f) => [
-        f.symbol,
-        { text: f.text, unit: f.unit, value: f.value, guess: f.origin === 'guess' },
-      ]),
-    ),
-    standing: row.standing,
-  };
+/** The lines of a page: facts, balances and standings of its items alone. */
+async function linesOf(c: Connection, rows: readonly CatalogueRow[]): Promise<CatalogueLine[]> {
+  const ids = rows.map((r) => r.item_id);
+  if (!ids.length) return [];
+  const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.item_id, f.facts]));
+  const places = new Map((await manyItemPlaces(c, ids)).map((p) => [p.item_id, p.places]));
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));
+  return rows.map((row) => {
+    const known = facts.get(row.item_id) ?? [];
+    const there = places.get(row.item_id) ?? [];
+    const here = there.filter((p) => inCrib(p.kind));
+    const sum = (list: ItemPlaces['places']) => list.reduce((n, p) => n + p.quantity, 0);
+    return {
+      code: row.code,
+      kind: row.kind,
+      family: row.family,
+      words: itemWords(row, known),
+      maker: row.maker,
+      unused: row.unused,
+      suppliers: sum(here.filter((p) => !p.owned)),
+      inBuilds: sum(there.filter((p) => p.kind === 'build')),
+      places: [...new Set(here.map((p) => p.place))],
+      facts: Object.fromEntries(
+        known.map((f) => [
+          f.symbol,
+          { text: f.text, unit: f.unit, value: f.value, guess: f.origin === 'guess' },
+        ]),
+      ),
+      standing: standings.get(row.item_id) ?? null,
+    };
+  });
 }

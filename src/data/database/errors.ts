@@ -60,6 +60,12 @@ const BY_SQLSTATE: Record<string, DataErrorCode> = {
   '40P01': 'TRY_AGAIN',
 };
 
+/** Constraints whose breach means something of its own. */
+const BY_CONSTRAINT: Record<string, DataErrorCode> = {
+  balance_not_below_zero: 'BELOW_ZERO',
+  balance_marked_lie_there: 'ONLY_PIECES_LEFT',
+};
+
 /** Turns a driver's error into a DataError with table, column and constraint kept; ours pass through. */
 export function toDataError(error: unknown): Error {
   if (!(error instanceof Error)) return new Error(String(error));
@@ -72,7 +78,7 @@ export function toDataError(error: unknown): Error {
     detail?: string;
   };
   if (!pg.code || pg.code.length !== 5) return error;
-  const code = pg.constraint === 'balance_not_below_zero' ? 'BELOW_ZERO' : (BY_SQLSTATE[pg.code] ?? 'OTHER');
+  const code = BY_CONSTRAINT[pg.constraint ?? ''] ?? BY_SQLSTATE[pg.code] ?? 'OTHER';
   return new DataError(
     code,
     pg.message,

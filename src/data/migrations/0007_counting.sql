@@ -53,20 +53,34 @@ create index assembly_by_piece on assembly (piece_id);
 create index purchase_by_item on purchase (item_id);
 create index receipt_by_purchase on receipt (purchase_id);
 
+-- How many of a balance are marked pieces: kept, not counted, and never more than lie there.
+alter table balance disable trigger balance_derived;
+alter table balance add column marked int not null default 0;
+update balance b set marked = (select count(*) from piece_place pp join piece x on x.id = pp.piece_id
+                               where pp.place_id = b.place_id and x.item_id = b.item_id);
+alter table balance enable trigger balance_derived;
+alter table balance add constraint balance_marked_lie_there check (quantity < 0 or marked between 0 and quantity);
+
 drop function add_to_balance(int, int, int);
-create function add_to_balance(i int, p int, l int, n int) returns void language plpgsql as $$
+create function add_to_balance(i int, p int, l int, n int, m int) returns void language plpgsql as $$
 begin
-  update balance set quantity = quantity + n where item_id = i and place_id = p and lot_id is not distinct from l;
-  if not found then insert into balance (item_id, place_id, lot_id, quantity) values (i, p, l, n); end if;
+  if l is null then
+    update balance set quantity = quantity + n, marked = marked + m where item_id = i and place_id = p and lot_id is null;
+  else
+    update balance set quantity = quantity + n, marked = marked + m where item_id = i and place_id = p and lot_id = l;
+  end if;
+  if not found then insert into balance (item_id, place_id, lot_id, quantity, marked) values (i, p, l, n, m); end if;
 end $$;
 
 create or replace function follow_movement() returns trigger language plpgsql as $$
 declare
-  here int; became int; loose int;
-  from_crib boolean := coalesce((select in_crib(kind) from place where id = new.from_place_id), false);
-  to_crib boolean := coalesce((select in_crib(kind) from place where id = new.to_place_id), false);
-  unmarked int := 0;
+  here int; became int;
+  from_crib boolean; to_crib boolean;
+  -- Marked pieces that leave the one place and come to the other, and what that is for the crib's unmarked stock.
+  marked_off int := 0; marked_on int := 0; unmarked int;
 begin
+  select in_crib(kind) into from_crib from place where id = new.from_place_id;
+  select in_crib(kind) into to_crib from place where id = new.to_place_id;
   if new.lot_id is not null and new.item_id <> (select item_id from lot where id = new.lot_id) then
     raise exception 'the lot is of another item' using errcode = 'ST002', table = 'movement';
   end if;
@@ -78,33 +92,21 @@ begin
     if here is not null and here is distinct from new.from_place_id then
       raise exception 'the piece is not at that place' using errcode = 'ST002', table = 'movement';
     end if;
+    -- Until now it was unmarked stock, where nothing is known of it.
+    marked_off := case when here is null then 0 else 1 end;
     select entry_id into became from piece where id = new.piece_id;
-    -- Taken from unmarked stock, which it was until now.
-    if here is null and from_crib then unmarked := -1; end if;
     if became = (select counters from entry where id = new.entry_id) or new.to_place_id is null then
       -- Undoing the entry that made it a piece: it is unmarked stock again.
       delete from piece_place where piece_id = new.piece_id;
-      if to_crib then unmarked := unmarked + 1; end if;
-    elsif here is null then
-      insert into piece_place (piece_id, place_id) values (new.piece_id, new.to_place_id);
     else
-      update piece_place set place_id = new.to_place_id where piece_id = new.piece_id;
-    end if;
-  else
-    unmarked := new.quantity * (to_crib::int - from_crib::int);
-  end if;
-  if new.to_place_id is not null then perform add_to_balance(new.item_id, new.to_place_id, new.lot_id, new.quantity); end if;
-  if new.from_place_id is not null then
-    perform add_to_balance(new.item_id, new.from_place_id, new.lot_id, -new.quantity);
-    -- A count without a mark may not eat the pieces that lie there.
-    select b.quantity - (select count(*) from piece_place pp join piece p on p.id = pp.piece_id
-                         where pp.place_id = b.place_id and p.item_id = b.item_id and p.lot_id is not distinct from b.lot_id)
-      into loose from balance b
-      where b.item_id = new.item_id and b.place_id = new.from_place_id and b.lot_id is not distinct from new.lot_id;
-    if loose < 0 then
-      raise exception 'only marked pieces are left there' using errcode = 'ST005', table = 'movement';
+      marked_on := 1;
+      if here is null then insert into piece_place (piece_id, place_id) values (new.piece_id, new.to_place_id);
+      else update piece_place set place_id = new.to_place_id where piece_id = new.piece_id; end if;
     end if;
   end if;
+  if new.to_place_id is not null then perform add_to_balance(new.item_id, new.to_place_id, new.lot_id, new.quantity, marked_on); end if;
+  if new.from_place_id is not null then perform add_to_balance(new.item_id, new.from_place_id, new.lot_id, -new.quantity, -marked_off); end if;
+  unmarked := coalesce(to_crib, false)::int * (new.quantity - marked_on) - coalesce(from_crib, false)::int * (new.quantity - marked_off);
   if unmarked <> 0 then update item_now set unused = unused + unmarked where item_id = new.item_id; end if;
   return null;
 end $$;

@@ -16,8 +16,7 @@ export interface BalanceRow {
   pieces: number;
 }
 const BALANCE = `select b.item_id, b.place_id, p.code as place, p.kind as place_kind, b.lot_id, l.code as lot, s.code as owner, l.edges_left, b.quantity,
-    (select count(*)::int from piece_place pp join piece x on x.id = pp.piece_id
-     where pp.place_id = b.place_id and x.item_id = b.item_id and x.lot_id is not distinct from b.lot_id) as pieces
+    b.marked as pieces
   from balance b join place p on p.id = b.place_id left join lot l on l.id = b.lot_id left join supplier s on s.id = l.owner_supplier_id`;
 /** What lies where. null: of all items. */
 export const manyBalances = (c: Connection, itemIds: readonly number[] | null = null) =>

@@ -1,6 +1,6 @@
 import type { Family, ItemKind, SymbolRange } from '@/core/cutters';
 import { many, one, type Connection, type Param } from '../database';
-import type { FactRow, Standing } from './items';
+import type { FactRow } from './items';
 
 export type SortKey = 'code' | 'dc' | 'unused';
 
@@ -18,31 +18,14 @@ export interface CatalogueQuestion {
   limit: number;
 }
 
-/** One line of the catalogue as the database has it ready. */
+/** One line of the catalogue as it is kept ready. */
 export interface CatalogueRow {
   item_id: number;
   code: string;
   kind: ItemKind;
   family: Family | null;
   maker: string | null;
-  entry_id: number;
   unused: number;
-  facts: {
-    symbol: string;
-    text: string;
-    unit: FactRow['unit'];
-    value: number | null;
-    origin: string;
-  }[];
-  places: {
-    place: string;
-    kind: string;
-    quantity: number;
-    lot: string | null;
-    owner: string | null;
-    edges_left: number | null;
-  }[];
-  standing: Standing | null;
 }
 
 const KEYS: Record<SortKey, string> = {
@@ -81,42 +64,60 @@ export function catalogueWhere(q: CatalogueQuestion): { sql: string; params: Par
   return { sql: conditions.join(' and '), params };
 }
 
-/** The SQL of one page: items by their kept lines, then facts and balances of those alone. */
+/** The SQL of one page, from the lines that are kept ready. */
 export function cataloguePage(q: CatalogueQuestion): { sql: string; params: Param[] } {
   const { sql, params } = catalogueWhere(q);
   const p = (value: Param) => `$${params.push(value)}`;
   const key = KEYS[q.sort];
-  const columns = q.sort === 'code' ? `${key}, n.item_id` : `${key}, n.sort_code, n.item_id`;
+  const columns = q.sort === 'code' ? [key, 'n.item_id'] : [key, 'n.sort_code', 'n.item_id'];
   const backwards = q.from?.backwards ?? false;
   const down = q.descending !== backwards;
   const start = q.from
-    ? ` and (${columns}) ${down ? '<' : '>'} (select ${columns} from item_now n where n.item_id = ${p(q.from.itemId)})`
+    ? ` and (${columns.join(', ')}) ${down ? '<' : '>'} (select ${columns.join(', ')} from item_now n where n.item_id = ${p(q.from.itemId)})`
     : '';
-  const order = columns
-    .split(', ')
-    .map((col) => `${col} ${down ? 'desc' : 'asc'}`)
-    .join(', ');
+  const order = columns.map((col) => `${col} ${down ? 'desc' : 'asc'}`).join(', ');
   return {
-    sql: `with page as materialized (
-        select n.item_id, n.unused, row_number() over (order by ${order}) as place_in_page
-        from item_now n where ${sql}${start} order by ${order} limit ${p(q.limit)})
-      select i.id as item_id, i.code, i.kind, i.family, i.maker, i.entry_id, page.unused,
-        (select coalesce(json_agg(json_build_object('symbol', f.symbol, 'text', f.text, 'unit', f.unit, 'value', f.value, 'origin', f.origin)), '[]')
-         from fact_now f where f.item_id = i.id) as facts,
-        (select coalesce(json_agg(json_build_object('place', pl.code, 'kind', pl.kind, 'quantity', b.quantity, 'lot', l.code, 'owner', s.code, 'edges_left', l.edges_left) order by pl.code), '[]')
-         from balance b join place pl on pl.id = b.place_id left join lot l on l.id = b.lot_id left join supplier s on s.id = l.owner_supplier_id
-         where b.item_id = i.id and b.quantity > 0 and pl.kind not in ('scrap', 'lost')) as places,
-        (select x.standing from item_standing x join live_entry e on e.id = x.entry_id where x.item_id = i.id
-         order by e.happened_at desc, e.id desc limit 1) as standing
-      from page join item i on i.id = page.item_id order by page.place_in_page ${backwards ? 'desc' : 'asc'}`,
+    // The page is cut from the kept lines before anything is joined to it.
+    sql: `select n.item_id, i.code, i.kind, i.family, i.maker, n.unused
+      from (select n.* from item_now n where ${sql}${start} order by ${order} limit ${p(q.limit)}) n
+      join item i on i.id = n.item_id order by ${order}`,
     params,
   };
 }
 
-export const manyCatalogueRows = (c: Connection, q: CatalogueQuestion) => {
+/** One page in its own order; a page asked for backwards comes turned round again. */
+export async function manyCatalogueRows(c: Connection, q: CatalogueQuestion): Promise<CatalogueRow[]> {
   const { sql, params } = cataloguePage(q);
-  return many<CatalogueRow>(c, sql, params);
-};
+  const rows = await many<CatalogueRow>(c, sql, params);
+  return q.from?.backwards ? rows.reverse() : rows;
+}
+
+export interface ItemFacts {
+  item_id: number;
+  facts: Pick<FactRow, 'symbol' | 'text' | 'unit' | 'value' | 'origin'>[];
+}
+/** Facts in force of a page's items, one row an item: a list has no room for who said them and when. */
+export const manyItemFacts = (c: Connection, itemIds: readonly number[]) =>
+  many<ItemFacts>(
+    c,
+    `select f.item_id, json_agg(json_build_object('symbol', f.symbol, 'text', f.text, 'unit', f.unit, 'value', f.value, 'origin', f.origin)) as facts
+     from fact_now f where f.item_id = any ($1) group by f.item_id`,
+    [itemIds],
+  );
+
+export interface ItemPlaces {
+  item_id: number;
+  places: { place: string; kind: string; quantity: number; owned: boolean }[];
+}
+/** What lies where of a page's items, one row an item; \`owned\`: ours, not a supplier's until used. */
+export const manyItemPlaces = (c: Connection, itemIds: readonly number[]) =>
+  many<ItemPlaces>(
+    c,
+    `select b.item_id, json_agg(json_build_object('place', p.code, 'kind', p.kind, 'quantity', b.quantity, 'owned', l.owner_supplier_id is null) order by p.code) as places
+     from balance b join place p on p.id = b.place_id left join lot l on l.id = b.lot_id
+     where b.quantity > 0 and b.item_id = any ($1) group by b.item_id`,
+    [itemIds],
+  );
 
 /** Totals are counted so far; what lies beyond is 'more than'. */
 export const COUNTED_TO = 1000;

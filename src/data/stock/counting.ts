@@ -130,9 +130,7 @@ export const manyLoans = (c: Connection) =>
     c,
     `select l.entry_id, i.code as item, pc.mark as piece, h.person, l.quantity, l.due, e.happened_at,
        case when l.piece_id is not null then (select count(*)::int from piece_place pp where pp.piece_id = l.piece_id and pp.place_id = l.hand_place_id)
-       else coalesce((select b.quantity - (select count(*)::int from piece_place pp join piece x on x.id = pp.piece_id
-                                           where pp.place_id = b.place_id and x.item_id = b.item_id and x.lot_id is not distinct from b.lot_id)
-                      from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.lot_id is not distinct from l.lot_id), 0) end as has
+       else coalesce((select b.quantity - b.marked from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.lot_id is not distinct from l.lot_id), 0) end as has
      from loan l join live_entry e on e.id = l.entry_id join item i on i.id = l.item_id left join piece pc on pc.id = l.piece_id
      join place h on h.id = l.hand_place_id
      where exists (select 1 from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.quantity > 0)
