@@ -1,6 +1,7 @@
 import { buildAssembly, resetStickout, takeDown } from './assemblies';
 import { addSupplier, placeOrder, receiveOrder } from './buying';
 import { addItem, linkItem, stateFacts, stateStanding } from './cutters';
+import { setChoosingRules } from './choosing';
 import type { Verb } from './door';
 import { addJob, assignUse, logParts, stateOperation, statePassDepth, storeProgram, tieTool } from './jobs';
 import { importItems } from './exchange';
@@ -57,6 +58,7 @@ export const VERBS: readonly Verb[] = [
   takeFromRegrind,
   stateSeat,
   saveView,
+  setChoosingRules,
   buildAssembly,
   resetStickout,
   takeDown,

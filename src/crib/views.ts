@@ -1,5 +1,6 @@
 import { buyingView } from './buying';
 import { localDay, type Crib } from './door';
+import { chooseView, rulesInForce } from './choosing';
 import { exchangeView } from './exchange';
 import { jobsView } from './jobs';
 import { historyView } from './ledger';
@@ -74,6 +75,14 @@ export const VIEWS: readonly View[] = [
   ),
   view('exchange', 'Lists that came in, and what unknown headers were said to mean.', (crib) =>
     exchangeView(crib.db),
+  ),
+  view(
+    'choose',
+    'Cutters for a cut, ranked with reasons, and what fails by how much: ?feature=pocket&depth=10&corner=4 …',
+    async (crib, query) =>
+      query.has('feature')
+        ? chooseView(crib.db, Object.fromEntries(query))
+        : { rules: await rulesInForce(crib.db) },
   ),
   view('saved-views', 'Questions to the catalogue kept by name.', (crib) => savedViews(crib.db)),
   view('takeable', 'Cutters, bodies and holders of which something lies in the crib.', (crib) =>

@@ -38,6 +38,7 @@ const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
   sendToRegrind: (a) => `${a.piece} to be reground at ${a.to}`,
   takeFromRegrind: (a) => (a.lost ? `${a.piece} lost at regrinding` : `${a.piece} back, reground`),
   stateSeat: (a) => `seat ${a.seat} of ${a.piece} ${a.damaged ? 'damaged' : 'good'}`,
+  setChoosingRules: () => 'rules for choosing cutters',
   saveView: (a) => `question kept as ${a.name}`,
   gradePiece: (a) => `${a.piece} graded: ${a.grade}`,
   buildAssembly: (a) => `${a.tag} built`,

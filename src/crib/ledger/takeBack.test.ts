@@ -159,6 +159,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
       ASKED.item = 'code=FM';
     },
   ],
+  ['setChoosingRules', () => ({ weights: { short: 9 }, flutes: { N: [1, 2] }, bulk: 'solid first' })],
   ['stateStanding', () => ({ item: 'EM10', standing: 'trial', reason: 'ten pieces to try' })],
   [
     'stateFacts',

@@ -240,3 +240,13 @@ export const insertSupplyRows = (
       ],
     ),
   );
+
+/** Cutters and bodies of some families. */
+export const manyItemsOfFamilies = async (c: Connection, families: readonly string[]): Promise<number[]> =>
+  (
+    await many<{ item_id: number }>(
+      c,
+      `select item_id from item_now where kind in ('cutter', 'body') and family = any ($1) order by sort_code`,
+      [families],
+    )
+  ).map((r) => r.item_id);

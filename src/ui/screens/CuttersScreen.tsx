@@ -80,6 +80,9 @@ export function CuttersScreen({
           <Button component={Link} href="/exchange">
             In and out
           </Button>
+          <Button component={Link} href="/choose">
+            Choose by the cut
+          </Button>
         </div>
       </div>
       {empty ? (

@@ -1,5 +1,6 @@
 // One screen an area
 export { BuyingScreen } from './BuyingScreen';
+export { ChooseScreen } from './ChooseScreen';
 export { CuttersScreen } from './CuttersScreen';
 export { EndScreen } from './EndScreen';
 export { ExchangeScreen } from './ExchangeScreen';

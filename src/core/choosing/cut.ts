@@ -1,0 +1,58 @@
+import type { Family } from '../cutters';
+
+/** What is to be cut. */
+export const FEATURES = {
+  side: {
+    words: 'a side',
+    families: ['square', 'corner-radius', 'roughing', 'tapered', 'high-feed', 'router'],
+  },
+  slot: { words: 'a slot', families: ['square', 'corner-radius', 'roughing', 't-slot', 'router'] },
+  pocket: {
+    words: 'a pocket',
+    families: ['square', 'corner-radius', 'ball', 'roughing', 'tapered', 'high-feed'],
+  },
+  face: { words: 'a face', families: ['face', 'high-feed', 'square', 'corner-radius', 'roughing'] },
+  floor: { words: 'a floor with a radius', families: ['corner-radius', 'ball'] },
+  hole: { words: 'a hole', families: ['drill', 'reamer'] },
+  thread: { words: 'a thread', families: ['tap', 'thread-mill'] },
+  chamfer: { words: 'a chamfer', families: ['chamfer', 'countersink'] },
+} as const satisfies Record<string, { words: string; families: readonly Family[] }>;
+export type Feature = keyof typeof FEATURES;
+export const FEATURE_NAMES = Object.keys(FEATURES) as Feature[];
+
+/** ISO 513 groups of work material. O stands for plastics and others outside the standard's six. */
+export const GROUPS = ['P', 'M', 'K', 'N', 'S', 'H', 'O'] as const;
+export type Group = (typeof GROUPS)[number];
+
+/** A cut as the drawing and the fixture bound it; mm and degrees, null is 'not said' and bounds nothing. */
+export interface Cut {
+  feature: Feature;
+  group: Group | null;
+  /** Wall, hole or thread depth to be reached. */
+  depth: number | null;
+  /** Depth of one pass: the flutes themselves must exceed it. */
+  passDepth: number | null;
+  /** Width of a slot. */
+  width: number | null;
+  /** Smallest inside corner of a wall, radius. */
+  corner: number | null;
+  /** Radius where wall and floor meet. */
+  floorRadius: number | null;
+  /** Draft of the wall, degrees a side. */
+  draft: number | null;
+  /** Hole diameter, and its tolerance class. */
+  diameter: number | null;
+  cls: string | null;
+  thread: string | null;
+  /** Included angle of a chamfer. */
+  angle: number | null;
+  /** Free way beside the wall, to a jaw or a clamp: the cutter must pass there. */
+  clearance: number | null;
+  plunge: boolean;
+  /** Stock that is to be taken off the wall, mm: much is roughing, little is finishing. */
+  stock: number | null;
+}
+
+/** Above so much stock a cut is roughing: a finisher is left 0.2 to 0.5 mm (common practice). */
+export const ROUGH_FROM_MM = 0.8;
+export const isRough = (cut: Cut): boolean | null => (cut.stock === null ? null : cut.stock > ROUGH_FROM_MM);

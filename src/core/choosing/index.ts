@@ -1,0 +1,11 @@
+// What is to be cut
+export { FEATURE_NAMES, FEATURES, GROUPS, isRough, ROUGH_FROM_MM } from './cut';
+export type { Cut, Feature, Group } from './cut';
+// The shop's rules
+export { DEFAULT_RULES, REASON_NAMES, REASONS } from './rules';
+export type { ChoosingRules, Reason } from './rules';
+// Cutters for it, and kits for threads and close holes
+export { chooseCutters, DRILLED_FROM_UM, judgeCandidate } from './chooseCutter';
+export type { Availability, Candidate, Choice } from './chooseCutter';
+export { kitFor, reamingAllowance } from './kit';
+export type { KitStep } from './kit';

@@ -1,0 +1,170 @@
+import { holeLimits, readThread, tapDrill, threadPercent } from '../cutters';
+import { judgeCandidate, type Candidate, type Choice } from './chooseCutter';
+import type { Cut } from './cut';
+import type { ChoosingRules } from './rules';
+
+/** One step of a kit: what it does, what it asks for, and what does it. */
+export interface KitStep {
+  step: 'spot drill' | 'drill' | 'chamfer' | 'tap' | 'reamer';
+  wanted: string;
+  because: string;
+  choices: Choice[];
+  /** Nothing here does it. */
+  missing: boolean;
+}
+
+const mm = (n: number) => `${Math.round(n * 100) / 100} mm`;
+const blank: Cut = {
+  feature: 'hole',
+  group: null,
+  depth: null,
+  passDepth: null,
+  width: null,
+  corner: null,
+  floorRadius: null,
+  draft: null,
+  diameter: null,
+  cls: null,
+  thread: null,
+  angle: null,
+  clearance: null,
+  plunge: false,
+  stock: null,
+};
+
+/** Stock a reamer is left on the diameter, mm: enough to clean up, not so much that it chokes (common practice). */
+export const reamingAllowance = (diameter: number): number =>
+  diameter <= 5 ? 0.1 : diameter <= 20 ? 0.2 : diameter <= 50 ? 0.3 : 0.5;
+
+/**
+ * The kit for a thread or a close hole: spot drill, drill, chamfer, then tap or reamer, each with what is here or
+ * missing. null where the cut is neither, or the thread or class isn't one that is known. mm.
+ * Example: M6, cutting: spot drill 90°, drill 5.0, chamfer past 6, tap M6.
+ */
+export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: ChoosingRules): KitStep[] | null {
+  const thread = cut.feature === 'thread' && cut.thread !== null ? readThread(cut.thread) : null;
+  const limits =
+    cut.feature === 'hole' && cut.cls !== null && cut.diameter !== null
+      ? holeLimits(cut.diameter, cut.cls)
+      : null;
+  if (!thread && (!limits || limits.it >= 60)) return null;
+  const pick = (of: (c: Candidate) => boolean, asks: Cut): Choice[] =>
+    candidates
+      .filter(of)
+      .map((c) => judgeCandidate(asks, c, rules))
+      .filter((c) => !c.fails.length)
+      .sort((a, b) => b.score - a.score);
+  const steps: KitStep[] = [];
+  const add = (step: KitStep['step'], wanted: string, because: string, choices: Choice[]) =>
+    steps.push({
+      step,
+      wanted,
+      because,
+      choices,
+      missing: !choices.some((c) => c.availability !== 'to buy'),
+    });
+  const size = thread?.major ?? cut.diameter!;
+  const forming =
+    thread !== null &&
+    candidates.some(
+      (c) =>
+        c.cutter.family === 'tap' && c.forming === true && readThread(c.thread ?? '')?.major === thread.major,
+    );
+  add(
+    'spot drill',
+    `90° or 120°, at least ${mm(size * 0.6)} across`,
+    'a hole that starts where it should',
+    named(candidates, rules, (c) => c.cutter.family === 'spot-drill' && c.cutter.DC >= size * 0.6),
+  );
+  if (thread) {
+    const before = tapDrill(thread, 'cutting');
+    const fits = (c: Candidate) => {
+      const percent = threadPercent(thread, c.cutter.DC);
+      return c.cutter.family === 'drill' && percent >= 60 && percent <= 80;
+    };
+    add(
+      'drill',
+      mm(before.drill),
+      `${before.words}; 60 to 80 % thread does`,
+      named(candidates, rules, fits, cut.depth),
+    );
+    if (forming) {
+      const hole = tapDrill(thread, 'forming');
+      add(
+        'drill',
+        mm(hole.drill),
+        `for the forming tap: ${hole.words}`,
+        named(
+          candidates,
+          rules,
+          (c) => c.cutter.family === 'drill' && Math.abs(c.cutter.DC - hole.drill) <= 0.04,
+          cut.depth,
+        ),
+      );
+    }
+  } else {
+    const drill = cut.diameter! - reamingAllowance(cut.diameter!);
+    add(
+      'drill',
+      mm(drill),
+      `leaves ${mm(reamingAllowance(cut.diameter!))} for the reamer`,
+      named(
+        candidates,
+        rules,
+        (c) => c.cutter.family === 'drill' && c.cutter.DC <= drill + 0.051 && c.cutter.DC >= drill - 0.151,
+        cut.depth,
+      ),
+    );
+  }
+  add(
+    'chamfer',
+    `past ${mm(size)}`,
+    'a burr-free edge for what follows',
+    named(
+      candidates,
+      rules,
+      (c) => ['chamfer', 'countersink'].includes(c.cutter.family) && c.cutter.DC > size,
+    ),
+  );
+  if (thread)
+    add(
+      'tap',
+      cut.thread!,
+      'the thread itself',
+      pick((c) => c.cutter.family === 'tap', cut),
+    );
+  else
+    add(
+      'reamer',
+      `${mm(cut.diameter!)} ${cut.cls}`,
+      'the close hole itself',
+      pick((c) => c.cutter.family === 'reamer', cut),
+    );
+  return steps;
+}
+
+/** Candidates that do a step, on hand first. */
+function named(
+  candidates: readonly Candidate[],
+  rules: ChoosingRules,
+  of: (c: Candidate) => boolean,
+  depth: number | null = null,
+): Choice[] {
+  return candidates
+    .filter(of)
+    .map((c) => {
+      const feature = ['chamfer', 'countersink'].includes(c.cutter.family) ? 'chamfer' : 'hole';
+      const choice = judgeCandidate(
+        { ...blank, feature, depth: feature === 'hole' && c.cutter.family === 'drill' ? depth : null },
+        c,
+        rules,
+      );
+      // A spot drill drills no hole: here it only begins one.
+      return c.cutter.family === 'spot-drill' ? { ...choice, fails: [] } : choice;
+    })
+    .filter((c) => !c.fails.length)
+    .sort(
+      (a, b) =>
+        Number(a.availability === 'to buy') - Number(b.availability === 'to buy') || b.score - a.score,
+    );
+}

@@ -1,0 +1,139 @@
+import { group } from 'd3';
+import {
+  chooseCutters,
+  DEFAULT_RULES,
+  FEATURES,
+  kitFor,
+  type Candidate,
+  type Choice,
+  type ChoosingRules,
+  type Cut,
+  type KitStep,
+} from '@/core/choosing';
+import { inCrib } from '@/core/stock';
+import { loadItems } from '@/crib/cutters';
+import { toLength, validate } from '@/crib/door';
+import { manyStandingAssemblies } from '@/data/assemblies';
+import { maybeOne, type Connection } from '@/data/database';
+import {
+  manyBalances,
+  manyItemsOfFamilies,
+  manyLinks,
+  manyPieces,
+  manyStandings,
+  manySupplies,
+} from '@/data/stock';
+import { CUT_SCHEMA, type CutInput } from './cutSchema';
+
+export interface ChooseView {
+  cut: Cut;
+  rules: ChoosingRules;
+  fit: Choice[];
+  rejected: Choice[];
+  /** More were rejected than are shown. */
+  rejectedMore: number;
+  kit: KitStep[] | null;
+}
+const REJECTED_SHOWN = 40;
+
+/** The rules the shop set last, or the usual ones. */
+export async function rulesInForce(c: Connection): Promise<ChoosingRules> {
+  const row = await maybeOne<{ rules: Partial<ChoosingRules> }>(
+    c,
+    `select r.rules from choosing_rules r join live_entry e on e.id = r.entry_id order by e.happened_at desc, e.id desc limit 1`,
+  );
+  return {
+    ...DEFAULT_RULES,
+    ...row?.rules,
+    weights: { ...DEFAULT_RULES.weights, ...row?.rules.weights },
+    flutes: { ...DEFAULT_RULES.flutes, ...row?.rules.flutes },
+  };
+}
+
+/** A cut as it was typed, in mm; what was not said bounds nothing. */
+function toCut(i: CutInput): Cut {
+  const mm = (v: string | number | undefined) => (v === undefined ? null : toLength(v).mm);
+  return {
+    feature: i.feature,
+    group: i.group ?? null,
+    depth: mm(i.depth),
+    passDepth: mm(i.passDepth),
+    width: mm(i.width),
+    corner: mm(i.corner),
+    floorRadius: mm(i.floorRadius),
+    draft: i.draft === undefined ? null : Number(String(i.draft).replace(',', '.')),
+    diameter: mm(i.diameter),
+    cls: i.cls?.trim() ?? null,
+    thread: i.thread?.trim() ?? null,
+    angle: i.angle === undefined ? null : Number(String(i.angle).replace(',', '.')),
+    clearance: mm(i.clearance),
+    plunge: i.plunge === 'yes',
+    stock: mm(i.stock),
+  };
+}
+
+/** Cutters for a cut, ranked with reasons; what fails, and by how much; a kit for threads and close holes. */
+export async function chooseView(c: Connection, input: unknown): Promise<ChooseView> {
+  validate(CUT_SCHEMA, input);
+  const cut = toCut(input as CutInput);
+  const rules = await rulesInForce(c);
+  const families = new Set<string>(FEATURES[cut.feature].families);
+  // A kit is chosen from more than what makes the feature itself.
+  if (cut.feature === 'thread' || cut.feature === 'hole')
+    for (const f of ['spot-drill', 'drill', 'chamfer', 'countersink', 'tap', 'reamer']) families.add(f);
+  const candidates = await loadCandidates(c, [...families]);
+  const own = candidates.filter((x) =>
+    (FEATURES[cut.feature].families as readonly string[]).includes(x.cutter.family),
+  );
+  const { fit, rejected } = chooseCutters(cut, own, rules);
+  return {
+    cut,
+    rules,
+    fit,
+    rejected: rejected.slice(0, REJECTED_SHOWN),
+    rejectedMore: Math.max(0, rejected.length - REJECTED_SHOWN),
+    kit: kitFor(cut, candidates, rules),
+  };
+}
+
+/** Cutters and bodies of some families with what choosing needs to know of them. */
+async function loadCandidates(c: Connection, families: readonly string[]): Promise<Candidate[]> {
+  const ids = await manyItemsOfFamilies(c, families);
+  const items = await loadItems(c, ids);
+  const balances = group(await manyBalances(c, ids), (b) => b.item_id);
+  const pieces = group(await manyPieces(c, ids), (p) => p.item_id);
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));
+  const followed = new Set(
+    (await manyLinks(c, ids)).filter((l) => l.relation === 'version').map((l) => l.earlier_item_id),
+  );
+  const prices = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s.price_cents]));
+  const built = group(await manyStandingAssemblies(c), (a) => a.cutter_item_id);
+  return items.map((item) => {
+    const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
+    const tapping = text('TAPPING');
+    return {
+      code: item.code,
+      words: item.words,
+      cutter: item.cutter!,
+      indexable: item.kind === 'body',
+      substrate: item.substrate,
+      coating: text('COATING'),
+      centreCutting: item.centreCutting,
+      thread: text('TDZ'),
+      forming: tapping === null ? null : tapping === 'forming',
+      cls: text('TCHA'),
+      measured: item.facts.find((f) => f.symbol === 'DCM')?.value ?? null,
+      standing: standings.get(item.id) ?? null,
+      followed: followed.has(item.id),
+      guesses: item.guesses,
+      unused: (balances.get(item.id) ?? [])
+        .filter((b) => inCrib(b.place_kind))
+        .reduce((n, b) => n + b.quantity - b.pieces, 0),
+      built: (built.get(item.id) ?? []).map((a) => a.tag),
+      graded: (pieces.get(item.id) ?? [])
+        .filter((p) => p.grade !== null && inCrib(p.place_kind))
+        .map((p) => ({ mark: p.mark, grade: p.grade!, goodTo: p.good_to_mm })),
+      priceCents: prices.get(item.id) ?? null,
+    };
+  });
+}
