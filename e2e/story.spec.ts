@@ -273,7 +273,7 @@ test('over-issue: the count says none, what somebody holds is booked as found', 
 test('a mistake is taken back where it is shown, or refused by naming what leans on it', async () => {
   await page.goto('/history');
   await page.getByRole('row').filter({ hasText: 'O-0001 ordered' }).getByRole('button').click();
-  await expect(alert().first()).toContainText('(receiveOrder, IK) leans on it');
+  await expect(alert().first()).toContainText('(receiveOrder of EM10, IK) leans on it');
   await page
     .getByRole('button', { name: /Take back/ })
     .first()

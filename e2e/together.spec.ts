@@ -40,8 +40,9 @@ test('the last one on the shelf goes to one of two who build at once', async () 
       headers: { 'content-type': 'application/json', origin: DEMO },
       body: JSON.stringify({ who: 'IK', ...body }),
     });
-  await post('cutters', {
+  await post('items', {
     code: 'LAST',
+    kind: 'cutter',
     family: 'square',
     facts: {
       DC: { value: '10', origin: 'maker' },

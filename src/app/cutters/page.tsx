@@ -1,6 +1,7 @@
 import { shopView } from '@/crib/shop';
 import { catalogueView, itemView, savedViews } from '@/crib/stock';
 import { CuttersScreen } from '@/ui/screens';
+import { questionOf } from '@/ui/screens/question';
 import { openForPage } from '../server/views';
 
 type Search = Record<string, string | string[] | undefined>;
@@ -20,7 +21,10 @@ export default async function Page({ searchParams }: { searchParams: Promise<Sea
   };
   return (
     <CuttersScreen
-      view={await catalogueView(db, asked).catch((problem: Error) => ({ problem: problem.message }))}
+      view={{
+        ...(await catalogueView(db, asked).catch((problem: Error) => ({ problem: problem.message }))),
+        asked: questionOf({ get: (name) => text(name) ?? null }),
+      }}
       one={await itemView(db, text('open') ?? null)}
       shop={await view(shopView)}
       saved={await view(savedViews)}

@@ -2,8 +2,8 @@
 import Button from '@mui/material/Button';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useTransition } from 'react';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, useState } from 'react';
 import { ITEM_KINDS, KINDS, SYMBOLS, type FactSymbol } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/stock';
@@ -14,7 +14,41 @@ import { PagedTable } from '../table';
 import { AddItemTag } from './addItems';
 import { ItemTag } from './ItemTag';
 import { useQuery } from './query';
+import { questionOf } from './question';
 import { SavedViews } from './SavedViews';
+
+type Answered = (CatalogueView | { problem: string }) & { asked: string };
+/**
+ * The page that answers the address: as the server drew it, or, while somebody types, as it answers meanwhile. Typing
+ * only changes the address, so that it never undoes a click or a scan that comes in between.
+ */
+function useCatalogue(ofServer: Answered): Answered {
+  const search = useSearchParams();
+  const key = questionOf(search);
+  const [meanwhile, setMeanwhile] = useState<Answered | null>(null);
+  const same = ofServer.asked === key;
+  useEffect(() => {
+    if (same) return;
+    const stop = new AbortController();
+    const timer = setTimeout(() => {
+      fetch(`/api/v1/items?${key}`, { signal: stop.signal })
+        .then(async (answer) => {
+          const json = (await answer.json()) as CatalogueView & { detail?: string };
+          setMeanwhile(
+            answer.ok ? { ...json, asked: key } : { problem: json.detail ?? 'No answer came', asked: key },
+          );
+        })
+        // Typed on: the next question is on its way.
+        .catch(() => undefined);
+    }, 180);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [key, same]);
+  if (same) return ofServer;
+  return meanwhile ?? ofServer;
+}
 
 /** Facts that have a column of their own, off until they are wanted. */
 const FACT_COLUMNS: readonly FactSymbol[] = ['LCF', 'LU', 'RE', 'NOF', 'DMM', 'OAL', 'SUBSTRATE', 'COATING'];
@@ -22,18 +56,19 @@ const USUAL = ['code', 'words', 'dc', 'unused', 'inBuilds', 'places'];
 
 /** The catalogue with what the shelf has of it, a page at a time. */
 export function CuttersScreen({
-  view,
+  view: ofServer,
   one,
   shop,
   saved,
 }: {
-  view: CatalogueView | { problem: string };
+  view: Answered;
   one: OneItemView;
   shop: ShopView;
   saved: SavedView[];
 }) {
   const query = useQuery();
   const router = useRouter();
+  const view = useCatalogue(ofServer);
   const adding = query.get('new');
   const open = query.get('open');
   const refused = 'problem' in view ? view.problem : null;
@@ -154,51 +189,29 @@ function MoreKinds() {
   );
 }
 
-/** What is looked for: words and ranges, kind, place. The address follows a moment after the hand rests. */
+/** What is looked for: words and ranges, kind, place. The address follows the hand at once, the lines a moment later. */
 function Asking({ shop }: { shop: ShopView }) {
   const query = useQuery();
   const router = useRouter();
   const { unit } = useLengths();
-  const [, start] = useTransition();
-  const inAddress = query.get('q') ?? '';
-  const [words, setWords] = useState(inAddress);
-  // What this field put into the address itself must not come back into it while somebody types on.
-  const sent = useRef(inAddress);
-  useEffect(() => {
-    if (inAddress !== sent.current) {
-      sent.current = inAddress;
-      setWords(inAddress);
-    }
-  }, [inAddress]);
-  const hrefRef = useRef(query.href);
-  useEffect(() => {
-    hrefRef.current = query.href;
-  });
-  useEffect(() => {
-    if (words === sent.current) return;
-    const timer = setTimeout(() => {
-      sent.current = words;
-      start(() =>
-        router.replace(
-          hrefRef.current({
-            q: words || null,
-            unit: unit === 'inch' && words ? 'inch' : null,
-            after: null,
-            before: null,
-          }),
-          { scroll: false },
-        ),
-      );
-    }, 250);
-    return () => clearTimeout(timer);
-  }, [words, unit, router]);
+  const ask = (words: string) =>
+    history.replaceState(
+      null,
+      '',
+      query.href({
+        q: words || null,
+        unit: unit === 'inch' && words ? 'inch' : null,
+        after: null,
+        before: null,
+      }),
+    );
   const choose = (name: string) => (e: React.ChangeEvent<HTMLSelectElement>) =>
     router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), { scroll: false });
   return (
     <div className="asking">
       <label>
         Words to find, or DC 6..8, LCF&gt;20{' '}
-        <input value={words} onChange={(e) => setWords(e.target.value)} className="plain" />
+        <input value={query.get('q') ?? ''} onChange={(e) => ask(e.target.value)} className="plain" />
       </label>
       <label>
         Kind{' '}
