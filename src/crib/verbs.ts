@@ -12,6 +12,7 @@ import { judgeMeasurement, recordMeasurement } from './measuring';
 import { addPerson } from './people';
 import {
   addMaterial,
+  addPicture,
   addPlace,
   bookCount,
   enterCount,
@@ -59,6 +60,7 @@ export const VERBS: readonly Verb[] = [
   stateSeat,
   saveView,
   setChoosingRules,
+  addPicture,
   buildAssembly,
   resetStickout,
   takeDown,

@@ -39,6 +39,7 @@ const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
   takeFromRegrind: (a) => (a.lost ? `${a.piece} lost at regrinding` : `${a.piece} back, reground`),
   stateSeat: (a) => `seat ${a.seat} of ${a.piece} ${a.damaged ? 'damaged' : 'good'}`,
   setChoosingRules: () => 'rules for choosing cutters',
+  addPicture: (a) => `picture of ${a.of}: ${a.shows}`,
   saveView: (a) => `question kept as ${a.name}`,
   gradePiece: (a) => `${a.piece} graded: ${a.grade}`,
   buildAssembly: (a) => `${a.tag} built`,

@@ -1,4 +1,5 @@
 import { localDay } from '../door';
+import { previewImport } from '../exchange';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
 import { VERBS } from '../verbs';
 import { VIEWS } from '../views';
@@ -63,6 +64,14 @@ async function screens(): Promise<Record<string, unknown>> {
 }
 
 const maker = (value: string) => ({ value, origin: 'maker' });
+/** A list that adds one and changes one, with a supplier that is new and a header that nobody knows. */
+const LIST = Buffer.from(
+  'code,kind,family,DC,LCF,Schaft,supplier,order_code\nZ1,cutter,square,9,12,10,NEW,x\nEM10,cutter,square,10,24,,,\n',
+);
+let digest = '';
+/** A PNG of one pixel. */
+const PIXEL =
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
 /** Mark of a built cutter body. */
 let body = '';
 /** Adds a cutter for a case to work on: it stays. */
@@ -160,6 +169,19 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     },
   ],
   ['setChoosingRules', () => ({ weights: { short: 9 }, flutes: { N: [1, 2] }, bulk: 'solid first' })],
+  [
+    'importItems',
+    () => ({
+      name: 'list.csv',
+      content: LIST.toString('base64'),
+      accepted: digest,
+      mapping: { Schaft: 'DMM' },
+    }),
+    async () => {
+      digest = (await previewImport(crib.db, LIST, { Schaft: 'DMM' })).digest;
+    },
+  ],
+  ['addPicture', () => ({ item: 'EM10', shows: 'a chip', content: PIXEL })],
   ['stateStanding', () => ({ item: 'EM10', standing: 'trial', reason: 'ten pieces to try' })],
   [
     'stateFacts',

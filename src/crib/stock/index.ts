@@ -9,6 +9,8 @@ export { loseStock, moveStock, scrapStock } from './moveStock';
 export { bookCount, enterCount, startCount } from './countSheet';
 export { sendToRegrind, takeFromRegrind } from './regrind';
 export { stateSeat } from './seats';
+export { addPicture, keptPicture, maybePicture } from './pictures';
+export type { PictureLine } from './pictures';
 export { savedViews, saveView } from './saveView';
 export type { SavedView } from './saveView';
 // What moved, what lies where, who has what, count sheets

@@ -1,6 +1,7 @@
 import { group } from 'd3';
 import { inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
+import { picturesOf, type PictureLine } from './pictures';
 import { damagedSeats } from './seats';
 import type { Connection } from '@/data/database';
 import {
@@ -86,16 +87,18 @@ export interface OneItemView {
   noHolderTakes: string | null;
   /** Marked bodies with the seats that are damaged; empty for everything else. */
   bodies: { mark: string; place: string | null; damaged: number[] }[];
+  pictures: PictureLine[];
 }
 /** One item with everything about it; null where there is none of that code. */
 export async function itemView(c: Connection, code: string | null): Promise<OneItemView> {
   const row = code === null ? null : await maybeItem(c, code);
-  if (!row) return { item: null, noHolderTakes: null, bodies: [] };
+  if (!row) return { item: null, noHolderTakes: null, bodies: [], pictures: [] };
   const item = (await linesOf(c, [row.id]))[0]!;
   return {
     item,
     noHolderTakes: await noHolderTakes(c, item),
     bodies: row.kind === 'body' ? await bodiesOf(c, row.id) : [],
+    pictures: await picturesOf(c, row.id),
   };
 }
 

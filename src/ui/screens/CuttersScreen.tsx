@@ -93,6 +93,7 @@ export function CuttersScreen({
         item={one.item}
         noHolderTakes={one.noHolderTakes}
         bodies={one.bodies}
+        pictures={one.pictures}
         shop={shop}
       />
     ) : null;

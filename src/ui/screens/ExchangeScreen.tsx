@@ -10,6 +10,7 @@ import type { ExchangeView, Preview } from '@/crib/exchange';
 import { ProblemNote } from '../form';
 import { Middle, useSurroundings, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
+import { base64, LOST, post } from './post';
 
 /** Columns that are no facts, as docs/formats.md has them. */
 const PLAIN = [
@@ -26,46 +27,10 @@ const PLAIN = [
 ];
 const SHOWN = 60;
 
-const LOST: ProblemDocument = {
-  type: 'about:blank',
-  title: 'No answer',
-  status: 0,
-  code: 'INTERNAL',
-  detail: 'No answer came',
-  way_out: 'Send it again: it is recorded only once.',
-  problems: [],
-};
-
-/** A file as base64, without a stack overflow for a large one. */
-async function base64(file: File): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 32_768)
-    text += String.fromCharCode(...bytes.subarray(at, at + 32_768));
-  return btoa(text);
-}
-
 interface Chosen {
   name: string;
   content: string;
 }
-type Sent<T> = { ok: true; value: T } | { ok: false; problem: ProblemDocument };
-
-async function post<T>(path: string, body: object, signal?: AbortSignal): Promise<Sent<T>> {
-  try {
-    const answer = await fetch(path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-      signal,
-    });
-    const json = (await answer.json()) as T & ProblemDocument;
-    return answer.ok ? { ok: true, value: json } : { ok: false, problem: json };
-  } catch {
-    return { ok: false, problem: LOST };
-  }
-}
-
 /** Lists in and out: what would change is shown before anything does, then it is all or nothing. */
 export function ExchangeScreen({ view }: { view: ExchangeView }) {
   const { who, say } = useSurroundings();

@@ -22,6 +22,7 @@ import { factFields, priceInCents, supplyFields } from './addItems';
 import { FloorFigures } from './FloorFigures';
 import { HoleFigures } from './HoleFigures';
 import { ItemMoves } from './ItemMoves';
+import { Pictures } from './Pictures';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
 
@@ -30,11 +31,13 @@ export function ItemTag({
   item,
   noHolderTakes,
   bodies,
+  pictures,
   shop,
 }: {
   item: ItemLine;
   noHolderTakes: string | null;
   bodies: OneItemView['bodies'];
+  pictures: OneItemView['pictures'];
   shop: ShopView;
 }) {
   const query = useQuery();
@@ -110,6 +113,7 @@ export function ItemTag({
       )}
       <HoleFigures item={item} />
       <Supply item={item} />
+      <Pictures code={item.code} marks={item.pieces.map((p) => p.mark)} pictures={pictures} />
     </Tag>
   );
 }

@@ -6,6 +6,7 @@ import { perform, Problem, PROBLEM_CODES, toProblem, validate } from '@/crib/doo
 import { checkProgramText } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
+import { maybePicture } from '@/crib/stock';
 import { askedOf, VIEWS } from '@/crib/views';
 import { exportItems, FORMATS, listFields, previewImport } from '@/crib/exchange';
 import { connection } from 'next/server';
@@ -40,6 +41,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     if (code) return Response.json({ code: code[0], title: code[1] });
     const format = FORMATS.find((f) => path === `items.${f}`);
     if (format) return await exported(new URL(request.url).searchParams, format);
+    const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
+    if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
     const view = VIEWS.find((v) => v.path === path);
     if (!view) throw nothingHere(path);
     return Response.json(await view.read(await crib(), new URL(request.url).searchParams));
@@ -57,7 +60,10 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     const verb = VERBS.find((v) => v.path === path);
     if (path === 'items/import-preview') return Response.json(await previewed(request));
     if (!computation && !verb) throw nothingHere(path);
-    const input = await jsonBody(request, path.startsWith('items/import') ? LIST_BYTES : PROGRAM_BYTES);
+    const input = await jsonBody(
+      request,
+      path.startsWith('items/import') || path === 'pictures' ? LIST_BYTES : PROGRAM_BYTES,
+    );
     if (computation) {
       validate(computation.schema, input);
       return Response.json(computation.run(input));
@@ -85,6 +91,19 @@ async function exported(query: URLSearchParams, format: keyof typeof TYPES): Pro
     headers: {
       'content-type': TYPES[format],
       'content-disposition': `attachment; filename="items.${format}"`,
+    },
+  });
+}
+
+/** A kept picture or its thumbnail: what an entry kept never changes. */
+async function shownPicture(entry: number, small: boolean): Promise<Response> {
+  const picture = await maybePicture((await crib()).db, entry);
+  if (!picture) throw nothingHere(`pictures/${entry}`);
+  return new Response((small ? picture.thumb : picture.bytes) as BodyInit, {
+    headers: {
+      'content-type': picture.mime,
+      'cache-control': 'private, max-age=86400',
+      'x-content-type-options': 'nosniff',
     },
   });
 }

@@ -1,0 +1,118 @@
+import sharp from 'sharp';
+import { defineVerb, field, found, Problem } from '@/crib/door';
+import { insert, many, maybeOne, type Connection } from '@/data/database';
+import { maybeItem, maybePiece } from '@/data/stock';
+
+/** A picture as it is listed, without its bytes. */
+export interface PictureLine {
+  entry_id: number;
+  shows: string;
+  mark: string | null;
+  width: number;
+  height: number;
+  who: string;
+  happened_at: Date;
+}
+/** Pictures of an item and of its pieces, the latest first. */
+export const picturesOf = (c: Connection, itemId: number) =>
+  many<PictureLine>(
+    c,
+    `select p.entry_id, p.shows, x.mark, p.width, p.height, e.who, e.happened_at from picture p join live_entry e on e.id = p.entry_id
+     left join piece x on x.id = p.piece_id where p.item_id = $1 or x.item_id = $1 order by p.entry_id desc limit 60`,
+    [itemId],
+  );
+export const maybePicture = (c: Connection, entryId: number) =>
+  maybeOne<{ mime: string; bytes: Uint8Array; thumb: Uint8Array }>(
+    c,
+    'select p.mime, p.bytes, p.thumb from picture p join live_entry e on e.id = p.entry_id where p.entry_id = $1',
+    [entryId],
+  );
+
+/** What a phone may send, and what of it is kept. */
+const MOST_BYTES = 15_000_000;
+const LONGEST_SIDE = 1600;
+const THUMB_SIDE = 240;
+const MOST_PIXELS = 80_000_000;
+
+/**
+ * A picture as it is kept: turned upright, at most 1600 pixels a side, a thumbnail beside. It is drawn anew, so that
+ * nothing but the picture remains: no place, no time, no device. Throws a Problem where the bytes are no picture.
+ */
+export async function keptPicture(
+  bytes: Uint8Array,
+): Promise<{ width: number; height: number; bytes: Buffer; thumb: Buffer }> {
+  try {
+    const picture = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+    const { format } = await picture.metadata();
+    if (!['jpeg', 'png', 'webp'].includes(format ?? '')) throw new Error(`a ${format ?? 'file'}`);
+    const { data, info } = await picture
+      .rotate()
+      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 82 })
+      .toBuffer({ resolveWithObject: true });
+    const thumb = await sharp(data)
+      .resize({ width: THUMB_SIDE, height: THUMB_SIDE, fit: 'inside' })
+      .jpeg({ quality: 75 })
+      .toBuffer();
+    return { width: info.width, height: info.height, bytes: data, thumb };
+  } catch {
+    throw new Problem('INVALID_INPUT', 'This is no picture that can be read', {
+      field: 'content',
+      limit: `JPEG, PNG or WebP of at most ${MOST_PIXELS / 1e6} million pixels`,
+      wayOut: 'Take the picture again, or save it as JPEG.',
+    });
+  }
+}
+
+export const addPicture = defineVerb({
+  name: 'addPicture',
+  path: 'pictures',
+  summary:
+    'Keep a picture of an item or a piece: a cutter, a worn edge, a chip. Place and device are taken out of it.',
+  properties: {
+    item: field.words(40),
+    piece: field.words(20),
+    shows: field.words(),
+    content: {
+      type: 'string',
+      minLength: 1,
+      maxLength: Math.ceil((MOST_BYTES * 4) / 3) + 4,
+      pattern: '^[A-Za-z0-9+/]+={0,2}$',
+      description: 'JPEG, PNG or WebP, base64, at most 15 MB',
+    },
+  },
+  required: ['shows', 'content'],
+  async run(c, input, moment) {
+    if ((input.item === undefined) === (input.piece === undefined))
+      throw new Problem('INVALID_INPUT', 'A picture is of one item or of one piece', {
+        field: 'item',
+        limit: 'one of item, piece',
+      });
+    const item =
+      input.item === undefined ? null : found(await maybeItem(c, input.item), 'item', input.item, 'item');
+    const piece =
+      input.piece === undefined
+        ? null
+        : found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
+    await moment.leansOn(item?.entry_id ?? piece!.entry_id);
+    const kept = await keptPicture(Buffer.from(input.content, 'base64'));
+    await insert(c, 'picture', {
+      entry_id: moment.entryId,
+      item_id: item?.id ?? null,
+      piece_id: piece?.id ?? null,
+      shows: input.shows.trim(),
+      mime: 'image/jpeg',
+      width: kept.width,
+      height: kept.height,
+      bytes: kept.bytes,
+      thumb: kept.thumb,
+    });
+    return {
+      of: item?.code ?? piece!.mark,
+      shows: input.shows.trim(),
+      width: kept.width,
+      height: kept.height,
+    };
+  },
+});

@@ -1,0 +1,115 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useRef, useState } from 'react';
+import { v4 as newId } from 'uuid';
+import type { ProblemDocument } from '@/crib/door';
+import type { PictureLine } from '@/crib/stock';
+import { ProblemNote } from '../form';
+import { useSurroundings, useTimes } from '../shell';
+import { EntryBack } from './EntryBack';
+import { base64, post } from './post';
+import { useRouter } from 'next/navigation';
+
+const SHOWS = ['the cutter', 'worn edge', 'chipped corner', 'chip', 'finish left', 'something else'] as const;
+
+/** Pictures of an item and its pieces; a phone's camera opens from the same button. */
+export function Pictures({
+  code,
+  marks,
+  pictures,
+}: {
+  code: string;
+  marks: string[];
+  pictures: PictureLine[];
+}) {
+  const { who, say } = useSurroundings();
+  const { day } = useTimes();
+  const router = useRouter();
+  const [of, setOf] = useState('');
+  const [shows, setShows] = useState<string>(SHOWS[0]);
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const formId = useRef(newId());
+  const send = async (file: File | undefined) => {
+    if (!file) return;
+    setBusy(true);
+    const answer = await post<{ shows: string }>('/api/v1/pictures', {
+      ...(of ? { piece: of } : { item: code }),
+      shows,
+      content: await base64(file),
+      who,
+      formId: formId.current,
+    });
+    setBusy(false);
+    // A lost answer keeps its form: sent again, it is kept once.
+    if (answer.ok || answer.problem.status !== 0) formId.current = newId();
+    setProblem(answer.ok ? null : answer.problem);
+    if (!answer.ok) return;
+    say(`picture of ${of || code} kept`);
+    router.refresh();
+  };
+  return (
+    <>
+      <h2>Pictures</h2>
+      {pictures.length > 0 && (
+        <div className="pictures">
+          {pictures.map((p) => (
+            <figure key={p.entry_id}>
+              <a href={`/api/v1/pictures/${p.entry_id}`} target="_blank" rel="noreferrer">
+                {/* Kept pictures are small already and come from this server alone. */}
+                {/* eslint-disable-next-line @next/next/no-img-element */}
+                <img src={`/api/v1/pictures/${p.entry_id}/small`} alt={`${p.mark ?? code}: ${p.shows}`} />
+              </a>
+              <figcaption className="small soft">
+                {p.shows}
+                {p.mark ? `, ${p.mark}` : ''}, {day(p.happened_at)}, {p.who}{' '}
+                <EntryBack entry={p.entry_id} what={`the picture ${p.shows}`} />
+              </figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
+      <div className="acts" style={{ alignItems: 'center' }}>
+        <select
+          className="plain"
+          aria-label="What it shows"
+          value={shows}
+          onChange={(e) => setShows(e.target.value)}
+        >
+          {SHOWS.map((s) => (
+            <option key={s}>{s}</option>
+          ))}
+        </select>
+        {marks.length > 0 && (
+          <select
+            className="plain"
+            aria-label="Of which piece"
+            value={of}
+            onChange={(e) => setOf(e.target.value)}
+          >
+            <option value="">of the item</option>
+            {marks.map((m) => (
+              <option key={m}>{m}</option>
+            ))}
+          </select>
+        )}
+        <Button component="label" aria-disabled={busy}>
+          {busy ? 'Keeping …' : 'Take or choose a picture'}
+          <input
+            type="file"
+            accept="image/jpeg,image/png,image/webp"
+            capture="environment"
+            className="visually-hidden"
+            aria-label="A picture"
+            disabled={busy}
+            onChange={(e) => {
+              void send(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
+        </Button>
+      </div>
+      <ProblemNote problem={problem} />
+    </>
+  );
+}

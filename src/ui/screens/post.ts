@@ -1,0 +1,40 @@
+import type { ProblemDocument } from '@/crib/door';
+
+/** No answer came: sent again with the same form id it is recorded once. */
+export const LOST: ProblemDocument = {
+  type: 'about:blank',
+  title: 'No answer',
+  status: 0,
+  code: 'INTERNAL',
+  detail: 'No answer came',
+  way_out: 'Send it again: it is recorded only once.',
+  problems: [],
+};
+
+/** A file as base64, without a stack overflow for a large one. */
+export async function base64(file: File): Promise<string> {
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 32_768)
+    text += String.fromCharCode(...bytes.subarray(at, at + 32_768));
+  return btoa(text);
+}
+
+/** What a post came to. */
+type Sent<T> = { ok: true; value: T } | { ok: false; problem: ProblemDocument };
+
+/** Posts JSON to the API, for what is too large for a form's action. */
+export async function post<T>(path: string, body: object, signal?: AbortSignal): Promise<Sent<T>> {
+  try {
+    const answer = await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+      signal,
+    });
+    const json = (await answer.json()) as T & ProblemDocument;
+    return answer.ok ? { ok: true, value: json } : { ok: false, problem: json };
+  } catch {
+    return { ok: false, problem: LOST };
+  }
+}
