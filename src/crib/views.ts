@@ -18,7 +18,7 @@ import {
   takeableView,
   type CatalogueAsked,
 } from './stock';
-import { todayView } from './today';
+import { missingView, todayView } from './today';
 
 export interface View {
   path: string;
@@ -83,6 +83,11 @@ export const VIEWS: readonly View[] = [
       query.has('feature')
         ? chooseView(crib.db, Object.fromEntries(query))
         : { rules: await rulesInForce(crib.db) },
+  ),
+  view(
+    'missing',
+    'Facts that are not known or guessed and that something booked waits for, the worst first.',
+    (crib) => missingView(crib.db, localDay(crib.now(), crib.zone)),
   ),
   view('saved-views', 'Questions to the catalogue kept by name.', (crib) => savedViews(crib.db)),
   view('takeable', 'Cutters, bodies and holders of which something lies in the crib.', (crib) =>

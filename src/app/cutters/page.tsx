@@ -2,6 +2,7 @@ import { shopView } from '@/crib/shop';
 import { catalogueView, itemView, savedViews } from '@/crib/stock';
 import { CuttersScreen } from '@/ui/screens';
 import { questionOf } from '@/ui/screens/question';
+import { missingView } from '@/crib/today';
 import { openForPage } from '../server/views';
 
 type Search = Record<string, string | string[] | undefined>;
@@ -28,6 +29,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Sea
       one={await itemView(db, text('open') ?? null)}
       shop={await view(shopView)}
       saved={await view(savedViews)}
+      missing={text('show') === 'missing' ? (await view(missingView)).facts : null}
     />
   );
 }

@@ -59,6 +59,9 @@ export type { Taper } from './tapers';
 // Regrinding
 export { againstRegrind, REGRIND_SHARE, regrindShare, regroundGeometry } from './regrind';
 export type { RegrindFacts } from './regrind';
+// What is to be found out
+export { missingFacts } from './missingFacts';
+export type { Blocked, MissingFact } from './missingFacts';
 // Finding one
 export { itemQuery, matchesItem } from './itemQuery';
 export type { ItemQuery, SymbolRange } from './itemQuery';

@@ -8,6 +8,7 @@ import {
   geometry,
   ITEM_KINDS,
   isSymbol,
+  missingFacts,
   pricePerEdge,
   rampLimit,
   rampLength,
@@ -212,4 +213,40 @@ describe('regrinding (common practice)', () => {
       LCF: 18,
       RE: 4.9,
     }));
+});
+
+describe('missingFacts: the worst first', () => {
+  const blocked = (
+    item: string,
+    symbol: string,
+    state: 'not known' | 'guess',
+    of: string,
+    minutes: number,
+    result = 'its outline',
+  ) => ({ item, symbol, state, of, minutes, result });
+  it('not known before guessed, then by the minutes that are booked on it', () =>
+    expect(
+      missingFacts([
+        blocked('A', 'LCF', 'guess', 'A-1', 90),
+        blocked('B', 'OAL', 'not known', 'A-2', 10),
+        blocked('C', 'OAL', 'not known', 'A-3', 40),
+      ]).map((f) => f.item),
+    ).toEqual(['C', 'B', 'A']));
+  it('one fact stands once with all it blocks; one assembly counts once; known nowhere beats a guess', () =>
+    expect(
+      missingFacts([
+        blocked('A', 'LCF', 'guess', 'A-1', 40, 'reach'),
+        blocked('A', 'LCF', 'not known', 'A-1', 40, 'its outline'),
+        blocked('A', 'LCF', 'not known', 'A-2', 5, 'its outline'),
+      ]),
+    ).toEqual([
+      {
+        item: 'A',
+        symbol: 'LCF',
+        state: 'not known',
+        results: ['reach', 'its outline'],
+        of: ['A-1', 'A-2'],
+        minutes: 45,
+      },
+    ]));
 });

@@ -1,5 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { todayView, type WorkKind } from './index';
+import { missingView, todayView, type WorkKind } from './index';
 
 /** Each kind of work appears for its reason, and goes when it is dealt with. */
 let crib: TestCrib;
@@ -154,4 +154,58 @@ it('the spine counts what waits in each area', async () => {
   const { counts, lines: all } = await todayView(crib.db, '2027-01-19');
   expect(counts.rack + counts.jobs + counts.buying + counts.cutters).toBe(all.length);
   expect(counts.buying).toBeGreaterThan(0);
+});
+
+it('late back: a loan past its day, a regrind past its day; count: an open sheet; each goes when it is dealt with', async () => {
+  await crib.do('issueStock', { item: 'EM10', from: 'S1', quantity: 1, to: 'IK', due: '2027-01-06' });
+  expect(await lines('late back', '2027-01-06')).toEqual([]);
+  expect(await lines('late back', '2027-01-08')).toMatchObject([
+    { todo: 'Ask IK for 1 × EM10', why: 'wanted back 2 days ago', href: '/places?show=loans' },
+  ]);
+  await crib.do('returnStock', { item: 'EM10', from: 'HAND-IK', quantity: 1, to: 'S1', used: 'no' });
+  expect(await lines('late back', '2027-01-08')).toEqual([]);
+  await crib.do('startCount', { place: 'USED' });
+  expect(await lines('count')).toMatchObject([{ todo: 'Finish count sheet C-0001' }]);
+});
+
+it('what is missing: a gap and a guess of what a job waits for, the gap first; gone when it is stated', async () => {
+  const shop = await openTestCrib();
+  await furnish(shop);
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  await shop.do('addItem', {
+    code: 'GAP',
+    kind: 'cutter',
+    family: 'square',
+    facts: { DC: maker('10'), DMM: maker('10'), LCF: { value: '22', origin: 'guess' } },
+  });
+  await shop.do('receiveStock', { item: 'GAP', place: 'S1', quantity: 1 });
+  const { operation: op } = await shop.do('addJob', {
+    number: 'J-1',
+    part: 'P',
+    material: 'C45',
+    quantity: 10,
+    due: '2027-02-01',
+    machine: 'M2',
+  });
+  await shop.do('storeProgram', { operation: op, text: oneToolProgram(7, 2) });
+  await shop.do('buildAssembly', {
+    cutter: { item: 'GAP', place: 'S1' },
+    holder: { item: 'SL10', place: 'S1' },
+    stickout: 34,
+    for: { operation: op, t: 7 },
+  });
+  const missing = async () =>
+    (await missingView(shop.db, '2027-01-05')).facts
+      .filter((f) => f.symbol !== 'life')
+      .map((f) => [f.item, f.symbol, f.state, Math.round(f.minutes)]);
+  expect(await missing()).toEqual([
+    ['GAP', 'OAL', 'not known', 20],
+    ['GAP', 'LCF', 'guess', 20],
+  ]);
+  await shop.do('stateFacts', {
+    item: 'GAP',
+    facts: { OAL: { value: '72', origin: 'measured' }, LCF: { value: '22', origin: 'measured' } },
+  });
+  expect(await missing()).toEqual([]);
+  await shop.db.close();
 });

@@ -3,8 +3,8 @@ import Button from '@mui/material/Button';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useState } from 'react';
-import { ITEM_KINDS, KINDS, SYMBOLS, type FactSymbol } from '@/core/cutters';
+import { useEffect, useRef, useState } from 'react';
+import { isSymbol, ITEM_KINDS, KINDS, SYMBOLS, type FactSymbol, type MissingFact } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
@@ -60,11 +60,14 @@ export function CuttersScreen({
   one,
   shop,
   saved,
+  missing,
 }: {
   view: Answered;
   one: OneItemView;
   shop: ShopView;
   saved: SavedView[];
+  /** Facts that something booked waits for; null: not asked for. */
+  missing: MissingFact[] | null;
 }) {
   const query = useQuery();
   const router = useRouter();
@@ -116,12 +119,21 @@ export function CuttersScreen({
           <Button component={Link} href="/exchange">
             In and out
           </Button>
+          <Button
+            component={Link}
+            href={query.href({ show: missing === null ? 'missing' : null, new: null })}
+            scroll={false}
+          >
+            {missing === null ? 'What is missing' : 'Back to the list'}
+          </Button>
           <Button component={Link} href="/choose">
             Choose by the cut
           </Button>
         </div>
       </div>
-      {empty ? (
+      {missing !== null ? (
+        <Missing facts={missing} />
+      ) : empty ? (
         <div className="empty">
           Here stands every cutter and holder with its facts, each with where it came from, and how many are
           left. <Link href="/cutters?new=cutter">Add the first cutter</Link>, or{' '}
@@ -156,6 +168,50 @@ export function CuttersScreen({
         </>
       )}
     </Middle>
+  );
+}
+
+/** Gaps and guesses that block something booked, the worst first; each opens where it is stated. */
+function Missing({ facts }: { facts: MissingFact[] }) {
+  const query = useQuery();
+  if (!facts.length)
+    return (
+      <div className="empty">Nothing that is booked waits for a fact, and none of it leans on a guess.</div>
+    );
+  return (
+    <table className="list">
+      <thead>
+        <tr>
+          <th>Fact</th>
+          <th>Of</th>
+          <th>Blocks</th>
+          <th>For</th>
+          <th className="num">Minutes booked</th>
+        </tr>
+      </thead>
+      <tbody>
+        {facts.map((f) => (
+          <tr key={`${f.item} ${f.symbol}`}>
+            <td>
+              {f.state === 'guess' ? '▲ a guess: ' : '■ not known: '}
+              {isSymbol(f.symbol) ? SYMBOLS[f.symbol].words : f.symbol}
+            </td>
+            <td>
+              <Link
+                className="fig"
+                href={query.href({ open: f.item, do: 'facts', new: null })}
+                scroll={false}
+              >
+                {f.item}
+              </Link>
+            </td>
+            <td>{f.results.join(', ')}</td>
+            <td className="fig small">{f.of.slice(0, 4).join(' ')}</td>
+            <td className="num fig">{f.minutes > 0 ? Math.round(f.minutes) : ''}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 
@@ -195,24 +251,36 @@ function Asking({ shop }: { shop: ShopView }) {
   const query = useQuery();
   const router = useRouter();
   const { unit } = useLengths();
-  const ask = (words: string) =>
+  const inAddress = query.get('q') ?? '';
+  const [words, setWords] = useState(inAddress);
+  // What this field put into the address comes back from it a moment later, when somebody may have typed on.
+  const own = useRef<string[]>([]);
+  useEffect(() => {
+    const at = own.current.indexOf(inAddress);
+    if (at >= 0) own.current = own.current.slice(at + 1);
+    else if (!own.current.length) setWords(inAddress);
+  }, [inAddress]);
+  const ask = (typed: string) => {
+    setWords(typed);
+    own.current.push(typed);
     history.replaceState(
       null,
       '',
       query.href({
-        q: words || null,
-        unit: unit === 'inch' && words ? 'inch' : null,
+        q: typed || null,
+        unit: unit === 'inch' && typed ? 'inch' : null,
         after: null,
         before: null,
       }),
     );
+  };
   const choose = (name: string) => (e: React.ChangeEvent<HTMLSelectElement>) =>
     router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), { scroll: false });
   return (
     <div className="asking">
       <label>
         Words to find, or DC 6..8, LCF&gt;20{' '}
-        <input value={query.get('q') ?? ''} onChange={(e) => ask(e.target.value)} className="plain" />
+        <input value={words} onChange={(e) => ask(e.target.value)} className="plain" />
       </label>
       <label>
         Kind{' '}

@@ -7,7 +7,7 @@ import { v4 as newId } from 'uuid';
 import { SYMBOLS } from '@/core/cutters';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, Preview } from '@/crib/exchange';
-import { ProblemNote } from '../form';
+import { FileButton, ProblemNote } from '../form';
 import { Middle, useSurroundings, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
 import { base64, LOST, post } from './post';
@@ -62,8 +62,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
       setProblem(answer.problem);
     }
   };
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (file: File) => {
     const list = { name: file.name, content: await base64(file) };
     setChosen(list);
     setPreview(null);
@@ -125,19 +124,14 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
         Nothing reaches the catalogue until you accept what is shown. A cell left blank changes nothing.
       </p>
       <div className="acts" style={{ alignItems: 'center' }}>
-        <Button component="label" variant="contained">
-          Choose a list
-          <input
-            type="file"
-            accept=".csv,.txt,.xlsx,.json"
-            className="visually-hidden"
-            aria-label="A list to bring in"
-            onChange={(e) => {
-              void choose(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
-        </Button>
+        <FileButton
+          words="Choose a list"
+          label="A list to bring in"
+          accept=".csv,.txt,.xlsx,.json"
+          main
+          busy={busy !== null}
+          onFile={(file) => void choose(file)}
+        />
         {chosen && <strong>{chosen.name}</strong>}
         {busy && (
           <span role="status">

@@ -1,14 +1,13 @@
 'use client';
-import Button from '@mui/material/Button';
+import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { ProblemDocument } from '@/crib/door';
 import type { PictureLine } from '@/crib/stock';
-import { ProblemNote } from '../form';
+import { FileButton, ProblemNote } from '../form';
 import { useSurroundings, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
 import { base64, post } from './post';
-import { useRouter } from 'next/navigation';
 
 const SHOWS = ['the cutter', 'worn edge', 'chipped corner', 'chip', 'finish left', 'something else'] as const;
 
@@ -30,8 +29,7 @@ export function Pictures({
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
   const formId = useRef(newId());
-  const send = async (file: File | undefined) => {
-    if (!file) return;
+  const send = async (file: File) => {
     setBusy(true);
     const answer = await post<{ shows: string }>('/api/v1/pictures', {
       ...(of ? { piece: of } : { item: code }),
@@ -93,21 +91,14 @@ export function Pictures({
             ))}
           </select>
         )}
-        <Button component="label" aria-disabled={busy}>
-          {busy ? 'Keeping …' : 'Take or choose a picture'}
-          <input
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            capture="environment"
-            className="visually-hidden"
-            aria-label="A picture"
-            disabled={busy}
-            onChange={(e) => {
-              void send(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
-        </Button>
+        <FileButton
+          words={busy ? 'Keeping …' : 'Take or choose a picture'}
+          label="A picture"
+          accept="image/jpeg,image/png,image/webp"
+          camera
+          busy={busy}
+          onFile={(file) => void send(file)}
+        />
       </div>
       <ProblemNote problem={problem} />
     </>
