@@ -258,7 +258,10 @@ function Asking({ shop }: { shop: ShopView }) {
   useEffect(() => {
     const at = own.current.indexOf(inAddress);
     if (at >= 0) own.current = own.current.slice(at + 1);
-    else if (!own.current.length) setWords(inAddress);
+    else {
+      own.current = [];
+      setWords(inAddress);
+    }
   }, [inAddress]);
   const ask = (typed: string) => {
     setWords(typed);
