@@ -302,7 +302,7 @@ export async function fillDemo(
       quantity: 1,
       to: 'USED',
       used: 'yes',
-      grade: 'aluminium',
+      grade: 'slotting steel',
       goodZone: 'upper 5 mm',
       signs: ['small chip at one corner'],
     });

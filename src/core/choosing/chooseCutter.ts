@@ -34,7 +34,7 @@ export interface Candidate {
   /** Tags of builds it stands in. */
   built: readonly string[];
   /** Used pieces in the crib with what they are graded for. */
-  graded: readonly { mark: string; grade: string; goodTo: number | null }[];
+  graded: readonly { mark: string; grade: string; groups: readonly string[]; goodTo: number | null }[];
   priceCents: number | null;
 }
 
@@ -196,8 +196,12 @@ function threadRules(cut: Cut, c: Candidate, v: Verdict): void {
     return;
   }
   const has = c.thread === null ? null : readThread(c.thread);
-  if (!has) v.open.push('its thread is not known');
-  else if (Math.abs(has.major - wanted.major) > 1e-3 || Math.abs(has.pitch - wanted.pitch) > 1e-3)
+  if (!has) {
+    // Without its thread only the size can be told.
+    if (Math.abs(c.cutter.DC - wanted.major) > 0.01)
+      v.fails.push(`is for ${mm(c.cutter.DC)}, not ${cut.thread}`);
+    else v.open.push('its thread is not known');
+  } else if (Math.abs(has.major - wanted.major) > 1e-3 || Math.abs(has.pitch - wanted.pitch) > 1e-3)
     v.fails.push(`cuts ${c.thread}, not ${cut.thread}`);
 }
 
@@ -209,18 +213,11 @@ const bare = (coating: string | null) => coating !== null && /^(none|uncoated|br
 function usableGraded(cut: Cut, c: Candidate): Candidate['graded'] {
   return c.graded.filter(
     (g) =>
-      g.grade !== 'scrap' &&
-      GRADE_FOR[g.grade]?.includes(cut.group ?? '') !== false &&
+      g.groups.length > 0 &&
+      (cut.group === null || g.groups.includes(cut.group)) &&
       (g.goodTo === null || cut.passDepth === null || g.goodTo >= cut.passDepth - EPS),
   );
 }
-const GRADE_FOR: Record<string, string[]> = {
-  plastics: ['O', 'N', 'P', 'M', 'K', ''],
-  aluminium: ['N', 'P', 'M', 'K', ''],
-  'slotting steel': ['P', 'M', 'K', ''],
-  'squaring with the upper flute': ['P', 'K', ''],
-};
-
 /** What speaks for a cutter: each reason between 0 and 1, times the shop's weight. */
 function reasonsFor(cut: Cut, c: Candidate, rules: ChoosingRules): Choice['reasons'] {
   const out: Choice['reasons'] = [];
@@ -239,7 +236,8 @@ function reasonsFor(cut: Cut, c: Candidate, rules: ChoosingRules): Choice['reaso
       : cut.corner === null
         ? cut.clearance
         : Math.min(2 * cut.corner, cut.clearance ?? Infinity);
-  if (mills && limit !== null) add('stout', Math.min(1, g.DC / limit), `${mm(g.DC)} of at most ${mm(limit)}`);
+  if (mills && limit !== null)
+    add('stout', Math.min(1, g.DC / limit) ** 2, `${mm(g.DC)} of at most ${mm(limit)}`);
   const range = cut.group === null ? undefined : rules.flutes[cut.group];
   if (mills && range && g.NOF !== null)
     add(

@@ -187,7 +187,7 @@ describe('the order', () => {
         mill('BUILT', 'square', short, { unused: 0, built: ['A-0001'] }),
         mill('GRADED', 'square', short, {
           unused: 0,
-          graded: [{ mark: 'E-0001', grade: 'slotting steel', goodTo: null }],
+          graded: [{ mark: 'E-0001', grade: 'slotting steel', groups: ['P', 'M', 'K'], goodTo: null }],
         }),
         mill('HERE', 'square', { DC: 6, LCF: 60, NOF: 2 }, { guesses: ['LCF'] }),
       ]),
@@ -246,19 +246,24 @@ describe('the order', () => {
     const [best] = chooseCutters(cut({ depth: 11, corner: 5 }), [em10()], DEFAULT_RULES).fit;
     expect(best!.reasons.map((r) => [r.reason, r.points])).toEqual([
       ['short', 2],
-      ['stout', 3],
+      ['stout', 4],
       ['known', 1],
     ]);
-    expect(best!.score).toBe(6);
+    expect(best!.score).toBe(7);
   });
   it('graded pieces only where the grade and the good zone allow it', () => {
-    const graded = (grade: string, goodTo: number | null) =>
-      mill('G', 'square', { DC: 10, LCF: 22 }, { unused: 0, graded: [{ mark: 'E-1', grade, goodTo }] });
+    const graded = (grade: string, goodTo: number | null, groups = ['P', 'M', 'K']) =>
+      mill(
+        'G',
+        'square',
+        { DC: 10, LCF: 22 },
+        { unused: 0, graded: [{ mark: 'E-1', grade, groups, goodTo }] },
+      );
     const where = (c: Partial<Cut>, m: Candidate) => judgeCandidate(cut(c), m, DEFAULT_RULES).availability;
     expect(where({ group: 'P', passDepth: 5 }, graded('slotting steel', 8))).toBe('graded');
     expect(where({ group: 'P', passDepth: 9 }, graded('slotting steel', 8))).toBe('to buy');
     expect(where({ group: 'O' }, graded('slotting steel', null))).toBe('to buy');
-    expect(where({ group: 'P' }, graded('scrap', null))).toBe('to buy');
+    expect(where({ group: 'P' }, graded('scrap', null, []))).toBe('to buy');
   });
   it('the nearest miss stands first among the rejected', () => {
     const { rejected } = chooseCutters(

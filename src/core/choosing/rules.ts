@@ -31,9 +31,9 @@ export interface ChoosingRules {
 export const DEFAULT_RULES: ChoosingRules = {
   weights: {
     short: 4,
-    stout: 3,
+    stout: 4,
     flutes: 3,
-    edge: 4,
+    edge: 3,
     corner: 1,
     bulk: 2,
     kept: 2,

@@ -207,12 +207,19 @@ describe('regrinding (common practice)', () => {
     expect(againstRegrind({ ...base, limit: null, dcMin: null, costCents: null })).toEqual([]);
     expect(regrindShare(900, null)).toBeNull();
   });
-  it('what was measured on return counts from then on', () =>
-    expect(regroundGeometry(geometry('ball', { DC: 10, RE: 5, LCF: 20 }), 9.8, 18)).toMatchObject({
+  it('what was measured on return counts from then on; what the flutes lost the cutter lost', () => {
+    const ball = geometry('ball', { DC: 10, RE: 5, LCF: 20, OAL: 80 });
+    expect(regroundGeometry(ball, { dc: 9.8, lcf: 18 })).toMatchObject({
       DC: 9.8,
       LCF: 18,
       RE: 4.9,
-    }));
+      OAL: 78,
+    });
+    expect(regroundGeometry(ball, null)).toBe(ball);
+    expect(
+      regroundGeometry(geometry('corner-radius', { DC: 10, RE: 1 }), { dc: 9.8, lcf: 18 }),
+    ).toMatchObject({ RE: null, OAL: null });
+  });
 });
 
 describe('missingFacts: the worst first', () => {

@@ -40,10 +40,25 @@ export const REGRIND_SHARE = 0.6;
 export const regrindShare = (costCents: number | null, priceCents: number | null): number | null =>
   costCents === null || priceCents === null || priceCents === 0 ? null : costCents / priceCents;
 
-/** A piece's geometry after regrinding: what was measured on return in place of the catalogue's. mm. */
-export const regroundGeometry = (c: CutterGeometry, dc: number, lcf: number): CutterGeometry => ({
-  ...c,
-  DC: dc,
-  LCF: lcf,
-  RE: c.family === 'ball' ? dc / 2 : c.RE,
-});
+/**
+ * A piece's geometry as it is now: what was measured when it came back, in place of the catalogue's; null leaves the
+ * catalogue's. What the flutes lost in length the whole cutter lost. mm.
+ * Example: a drill of OAL 130, LCF 80 that came back with LCF 76 is 126 long.
+ */
+export function regroundGeometry(
+  c: CutterGeometry,
+  back: { dc: number; lcf: number } | null,
+): CutterGeometry {
+  if (back === null) return c;
+  const lost = c.LCF === null ? null : Math.max(0, c.LCF - back.lcf);
+  return {
+    ...c,
+    DC: back.dc,
+    LCF: back.lcf,
+    OAL: c.OAL === null || lost === null ? null : c.OAL - lost,
+    LU: c.LU === null || lost === null ? null : c.LU - lost,
+    // A ball's radius is half its diameter; another corner's is only known again when it is measured.
+    RE: c.family === 'ball' ? back.dc / 2 : c.RE === null || c.RE === 0 ? c.RE : null,
+    DCX: null,
+  };
+}

@@ -1,12 +1,39 @@
-/**
- * Where a cutter whose life ended may still go, down the ladder of second lives (common practice), last of all to
- * scrap. Only within what geometry and coating allow: people grade, the list only names the rungs.
- */
-export const GRADES = [
-  'plastics',
-  'aluminium',
-  'slotting steel',
-  'squaring with the upper flute',
-  'scrap',
-] as const;
-export type CutterGrade = (typeof GRADES)[number];
+/** A rung of the ladder of second lives: where a cutter may still go, by ISO 513 group of the work material. */
+export interface Rung {
+  name: string;
+  /** Work materials it is still good for; empty: none, it is scrap. */
+  groups: readonly ('P' | 'M' | 'K' | 'N' | 'S' | 'H' | 'O')[];
+}
+
+/** The ladder until the shop sets its own (common practice); the last rung is scrap. */
+export const DEFAULT_LADDER: readonly Rung[] = [
+  { name: 'plastics', groups: ['O', 'N', 'P', 'M', 'K'] },
+  { name: 'aluminium', groups: ['N', 'P', 'M', 'K'] },
+  { name: 'slotting steel', groups: ['P', 'M', 'K'] },
+  { name: 'squaring with the upper flute', groups: ['P', 'K'] },
+  { name: 'scrap', groups: [] },
+];
+
+/** Coatings with aluminium in them, which aluminium welds to. */
+const HOLDS_ALUMINIUM = /al.?ti.?n|ti.?al|al.?cr/i;
+
+/** Rungs that geometry and coating allow, each other with why not: a steel coating never goes to aluminium, bare carbide not to steel. */
+export function rungsFor(
+  ladder: readonly Rung[],
+  of: { coating: string | null; substrate: string | null },
+): { rung: Rung; not: string | null }[] {
+  const steel = ['P', 'M', 'K', 'S', 'H'];
+  const bare =
+    of.coating !== null && /^(none|uncoated|bright)$/i.test(of.coating.trim()) && of.substrate === 'carbide';
+  return ladder.map((rung) => {
+    const onlySteel = rung.groups.length > 0 && rung.groups.every((g) => steel.includes(g));
+    const light = rung.groups[0] === 'N' || rung.groups[0] === 'O';
+    const not =
+      of.coating !== null && HOLDS_ALUMINIUM.test(of.coating) && light
+        ? `coated ${of.coating}: aluminium welds to it`
+        : bare && onlySteel
+          ? 'bare carbide made for aluminium does not step down to steel'
+          : null;
+    return { rung, not };
+  });
+}

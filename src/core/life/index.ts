@@ -1,8 +1,8 @@
 // Endings and what they count as
 export { ENDINGS, ENDING_NAMES, SIGNS } from './endings';
 export type { Ending, LifeTime } from './endings';
-export { GRADES } from './grades';
-export type { CutterGrade } from './grades';
+export { DEFAULT_LADDER, rungsFor } from './grades';
+export type { Rung } from './grades';
 // Survival
 export { kaplanMeier } from './kaplanMeier';
 export type { SurvivalStep } from './kaplanMeier';

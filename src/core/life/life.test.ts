@@ -1,13 +1,15 @@
 import reference from './reference/survival.json';
 import {
+  DEFAULT_LADDER,
   ENDINGS,
   expectLife,
   kaplanMeier,
   lifeUsed,
   meanReached,
   medianLife,
-  wearLimit,
+  rungsFor,
   type LifeTime,
+  wearLimit,
 } from './index';
 
 const lives = (time: number[], status: number[]): LifeTime[] =>
@@ -100,4 +102,19 @@ it('flank wear limit: 0.3 mm (ISO 8688-2, from memory) or 0.02 D, the lesser (pr
   expect(wearLimit(10)).toBeCloseTo(0.2, 12);
   expect(wearLimit(15)).toBeCloseTo(0.3, 12);
   expect(wearLimit(63)).toBe(0.3);
+});
+
+describe('the ladder of second lives (common practice)', () => {
+  const open = (coating: string | null, substrate: string | null) =>
+    rungsFor(DEFAULT_LADDER, { coating, substrate })
+      .filter((r) => r.not === null)
+      .map((r) => r.rung.name);
+  it('a steel coating never goes to aluminium', () =>
+    expect(open('TiAlN', 'carbide')).toEqual(['slotting steel', 'squaring with the upper flute', 'scrap']));
+  it('bare carbide made for aluminium does not step down to steel', () =>
+    expect(open('none', 'carbide')).toEqual(['plastics', 'aluminium', 'scrap']));
+  it('bare HSS cuts both; what is not known bars nothing', () => {
+    expect(open('none', 'HSS')).toHaveLength(5);
+    expect(open(null, null)).toHaveLength(5);
+  });
 });

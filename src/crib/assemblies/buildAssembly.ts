@@ -1,6 +1,6 @@
 import { inCrib } from '@/core/stock';
 import { judgeBuild } from '@/core/assemblies';
-import { KINDS, type ItemKind } from '@/core/cutters';
+import { KINDS, regroundGeometry, type ItemKind } from '@/core/cutters';
 import type { Judgement } from '@/core/because';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
 import { loadItems } from '@/crib/cutters';
@@ -14,6 +14,7 @@ import {
   maybePiece,
   maybePlace,
   onePlaceOfKind,
+  presentSizes,
 } from '@/data/stock';
 
 /** Where the cutter comes from: unused stock of an item at a place, or a marked piece that lies in the crib. */
@@ -156,7 +157,10 @@ export async function build(
   const cutterItem = items.find((i) => i.id === cutter.itemId)!;
   const holderItem = items.find((i) => i.id === holder.itemId)!;
   const judgements = judgeBuild({
-    cutter: cutterItem.cutter!,
+    cutter: regroundGeometry(
+      cutterItem.cutter!,
+      (await presentSizes(c, [cutter.pieceId])).get(cutter.pieceId) ?? null,
+    ),
     holder: holderItem.holder!,
     stickout: length.mm,
   });

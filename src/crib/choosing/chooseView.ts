@@ -13,6 +13,7 @@ import {
 import { inCrib } from '@/core/stock';
 import { loadItems } from '@/crib/cutters';
 import { toLength, validate } from '@/crib/door';
+import { ladderInForce } from '@/crib/stock';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import { maybeOne, type Connection } from '@/data/database';
 import {
@@ -107,6 +108,7 @@ async function loadCandidates(c: Connection, families: readonly string[]): Promi
     (await manyLinks(c, ids)).filter((l) => l.relation === 'version').map((l) => l.earlier_item_id),
   );
   const prices = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s.price_cents]));
+  const ladder = await ladderInForce(c);
   const built = group(await manyStandingAssemblies(c), (a) => a.cutter_item_id);
   return items.map((item) => {
     const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
@@ -132,7 +134,12 @@ async function loadCandidates(c: Connection, families: readonly string[]): Promi
       built: (built.get(item.id) ?? []).map((a) => a.tag),
       graded: (pieces.get(item.id) ?? [])
         .filter((p) => p.grade !== null && inCrib(p.place_kind))
-        .map((p) => ({ mark: p.mark, grade: p.grade!, goodTo: p.good_to_mm })),
+        .map((p) => ({
+          mark: p.mark,
+          grade: p.grade!,
+          groups: ladder.find((r) => r.name === p.grade)?.groups ?? [],
+          goodTo: p.good_to_mm,
+        })),
       priceCents: prices.get(item.id) ?? null,
     };
   });

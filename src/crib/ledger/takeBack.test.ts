@@ -181,6 +181,15 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
       digest = (await previewImport(crib.db, LIST, { Schaft: 'DMM' })).digest;
     },
   ],
+  [
+    'setLadder',
+    () => ({
+      rungs: [
+        { name: 'brass', groups: ['N'] },
+        { name: 'scrap', groups: [] },
+      ],
+    }),
+  ],
   ['addPicture', () => ({ item: 'EM10', shows: 'a chip', content: PIXEL })],
   ['stateStanding', () => ({ item: 'EM10', standing: 'trial', reason: 'ten pieces to try' })],
   [

@@ -1,3 +1,5 @@
+import { regroundGeometry } from '@/core/cutters';
+import { presentSizes } from '@/data/stock';
 import { expectedGaugeLength } from '@/core/assemblies';
 import { questionMeasurement } from '@/core/measuring';
 import { loadItems } from '@/crib/cutters';
@@ -25,7 +27,11 @@ export const recordMeasurement = defineVerb({
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
     const items = await loadItems(c, [assembly.cutter_item_id, assembly.holder_item_id]);
-    const cutter = items.find((i) => i.id === assembly.cutter_item_id)!.cutter!;
+    const sizes = await presentSizes(c, [assembly.piece_id]);
+    const cutter = regroundGeometry(
+      items.find((i) => i.id === assembly.cutter_item_id)!.cutter!,
+      sizes.get(assembly.piece_id) ?? null,
+    );
     const holder = items.find((i) => i.id === assembly.holder_item_id)!.holder!;
     const last = goodMeasurement(await manyMeasurements(c, [assembly.id]));
     const questions = questionMeasurement({

@@ -1,6 +1,7 @@
 import { assemblyOutline, expectedGaugeLength, judgeBuild, type AssemblyOutline } from '@/core/assemblies';
 import type { Because, Judgement } from '@/core/because';
-import { sameTaper } from '@/core/cutters';
+import { regroundGeometry, sameTaper } from '@/core/cutters';
+import { presentSizes } from '@/data/stock';
 import { reachNeeded } from '@/core/jobs';
 import { wearLimit } from '@/core/life';
 import {
@@ -91,6 +92,8 @@ interface Around {
   machines: MachineRow[];
   measurements: MeasurementRow[];
   wear: WearRow[];
+  /** Reground pieces as they are now. */
+  sizes: Map<number, { dc: number; lcf: number }>;
   tiesOf: Map<
     number,
     { operation: OperationRow; t: number; minutesPerPart: number; lowestFeedZ: number | null }[]
@@ -133,6 +136,10 @@ async function loadAround(c: Connection, rows: readonly AssemblyRow[]): Promise<
       rows.map((r) => r.id),
     ),
     wear: await manyWearReadings(c),
+    sizes: await presentSizes(
+      c,
+      rows.map((r) => r.piece_id),
+    ),
     tiesOf,
   };
 }
@@ -140,6 +147,7 @@ async function loadAround(c: Connection, rows: readonly AssemblyRow[]): Promise<
 function card(row: AssemblyRow, around: Around): AssemblyCard {
   const cutter = around.items.get(row.cutter_item_id)!;
   const holder = around.items.get(row.holder_item_id)!;
+  const present = regroundGeometry(cutter.cutter!, around.sizes.get(row.piece_id) ?? null);
   const measurements = around.measurements.filter((m) => m.assembly_id === row.id);
   const measured = measuredState(measurements);
   const expectedMm = expectedGaugeLength(holder.holder!.LF, row.stickout_mm);
@@ -149,13 +157,13 @@ function card(row: AssemblyRow, around: Around): AssemblyCard {
   return {
     tag: row.tag,
     mark: row.mark,
-    cutter: { code: cutter.code, words: cutter.words, guesses: cutter.guesses, DC: cutter.cutter!.DC },
+    cutter: { code: cutter.code, words: cutter.words, guesses: cutter.guesses, DC: present.DC },
     holder: { code: holder.code, words: holder.words, taper: holder.taper, guesses: holder.guesses },
     stickoutMm: row.stickout_mm,
     stickoutEntered: row.stickout_entered,
     expectedMm,
-    outline: assemblyOutline(cutter.cutter!, holder.holder!, row.stickout_mm, length),
-    judgements: judgeBuild({ cutter: cutter.cutter!, holder: holder.holder!, stickout: row.stickout_mm }),
+    outline: assemblyOutline(present, holder.holder!, row.stickout_mm, length),
+    judgements: judgeBuild({ cutter: present, holder: holder.holder!, stickout: row.stickout_mm }),
     measured,
     measurements,
     registers:
@@ -174,7 +182,7 @@ function card(row: AssemblyRow, around: Around): AssemblyCard {
     life,
     wear: {
       latest: around.wear.find((w) => w.edge_set_id === row.edge_set_id) ?? null,
-      limitMm: wearLimit(cutter.cutter!.DC),
+      limitMm: wearLimit(present.DC),
     },
     ties: ties.map(({ operation: o, t, minutesPerPart, lowestFeedZ }) => ({
       operation: o.id,

@@ -1,3 +1,5 @@
+import type { Rung } from '@/core/life';
+import { ladderInForce } from '@/crib/stock';
 import type { Connection } from '@/data/database';
 import { countEntries } from '@/data/ledger';
 import { manyMachines, type MachineRow } from '@/data/machines';
@@ -17,6 +19,8 @@ export interface ShopView {
   materials: MaterialRow[];
   suppliers: SupplierRow[];
   machines: MachineRow[];
+  /** Where used cutters may still go, down to scrap. */
+  ladder: readonly Rung[];
   entries: number;
 }
 
@@ -28,6 +32,7 @@ export async function shopView(c: Connection): Promise<ShopView> {
     materials: await manyMaterials(c),
     suppliers: await manySuppliers(c),
     machines: await manyMachines(c),
+    ladder: await ladderInForce(c),
     entries: await countEntries(c),
   };
 }

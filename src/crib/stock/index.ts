@@ -4,6 +4,7 @@ export { addPlace } from './addPlace';
 export { gradePiece } from './gradePiece';
 export { placeInCrib } from './placeInCrib';
 export { foundStock, receiveStock } from './receiveStock';
+export { ladderInForce, setLadder } from './ladder';
 export { issueStock, returnStock } from './lendStock';
 export { loseStock, moveStock, scrapStock } from './moveStock';
 export { bookCount, enterCount, startCount } from './countSheet';

@@ -1,9 +1,9 @@
 import { defineVerb, field, found, Problem, type Moment } from '@/crib/door';
-import { GRADES } from '@/core/life';
 import { nextNumber } from '@/data/assemblies';
 import { insert, type Connection } from '@/data/database';
 import { maybePerson } from '@/data/people';
 import { maybePiece, oneHand, onePlaceOfKind, type PlaceRow } from '@/data/stock';
+import { checkGrade, ladderInForce } from './ladder';
 import { placeInCrib } from './placeInCrib';
 import { moveThing, takeThing, thingFields } from './things';
 
@@ -67,7 +67,7 @@ export const returnStock = defineVerb({
     ...thingFields,
     to: field.code,
     used: field.choice(['yes', 'no']),
-    grade: field.choice(GRADES),
+    grade: { ...field.words(60), description: 'A rung of the ladder in force' },
     signs: { type: 'array', maxItems: 20, items: field.words(80) },
     goodZone: field.words(200),
   },
@@ -93,9 +93,10 @@ export const returnStock = defineVerb({
     if (cutter && used && input.grade === undefined && !(thing.piece && thing.piece.ended_entry_id === null))
       throw new Problem('INVALID_INPUT', 'A used cutter that comes back is graded', {
         field: 'grade',
-        limit: GRADES.join(', '),
+        limit: (await ladderInForce(c)).map((r) => r.name).join(', '),
         wayOut: 'Say where it may be used next, or scrap.',
       });
+    if (cutter && used && input.grade !== undefined) await checkGrade(c, thing.item.id, input.grade);
     if (cutter && used && !thing.piece) {
       const marks: string[] = [];
       // Each used one gets a mark of its own, and a life that is shown apart: nobody counted its minutes.

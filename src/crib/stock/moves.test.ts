@@ -317,6 +317,24 @@ describe('regrinding', () => {
     expect((await itemView(crib.db, 'D10')).item!.pieces).toMatchObject([
       { mark: 'E-0001', fresh: false, ended_entry_id: null, place: 'S1' },
     ]);
+    // Built again it is judged and measured as it is now: 126 long, 76 of flutes, 9.8 across.
+    await crib.do('addItem', {
+      code: 'CC10',
+      kind: 'holder',
+      facts: { LF: maker('60'), CLAMP_MIN: maker('1'), CLAMP_MAX: maker('10'), GRIP_MIN: maker('30') },
+    });
+    await crib.do('receiveStock', { item: 'CC10', place: 'S1', quantity: 1 });
+    const again = await crib.do('buildAssembly', {
+      cutter: { piece: 'E-0001' },
+      holder: { item: 'CC10', place: 'S1' },
+      stickout: '90',
+    });
+    expect(
+      (again.judgements as { code: string; words: string }[]).find((j) => j.code === 'GRIP')!.words,
+    ).toBe('36 mm gripped');
+    const measured = await crib.do('recordMeasurement', { tag: again.tag, gaugeLength: 150, diameter: 9.8 });
+    expect(measured.inQuestion).toBeFalsy();
+    await crib.do('takeDown', { tag: again.tag, cutterTo: 'S1' });
     expect(await refused('sendToRegrind', { piece: 'E-0001', to: 'GRIND' })).toMatchObject({
       code: 'REFUSED',
       message: expect.stringContaining('1 times of at most 1'),

@@ -33,6 +33,14 @@ export interface RegroundRow {
   happened_at: Date;
   who: string;
 }
+/** How reground pieces are now, by piece. null: all. */
+export const presentSizes = async (c: Connection, pieceIds: readonly number[] | null) => {
+  const sizes = new Map<number, { dc: number; lcf: number }>();
+  for (const r of await manyReground(c, pieceIds))
+    if (!sizes.has(r.piece_id)) sizes.set(r.piece_id, { dc: r.dc_mm, lcf: r.lcf_mm });
+  return sizes;
+};
+
 /** What came back reground, the latest first. null: of all pieces. */
 export const manyReground = (c: Connection, pieceIds: readonly number[] | null) =>
   many<RegroundRow>(

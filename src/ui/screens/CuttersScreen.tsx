@@ -116,21 +116,21 @@ export function CuttersScreen({
             Add a holder
           </Button>
           <MoreKinds />
-          <Button component={Link} href="/exchange">
-            In and out
-          </Button>
-          <Button
-            component={Link}
-            href={query.href({ show: missing === null ? 'missing' : null, new: null })}
-            scroll={false}
-          >
-            {missing === null ? 'What is missing' : 'Back to the list'}
-          </Button>
-          <Button component={Link} href="/choose">
-            Choose by the cut
-          </Button>
         </div>
       </div>
+      <nav className="views" aria-label="Of the catalogue">
+        <Link href={query.href({ show: null })} aria-current={missing === null ? 'true' : undefined}>
+          All of it
+        </Link>
+        <Link
+          href={query.href({ show: 'missing', new: null })}
+          aria-current={missing === null ? undefined : 'true'}
+        >
+          What is missing
+        </Link>
+        <Link href="/choose">Choose by the cut</Link>
+        <Link href="/exchange">Lists in and out</Link>
+      </nav>
       {missing !== null ? (
         <Missing facts={missing} />
       ) : empty ? (

@@ -1,7 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { GRADES } from '@/core/life';
 import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
@@ -30,7 +29,16 @@ const ACTS = [
 const OFTEN: readonly string[] = ['receive', 'issue', 'return', 'move', 'found'];
 
 /** Everything that is done with an item's stock; which form is open stands in the address. */
-export function ItemMoves({ item, shop }: { item: ItemLine; shop: ShopView }) {
+export function ItemMoves({
+  item,
+  shop,
+  grades,
+}: {
+  item: ItemLine;
+  shop: ShopView;
+  /** Rungs a used one may go to. */
+  grades: readonly (readonly [string, string])[];
+}) {
   const query = useQuery();
   const act = query.get('do');
   const out = item.places.filter((p) => p.place_kind === 'hand' || p.place_kind === 'machine');
@@ -168,7 +176,7 @@ export function ItemMoves({ item, shop }: { item: ItemLine; shop: ShopView }) {
                       name: 'grade',
                       label: 'If used: good for',
                       kind: 'choice',
-                      options: GRADES.map((g) => [g, g] as const),
+                      options: grades,
                       optional: true,
                     },
                     { name: 'goodZone', label: 'Zone of the flute still good', optional: true },

@@ -10,7 +10,7 @@ import {
   symbolSpec,
   type FactSymbol,
 } from '@/core/cutters';
-import { GRADES } from '@/core/life';
+import { rungsFor } from '@/core/life';
 import type { ItemLine, OneItemView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
 import { money, Row, Unknown } from '../figure';
@@ -43,6 +43,7 @@ export function ItemTag({
   const query = useQuery();
   const act = query.get('do');
   const toGrade = item.pieces.filter((p) => p.ended_entry_id && !p.grade);
+  const grades = openGrades(item, shop);
   const questions = item.cutter ? questionCutter(item.cutter) : [];
   return (
     <Tag
@@ -66,7 +67,7 @@ export function ItemTag({
       )}
       <Versions item={item} />
       <Counts item={item} />
-      <ItemMoves item={item} shop={shop} />
+      <ItemMoves item={item} shop={shop} grades={grades} />
       {act === 'facts' && (
         <>
           <h2>State facts anew</h2>
@@ -98,25 +99,36 @@ export function ItemTag({
                 name: 'grade',
                 label: 'Good for',
                 kind: 'choice',
-                options: GRADES.map((g) => [g, g] as const),
+                options: grades,
               },
-              { name: 'goodZone', label: 'Zone still good', optional: true },
+              { name: 'goodFrom', label: 'Flute good from, above the tip', kind: 'length', optional: true },
+              { name: 'goodTo', label: 'Flute good up to', kind: 'length', optional: true },
+              { name: 'goodZone', label: 'In words', optional: true, wide: true },
             ]}
             said={(d) => `${p.mark} graded: ${String(d.grade)}`}
           />
         </div>
       ))}
       <Seats item={item} bodies={bodies} />
+      <HoleFigures item={item} />
       <Facts item={item} />
       {item.cutter && (
         <FloorFigures key={item.code} cutter={item.cutter} centreCutting={item.centreCutting} />
       )}
-      <HoleFigures item={item} />
       <Supply item={item} />
       <Pictures code={item.code} marks={item.pieces.map((p) => p.mark)} pictures={pictures} />
     </Tag>
   );
 }
+
+/** Rungs of the ladder that this item's coating and substrate allow. */
+export const openGrades = (item: ItemLine, shop: ShopView) =>
+  rungsFor(shop.ladder, {
+    coating: item.facts.find((f) => f.symbol === 'COATING')?.text ?? null,
+    substrate: item.substrate,
+  })
+    .filter((r) => r.not === null)
+    .map((r) => [r.rung.name, r.rung.name] as const);
 
 const STANDING = {
   approved: 'Approved.',

@@ -1,0 +1,150 @@
+import { expect, test } from '@playwright/test';
+import { DEMO } from '../playwright.config';
+import { fill, said, scan, signAs } from './help';
+
+test.use({ baseURL: DEMO });
+const list = (text: string, name = 'list.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+test('a list comes in: shown value by value, a column named, all or nothing, taken back', async ({
+  page,
+}) => {
+  await page.goto('/exchange');
+  await signAs(page, 'IK');
+  const chooser = page.getByLabel('A list to bring in');
+  await chooser.setInputFiles(list('code;kind;family;DC;Schaft\n"open'));
+  await expect(page.getByRole('alert')).toContainText('quotation mark is not closed');
+  await chooser.setInputFiles(
+    list(
+      '\uFEFFcode;kind;family;DC;LCF;Schaft\nNEU-1;cutter;square;7,5;16;8\nEM8;cutter;square;8;21;\nBAD;cutter;square;-3;;\n',
+    ),
+  );
+  await expect(page.getByText('1 new, 1 changed')).toBeVisible();
+  await expect(page.getByRole('row', { name: /BAD/ })).toContainText('DC = -3');
+  await expect(page.getByRole('row', { name: /EM8 LCF/ })).toContainText('21 (maker)');
+  await page.getByLabel('Schaft').selectOption('DMM');
+  await expect(page.getByText(/of unknown meaning/)).toBeHidden();
+  await page.getByRole('button', { name: 'Bring in 1 new and 1 changed' }).click();
+  await expect(said(page)).toContainText('1 new and 1 changed from list.csv');
+  await page.goto('/cutters?q=DC%3D7.5');
+  await expect(page.getByRole('link', { name: 'NEU-1' })).toBeVisible();
+  await page.goto('/exchange');
+  await page.getByRole('button', { name: 'Take back the list list.csv' }).click();
+  await expect(said(page)).toContainText('took back');
+  await page.goto('/cutters?q=DC%3D7.5');
+  await expect(page.getByText('Nothing answers to this')).toBeVisible();
+});
+
+test('what is seen goes out: as CSV with the same words, as a spreadsheet', async ({ page }) => {
+  await page.goto('/cutters?q=drill+DC+6..8');
+  const csv = page.getByRole('link', { name: 'CSV' });
+  const [download] = await Promise.all([page.waitForEvent('download'), csv.click()]);
+  const text = (await import('node:fs')).readFileSync((await download.path())!, 'utf8');
+  expect(
+    text
+      .split('\r\n')
+      .filter(Boolean)
+      .map((l) => l.split(',')[0]!.replace('\uFEFF', '')),
+  ).toEqual(['code', 'D-F', 'D6.8']);
+  const xlsx = await page.request.get(`${DEMO}/api/v1/items.xlsx?kind=insert`);
+  expect((await xlsx.body()).subarray(0, 2).toString()).toBe('PK');
+});
+
+test('choosing by the cut: what fits with reasons, what can’t by how much, the kit of a thread', async ({
+  page,
+}) => {
+  await page.goto('/choose');
+  const tag = page.locator('.tag');
+  await fill(tag, {
+    'What is cut': 'pocket',
+    'Material, ISO 513': 'P',
+    'Smallest inside corner': '5',
+    'Depth to reach': '20',
+  });
+  await tag.getByRole('button', { name: 'Find cutters' }).click();
+  await expect(page.getByRole('heading', { name: 'Fits' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /CR10-05 / }).first()).toContainText('on hand');
+  await expect(page.getByRole('row', { name: /EM16R/ })).toContainText('6 mm too thick for the corner');
+  await page.goto('/choose?feature=thread&thread=M6&depth=12');
+  await expect(page.getByRole('row', { name: /^tap M6/ })).toContainText('TAP-M6');
+  await page.goto('/choose?feature=pocket&depth=ten');
+  await expect(page.getByRole('alert')).toContainText('depth');
+});
+
+test('a count sheet: differences are explained before they are booked, and booked once', async ({ page }) => {
+  await page.goto('/places');
+  await signAs(page, 'IK');
+  await scan(page, 'CAB1-C-1');
+  await expect(page.getByRole('heading', { name: 'CAB1-C-1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Count this place' }).click();
+  await expect(page.getByRole('heading', { name: /C-000/ })).toBeVisible();
+  const tag = page.locator('.tag');
+  await expect(tag.getByText('·', { exact: true })).toBeVisible();
+  await tag.getByLabel(/Counted of SEKN1203-P25/).fill('4');
+  await tag.getByRole('button', { name: 'Enter 1 counted' }).click();
+  await expect(tag.getByText('1 missing.')).toBeVisible();
+  await tag.getByRole('button', { name: 'Book the differences' }).click();
+  await expect(tag.getByText(/differ: say what you found out/).first()).toBeVisible();
+  await tag.getByLabel('What was the matter').fill('one fell behind the bin');
+  await tag.getByRole('button', { name: 'Book the differences' }).click();
+  await expect(said(page)).toContainText('1 missing, 0 over');
+  await expect(tag.getByText(/Booked by IK/)).toBeVisible();
+});
+
+test('handing out and taking back: a used cutter asks for its grade', async ({ page }) => {
+  await page.goto('/cutters?open=EM3-2A&do=issue');
+  await signAs(page, 'IK');
+  const tag = page.locator('.tag');
+  await fill(tag, { 'How many': '1', To: 'MS' });
+  await tag.getByRole('button', { name: 'Hand out', exact: true }).click();
+  await expect(said(page)).toContainText('1 × EM3-2A to MS');
+  await tag.getByRole('link', { name: 'Take back' }).click();
+  await fill(tag, { From: 'HAND-MS', 'How many': '1', Onto: 'USED', 'Was it used?': 'yes' });
+  await tag.getByRole('button', { name: 'Take back', exact: true }).click();
+  await expect(tag.getByText('A used cutter that comes back is graded').first()).toBeVisible();
+  await fill(tag, { 'If used': 'plastics' });
+  await tag.getByRole('button', { name: 'Take back', exact: true }).click();
+  await expect(said(page)).toContainText(/E-\d+ back to USED/);
+});
+
+test('a picture is kept with its cutter; what is none is refused', async ({ page }) => {
+  await page.goto('/cutters?open=BN8');
+  await signAs(page, 'IK');
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  await page
+    .getByLabel('A picture')
+    .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: Buffer.from('none') });
+  await expect(page.getByText('This is no picture that can be read').first()).toBeVisible();
+  await page.getByLabel('A picture').setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: png });
+  await expect(said(page)).toContainText('picture of BN8 kept');
+  await expect(page.getByRole('img', { name: 'BN8: the cutter' })).toBeVisible();
+});
+
+test('the catalogue by keys: an arrow walks it, Enter opens beside; a column sorts on the server', async ({
+  page,
+}) => {
+  await page.goto('/cutters');
+  await page.getByRole('columnheader', { name: 'Unused' }).click();
+  await expect(page).toHaveURL(/sort=unused/);
+  await page.getByRole('gridcell').first().click();
+  await expect(page).toHaveURL(/open=/);
+  const first = new URL(page.url()).searchParams.get('open');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => new URL(page.url()).searchParams.get('open')).not.toBe(first);
+});
+
+test('a question is kept by name and asked again with one click', async ({ page }) => {
+  await page.goto('/cutters?q=LCF%3E20&sort=-unused');
+  await signAs(page, 'IK');
+  await page.getByRole('button', { name: 'keep this question' }).click();
+  await fill(page, { 'Call it': 'long ones' });
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(said(page)).toContainText('kept as long ones');
+  await page.goto('/cutters');
+  await page.getByRole('link', { name: 'long ones' }).click();
+  await expect(page).toHaveURL(/LCF/);
+  await expect(page.getByLabel('Words to find')).toHaveValue('LCF>20');
+});
