@@ -15,7 +15,11 @@ const PICTURES = [
     '/rack?new=build&job=J-2205&operation=2&t=16',
     { fill: { 'Cutter from': 'CH12-90|CAB1-A', 'Holder from': 'CC20-40|HOLD', Stickout: '30' } },
   ],
-  ['cutters', '/cutters?open=CR10-05'],
+  ['cutters', '/cutters?open=CR12-2'],
+  ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],
+  ['places', '/places?open=CAB1-C'],
+  ['count', '/places?show=counts&sheet=C-0001'],
+  ['lists', '/exchange', { list: true }],
   ['machines', '/machines?open=MILL-2'],
   ['jobs', '/jobs'],
   ['job', '/jobs?open=J-3120&t=3'],
@@ -67,7 +71,7 @@ const browser = await chromium.launch({
   ],
 });
 for (const [name, path, options = {}] of PICTURES) {
-  const { fill = {}, open, measured, ...context } = options;
+  const { fill = {}, open, measured, list, ...context } = options;
   const at = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Oslo',
@@ -82,6 +86,16 @@ for (const [name, path, options = {}] of PICTURES) {
     const field = page.locator('.tag').getByLabel(label).first();
     if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
     else await field.fill(value);
+  }
+  if (list) {
+    await page.getByLabel('A list to bring in').setInputFiles({
+      name: 'new-cutters.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'code;kind;family;DC;LCF;Schaft\nEM7;cutter;square;7;16;8\nEM8;cutter;square;8;21;8\nEM9;cutter;square;-9;;\n',
+      ),
+    });
+    await page.getByText('1 new').waitFor();
   }
   if (open) await page.locator('.tag').getByText(open, { exact: true }).click();
   await page.screenshot({ path: join(out, `${name}.png`) });
