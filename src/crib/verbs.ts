@@ -28,8 +28,10 @@ import {
   sendToRegrind,
   setLadder,
   startCount,
+  mountInserts,
   stateSeat,
   takeFromRegrind,
+  unmountInserts,
 } from './stock';
 
 /** Everything people can do, in the order of the work. Forms and /api/v1 both read this list. */
@@ -59,6 +61,8 @@ export const VERBS: readonly Verb[] = [
   sendToRegrind,
   takeFromRegrind,
   stateSeat,
+  mountInserts,
+  unmountInserts,
   saveView,
   setChoosingRules,
   setLadder,

@@ -38,6 +38,9 @@ const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
   sendToRegrind: (a) => `${a.piece} to be reground at ${a.to}`,
   takeFromRegrind: (a) => (a.lost ? `${a.piece} lost at regrinding` : `${a.piece} back, reground`),
   stateSeat: (a) => `seat ${a.seat} of ${a.piece} ${a.damaged ? 'damaged' : 'good'}`,
+  mountInserts: (a) => `${a.quantity} × ${a.item} into ${a.piece}`,
+  unmountInserts: (a) =>
+    `${a.back} × ${a.item} out of ${a.piece}, ${a.edgesLeft} edges left, ${a.scrapped} scrapped`,
   setLadder: () => 'the ladder of second lives',
   setChoosingRules: () => 'rules for choosing cutters',
   addPicture: (a) => `picture of ${a.of}: ${a.shows}`,

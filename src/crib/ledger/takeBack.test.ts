@@ -168,6 +168,27 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
       ASKED.item = 'code=FM';
     },
   ],
+  [
+    'mountInserts',
+    () => ({ piece: body, item: 'INS', from: 'S1' }),
+    async () => {
+      await crib.do('addItem', { code: 'INS', kind: 'insert', facts: { CEDC: maker('4') } });
+      await crib.do('receiveStock', { item: 'INS', place: 'S1', quantity: 20 });
+      const { tag } = (
+        await crib.db.query<{ tag: string }>('select tag from assembly order by id desc limit 1')
+      )[0]!;
+      await crib.do('takeDown', { tag, cutterTo: 'S1' });
+      ASKED.item = 'code=FM';
+    },
+  ],
+  [
+    'unmountInserts',
+    () => ({ piece: body, to: 'S1', broken: 1 }),
+    async () => {
+      await crib.do('mountInserts', { piece: body, item: 'INS', from: 'S1' });
+      ASKED.item = 'code=FM';
+    },
+  ],
   ['setChoosingRules', () => ({ weights: { short: 9 }, flutes: { N: [1, 2] }, bulk: 'solid first' })],
   [
     'importItems',

@@ -9,6 +9,7 @@ export { issueStock, returnStock } from './lendStock';
 export { loseStock, moveStock, scrapStock } from './moveStock';
 export { bookCount, enterCount, startCount } from './countSheet';
 export { sendToRegrind, takeFromRegrind } from './regrind';
+export { mountInserts, unmountInserts } from './inserts';
 export { stateSeat } from './seats';
 export { addPicture, keptPicture, maybePicture } from './pictures';
 export type { PictureLine } from './pictures';

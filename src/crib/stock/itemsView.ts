@@ -1,6 +1,7 @@
 import { group } from 'd3';
 import { inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
+import { maybeMounted } from './inserts';
 import { picturesOf, type PictureLine } from './pictures';
 import { damagedSeats } from './seats';
 import type { Connection } from '@/data/database';
@@ -86,7 +87,7 @@ export interface OneItemView {
   /** A shank that nothing here takes: what the holders and collets here do take. */
   noHolderTakes: string | null;
   /** Marked bodies with the seats that are damaged; empty for everything else. */
-  bodies: { mark: string; place: string | null; damaged: number[] }[];
+  bodies: { mark: string; place: string | null; damaged: number[]; inserts: string | null }[];
   pictures: PictureLine[];
 }
 /** One item with everything about it; null where there is none of that code. */
@@ -104,11 +105,19 @@ export async function itemView(c: Connection, code: string | null): Promise<OneI
 
 async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bodies']> {
   const damaged = group(await damagedSeats(c, itemId), (s) => s.piece_id);
-  return (await manyPieces(c, [itemId])).map((p) => ({
-    mark: p.mark,
-    place: p.place,
-    damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
-  }));
+  const bodies: OneItemView['bodies'] = [];
+  for (const p of await manyPieces(c, [itemId])) {
+    const in_ = await maybeMounted(c, p.id);
+    bodies.push({
+      mark: p.mark,
+      place: p.place,
+      damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
+      inserts:
+        in_ &&
+        `${in_.quantity} × ${in_.item}${in_.edges_left === null ? '' : `, ${in_.edges_left} edges left each`}`,
+    });
+  }
+  return bodies;
 }
 
 async function noHolderTakes(c: Connection, item: ItemLine): Promise<string | null> {

@@ -358,6 +358,80 @@ describe('regrinding', () => {
   });
 });
 
+describe('inserts in a body', () => {
+  beforeEach(async () => {
+    const insert = (code: string, iso: string, grade: string) =>
+      crib.do('addItem', {
+        code,
+        kind: 'insert',
+        facts: { ISO1832: maker(iso), GRADE: maker(grade), EDGES: maker('2') },
+      });
+    await insert('P25', 'SEKN 1203AFTN', 'HP25');
+    await insert('K15', 'SEKN 1203AFTN', 'HK15');
+    await insert('CN', 'CNMG 120408', 'SP30');
+    for (const item of ['P25', 'K15', 'CN'])
+      await crib.do('receiveStock', { item, place: 'S1', quantity: 10 });
+    await crib.do('addItem', {
+      code: 'FB63',
+      kind: 'body',
+      family: 'face',
+      facts: { DC: maker('63'), CICT: maker('5'), MIID: maker('SEKN 1203') },
+    });
+    await crib.do('receiveStock', { item: 'FB63', place: 'S1', quantity: 1 });
+  });
+  const place = async (item: string) =>
+    (await placeView(crib.db, 'S1')).lines
+      .filter((l) => l.item === item)
+      .map((l) => [l.quantity, l.edges_left]);
+  it('all good seats get the same item; grades are never mixed; what does not fit is refused', async () => {
+    const first = await crib.do('mountInserts', { body: 'FB63', bodyFrom: 'S1', item: 'P25', from: 'S1' });
+    expect(first).toMatchObject({ piece: 'E-0001', quantity: 5 });
+    expect(await place('P25')).toEqual([[5, null]]);
+    const into = (item: string) => refused('mountInserts', { piece: 'E-0001', item, from: 'S1' });
+    expect(await into('K15')).toMatchObject({
+      code: 'REFUSED',
+      message: expect.stringContaining('never mixed'),
+    });
+    await crib.do('unmountInserts', { piece: 'E-0001', to: 'S1' });
+    expect(await into('CN')).toMatchObject({
+      code: 'REFUSED',
+      field: 'item',
+      message: expect.stringContaining('takes SEKN 1203'),
+    });
+    await crib.do('stateSeat', { piece: 'E-0001', seat: 3, damaged: 'yes' });
+    expect(await crib.do('mountInserts', { piece: 'E-0001', item: 'K15', from: 'S1' })).toMatchObject({
+      quantity: 4,
+      damaged: 1,
+    });
+  });
+  it('come back with one edge less, broken ones and last edges are scrap; counted in full and in edges left', async () => {
+    await crib.do('mountInserts', { body: 'FB63', bodyFrom: 'S1', item: 'P25', from: 'S1' });
+    expect(await crib.do('unmountInserts', { piece: 'E-0001', to: 'S1', broken: 1 })).toMatchObject({
+      back: 4,
+      edgesLeft: 1,
+      scrapped: 1,
+    });
+    expect(await place('P25')).toEqual([
+      [5, null],
+      [4, 1],
+    ]);
+    expect(await refused('unmountInserts', { piece: 'E-0001', to: 'S1' })).toMatchObject({
+      code: 'CONFLICT',
+    });
+    expect(
+      await refused('mountInserts', { piece: 'E-0001', item: 'P25', from: 'S1', edgesLeft: 1 }),
+    ).toMatchObject({ message: expect.stringContaining('only 4') });
+    await crib.do('stateSeat', { piece: 'E-0001', seat: 1, damaged: 'yes' });
+    await crib.do('mountInserts', { piece: 'E-0001', item: 'P25', from: 'S1', edgesLeft: 1 });
+    expect(await crib.do('unmountInserts', { piece: 'E-0001', to: 'S1' })).toMatchObject({
+      back: 0,
+      edgesLeft: 0,
+      scrapped: 4,
+    });
+    expect([await place('P25'), await at('SCRAP', 'P25')]).toEqual([[[5, null]], 5]);
+  });
+});
+
 it('the history of an item, a piece, a place and a person, page by page, newest first', async () => {
   for (let i = 0; i < 6; i += 1) {
     await crib.do('moveStock', {

@@ -197,12 +197,14 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
       by: null,
     });
   }
-  const codeOf = new Map((await manyItems(c)).map((i) => [i.id, i.code]));
+  const items = await manyItems(c);
+  const codeOf = new Map(items.map((i) => [i.id, i.code]));
+  const bodies = new Set(items.filter((i) => i.kind === 'body').map((i) => i.id));
   for (const p of await manyPieces(c))
     if (p.ended_entry_id !== null && p.grade === null && inCrib(p.place_kind))
       add({
         kind: 'grade',
-        todo: `Grade ${p.mark}`,
+        todo: bodies.has(p.item_id) ? `Turn or change the inserts of ${p.mark}` : `Grade ${p.mark}`,
         why: `${codeOf.get(p.item_id)} ended and lies in ${p.place}`,
         because: null,
         href: `/cutters?open=${encodeURIComponent(codeOf.get(p.item_id) ?? '')}`,

@@ -52,4 +52,20 @@ create table choosing_rules (
   rules jsonb not null check (jsonb_typeof(rules) = 'object')
 );
 
-call make_ledger('saved_view', 'column_mapping', 'import_list', 'picture', 'choosing_rules');
+-- Inserts taken out of a body: the whole ones have one edge less, the broken ones are scrap.
+create table unmounting (
+  entry_id int primary key references entry (id),
+  edge_set_id int not null references mounting (edge_set_id),
+  broken int not null check (broken >= 0)
+);
+create index unmounting_by_edge_set on unmounting (edge_set_id);
+create function unmounted_once() returns trigger language plpgsql as $$
+begin
+  if exists (select 1 from unmounting u join live_entry e on e.id = u.entry_id where u.edge_set_id = new.edge_set_id) then
+    raise exception 'these inserts are out already' using errcode = 'ST008', table = tg_table_name;
+  end if;
+  return new;
+end $$;
+create trigger unmounting_once before insert on unmounting for each row execute function unmounted_once();
+
+call make_ledger('unmounting', 'saved_view', 'column_mapping', 'import_list', 'picture', 'choosing_rules');

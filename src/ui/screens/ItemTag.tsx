@@ -21,7 +21,7 @@ import { Tag } from '../tag';
 import { factFields, priceInCents, supplyFields } from './addItems';
 import { FloorFigures } from './FloorFigures';
 import { HoleFigures } from './HoleFigures';
-import { ItemMoves } from './ItemMoves';
+import { cribPlaces, ItemMoves } from './ItemMoves';
 import { Pictures } from './Pictures';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
@@ -109,7 +109,7 @@ export function ItemTag({
           />
         </div>
       ))}
-      <Seats item={item} bodies={bodies} />
+      <Seats item={item} bodies={bodies} shop={shop} />
       <HoleFigures item={item} />
       <Facts item={item} />
       {item.cutter && (
@@ -137,8 +137,49 @@ const STANDING = {
   rejected: 'Not to be used here.',
 } as const;
 
+/** Inserts into a bare body, or out of it again. */
+function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: ShopView }) {
+  const place = (name: string, label: string): FieldSpec => ({
+    name,
+    label,
+    kind: 'choice',
+    options: cribPlaces(shop),
+  });
+  return (
+    <details>
+      <summary>{bare ? 'Put inserts in' : 'Take the inserts out'}</summary>
+      {bare ? (
+        <VerbForm
+          verb="mountInserts"
+          fixed={{ piece: mark }}
+          submit="Put in"
+          fields={[
+            { name: 'item', label: 'Inserts, by code' },
+            place('from', 'From'),
+            { name: 'edgesLeft', label: 'Edges left on each, if used', kind: 'whole', optional: true },
+          ]}
+          said={(d) => `${String(d.quantity)} × ${String(d.item)} into ${mark}`}
+        />
+      ) : (
+        <VerbForm
+          verb="unmountInserts"
+          fixed={{ piece: mark }}
+          submit="Take out"
+          fields={[
+            place('to', 'Onto'),
+            { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
+          ]}
+          said={(d) =>
+            `${String(d.back)} back with ${String(d.edgesLeft)} edges left, ${String(d.scrapped)} scrapped`
+          }
+        />
+      )}
+    </details>
+  );
+}
+
 /** Marked bodies and their seats: a damaged seat is known before an insert goes into it. */
-function Seats({ item, bodies }: { item: ItemLine; bodies: OneItemView['bodies'] }) {
+function Seats({ item, bodies, shop }: { item: ItemLine; bodies: OneItemView['bodies']; shop: ShopView }) {
   const seats = item.facts.find((f) => f.symbol === 'CICT')?.value ?? null;
   if (!bodies.length) return null;
   return (
@@ -150,7 +191,8 @@ function Seats({ item, bodies }: { item: ItemLine; bodies: OneItemView['bodies']
           {b.damaged.length
             ? `seat${b.damaged.length === 1 ? '' : 's'} ${b.damaged.join(', ')} damaged`
             : 'no damaged seat known'}
-          {seats === null ? '' : ` of ${seats}`}
+          {seats === null ? '' : ` of ${seats}`}. {b.inserts ? `Holds ${b.inserts}.` : 'It is bare.'}
+          <InsertForms mark={b.mark} bare={b.inserts === null} shop={shop} />
           <VerbForm
             verb="stateSeat"
             fixed={{ piece: b.mark }}

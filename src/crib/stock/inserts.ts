@@ -1,0 +1,249 @@
+import { inCrib } from '@/core/stock';
+import { loadItems, type CribItem } from '@/crib/cutters';
+import { defineVerb, field, found, Problem, toNumber, type Moment } from '@/crib/door';
+import { nextNumber } from '@/data/assemblies';
+import { insert, maybeOne, type Connection } from '@/data/database';
+import { insertMovement, lotOf, maybePiece, onePlaceOfKind, type PieceRow } from '@/data/stock';
+import { placeInCrib } from './placeInCrib';
+import { damagedSeats } from './seats';
+import { parcelFields, takeThing } from './things';
+
+interface Mounted {
+  edge_set_id: number;
+  entry_id: number;
+  item_id: number;
+  item: string;
+  lot_id: number | null;
+  edges_left: number | null;
+  quantity: number;
+}
+/** The inserts that are in a body now; null when it is bare. */
+export const maybeMounted = (c: Connection, pieceId: number) =>
+  maybeOne<Mounted>(
+    c,
+    `select m.edge_set_id, m.entry_id, m.item_id, i.code as item, m.lot_id, l.edges_left, m.quantity from mounting m join live_entry e on e.id = m.entry_id
+     join edge_set s on s.id = m.edge_set_id join item i on i.id = m.item_id left join lot l on l.id = m.lot_id
+     where s.piece_id = $1 and not exists (select 1 from unmounting u join live_entry ue on ue.id = u.entry_id where u.edge_set_id = m.edge_set_id)
+     order by m.edge_set_id desc limit 1`,
+    [pieceId],
+  );
+
+const fact = (item: CribItem, symbol: string) => item.facts.find((f) => f.symbol === symbol);
+
+/** The marked body, in the crib; a body from unmarked stock gets its mark here. */
+async function bodyPiece(
+  c: Connection,
+  moment: Moment,
+  input: { piece?: string; body?: string; bodyFrom?: string },
+): Promise<PieceRow> {
+  if (input.piece !== undefined) {
+    const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
+    if (!inCrib(piece.place_kind))
+      throw new Problem('REFUSED', `${piece.mark} is in ${piece.place ?? 'no place'}, not in the crib`, {
+        field: 'piece',
+        value: piece.mark,
+        wayOut: 'Take its assembly down first: new edges are a new build.',
+      });
+    await moment.leansOn(piece.entry_id);
+    return piece;
+  }
+  if (input.body === undefined || input.bodyFrom === undefined)
+    throw new Problem('INVALID_INPUT', 'Which body? Its mark, or its code and place', {
+      field: 'piece',
+      limit: 'piece, or body and bodyFrom',
+    });
+  const thing = await takeThing(c, moment, { item: input.body, from: input.bodyFrom, quantity: 1 });
+  const mark = await nextNumber(c, 'piece', 'mark', 'E');
+  const id = await insert(
+    c,
+    'piece',
+    { mark, item_id: thing.item.id, lot_id: thing.lotId, entry_id: moment.entryId },
+    'id',
+  );
+  await insert(c, 'edge_set', { piece_id: id, fresh: true, entry_id: moment.entryId });
+  // It stays where it lies and is marked from now on: out of the unmarked stock and back as this piece.
+  const build = await onePlaceOfKind(c, 'build');
+  for (const [from, to] of [
+    [thing.from.id, build.id],
+    [build.id, thing.from.id],
+  ] as const)
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: thing.item.id,
+      pieceId: id,
+      lotId: thing.lotId,
+      from,
+      to,
+      quantity: 1,
+    });
+  return (await maybePiece(c, mark))!;
+}
+
+export const mountInserts = defineVerb({
+  name: 'mountInserts',
+  path: 'inserts/mounted',
+  summary:
+    'Put inserts into a body: one item for all its good seats, so that grades are never mixed. New edges are a new life.',
+  properties: {
+    piece: field.words(20),
+    body: field.words(40),
+    bodyFrom: field.code,
+    item: field.words(40),
+    from: field.code,
+    ...parcelFields,
+  },
+  required: ['item', 'from'],
+  async run(c, input, moment) {
+    const piece = await bodyPiece(c, moment, input);
+    const body = (await loadItems(c, [piece.item_id]))[0]!;
+    if (body.kind !== 'body')
+      throw new Problem('REFUSED', `${body.code} is no cutter body`, { field: 'piece', value: piece.mark });
+    const mounted = await maybeMounted(c, piece.id);
+    if (mounted)
+      throw new Problem(
+        'REFUSED',
+        `${piece.mark} holds ${mounted.quantity} × ${mounted.item}: grades are never mixed`,
+        {
+          field: 'piece',
+          value: piece.mark,
+          wayOut: 'Take those out first.',
+        },
+      );
+    const seats = fact(body, 'CICT')?.value ?? null;
+    if (seats === null)
+      throw new Problem('REFUSED', `How many seats ${body.code} has is not known`, {
+        field: 'piece',
+        value: body.code,
+        limit: 'CICT stated',
+        wayOut: 'State its insert seats (CICT) first.',
+      });
+    const damaged = (await damagedSeats(c, body.id)).filter((s) => s.piece_id === piece.id).length;
+    const quantity = seats - damaged;
+    if (quantity < 1)
+      throw new Problem('REFUSED', `No seat of ${piece.mark} is good`, {
+        field: 'piece',
+        value: piece.mark,
+        wayOut: 'Scrap the body.',
+      });
+    const thing = await takeThing(c, moment, { ...input, piece: undefined, quantity });
+    const takes = fact(body, 'MIID')?.text ?? null;
+    const designation = (
+      (await loadItems(c, [thing.item.id]))[0]!.facts.find((f) => f.symbol === 'ISO1832')?.text ?? ''
+    )
+      .replace(/\s/g, '')
+      .toUpperCase();
+    if (thing.item.kind !== 'insert')
+      throw new Problem('REFUSED', `${thing.item.code} is no insert`, {
+        field: 'item',
+        value: thing.item.code,
+      });
+    if (takes !== null && designation && !designation.startsWith(takes.replace(/\s/g, '').toUpperCase()))
+      throw new Problem('REFUSED', `${body.code} takes ${takes}, not ${designation}`, {
+        field: 'item',
+        value: thing.item.code,
+        limit: takes,
+        wayOut: 'Choose inserts that fit its seats.',
+      });
+    const build = await onePlaceOfKind(c, 'build');
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: thing.item.id,
+      lotId: thing.lotId,
+      from: thing.from.id,
+      to: build.id,
+      quantity,
+    });
+    const edgeSetId =
+      piece.entry_id === moment.entryId
+        ? piece.edge_set_id
+        : await insert(c, 'edge_set', { piece_id: piece.id, fresh: true, entry_id: moment.entryId }, 'id');
+    await insert(c, 'mounting', {
+      entry_id: moment.entryId,
+      edge_set_id: edgeSetId,
+      item_id: thing.item.id,
+      lot_id: thing.lotId,
+      quantity,
+    });
+    return { piece: piece.mark, item: thing.item.code, quantity, damaged };
+  },
+});
+
+export const unmountInserts = defineVerb({
+  name: 'unmountInserts',
+  path: 'inserts/taken-out',
+  summary:
+    'Take the inserts out of a body: whole ones come back with one edge less, those on their last edge and broken ones are scrap.',
+  properties: { piece: field.words(20), to: field.code, broken: field.whole(0, 60) },
+  required: ['piece', 'to'],
+  async run(c, input, moment) {
+    const piece = await bodyPiece(c, moment, { piece: input.piece });
+    const mounted = await maybeMounted(c, piece.id);
+    if (!mounted)
+      throw new Problem('CONFLICT', `No inserts are in ${piece.mark}`, {
+        field: 'piece',
+        value: piece.mark,
+        wayOut: 'Somebody may have taken them out already: look at its history.',
+      });
+    const broken = input.broken === undefined ? 0 : toNumber(input.broken);
+    if (broken > mounted.quantity)
+      throw new Problem('INVALID_INPUT', `${broken} broken of ${mounted.quantity}`, {
+        field: 'broken',
+        value: broken,
+        limit: `at most ${mounted.quantity}`,
+      });
+    const to = await placeInCrib(c, moment, 'to', input.to);
+    await moment.leansOn(mounted.entry_id);
+    const item = (await loadItems(c, [mounted.item_id]))[0]!;
+    const whole = fact(item, 'EDGES')?.value ?? fact(item, 'CEDC')?.value ?? null;
+    if (whole === null)
+      throw new Problem('REFUSED', `How many edges ${item.code} has is not known`, {
+        field: 'piece',
+        value: item.code,
+        limit: 'EDGES or CEDC stated',
+        wayOut: 'State the edges that can be used first: then what comes back is counted.',
+      });
+    const left = (mounted.edges_left ?? whole) - 1;
+    const build = await onePlaceOfKind(c, 'build');
+    const scrap = await onePlaceOfKind(c, 'scrap');
+    const move = (from: number | null, toId: number | null, lotId: number | null, quantity: number) =>
+      quantity > 0
+        ? insertMovement(c, { entryId: moment.entryId, itemId: item.id, lotId, from, to: toId, quantity })
+        : Promise.resolve(0);
+    const good = left > 0 ? mounted.quantity - broken : 0;
+    await move(build.id, scrap.id, mounted.lot_id, mounted.quantity - good);
+    if (good > 0) {
+      // They come back as another parcel: of the same owner and lot, with one edge less.
+      const marks = await lotMarks(c, mounted.lot_id);
+      await move(build.id, null, mounted.lot_id, good);
+      await move(null, to.id, await lotOf(c, moment.entryId, item.id, { ...marks, edgesLeft: left }), good);
+    }
+    if (piece.ended_entry_id === null && piece.edge_set_id === mounted.edge_set_id)
+      await insert(c, 'ending', {
+        entry_id: moment.entryId,
+        edge_set_id: mounted.edge_set_id,
+        kind: 'preventive',
+        signs: '[]',
+        cost_cents: null,
+      });
+    await insert(c, 'unmounting', { entry_id: moment.entryId, edge_set_id: mounted.edge_set_id, broken });
+    return {
+      piece: piece.mark,
+      item: item.code,
+      back: good,
+      edgesLeft: left,
+      scrapped: mounted.quantity - good,
+    };
+  },
+});
+
+const lotMarks = async (c: Connection, lotId: number | null) => {
+  const lot =
+    lotId === null
+      ? null
+      : await maybeOne<{ code: string | null; owner_supplier_id: number | null }>(
+          c,
+          'select code, owner_supplier_id from lot where id = $1',
+          [lotId],
+        );
+  return { code: lot?.code ?? null, ownerId: lot?.owner_supplier_id ?? null };
+};
