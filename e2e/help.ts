@@ -22,8 +22,17 @@ export async function fitsWidth(page: Page): Promise<void> {
 
 /** Signs in the spine as these initials. */
 export async function signAs(page: Page, initials: string): Promise<void> {
-  await page.getByLabel('Who are you?').selectOption(initials);
-  await expect(page.getByLabel('Who are you?')).toHaveValue(initials);
+  const who = page.getByLabel('Who are you?');
+  // Before the page is alive a choice is only shown: it is made again until the server keeps it.
+  await expect(async () => {
+    await who.selectOption(initials);
+    await expect
+      .poll(async () => (await page.context().cookies()).find((c) => c.name === 'stable_who')?.value, {
+        timeout: 2500,
+      })
+      .toBe(initials);
+  }).toPass({ timeout: 20_000 });
+  await expect(who).toHaveValue(initials);
 }
 
 /**

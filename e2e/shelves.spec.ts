@@ -12,7 +12,7 @@ test('a list comes in: shown value by value, a column named, all or nothing, tak
   await signAs(page, 'IK');
   const chooser = page.getByLabel('A list to bring in');
   await chooser.setInputFiles(list('code;kind;family;DC;Schaft\n"open'));
-  await expect(page.getByRole('alert')).toContainText('quotation mark is not closed');
+  await expect(page.locator('.ask.stop')).toContainText('quotation mark is not closed');
   await chooser.setInputFiles(
     list(
       '\uFEFFcode;kind;family;DC;LCF;Schaft\nNEU-1;cutter;square;7,5;16;8\nEM8;cutter;square;8;21;\nBAD;cutter;square;-3;;\n',
@@ -67,7 +67,7 @@ test('choosing by the cut: what fits with reasons, what can’t by how much, the
   await page.goto('/choose?feature=thread&thread=M6&depth=12');
   await expect(page.getByRole('row', { name: /^tap M6/ })).toContainText('TAP-M6');
   await page.goto('/choose?feature=pocket&depth=ten');
-  await expect(page.getByRole('alert')).toContainText('depth');
+  await expect(page.locator('.ask.stop')).toContainText('depth');
 });
 
 test('a count sheet: differences are explained before they are booked, and booked once', async ({ page }) => {
