@@ -25,12 +25,12 @@ test('a list comes in: shown value by value, a column named, all or nothing, tak
   await expect(page.getByText(/of unknown meaning/)).toBeHidden();
   await page.getByRole('button', { name: 'Bring in 1 new and 1 changed' }).click();
   await expect(said(page)).toContainText('1 new and 1 changed from list.csv');
-  await page.goto('/cutters?q=DC%3D7.5');
+  await page.goto('/cutters?q=NEU+DC%3D7.5');
   await expect(page.getByRole('link', { name: 'NEU-1' })).toBeVisible();
   await page.goto('/exchange');
   await page.getByRole('button', { name: 'Take back the list list.csv' }).click();
   await expect(said(page)).toContainText('took back');
-  await page.goto('/cutters?q=DC%3D7.5');
+  await page.goto('/cutters?q=NEU+DC%3D7.5');
   await expect(page.getByText('Nothing answers to this')).toBeVisible();
 });
 
@@ -94,7 +94,8 @@ test('handing out and taking back: a used cutter asks for its grade', async ({ p
   await page.goto('/cutters?open=EM3-2A&do=issue');
   await signAs(page, 'IK');
   const tag = page.locator('.tag');
-  await fill(tag, { 'How many': '1', To: 'MS' });
+  await fill(tag, { 'How many': '1' });
+  await tag.getByLabel('To', { exact: true }).selectOption('MS');
   await tag.getByRole('button', { name: 'Hand out', exact: true }).click();
   await expect(said(page)).toContainText('1 × EM3-2A to MS');
   await tag.getByRole('link', { name: 'Take back' }).click();

@@ -54,6 +54,12 @@ while (!(await answers())) {
   if (server.exitCode !== null) process.exit(1);
   await new Promise((resolve) => setTimeout(resolve, 500));
 }
+// Whatever goes wrong, the server does not stay behind.
+process.on('exit', () => server.kill('SIGTERM'));
+process.on('unhandledRejection', (error) => {
+  console.error(error);
+  process.exit(1);
+});
 const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`)).json();
 const tagOf = (state) => assemblies.find((a) => a.measured.state === state && a.ties.length).tag;
 
@@ -95,7 +101,7 @@ for (const [name, path, options = {}] of PICTURES) {
         'code;kind;family;DC;LCF;Schaft\nEM7;cutter;square;7;16;8\nEM8;cutter;square;8;21;8\nEM9;cutter;square;-9;;\n',
       ),
     });
-    await page.getByText('1 new').waitFor();
+    await page.getByRole('button', { name: 'Bring in 1 new' }).waitFor();
   }
   if (open) await page.locator('.tag').getByText(open, { exact: true }).click();
   await page.screenshot({ path: join(out, `${name}.png`) });
@@ -103,4 +109,4 @@ for (const [name, path, options = {}] of PICTURES) {
   await at.close();
 }
 await browser.close();
-server.kill('SIGTERM');
+process.exit(0);
