@@ -75,7 +75,14 @@ async function overlaps(page: import('@playwright/test').Page): Promise<string[]
 
 test.describe('390 px', () => {
   test.use({ viewport: { width: 390, height: 844 } });
-  for (const path of ['/run/1', '/end/A-0042', '/', '/rack?open=A-0042'])
+  for (const path of [
+    '/run/1',
+    '/end/A-0042',
+    '/',
+    '/rack?open=A-0042',
+    '/cutters?open=EM8&do=return',
+    '/places?open=CAB1',
+  ])
     test(`${path}: fits, targets are large enough for a thumb`, async ({ page }) => {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();

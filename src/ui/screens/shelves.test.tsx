@@ -1,0 +1,250 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { DEFAULT_LADDER } from '@/core/life';
+import { factsOf, geometry } from '@/core/cutters';
+import type { CountedLine, CountView, ItemLine } from '@/crib/stock';
+import type { ShopView } from '@/crib/shop';
+import { showIn } from '../testing';
+import { AddItemTag, factFields, priceInCents } from './addItems';
+import { CountSheet } from './CountSheet';
+import { FloorFigures } from './FloorFigures';
+import { HoleFigures } from './HoleFigures';
+import { openGrades } from './ItemTag';
+import { outlineInput } from './OutlineFields';
+import { questionOf } from './question';
+
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ push: jest.fn(), refresh: jest.fn(), replace: jest.fn() }),
+  usePathname: () => '/places',
+  useSearchParams: () => new URLSearchParams('show=counts&sheet=C-0001'),
+}));
+
+const line = (over: Partial<CountedLine> = {}): CountedLine => ({
+  place: 'S1',
+  item: 'EM10',
+  words: '10 mm square end mill',
+  lot: null,
+  owner: null,
+  edgesLeft: null,
+  expected: 3,
+  marks: [],
+  counted: null,
+  by: null,
+  explanations: [],
+  ...over,
+});
+const sheet = (lines: CountedLine[], booked = false): CountView => ({
+  sheet: {
+    id: 1,
+    number: 'C-0001',
+    place_id: 1,
+    place: 'S1',
+    entry_id: 1,
+    who: 'IK',
+    happened_at: new Date('2027-01-05T09:00:00Z'),
+    booked_entry_id: booked ? 9 : null,
+    booked_by: booked ? 'TO' : null,
+    booked_at: booked ? new Date('2027-01-05T10:00:00Z') : null,
+    explained: booked ? 'one behind the drawer' : null,
+  },
+  lines,
+});
+const shop: ShopView = {
+  people: [{ initials: 'IK', name: 'Ida' }],
+  places: [],
+  materials: [],
+  suppliers: [],
+  machines: [],
+  ladder: DEFAULT_LADDER,
+  entries: 1,
+};
+
+describe('a count sheet', () => {
+  it('does not say what the books say before it is counted, unless asked', () => {
+    showIn(<CountSheet view={sheet([line()])} />);
+    const row = screen.getByRole('row', { name: /EM10/ });
+    expect(within(row).queryByText('3')).toBeNull();
+    fireEvent.click(screen.getByRole('checkbox', { name: /what the books say/ }));
+    expect(within(row).getByText('3')).toBeTruthy();
+  });
+  it('enters what was typed, each line as what it is, and leaves the rest', async () => {
+    const { calls } = showIn(
+      <CountSheet
+        view={sheet([
+          line(),
+          line({ item: 'INS', edgesLeft: 2 }),
+          line({ item: 'DR', owner: 'NORD', lot: 'B7' }),
+        ])}
+      />,
+    );
+    expect(screen.getByRole('button', { name: /^Enter/ })).toHaveProperty('disabled', true);
+    fireEvent.change(screen.getByLabelText('Counted of INS at S1'), { target: { value: '4' } });
+    fireEvent.change(screen.getByLabelText('Counted of DR at S1'), { target: { value: '0' } });
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Enter 2 counted' })));
+    expect(calls).toMatchObject([
+      {
+        verb: 'enterCount',
+        input: {
+          sheet: 'C-0001',
+          lines: [
+            { place: 'S1', item: 'INS', counted: '4', edgesLeft: 2 },
+            { place: 'S1', item: 'DR', counted: '0', lot: 'B7', supplier: 'NORD' },
+          ],
+        },
+      },
+    ]);
+  });
+  it('explains a difference before it can be booked, and asks what was the matter', () => {
+    showIn(
+      <CountSheet
+        view={sheet([line({ counted: 2, explanations: ['TO has 1: taken more than was booked?'] })])}
+      />,
+    );
+    expect(screen.getByText('1 missing.')).toBeTruthy();
+    expect(screen.getByText(/TO has 1/)).toBeTruthy();
+    expect(screen.getByLabelText('What was the matter')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Book the differences' })).toBeTruthy();
+  });
+  it('a difference that nothing explains says so; one that agrees needs no words', () => {
+    showIn(<CountSheet view={sheet([line({ counted: 5 }), line({ item: 'OK', counted: 3 })])} />);
+    expect(screen.getByText('Nothing in the books explains it.')).toBeTruthy();
+    expect(screen.queryAllByText(/missing\.|over\./)).toHaveLength(1);
+  });
+  it('booked, it shows who did it and takes nothing more', () => {
+    showIn(<CountSheet view={sheet([line({ counted: 2 })], true)} />);
+    expect(screen.getByText(/Booked by TO/)).toBeTruthy();
+    expect(screen.queryByRole('textbox')).toBeNull();
+    expect(screen.queryByRole('button', { name: /Book|Enter/ })).toBeNull();
+  });
+});
+
+describe('adding an item', () => {
+  it('asks a family for its own facts and says its reference points', () => {
+    showIn(<AddItemTag kind="cutter" shop={shop} />);
+    expect(screen.queryByLabelText(/cutting diameter/)).toBeNull();
+    fireEvent.change(screen.getByLabelText('Family'), { target: { value: 'dovetail' } });
+    expect(screen.getByLabelText('KAPR cutting edge angle, degrees (if known)')).toBeTruthy();
+    expect(screen.queryByLabelText(/point angle/)).toBeNull();
+    expect(screen.getByText(/Length is measured to: lower face/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Family'), { target: { value: 'drill' } });
+    expect(screen.getByLabelText('SIG point angle, degrees (if known)')).toBeTruthy();
+  });
+  it('a tap is named by its thread; what is rarer waits behind one click', () => {
+    showIn(<AddItemTag kind="cutter" shop={shop} />);
+    fireEvent.change(screen.getByLabelText('Family'), { target: { value: 'tap' } });
+    expect(screen.getByLabelText('TDZ thread')).toBeTruthy();
+    expect(screen.getByLabelText('DC cutting diameter, mm (if known)')).toBeTruthy();
+    expect(screen.queryByLabelText(/THCHT/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /more facts/ }));
+    expect(screen.getByLabelText('THCHT chamfer form (if known)')).toBeTruthy();
+  });
+  it('sends kind, family and facts with their origin', async () => {
+    const { calls } = showIn(<AddItemTag kind="collet" shop={shop} />, async () => ({
+      ok: true,
+      done: { entry: 1, code: 'C', questions: [] },
+    }));
+    fireEvent.change(screen.getByLabelText('Code here'), { target: { value: 'C32-10' } });
+    fireEvent.change(screen.getByLabelText(/CLAMP_MAX/, { selector: 'input' }), { target: { value: '10' } });
+    fireEvent.change(screen.getByLabelText(/Origin of CLAMP_MAX/), { target: { value: 'measured' } });
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Add collet' })));
+    expect(calls[0]!.input).toMatchObject({
+      kind: 'collet',
+      code: 'C32-10',
+      facts: { CLAMP_MAX: { value: '10', origin: 'measured' } },
+    });
+  });
+  it('each kind of fact gets its kind of field', () => {
+    const of = (symbol: Parameters<typeof factFields>[0][number]) => factFields([symbol])[0]!;
+    expect([of('DC').kind, of('SIG').kind, of('NOF').kind, of('TDZ').kind, of('CCC').kind]).toEqual([
+      'length',
+      'number',
+      'number',
+      'text',
+      'choice',
+    ]);
+    expect(of('CCC').options).toEqual([
+      ['yes', 'yes'],
+      ['no', 'no'],
+    ]);
+    expect(factFields(factsOf('holder', null)).every((f) => f.origin)).toBe(true);
+  });
+  it('prices become cents; outlines carry the unit they were typed in', () => {
+    expect(priceInCents({ supply: { price: '24,90', pack: '5' } })).toEqual({
+      supply: { pack: '5', priceCents: 2490 },
+    });
+    expect(priceInCents({ supply: { price: 'dear' } })).toEqual({ supply: { priceCents: 'dear' } });
+    const blank = { length: '', upper: '', lower: '' };
+    expect(outlineInput({ code: 'H' }, [blank], 'mm')).toEqual({ code: 'H' });
+    expect(outlineInput({}, [{ length: '1', upper: '2', lower: '1.5 mm' }, blank], 'inch')).toEqual({
+      segments: [{ length: '1 in', upper: '2 in', lower: '1.5 mm' }],
+    });
+  });
+});
+
+const item = (family: ItemLine['family'], facts: Record<string, [string, number | null]>): ItemLine =>
+  ({
+    family,
+    kind: 'cutter',
+    code: 'X',
+    cutter: geometry(family!, { DC: facts.DC?.[1] ?? 6 }),
+    substrate: 'carbide',
+    facts: Object.entries(facts).map(([symbol, [text, value]]) => ({
+      symbol,
+      text,
+      value,
+      unit: value === null ? 'words' : 'mm',
+      origin: 'maker',
+    })),
+  }) as unknown as ItemLine;
+
+describe('figures of holes', () => {
+  it('a reamer: limits of ISO 522 and DIN 1420 for 20 H7, where it stands, what it still makes', () => {
+    showIn(
+      <HoleFigures item={item('reamer', { DC: ['20', 20], TCHA: ['H7', null], DCM: ['20.012', 20.012] })} />,
+    );
+    expect(screen.getByText('20.009 to 20.017')).toBeTruthy();
+    expect(screen.getByText('new')).toBeTruthy();
+    expect(screen.getByText(/H7, H8/)).toBeTruthy();
+  });
+  it('a reamer without a class gives no limits', () => {
+    showIn(<HoleFigures item={item('reamer', { DC: ['20', 20] })} />);
+    expect(screen.getByText(/no limits can be given/)).toBeTruthy();
+  });
+  it('a forming tap says its own hole and warns of the cutting tap’s drill; a cutting tap of ISO 2306', () => {
+    showIn(<HoleFigures item={item('tap', { TDZ: ['M6', null], TAPPING: ['forming', null] })} />);
+    expect(screen.getByText('5.56')).toBeTruthy();
+    expect(screen.getByText(/too small for it and breaks it/)).toBeTruthy();
+  });
+  it('a cutting tap: 5.00 before M6; another drill is tried in percent', () => {
+    showIn(<HoleFigures item={item('tap', { TDZ: ['M6', null] })} />);
+    expect(screen.getByText('5.00')).toBeTruthy();
+    expect(screen.getByText(/taken as cutting/)).toBeTruthy();
+    // 100 (6 − 5.1) / 1.299 = 69 % (charts, 3/4 H).
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: '5.1' } });
+    expect(screen.getByText('69 %')).toBeTruthy();
+  });
+  it('a mill’s reach counts its neck; a ramp limit that nobody stated is not guessed', () => {
+    showIn(
+      <FloorFigures
+        cutter={geometry('square', { DC: 6, LCF: 9, DN: 5.8, LU: 30, RE: 0 })}
+        centreCutting={false}
+      />,
+    );
+    expect(screen.getByText('30.00')).toBeTruthy();
+    expect(screen.getByText('no limit known')).toBeTruthy();
+    expect(screen.getByText(/drill a start hole/)).toBeTruthy();
+  });
+  it('only rungs that the coating allows are offered', () => {
+    const steel = item('square', { DC: ['10', 10], COATING: ['TiAlN', null] });
+    expect(openGrades(steel, shop).map(([g]) => g)).toEqual([
+      'slotting steel',
+      'squaring with the upper flute',
+      'scrap',
+    ]);
+  });
+});
+
+it('the question of an address leaves out what is open and how it looks', () => {
+  const search = new URLSearchParams('open=EM8&q=DC+6..8&cols=code&sort=-dc&do=facts&kind=cutter');
+  expect(questionOf(search)).toBe('q=DC+6..8&kind=cutter&sort=-dc');
+});
