@@ -7,8 +7,15 @@ export async function fill(scope: Page | Locator, values: Record<string, string>
   for (const [label, value] of Object.entries(values)) {
     const field = within.getByLabel(label, { exact: false }).first();
     if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
+    else if ((await field.getAttribute('role')) === 'combobox') await find(field, value);
     else await field.fill(value);
   }
+}
+
+/** Finds in a searched choice by words and takes the first that is found with them in its title. */
+async function find(field: Locator, words: string): Promise<void> {
+  await field.fill(words);
+  await field.page().getByRole('option', { name: words }).first().click();
 }
 
 /** What the scan line says. */

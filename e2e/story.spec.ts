@@ -143,7 +143,7 @@ test('a cutter and a holder, with facts and their origin, received onto the shel
 test('build: judged while it is typed, a stop is refused, then a tag number', async () => {
   await page.getByRole('link', { name: 'Rack' }).click();
   await page.getByRole('link', { name: 'Build one' }).click();
-  await fill(tag(), { 'Cutter from': 'EM10|S1', 'Holder from': 'CC10|S1', Stickout: '18' });
+  await fill(tag(), { 'Cutter from': 'EM10', 'Holder from': 'CC10', Stickout: '18' });
   await expect(tag().getByText('Gripped on the flutes: 4 mm of flute would be in the bore')).toBeVisible();
   await tag().getByRole('button', { name: 'Build', exact: true }).click();
   await expect(alert().first()).toContainText('Gripped on the flutes');

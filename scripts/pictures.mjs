@@ -13,7 +13,7 @@ const PICTURES = [
   [
     'build',
     '/rack?new=build&job=J-2205&operation=2&t=16',
-    { fill: { 'Cutter from': 'CH12-90|CAB1-A', 'Holder from': 'CC20-40|HOLD', Stickout: '30' } },
+    { fill: { 'Cutter from': 'CH12-90', 'Holder from': 'CC20-40', Stickout: '30' } },
   ],
   ['cutters', '/cutters?open=CR12-2'],
   ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],
@@ -91,6 +91,10 @@ for (const [name, path, options = {}] of PICTURES) {
   for (const [label, value] of Object.entries(fill)) {
     const field = page.locator('.tag').getByLabel(label).first();
     if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
+    else if ((await field.getAttribute('role')) === 'combobox') {
+      await field.fill(value);
+      await page.getByRole('option', { name: value }).first().click();
+    }
     else await field.fill(value);
   }
   if (list) {

@@ -10,6 +10,13 @@ const problem = {
   content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
 };
 
+/** Lists that also go out as files. */
+const FILES = {
+  items: 'The catalogue, or what of it answers ?q, kind, place, sort',
+  stock: 'All that lies somewhere and answers ?q, kind, place, lies, owner, sort',
+  movements: 'What moved, newest first, of ?item, piece, place or who; at most 10,000',
+};
+
 /** The OpenAPI 3.1 document of /api/v1, made from the same schemas that check input at the door. */
 export function openApi(): object {
   const paths: Record<string, Record<string, object>> = {};
@@ -81,13 +88,14 @@ export function openApi(): object {
     },
     responses: { 200: { description: 'The preview', content: json({ type: 'object' }) }, default: problem },
   };
-  for (const format of FORMATS)
-    at(`items.${format}`).get = {
-      operationId: `items_${format}`,
-      summary: `The catalogue, or what of it answers ?q, kind, place, sort, as ${format.toUpperCase()}.`,
-      tags: ['views'],
-      responses: { 200: { description: 'The file' }, default: problem },
-    };
+  for (const [list, what] of Object.entries(FILES))
+    for (const format of FORMATS)
+      at(`${list}.${format}`).get = {
+        operationId: `${list}_${format}`,
+        summary: `${what}, as ${format.toUpperCase()}.`,
+        tags: ['views'],
+        responses: { 200: { description: 'The file' }, default: problem },
+      };
   return {
     openapi: '3.1.0',
     info: {

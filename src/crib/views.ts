@@ -9,14 +9,18 @@ import { rackView } from './rack';
 import { shopView } from './shop';
 import {
   catalogueView,
+  consignedView,
   countView,
   itemView,
   movementsView,
   placesView,
   placeView,
   savedViews,
+  stockView,
   takeableView,
   type CatalogueAsked,
+  type MovementsAsked,
+  type StockAsked,
 } from './stock';
 import { missingView, todayView } from './today';
 
@@ -38,6 +42,27 @@ export function askedOf(query: URLSearchParams): CatalogueAsked {
     before: text('before'),
     unit: query.get('unit') === 'inch' ? 'inch' : 'mm',
     limit: query.has('limit') ? Number(query.get('limit')) || undefined : undefined,
+  };
+}
+
+/** A question to the stock from the address. */
+export function stockAskedOf(query: URLSearchParams): StockAsked {
+  return {
+    ...askedOf(query),
+    lies: query.get('lies') || undefined,
+    owner: query.get('owner') || undefined,
+  };
+}
+
+/** A question to the history of movements from the address. */
+export function movementsAskedOf(query: URLSearchParams): MovementsAsked {
+  const text = (name: string) => query.get(name) || undefined;
+  return {
+    item: text('item'),
+    piece: text('piece'),
+    place: text('place'),
+    who: text('who'),
+    before: Number(query.get('before')) || undefined,
   };
 }
 
@@ -65,13 +90,15 @@ export const VIEWS: readonly View[] = [
     countView(crib.db, query.get('number')),
   ),
   view('movements', 'What moved, newest first: ?item, piece, place or who; before an id.', (crib, query) =>
-    movementsView(crib.db, {
-      item: query.get('item') ?? undefined,
-      piece: query.get('piece') ?? undefined,
-      place: query.get('place') ?? undefined,
-      who: query.get('who') ?? undefined,
-      before: Number(query.get('before')) || undefined,
-    }),
+    movementsView(crib.db, movementsAskedOf(query)),
+  ),
+  view(
+    'stock',
+    'All that lies somewhere, a page at a time: ?q=words, places’ codes and symbol ranges, kind, place, lies (crib, lent, machine, regrind, builds, scrap, lost, anywhere), owner (ours, theirs, a supplier), sort (item, place, quantity; - turns it), after or before a line, unit, limit.',
+    (crib, query) => stockView(crib.db, stockAskedOf(query)),
+  ),
+  view('consigned', 'What was taken of suppliers’ own stock and is not settled.', (crib) =>
+    consignedView(crib.db),
   ),
   view('exchange', 'Lists that came in, and what unknown headers were said to mean.', (crib) =>
     exchangeView(crib.db),
@@ -90,8 +117,15 @@ export const VIEWS: readonly View[] = [
     (crib) => missingView(crib.db, localDay(crib.now(), crib.zone)),
   ),
   view('saved-views', 'Questions to the catalogue kept by name.', (crib) => savedViews(crib.db)),
-  view('takeable', 'Cutters, bodies and holders of which something lies in the crib.', (crib) =>
-    takeableView(crib.db),
+  view(
+    'takeable',
+    'What can be taken for a build: ?what=cutter or holder, q=words, ranges or a mark, like=an item that comes first.',
+    (crib, query) =>
+      takeableView(crib.db, {
+        what: query.get('what') || undefined,
+        q: query.get('q') || undefined,
+        like: query.get('like') || undefined,
+      }),
   ),
   view('assemblies', 'Assemblies that stand: outline, judgement, measurement, registers, life.', (crib) =>
     rackView(crib.db),

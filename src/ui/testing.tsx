@@ -1,6 +1,19 @@
 import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
+import { DEFAULT_LADDER } from '@/core/life';
+import type { ShopView } from '@/crib/shop';
 import { Surround, type AppDoor } from './shell/door';
+
+/** A shop with one person and the ladder as it begins. */
+export const SHOP: ShopView = {
+  people: [{ initials: 'IK', name: 'Ida' }],
+  places: [],
+  materials: [],
+  suppliers: [],
+  machines: [],
+  ladder: DEFAULT_LADDER,
+  entries: 1,
+};
 
 /** What the app would hand in, with every call kept; verbs answer as the test says. */
 export function showIn(

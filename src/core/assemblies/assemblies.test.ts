@@ -1,4 +1,4 @@
-import { geometry, type CutterGeometry, type HolderGeometry } from '../cutters';
+import { checkItem, geometry, shankForms, type CutterGeometry, type HolderGeometry } from '../cutters';
 import { assemblyOutline, expectedGaugeLength, judgeBuild } from './index';
 
 const cutter: CutterGeometry = geometry('square', { DC: 10, DMM: 10, LCF: 22, OAL: 72, NOF: 4 });
@@ -64,6 +64,41 @@ describe('judgeBuild: both sides of every limit (common practice; holder figures
     const all = judgeBuild({ cutter, holder, stickout: 34 });
     expect(all).toHaveLength(5);
     all.forEach((j) => expect(j.because.values.length).toBeGreaterThan(1));
+  });
+});
+
+describe('the form of the shank (DIN 1835-1 and DIN 6535: A plain, B flats, E whistle notch; common practice)', () => {
+  const form = (shank: string | null, takes: string | null) =>
+    judgeBuild({ cutter, holder, stickout: 34, shank: { form: shank, takes } }).find(
+      (j) => j.code === 'SHANK_FORM',
+    )?.grade;
+  it.each<[string | null, string | null, string | undefined]>([
+    ['plain', 'plain', 'good'],
+    ['flat', 'flat, whistle notch', 'good'],
+    // A side screw finds nothing to seat on: it marks the shank and lets go.
+    ['plain', 'flat', 'stop'],
+    // The notch is inclined at 2 degrees: a flat's screw doesn't seat on it, nor the reverse.
+    ['whistle notch', 'flat', 'stop'],
+    ['flat', 'whistle notch', 'stop'],
+    ['flat', 'plain', 'question'],
+    ['threaded', 'plain', 'stop'],
+    [null, 'flat', 'not judged'],
+    ['flat', null, 'not judged'],
+    // Nothing is said where nothing is known.
+    [null, null, undefined],
+  ])('%s in a holder that takes %s: %s', (shank, takes, expected) =>
+    expect(form(shank, takes)).toBe(expected),
+  );
+  it('reads several forms; a word that is none makes no half list', () => {
+    expect(shankForms('Plain, flat and whistle notch')).toEqual(['plain', 'flat', 'whistle notch']);
+    expect(shankForms('plain, square')).toBeNull();
+    expect(shankForms(' , ')).toBeNull();
+    expect(
+      checkItem('holder', null, [
+        { symbol: 'LF', value: 60, text: '60' },
+        { symbol: 'SHANKS', value: null, text: 'conical' },
+      ]),
+    ).toMatchObject([{ field: 'SHANKS' }]);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Grade, Judgement } from '../because';
-import type { CutterGeometry, HolderGeometry } from '../cutters';
+import { shankIn, type CutterGeometry, type HolderGeometry } from '../cutters';
 import { DEFAULTS } from '../defaults';
 
 export interface Build {
@@ -7,6 +7,8 @@ export interface Build {
   holder: HolderGeometry;
   /** Tip to holder face, mm. */
   stickout: number;
+  /** The shank's form, and the forms the holder takes, in its own words; null is 'not known'. */
+  shank?: { form: string | null; takes: string | null };
 }
 
 const mm = (n: number) => `${Math.round(n * 1000) / 1000} mm`;
@@ -18,8 +20,14 @@ const mm = (n: number) => `${Math.round(n * 1000) / 1000} mm`;
  * maker's own figures. mm throughout; stickout must be above 0.
  * Example: OAL 72, LCF 22, stickout 20 -> FLUTES_GRIPPED stop, since 2 mm of flute would be in the bore.
  */
-export function judgeBuild({ cutter: c, holder: h, stickout }: Build): Judgement[] {
-  return [shankFits(c, h), flutesFree(c, stickout), ...grip(c, h, stickout), ratio(c, stickout)];
+export function judgeBuild({ cutter: c, holder: h, stickout, shank }: Build): Judgement[] {
+  return [
+    shankFits(c, h),
+    ...shankForm(shank),
+    flutesFree(c, stickout),
+    ...grip(c, h, stickout),
+    ratio(c, stickout),
+  ];
 }
 
 function judgement(
@@ -64,6 +72,33 @@ function shankFits(c: CutterGeometry, h: HolderGeometry): Judgement {
   if (c.DMM < h.CLAMP_MIN - 1e-9)
     return say('stop', `Shank is ${mm(h.CLAMP_MIN - c.DMM)} too thin for this holder`);
   return say('good', 'The shank fits the holder');
+}
+
+/** Only where something is known of it: most holders take plain shanks, and nobody says so. */
+function shankForm(shank: Build['shank']): Judgement[] {
+  if (!shank || (shank.form === null && shank.takes === null)) return [];
+  const grade = shankIn(shank.form, shank.takes);
+  const words = {
+    good: `A ${shank.form} shank, as this holder takes`,
+    question: `A ${shank.form} shank in a holder for plain ones: it grips on less and runs less true`,
+    stop: `A ${shank.form} shank does not hold here: the holder takes ${shank.takes}`,
+    'not judged': 'Whether the form of the shank holds is not judged',
+  }[grade];
+  return [
+    {
+      code: 'SHANK_FORM',
+      grade,
+      words,
+      because: {
+        words: 'A side screw needs its flat or notch; a collet needs the whole round.',
+        formula: 'form of the shank among those the holder takes',
+        values: [
+          { name: 'SHANK', value: shank.form ?? 'not known' },
+          { name: 'SHANKS', value: shank.takes ?? 'not known' },
+        ],
+      },
+    },
+  ];
 }
 
 function flutesFree(c: CutterGeometry, stickout: number): Judgement {

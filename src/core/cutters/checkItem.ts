@@ -10,7 +10,8 @@ import {
 } from './geometry';
 import { holeLimits } from './holes';
 import { readInsertCode } from './insertCode';
-import { isSymbol, symbolSpec, type FactSymbol } from './symbols';
+import { shankForms } from './shanks';
+import { isSymbol, SHANK_FORMS, symbolSpec, type FactSymbol } from './symbols';
 import { checkCollet } from './tapers';
 import { readThread } from './threads';
 
@@ -104,7 +105,7 @@ export function checkItem(
   const first = FIRST_FACT[kind];
   if (first && number(facts, first) === null)
     return [{ field: first, value: '', limit: 'needed', words: `${symbolSpec(first).words} is needed` }];
-  if (kind === 'holder') return checkHolder(holderFrom(facts, segments));
+  if (kind === 'holder') return [...checkHolder(holderFrom(facts, segments)), ...checkShanks(facts)];
   const faults: ItemFault[] =
     kind === 'cutter' || kind === 'body' ? checkCutter(cutterFrom(family!, facts)) : [];
   for (const f of facts) {
@@ -122,6 +123,7 @@ export function checkItem(
     faults.push(
       ...checkCollet(words(facts, 'COLLET'), number(facts, 'CLAMP_MIN'), number(facts, 'CLAMP_MAX')),
     );
+  faults.push(...checkShanks(facts));
   if (kind === 'insert') faults.push(...checkInsert(facts));
   if (family === 'tap') faults.push(...checkThread(facts));
   if (family === 'reamer') {
@@ -135,6 +137,19 @@ export function checkItem(
       });
   }
   return faults;
+}
+
+function checkShanks(facts: readonly KnownFact[]): ItemFault[] {
+  const takes = words(facts, 'SHANKS');
+  if (takes === null || shankForms(takes)) return [];
+  return [
+    {
+      field: 'SHANKS',
+      value: takes,
+      limit: `of ${SHANK_FORMS.join(', ')}; several with commas`,
+      words: 'a form of shank that is not known here',
+    },
+  ];
 }
 
 function checkInsert(facts: readonly KnownFact[]): ItemFault[] {

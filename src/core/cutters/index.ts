@@ -51,6 +51,9 @@ export {
 export type { HoleLimits, ReamerLimits, ReamerState } from './holes';
 export { drillForPercent, formingHole, readThread, tapDrill, threadPercent } from './threads';
 export type { TapDrill, Thread } from './threads';
+// Which shank a holder holds
+export { shankForms, shankIn } from './shanks';
+export type { ShankForm } from './shanks';
 // Inserts, tapers, collets
 export { pricePerEdge, readInsertCode } from './insertCode';
 export type { InsertCode } from './insertCode';

@@ -3,7 +3,7 @@ import { judgeBuild } from '@/core/assemblies';
 import { KINDS, regroundGeometry, type ItemKind } from '@/core/cutters';
 import type { Judgement } from '@/core/because';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
-import { loadItems } from '@/crib/cutters';
+import { factText, loadItems } from '@/crib/cutters';
 import { nextNumber } from '@/data/assemblies';
 import { insert, type Connection } from '@/data/database';
 import { maybeOperation } from '@/data/jobs';
@@ -163,6 +163,7 @@ export async function build(
     ),
     holder: holderItem.holder!,
     stickout: length.mm,
+    shank: { form: factText(cutterItem, 'SHANK'), takes: factText(holderItem, 'SHANKS') },
   });
   const stops = judgements.filter((j) => j.grade === 'stop');
   if (stops.length && !despite)

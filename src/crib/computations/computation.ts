@@ -23,6 +23,7 @@ export const number = { type: 'number', minimum: -1e6, maximum: 1e6 } as const;
 export const positive = { type: 'number', exclusiveMinimum: 0, maximum: 1e6 } as const;
 export const orNull = { type: ['number', 'null'], minimum: -1e6, maximum: 1e6 } as const;
 export const text = { type: 'string', maxLength: 200 } as const;
+export const textOrNull = { type: ['string', 'null'], maxLength: 200 } as const;
 export const shape = <
   const P extends Record<string, JSONSchema>,
   const R extends readonly (keyof P & string)[],

@@ -35,6 +35,7 @@ import {
   list,
   number,
   orNull,
+  textOrNull,
   positive,
   shape,
   text,
@@ -67,7 +68,11 @@ export const COMPUTATIONS: readonly Computation[] = [
   computation<Build>(
     'assemblies/judge',
     'Judgement of a build and its expected gauge length, mm.',
-    shape(buildOf, ['cutter', 'holder', 'stickout']),
+    shape({ ...buildOf, shank: shape({ form: textOrNull, takes: textOrNull }, ['form', 'takes']) }, [
+      'cutter',
+      'holder',
+      'stickout',
+    ]),
     (b) => ({
       judgements: judgeBuild({ ...b, cutter: whole(b.cutter) }),
       expectedGaugeLength: expectedGaugeLength(b.holder.LF, b.stickout),

@@ -3,7 +3,7 @@ export { addItem } from './addItem';
 export { stateFacts } from './stateFacts';
 export { linkItem, stateStanding } from './linkItem';
 // Items with their facts in force
-export { itemWords, loadItems } from './loadItems';
+export { factText, itemWords, loadItems } from './loadItems';
 // Facts at a door
 export { faultParts, insertFacts, readFact, withFollowing } from './writeFacts';
 export type { Fact } from './writeFacts';

@@ -5,6 +5,7 @@ import {
   holderFrom,
   KINDS,
   type CutterGeometry,
+  type FactSymbol,
   type Family,
   type HolderGeometry,
   type HolderSegment,
@@ -54,6 +55,10 @@ export async function loadItems(c: Connection, ids: readonly number[] | null = n
     ),
   );
 }
+
+/** What a fact of an item says, in its words as entered; null where it is not known. */
+export const factText = (item: CribItem, symbol: FactSymbol): string | null =>
+  item.facts.find((f) => f.symbol === symbol)?.text ?? null;
 
 type KnownFact = Pick<CribFact, 'symbol' | 'text' | 'unit' | 'value'>;
 

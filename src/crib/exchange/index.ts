@@ -1,6 +1,7 @@
 // Lists out
 export { exportedItems, exportItems, itemTable } from './exportItems';
 export type { Exported } from './exportItems';
+export { exportMovements, exportStock } from './exportStock';
 // Lists in
 export { importItems, listFields } from './importItems';
 export { previewImport } from './preview';

@@ -141,14 +141,14 @@ function flat(item: unknown): Record<string, string> {
 }
 
 /** Writes a list: every cell is text, so that 1/4 stays 1/4 and no spreadsheet makes a day of it. */
-export async function writeTable(table: Table, format: 'csv' | 'xlsx'): Promise<Uint8Array> {
+export async function writeTable(table: Table, format: 'csv' | 'xlsx', name = 'items'): Promise<Uint8Array> {
   if (format === 'csv')
     // A byte-order mark: without it spreadsheets read letters beyond ASCII wrongly.
     return new TextEncoder().encode(
       `\uFEFF${Papa.unparse([table.headers, ...table.rows], { newline: '\r\n' })}\r\n`,
     );
   const book = new ExcelJS.Workbook();
-  const sheet = book.addWorksheet('Items', { views: [{ state: 'frozen', ySplit: 1 }] });
+  const sheet = book.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1 }] });
   sheet.addRow(table.headers).font = { bold: true };
   for (const row of table.rows) sheet.addRow(row);
   table.headers.forEach((_, i) => (sheet.getColumn(i + 1).numFmt = '@'));

@@ -41,6 +41,7 @@ const WORDS: Record<string, (a: Record<string, unknown>) => string> = {
   mountInserts: (a) => `${a.quantity} × ${a.item} into ${a.piece}`,
   unmountInserts: (a) =>
     `${a.back} × ${a.item} out of ${a.piece}, ${a.edgesLeft} edges left, ${a.scrapped} scrapped`,
+  settleTakings: (a) => `${a.pieces} taken of ${a.supplier}’s stock settled`,
   setLadder: () => 'the ladder of second lives',
   setChoosingRules: () => 'rules for choosing cutters',
   addPicture: (a) => `picture of ${a.of}: ${a.shows}`,

@@ -1,6 +1,7 @@
 import { localDay } from '../door';
 import { previewImport } from '../exchange';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { consignedView } from '../stock';
 import { VERBS } from '../verbs';
 import { VIEWS } from '../views';
 
@@ -74,6 +75,8 @@ const PIXEL =
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
 /** Mark of a built cutter body. */
 let body = '';
+/** The newest movement of what was taken of a supplier's own stock. */
+let taken = 0;
 /** Adds a cutter for a case to work on: it stays. */
 const add = (code: string) =>
   crib.do('addItem', { code, kind: 'cutter', family: 'square', facts: { DC: maker('10') } });
@@ -187,6 +190,21 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     async () => {
       await crib.do('mountInserts', { piece: body, item: 'INS', from: 'S1' });
       ASKED.item = 'code=FM';
+    },
+  ],
+  [
+    'settleTakings',
+    () => ({ supplier: 'NORD', upTo: taken, reference: 'R-1' }),
+    async () => {
+      await crib.do('receiveStock', { item: 'EM10', place: 'USED', quantity: 2, supplier: 'NORD' });
+      await crib.do('scrapStock', {
+        item: 'EM10',
+        from: 'USED',
+        quantity: 1,
+        reason: 'dropped',
+        supplier: 'NORD',
+      });
+      taken = (await consignedView(crib.db)).taken[0]!.upTo;
     },
   ],
   ['setChoosingRules', () => ({ weights: { short: 9 }, flutes: { N: [1, 2] }, bulk: 'solid first' })],

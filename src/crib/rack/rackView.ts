@@ -12,7 +12,7 @@ import {
   type Register,
 } from '@/core/measuring';
 import type { LengthUnit } from '@/core/units';
-import { loadItems, type CribItem } from '@/crib/cutters';
+import { factText, loadItems, type CribItem } from '@/crib/cutters';
 import { loadLifeBook, type LifeBook } from '@/crib/life';
 import { measuredState, type MeasuredState } from '@/crib/measuring';
 import {
@@ -163,7 +163,12 @@ function card(row: AssemblyRow, around: Around): AssemblyCard {
     stickoutEntered: row.stickout_entered,
     expectedMm,
     outline: assemblyOutline(present, holder.holder!, row.stickout_mm, length),
-    judgements: judgeBuild({ cutter: present, holder: holder.holder!, stickout: row.stickout_mm }),
+    judgements: judgeBuild({
+      cutter: present,
+      holder: holder.holder!,
+      stickout: row.stickout_mm,
+      shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
+    }),
     measured,
     measurements,
     registers:

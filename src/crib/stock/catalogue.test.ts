@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { FAMILIES, FAMILY_NAMES, ITEM_KINDS, KINDS } from '@/core/cutters';
 import { CRIB_PLACES } from '@/core/stock';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { catalogueView, itemView, type CatalogueAsked } from './index';
+import { catalogueView, itemView, takeableView, type CatalogueAsked } from './index';
 
 let crib: TestCrib;
 const maker = (value: string) => ({ value, origin: 'maker' });
@@ -216,5 +216,69 @@ describe('adding items', () => {
       ['SQ6.35', 'SQ3'],
     ]);
     expect((await catalogueView(crib.db, { q: 'SQ0.5' })).lines[0]!.standing).toBe('discontinued');
+  });
+});
+
+describe('what can be taken for a build', () => {
+  const takes = async (asked: Parameters<typeof takeableView>[1]) =>
+    (await takeableView(crib.db, asked)).sources.map((s) => `${s.item}: ${s.take}`);
+  it('is found by words and ranges among what lies here, cutters and holders apart', async () => {
+    expect(await takes({ q: 'em10' })).toEqual(['EM10: 3 unused at S1']);
+    expect(await takes({ what: 'holder' })).toEqual(['SL10: 2 at S1']);
+    // D8 is in the catalogue, but none lies here.
+    expect(await takes({ q: 'drill DC 7..9' })).toEqual([]);
+    await expect(takeableView(crib.db, { what: 'boat' })).rejects.toMatchObject({
+      parts: [{ field: 'what' }],
+    });
+  });
+  it('puts old stock before the version that follows it, and says so; the one to be replaced first', async () => {
+    const facts = { DC: maker('10'), LCF: maker('22') };
+    await crib.do('addItem', { code: 'ZZ-OLD', kind: 'cutter', family: 'square', facts });
+    await crib.do('linkItem', {
+      item: 'EM10',
+      earlier: 'ZZ-OLD',
+      relation: 'version',
+      reason: 'renamed grade',
+    });
+    expect(await takes({ q: 'em10' })).toEqual(['EM10: 3 unused at S1']);
+    await crib.do('receiveStock', { item: 'ZZ-OLD', place: 'USED', quantity: 2 });
+    const { sources } = await takeableView(crib.db, { q: 'em10' });
+    expect(sources.map((s) => s.item)).toEqual(['ZZ-OLD', 'EM10']);
+    expect(sources[1]!.caution).toBe('old stock first: ZZ-OLD has 2 at USED');
+    expect((await takes({ like: 'EM10' })).slice(0, 2)).toEqual([
+      'ZZ-OLD: 2 unused at USED',
+      'EM10: 3 unused at S1',
+    ]);
+    await crib.do('stateStanding', { item: 'ZZ-OLD', standing: 'trial', reason: 'two to try' });
+    expect((await takeableView(crib.db, { q: 'zz-old' })).sources[0]!.caution).toBe('trial');
+  });
+  it('a scanned mark is that piece alone; one that ended is not offered until it is graded', async () => {
+    const built = await crib.do('buildAssembly', {
+      cutter: { item: 'EM10', place: 'S1' },
+      holder: { item: 'SL10', place: 'S1' },
+      stickout: '34',
+    });
+    expect(await takes({ q: 'E-0001' })).toEqual([]);
+    await crib.do('endLife', { tag: built.tag, kind: 'worn', cutterTo: 'USED' });
+    expect(await takes({ q: 'e-0001' })).toEqual([]);
+    await crib.do('gradePiece', { piece: 'E-0001', grade: 'aluminium', place: 'USED' });
+    expect(await takes({ q: 'e-0001' })).toEqual(['EM10: E-0001 at USED, graded aluminium']);
+    expect(await takes({ q: 'em10' })).toContain('EM10: E-0001 at USED, graded aluminium');
+  });
+  it('no holder here holds the form of a shank: it is questioned on the cutter’s page', async () => {
+    await crib.do('addItem', {
+      code: 'WN',
+      kind: 'cutter',
+      family: 'square',
+      facts: { DC: maker('10'), DMM: maker('10'), SHANK: maker('whistle notch') },
+    });
+    expect((await itemView(crib.db, 'WN')).noHolderTakes).toBeNull();
+    await crib.do('stateFacts', { item: 'SL10', facts: { SHANKS: maker('flat') } });
+    expect((await itemView(crib.db, 'WN')).noHolderTakes).toBe(
+      'No holder or collet here holds a whistle notch shank of 10 mm: SL10 takes flat',
+    );
+    await expect(
+      crib.do('stateFacts', { item: 'SL10', facts: { SHANKS: maker('conical') } }),
+    ).rejects.toMatchObject({ parts: [{ field: 'facts.SHANKS.value' }] });
   });
 });

@@ -2,7 +2,7 @@ import { inCrib } from '@/core/stock';
 import { ITEM_KINDS, itemQuery, type Family, type ItemKind } from '@/core/cutters';
 import type { LengthUnit } from '@/core/units';
 import { itemWords } from '@/crib/cutters';
-import { found, Problem } from '@/crib/door';
+import { found, oneOf } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
   COUNTED_TO,
@@ -67,14 +67,6 @@ export const PAGE_LINES = 50;
 export async function catalogueQuestion(c: Connection, asked: CatalogueAsked): Promise<CatalogueQuestion> {
   const { words, ranges } = itemQuery(asked.q ?? '', asked.unit ?? 'mm');
   const sort = (asked.sort ?? 'code').replace(/^-/, '');
-  const oneOf = (name: string, value: string, list: readonly string[]) => {
-    if (!list.includes(value))
-      throw new Problem('INVALID_INPUT', `${name}: ${value} is none of these`, {
-        field: name,
-        value,
-        limit: list.join(', '),
-      });
-  };
   oneOf('sort', sort, SORTS);
   if (asked.kind) oneOf('kind', asked.kind, ITEM_KINDS);
   const place = asked.place
@@ -132,7 +124,7 @@ async function linesOf(c: Connection, rows: readonly CatalogueRow[]): Promise<Ca
       words: itemWords(row, known),
       maker: row.maker,
       unused: row.unused,
-      suppliers: sum(here.filter((p) => !p.owned)),
+      suppliers: here.reduce((n, p) => n + p.theirs, 0),
       inBuilds: sum(there.filter((p) => p.kind === 'build')),
       places: [...new Set(here.map((p) => p.place))],
       facts: Object.fromEntries(

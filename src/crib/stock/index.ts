@@ -11,6 +11,8 @@ export { bookCount, enterCount, startCount } from './countSheet';
 export { sendToRegrind, takeFromRegrind } from './regrind';
 export { mountInserts, unmountInserts } from './inserts';
 export { stateSeat } from './seats';
+export { consignedView, settleTakings } from './settle';
+export type { ConsignedView, Taken, TakenLine } from './settle';
 export { addPicture, keptPicture, maybePicture } from './pictures';
 export type { PictureLine } from './pictures';
 export { savedViews, saveView } from './saveView';
@@ -20,8 +22,13 @@ export { movementsView } from './movementsView';
 export type { MovementsAsked, MovementsView } from './movementsView';
 export { countView, placesView, placeView } from './placesView';
 export type { CountedLine, CountView, PlaceLine, PlacesView } from './placesView';
+// All that lies somewhere, in pages
+export { allStock, LIES, stockView } from './stockView';
+export type { Lies, StockAsked, StockLine, StockView } from './stockView';
 // The catalogue in pages, one item whole, what can be taken for a build
 export { catalogueQuestion, catalogueView, PAGE_LINES } from './catalogueView';
 export type { CatalogueAsked, CatalogueLine, CatalogueView } from './catalogueView';
-export { itemView, takeableView } from './itemsView';
-export type { ItemLine, ItemsView, OneItemView } from './itemsView';
+export { itemView } from './itemsView';
+export type { ItemLine, OneItemView } from './itemsView';
+export { takeableView } from './takeable';
+export type { TakeableView, TakeSource } from './takeable';

@@ -212,10 +212,18 @@ export const unmountInserts = defineVerb({
     const good = left > 0 ? mounted.quantity - broken : 0;
     await move(build.id, scrap.id, mounted.lot_id, mounted.quantity - good);
     if (good > 0) {
-      // They come back as another parcel: of the same owner and lot, with one edge less.
-      const marks = await lotMarks(c, mounted.lot_id);
+      // They come back as another parcel: of the same lot, with one edge less, and used: ours, whoever's they were.
       await move(build.id, null, mounted.lot_id, good);
-      await move(null, to.id, await lotOf(c, moment.entryId, item.id, { ...marks, edgesLeft: left }), good);
+      await move(
+        null,
+        to.id,
+        await lotOf(c, moment.entryId, item.id, {
+          code: await lotCode(c, mounted.lot_id),
+          ownerId: null,
+          edgesLeft: left,
+        }),
+        good,
+      );
     }
     if (piece.ended_entry_id === null && piece.edge_set_id === mounted.edge_set_id)
       await insert(c, 'ending', {
@@ -236,14 +244,8 @@ export const unmountInserts = defineVerb({
   },
 });
 
-const lotMarks = async (c: Connection, lotId: number | null) => {
-  const lot =
-    lotId === null
-      ? null
-      : await maybeOne<{ code: string | null; owner_supplier_id: number | null }>(
-          c,
-          'select code, owner_supplier_id from lot where id = $1',
-          [lotId],
-        );
-  return { code: lot?.code ?? null, ownerId: lot?.owner_supplier_id ?? null };
-};
+const lotCode = async (c: Connection, lotId: number | null): Promise<string | null> =>
+  lotId === null
+    ? null
+    : ((await maybeOne<{ code: string | null }>(c, 'select code from lot where id = $1', [lotId]))?.code ??
+      null);

@@ -1,4 +1,5 @@
 import { group } from 'd3';
+import { shankIn } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
 import { maybeMounted } from './inserts';
@@ -13,7 +14,6 @@ import {
   manyMaterials,
   manyPieces,
   manyStandings,
-  manyStockedItems,
   manySupplies,
   maybeItem,
   type BalanceRow,
@@ -39,8 +39,8 @@ export interface ItemLine extends CribItem {
   standing: StandingRow | null;
 }
 
-/** Items with all that is known of their stock. null: all of them. */
-async function linesOf(c: Connection, ids: readonly number[] | null): Promise<ItemLine[]> {
+/** Items with all that is known of their stock. */
+async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[]> {
   const items = await loadItems(c, ids);
   const balances = group(await manyBalances(c, ids), (b) => b.item_id);
   const pieces = group(await manyPieces(c, ids), (p) => p.item_id);
@@ -72,14 +72,6 @@ async function linesOf(c: Connection, ids: readonly number[] | null): Promise<It
       standing: standings.get(item.id) ?? null,
     };
   });
-}
-
-export interface ItemsView {
-  items: ItemLine[];
-}
-/** What can be taken for a build: cutters, bodies and holders of which something lies in the crib. */
-export async function takeableView(c: Connection): Promise<ItemsView> {
-  return { items: await linesOf(c, await manyStockedItems(c)) };
 }
 
 export interface OneItemView {
@@ -123,11 +115,15 @@ async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bod
 async function noHolderTakes(c: Connection, item: ItemLine): Promise<string | null> {
   const shank = item.cutter?.DMM ?? null;
   if (shank === null) return null;
+  const form = item.facts.find((f) => f.symbol === 'SHANK')?.text ?? null;
   const ranges = await manyHoldingRanges(c);
-  if (!ranges.length || ranges.some((r) => r.min <= shank + 1e-6 && r.max >= shank - 1e-6)) return null;
+  const mm = (n: number) => `${Math.round(n * 1000) / 1000}`;
+  const fit = ranges.filter((r) => r.min <= shank + 1e-6 && r.max >= shank - 1e-6);
+  if (!ranges.length || fit.some((r) => shankIn(form, r.shanks) !== 'stop')) return null;
+  if (fit.length)
+    return `No holder or collet here holds a ${form} shank of ${mm(shank)} mm: ${fit[0]!.code} takes ${fit[0]!.shanks}`;
   const near = ranges
     .map((r) => ({ ...r, off: Math.max(r.min - shank, shank - r.max) }))
     .sort((a, b) => a.off - b.off)[0]!;
-  const mm = (n: number) => `${Math.round(n * 1000) / 1000}`;
   return `No holder or collet here takes a shank of ${mm(shank)} mm; the nearest, ${near.code}, takes ${mm(near.min)} to ${mm(near.max)} mm`;
 }

@@ -23,10 +23,11 @@ export interface MovementsView {
   next: number | null;
 }
 const PAGE = 50;
+const MOST = 10_000;
 
 /** What moved, newest first: of an item, a piece, a place or a person; everything when none is named. */
 export async function movementsView(c: Connection, asked: MovementsAsked): Promise<MovementsView> {
-  const limit = Math.min(Math.max(asked.limit ?? PAGE, 1), 500);
+  const limit = Math.min(Math.max(asked.limit ?? PAGE, 1), MOST);
   const q: MovementQuestion = { limit: limit + 1, before: asked.before, who: asked.who };
   if (asked.item !== undefined)
     q.itemId = found(await maybeItem(c, asked.item), 'item', asked.item, 'item').id;

@@ -1,4 +1,4 @@
-import { takeableView } from './index';
+import { itemView, takeableView } from './index';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
 import { rackView } from '../rack';
 
@@ -107,9 +107,17 @@ it('random acts and their counter-entries leave every count as a model in memory
   expect(countered).toBeGreaterThan(15);
 
   async function agree(): Promise<void> {
-    const { items } = await takeableView(crib.db);
-    const cutter = items.find((i) => i.code === 'EM10')!;
-    const holder = items.find((i) => i.code === 'SL10')!;
+    const cutter = (await itemView(crib.db, 'EM10')).item!;
+    const holder = (await itemView(crib.db, 'SL10')).item!;
+    // What can be taken is what lies there, less what ended and is not graded.
+    const takes = (await takeableView(crib.db)).sources.map((s) => s.value);
+    expect(takes.filter((v) => v === 'EM10|S1').length).toBe(model.unused > 0 ? 1 : 0);
+    expect(takes.filter((v) => v.startsWith('E-')).sort()).toEqual(
+      cutter.pieces
+        .filter((p) => p.ended_entry_id === null || p.grade !== null)
+        .map((p) => p.mark)
+        .sort(),
+    );
     expect(cutter).toMatchObject({ unused: model.unused, inBuilds: model.built.size });
     expect(holder).toMatchObject({ unused: model.holders, inBuilds: model.built.size });
     expect(cutter.pieces.map((p) => p.mark).sort()).toEqual([...model.loose, ...model.ended].sort());

@@ -37,11 +37,12 @@ const KEYS: Record<SortKey, string> = {
 const SAME_MM = 1e-4;
 const like = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
 
-/** The conditions of a question as SQL over item_now n, with their parameters. */
-export function catalogueWhere(q: CatalogueQuestion): { sql: string; params: Param[] } {
-  const params: Param[] = [];
-  const p = (value: Param) => `$${params.push(value)}`;
-  const conditions = ['true'];
+/** What is asked of an item, wherever it lies. */
+export type ItemQuestion = Pick<CatalogueQuestion, 'words' | 'ranges' | 'kind'>;
+
+/** The conditions of a question to items as SQL over item_now n; `p` keeps a parameter and names it. */
+export function itemConditions(q: ItemQuestion, p: (value: Param) => string): string[] {
+  const conditions: string[] = [];
   if (q.kind) conditions.push(`n.kind = ${p(q.kind)}`);
   for (const word of q.words) conditions.push(`n.search like ${p(like(word.toLowerCase()))}`);
   for (const r of q.ranges) {
@@ -57,6 +58,14 @@ export function catalogueWhere(q: CatalogueQuestion): { sql: string; params: Par
       `exists (select 1 from fact_now f where f.item_id = n.item_id and f.symbol = ${p(r.symbol)}${low}${high})`,
     );
   }
+  return conditions;
+}
+
+/** The conditions of a question as SQL over item_now n, with their parameters. */
+export function catalogueWhere(q: CatalogueQuestion): { sql: string; params: Param[] } {
+  const params: Param[] = [];
+  const p = (value: Param) => `$${params.push(value)}`;
+  const conditions = ['true', ...itemConditions(q, p)];
   if (q.placeIds)
     conditions.push(
       `n.item_id in (select b.item_id from balance b where b.quantity > 0 and b.place_id = any (${p(q.placeIds)}::int[]))`,
@@ -107,13 +116,13 @@ export const manyItemFacts = (c: Connection, itemIds: readonly number[]) =>
 
 export interface ItemPlaces {
   item_id: number;
-  places: { place: string; kind: string; quantity: number; owned: boolean }[];
+  places: { place: string; kind: string; quantity: number; theirs: number }[];
 }
-/** What lies where of a page's items, one row an item; \`owned\`: ours, not a supplier's until used. */
+/** What lies where of a page's items, one row an item; \`theirs\`: of them a supplier's until used. */
 export const manyItemPlaces = (c: Connection, itemIds: readonly number[]) =>
   many<ItemPlaces>(
     c,
-    `select b.item_id, json_agg(json_build_object('place', p.code, 'kind', p.kind, 'quantity', b.quantity, 'owned', l.owner_supplier_id is null) order by p.code) as places
+    `select b.item_id, json_agg(json_build_object('place', p.code, 'kind', p.kind, 'quantity', b.quantity, 'theirs', case when l.owner_supplier_id is null then 0 else b.quantity - b.marked end) order by p.code) as places
      from balance b join place p on p.id = b.place_id left join lot l on l.id = b.lot_id
      where b.quantity > 0 and b.item_id = any ($1) group by b.item_id`,
     [itemIds],
@@ -143,6 +152,28 @@ export const placesBelow = async (c: Connection, placeId: number): Promise<numbe
       [placeId],
     )
   ).map((r) => r.id);
+
+/** Items of some kinds that answer a question and of which something lies in the crib, unused or marked, by code. */
+export const manyTakeableIds = async (
+  c: Connection,
+  q: ItemQuestion,
+  kinds: readonly ItemKind[],
+  limit: number,
+): Promise<number[]> => {
+  const params: Param[] = [];
+  const p = (value: Param) => `$${params.push(value)}`;
+  const conditions = [`n.kind = any (${p(kinds)}::text[])`, ...itemConditions(q, p)];
+  return (
+    await many<{ item_id: number }>(
+      c,
+      `select n.item_id from item_now n where ${conditions.join(' and ')}
+       and (n.unused > 0 or exists (select 1 from piece x join piece_place pp on pp.piece_id = x.id join place q on q.id = pp.place_id
+                                    where x.item_id = n.item_id and in_crib(q.kind)))
+       order by n.sort_code, n.item_id limit ${p(limit)}`,
+      params,
+    )
+  ).map((r) => r.item_id);
+};
 
 /** Numbers of all items that answer a question, in its order. */
 export async function manyCatalogueIds(c: Connection, q: CatalogueQuestion): Promise<number[]> {

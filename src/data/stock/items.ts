@@ -149,23 +149,13 @@ export const manySupplies = (c: Connection, itemIds: readonly number[] | null = 
     [itemIds],
   );
 
-/** Cutters, bodies and holders of which something lies in the crib. */
-export const manyStockedItems = async (c: Connection): Promise<number[]> =>
-  (
-    await many<{ item_id: number }>(
-      c,
-      `select n.item_id from item_now n where n.kind in ('cutter', 'body', 'holder')
-       and (n.unused > 0 or exists (select 1 from piece p join piece_place pp on pp.piece_id = p.id join place q on q.id = pp.place_id
-                                    where p.item_id = n.item_id and in_crib(q.kind)))`,
-    )
-  ).map((r) => r.item_id);
-
 /** Shanks that holders and collets here take, mm. */
 export const manyHoldingRanges = (c: Connection) =>
-  many<{ code: string; min: number; max: number }>(
+  many<{ code: string; min: number; max: number; shanks: string | null }>(
     c,
-    `select i.code, lo.value as min, hi.value as max from item i join item_now n on n.item_id = i.id
+    `select i.code, lo.value as min, hi.value as max, sh.text as shanks from item i join item_now n on n.item_id = i.id
      join fact_now lo on lo.item_id = i.id and lo.symbol = 'CLAMP_MIN' join fact_now hi on hi.item_id = i.id and hi.symbol = 'CLAMP_MAX'
+     left join fact_now sh on sh.item_id = i.id and sh.symbol = 'SHANKS'
      where i.kind in ('holder', 'collet', 'extension')`,
   );
 

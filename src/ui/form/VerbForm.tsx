@@ -13,6 +13,7 @@ import { ORIGINS, type Origin } from '@/core/cutters';
 import type { LengthUnit } from '@/core/units';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useSurroundings } from '../shell';
+import { SearchField } from './SearchField';
 import { problemOf, toInput, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
@@ -200,7 +201,19 @@ function FormField({
           name={key(spec.name)}
           control={control}
           render={({ field: { ref, ...field } }) =>
-            spec.kind === 'choice' ? (
+            spec.kind === 'search' ? (
+              <SearchField
+                id={id}
+                search={spec.search!}
+                value={field.value ?? ''}
+                onChange={field.onChange}
+                onPick={spec.onPick}
+                onBlur={field.onBlur}
+                inputRef={ref}
+                describedBy={help}
+                wrong={!!wrong}
+              />
+            ) : spec.kind === 'choice' ? (
               <NativeSelect
                 id={id}
                 inputRef={ref}

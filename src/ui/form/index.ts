@@ -3,5 +3,6 @@ export { VerbForm } from './VerbForm';
 export { useVerb } from './useVerb';
 export { ProblemNote } from './ProblemNote';
 export { problemOf, toInput } from './toInput';
-export type { FieldSpec, SubForm } from './toInput';
+export type { FieldSpec, Found, SubForm } from './toInput';
+export { SearchField } from './SearchField';
 export { FileButton } from './FileButton';

@@ -8,11 +8,22 @@ export interface SubForm {
   fields: FieldSpec[];
 }
 
+/** One thing found to choose: what it becomes, and what is shown of it. */
+export interface Found {
+  value: string;
+  title: string;
+  words: string;
+  caution?: string | null;
+}
+
 /** One field of a form, by the name of the input it becomes ('facts.DC.value' is nested). */
 export interface FieldSpec {
   name: string;
   label: string;
-  kind?: 'text' | 'length' | 'number' | 'whole' | 'choice' | 'day' | 'legend' | 'moment';
+  kind?: 'text' | 'length' | 'number' | 'whole' | 'choice' | 'search' | 'day' | 'legend' | 'moment';
+  /** What answers to some words, asked while they are typed: for 'search'. */
+  search?: (words: string, signal: AbortSignal) => Promise<{ found: Found[]; more: boolean }>;
+  onPick?: (found: Found | null) => void;
   options?: readonly (readonly [string, string])[];
   help?: string;
   start?: string;

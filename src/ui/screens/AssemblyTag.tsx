@@ -3,7 +3,6 @@ import { inCrib } from '@/core/stock';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { ItemLine } from '@/crib/stock';
 import type { AssemblyCard } from '@/crib/rack';
 import { BecauseThis, Caution, GradeMark, Judgements, Row } from '../figure';
 import { ProblemNote, useVerb, VerbForm } from '../form';
@@ -16,7 +15,7 @@ import { useQuery } from './query';
 type Place = { code: string; name: string; kind: string };
 
 /** An assembly's tag: its big figures, the question about it, its actions. */
-export function AssemblyTag({ card, places }: { card: AssemblyCard; items: ItemLine[]; places: Place[] }) {
+export function AssemblyTag({ card, places }: { card: AssemblyCard; places: Place[] }) {
   const query = useQuery();
   const { entered, show, unitWord } = useLengths();
   const act = query.get('do');

@@ -2,53 +2,20 @@
 import Button from '@mui/material/Button';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
-import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useRouter } from 'next/navigation';
 import { isSymbol, ITEM_KINDS, KINDS, SYMBOLS, type FactSymbol, type MissingFact } from '@/core/cutters';
-import { inCrib } from '@/core/stock';
 import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
 import { Unknown } from '../figure';
 import { Middle, useLengths } from '../shell';
 import { PagedTable } from '../table';
 import { AddItemTag } from './addItems';
+import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from './asking';
 import { ItemTag } from './ItemTag';
 import { useQuery } from './query';
-import { questionOf } from './question';
+import { OF_CATALOGUE, questionOf } from './question';
 import { SavedViews } from './SavedViews';
-
-type Answered = (CatalogueView | { problem: string }) & { asked: string };
-/**
- * The page that answers the address: as the server drew it, or, while somebody types, as it answers meanwhile. Typing
- * only changes the address, so that it never undoes a click or a scan that comes in between.
- */
-function useCatalogue(ofServer: Answered): Answered {
-  const search = useSearchParams();
-  const key = questionOf(search);
-  const [meanwhile, setMeanwhile] = useState<Answered | null>(null);
-  const same = ofServer.asked === key;
-  useEffect(() => {
-    if (same) return;
-    const stop = new AbortController();
-    const timer = setTimeout(() => {
-      fetch(`/api/v1/items?${key}`, { signal: stop.signal })
-        .then(async (answer) => {
-          const json = (await answer.json()) as CatalogueView & { detail?: string };
-          setMeanwhile(
-            answer.ok ? { ...json, asked: key } : { problem: json.detail ?? 'No answer came', asked: key },
-          );
-        })
-        // Typed on: the next question is on its way.
-        .catch(() => undefined);
-    }, 180);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  }, [key, same]);
-  if (same) return ofServer;
-  return meanwhile ?? ofServer;
-}
+import { useAnswer, type Answered } from './useAnswer';
 
 /** Facts that have a column of their own, off until they are wanted. */
 const FACT_COLUMNS: readonly FactSymbol[] = ['LCF', 'LU', 'RE', 'NOF', 'DMM', 'OAL', 'SUBSTRATE', 'COATING'];
@@ -62,7 +29,7 @@ export function CuttersScreen({
   saved,
   missing,
 }: {
-  view: Answered;
+  view: Answered<CatalogueView>;
   one: OneItemView;
   shop: ShopView;
   saved: SavedView[];
@@ -71,7 +38,7 @@ export function CuttersScreen({
 }) {
   const query = useQuery();
   const router = useRouter();
-  const view = useCatalogue(ofServer);
+  const view = useAnswer('items', OF_CATALOGUE, ofServer);
   const adding = query.get('new');
   const open = query.get('open');
   const refused = 'problem' in view ? view.problem : null;
@@ -141,7 +108,11 @@ export function CuttersScreen({
         </div>
       ) : (
         <>
-          <Asking shop={shop} />
+          <div className="asking">
+            <AskWords label="Words to find, or DC 6..8, LCF>20" />
+            <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
+            <AskChoice label="Lies in" name="place" any="any place" options={placeOptions(shop)} />
+          </div>
           <SavedViews saved={saved} />
           {refused && (
             <div className="ask stop" role="alert">
@@ -162,7 +133,9 @@ export function CuttersScreen({
             total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
             next={page.next && query.href({ after: page.next, before: null })}
             previous={page.previous && query.href({ before: page.previous, after: null })}
-            exportHref={(format) => `/api/v1/items.${format}?${exportQuery(query)}`}
+            exportHref={(format) =>
+              `/api/v1/items.${format}?${questionOf({ get: query.get }, OF_CATALOGUE, false)}`
+            }
             empty="Nothing answers to this. Fewer words, or another range?"
           />
         </>
@@ -215,16 +188,6 @@ function Missing({ facts }: { facts: MissingFact[] }) {
   );
 }
 
-/** What is seen, as the address of its file: the question without page and tag. */
-function exportQuery(query: ReturnType<typeof useQuery>): string {
-  const kept = new URLSearchParams();
-  for (const name of ['q', 'kind', 'place', 'sort', 'unit']) {
-    const value = query.get(name);
-    if (value) kept.set(name, value);
-  }
-  return kept.toString();
-}
-
 /** The kinds beside cutters and holders, chosen from a list. */
 function MoreKinds() {
   const query = useQuery();
@@ -243,73 +206,6 @@ function MoreKinds() {
         </option>
       ))}
     </select>
-  );
-}
-
-/** What is looked for: words and ranges, kind, place. The address follows the hand at once, the lines a moment later. */
-function Asking({ shop }: { shop: ShopView }) {
-  const query = useQuery();
-  const router = useRouter();
-  const { unit } = useLengths();
-  const inAddress = query.get('q') ?? '';
-  const [words, setWords] = useState(inAddress);
-  // What this field put into the address comes back from it a moment later, when somebody may have typed on.
-  const own = useRef<string[]>([]);
-  useEffect(() => {
-    const at = own.current.indexOf(inAddress);
-    if (at >= 0) own.current = own.current.slice(at + 1);
-    else {
-      own.current = [];
-      setWords(inAddress);
-    }
-  }, [inAddress]);
-  const ask = (typed: string) => {
-    setWords(typed);
-    own.current.push(typed);
-    history.replaceState(
-      null,
-      '',
-      query.href({
-        q: typed || null,
-        unit: unit === 'inch' && typed ? 'inch' : null,
-        after: null,
-        before: null,
-      }),
-    );
-  };
-  const choose = (name: string) => (e: React.ChangeEvent<HTMLSelectElement>) =>
-    router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), { scroll: false });
-  return (
-    <div className="asking">
-      <label>
-        Words to find, or DC 6..8, LCF&gt;20{' '}
-        <input value={words} onChange={(e) => ask(e.target.value)} className="plain" />
-      </label>
-      <label>
-        Kind{' '}
-        <select className="plain" value={query.get('kind') ?? ''} onChange={choose('kind')}>
-          <option value="">all</option>
-          {ITEM_KINDS.map((k) => (
-            <option key={k} value={k}>
-              {KINDS[k].plural}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        Lies in{' '}
-        <select className="plain" value={query.get('place') ?? ''} onChange={choose('place')}>
-          <option value="">any place</option>
-          {shop.places
-            .filter((p) => inCrib(p.kind))
-            .map((p) => (
-              <option key={p.code} value={p.code}>
-                {p.code} {p.name}
-              </option>
-            ))}
-        </select>
-      </label>
-    </div>
   );
 }
 

@@ -6,12 +6,13 @@ import { useState } from 'react';
 import { ENDING_NAMES, ENDINGS, SIGNS, type Ending } from '@/core/life';
 import { enteredText, parseLength } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
-import type { ItemLine } from '@/crib/stock';
+import type { TakeSource } from '@/crib/stock';
 import { Caution } from '../figure';
-import { ProblemNote, useVerb } from '../form';
+import { ProblemNote, SearchField, useVerb } from '../form';
 import { Middle, useLengths, useSurroundings } from '../shell';
 import { sourceOf } from './BuildTag';
 import { Stepper } from './Stepper';
+import { foundSource, takeables } from './takeables';
 
 const CAUTIONS: Partial<Record<Ending, string>> = {
   broken:
@@ -25,11 +26,12 @@ const CAUTIONS: Partial<Record<Ending, string>> = {
 /** Three taps at the machine: how it ended, parts since, what now. */
 export function EndScreen({
   card,
-  items,
+  takeable,
   places,
 }: {
   card: AssemblyCard;
-  items: ItemLine[];
+  /** What can be taken in its place, the same cutter first. */
+  takeable: TakeSource[];
   places: { code: string; name: string; kind: string }[];
 }) {
   const router = useRouter();
@@ -41,27 +43,20 @@ export function EndScreen({
   const [signs, setSigns] = useState<string[]>([]);
   const [since, setSince] = useState<Record<number, string>>({});
   const [then, setThen] = useState<'down' | 'rebuild'>('down');
-  const [next, setNext] = useState('');
+  const [next, setNext] = useState(takeable[0]?.value ?? '');
   const [stickout, setStickout] = useState(card.stickoutEntered);
   const [to, setTo] = useState('SCRAP');
   const [cost, setCost] = useState('');
   const [despite, setDespite] = useState('');
   const [missing, setMissing] = useState<string | null>(null);
-  const same = items.find((i) => i.code === card.cutter.code);
-  const sources = items
-    .filter((i) => i.kind === 'cutter')
-    .sort((a, b) => Number(b === same) - Number(a === same))
-    .flatMap((i) =>
-      i.places
-        .filter((p) => p.place_kind !== 'build' && p.quantity > p.pieces)
-        .map((p) => [`${i.code}|${p.place}`, `${i.code}: ${p.quantity - p.pieces} at ${p.place}`] as const),
-    );
-  const chosenNext = next || (sources[0]?.[0] ?? '');
+  const [search] = useState(() => takeables('cutter', card.cutter.code));
+  const first = takeable[0] ? foundSource(takeable[0]) : null;
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 
   const end = async () => {
     if (!kind) return setMissing('Say how it ended.');
+    if (then === 'rebuild' && !next) return setMissing('Say which cutter goes into it.');
     if (cost.trim() && !/^\d+([.,]\d{1,2})?$/.test(cost.trim()))
       return setMissing(`Cost “${cost}” is no amount: figures, and two decimals at most.`);
     setMissing(null);
@@ -79,7 +74,7 @@ export function EndScreen({
         ...(then === 'rebuild'
           ? {
               rebuild: {
-                cutter: sourceOf(chosenNext),
+                cutter: sourceOf(next),
                 stickout: length ? enteredText(length) : stickout,
                 ...(despite.trim() ? { despite: despite.trim() } : {}),
               },
@@ -156,7 +151,7 @@ export function EndScreen({
               name="then"
               checked={then === 'rebuild'}
               onChange={() => setThen('rebuild')}
-              disabled={sources.length === 0}
+              disabled={takeable.length === 0}
             />{' '}
             another cutter into it
           </label>
@@ -165,18 +160,14 @@ export function EndScreen({
           <div className="fields" style={{ marginTop: 10 }}>
             <div className="field">
               <label htmlFor="next">Cutter from</label>
-              <select
+              <SearchField
                 id="next"
-                value={chosenNext}
-                onChange={(e) => setNext(e.target.value)}
-                style={{ width: '100%', minHeight: 44, font: 'inherit' }}
-              >
-                {sources.map(([value, words]) => (
-                  <option key={value} value={value}>
-                    {words}
-                  </option>
-                ))}
-              </select>
+                search={search}
+                value={next}
+                onChange={setNext}
+                start={first}
+                minHeight={44}
+              />
             </div>
             <div className="field">
               <label htmlFor="stickout">Stickout</label>

@@ -2,7 +2,6 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import type { ItemLine } from '@/crib/stock';
 import type { JobLine } from '@/crib/jobs';
 import type { AssemblyCard, RackView } from '@/crib/rack';
 import { Rack, type RackSlot } from '../rack';
@@ -22,12 +21,10 @@ const ORDERS: [Order, string][] = [
 /** The rack of everything that stands, or of one job with what it still lacks. */
 export function RackScreen({
   view,
-  items,
   jobs,
   places,
 }: {
   view: RackView;
-  items: ItemLine[];
   jobs: JobLine[];
   places: { code: string; name: string; kind: string }[];
 }) {
@@ -52,12 +49,11 @@ export function RackScreen({
   const waiting = view.assemblies.filter((a) => a.measured.state !== 'measured').length;
   const beside = building ? (
     <BuildTag
-      items={items}
       job={jobs.find((j) => String(j.operation.id) === query.get('operation')) ?? null}
       t={query.get('t')}
     />
   ) : card ? (
-    <AssemblyTag key={card.tag} card={card} items={items} places={places} />
+    <AssemblyTag key={card.tag} card={card} places={places} />
   ) : open ? (
     <div className="ask" role="alert">
       {open} does not stand any more. Its history is under <Link href="/history">Entries</Link>.

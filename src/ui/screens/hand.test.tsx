@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { AssemblyCard } from '@/crib/rack';
-import type { ItemLine } from '@/crib/stock';
+import type { TakeSource } from '@/crib/stock';
 import type { JobLine } from '@/crib/jobs';
 import { assemblyOutline } from '@/core/assemblies';
 import { geometry } from '@/core/cutters';
@@ -62,44 +62,15 @@ const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
   entryId: 1,
   ...over,
 });
-const shelf = (over: Partial<ItemLine['places'][number]> = {}): ItemLine['places'][number] => ({
-  item_id: 1,
-  place_id: 1,
-  place: 'S1',
-  place_kind: 'shelf',
-  lot_id: null,
-  lot: null,
-  owner: null,
-  edges_left: null,
-  quantity: 2,
-  pieces: 0,
-  ...over,
-});
-const item = (over: Partial<ItemLine> = {}): ItemLine => ({
-  id: 1,
-  entryId: 1,
-  code: 'EM10',
-  kind: 'cutter',
+const source = (over: Partial<TakeSource> = {}): TakeSource => ({
+  value: 'EM10|S1',
+  item: 'EM10',
   words: '10 mm square end mill',
-  maker: null,
-  family: 'square',
-  segments: [],
-  suppliers: 0,
-  links: [],
-  standing: null,
-  substrate: null,
-  centreCutting: null,
-  taper: null,
+  take: '2 unused at S1',
+  caution: null,
   cutter,
   holder: null,
-  facts: [],
-  guesses: [],
-  unused: 2,
-  inBuilds: 1,
-  pieces: [],
-  supply: null,
-  assumed: [],
-  places: [shelf()],
+  shank: null,
   ...over,
 });
 const places = [
@@ -111,13 +82,13 @@ const tap = (name: string | RegExp) => act(async () => fireEvent.click(screen.ge
 
 describe('ending a life', () => {
   it('asks how before it sends anything', async () => {
-    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     await tap('End this life');
     expect(screen.getByRole('alert').textContent).toBe('Say how it ended.');
     expect(calls).toEqual([]);
   });
   it('three taps: worn, parts since, end; scrap and taking down are where it goes unless said', async () => {
-    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
     await tap('Parts of J-1 since the last log: one more');
     await tap('End this life');
@@ -137,13 +108,13 @@ describe('ending a life', () => {
     expect(pushed).toEqual(['/run/5']);
   });
   it('parts left blank are no parts, not zero parts', async () => {
-    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     fireEvent.click(screen.getByRole('radio', { name: 'crash' }));
     await tap('End this life');
     expect(calls[0]!.input.partsSince).toEqual([]);
   });
   it('the caution of a broken cutter stands beside it: fragments', () => {
-    showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     fireEvent.click(screen.getByRole('radio', { name: 'broken' }));
     expect(screen.getAllByRole('note')[0]!.textContent).toMatch(/find every fragment/);
   });
@@ -151,14 +122,7 @@ describe('ending a life', () => {
     const { calls } = showIn(
       <EndScreen
         card={card({ stickoutEntered: '1.5 in' })}
-        items={[
-          item({
-            id: 2,
-            code: 'AA',
-            places: [shelf({ item_id: 2, quantity: 1 })],
-          }),
-          item(),
-        ]}
+        takeable={[source(), source({ value: 'AA|S1', item: 'AA' })]}
         places={places}
       />,
       async () => ({ ok: true, done: { entry: 9, newTag: 'A-0002' } }),
@@ -173,9 +137,42 @@ describe('ending a life', () => {
     });
     expect(pushed).toEqual(['/rack?open=A-0002&do=measure']);
   });
+  it('another one is searched on the server, and what speaks against it stands with it', async () => {
+    const asked: string[] = [];
+    const older = source({ value: 'EM10-A|S2', item: 'EM10-A', take: '1 unused at S2', caution: 'trial' });
+    globalThis.fetch = jest.fn(async (url: string) => {
+      asked.push(url);
+      return { ok: true, json: async () => ({ sources: [older], more: false }) };
+    }) as unknown as typeof fetch;
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />, async () => ({
+      ok: true,
+      done: { entry: 9, newTag: 'A-0002' },
+    }));
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    fireEvent.click(screen.getByRole('radio', { name: /another cutter into it/ }));
+    const field = screen.getByRole('combobox', { name: 'Cutter from' });
+    expect(field).toHaveProperty('value', 'EM10: 2 unused at S1');
+    act(() => field.focus());
+    fireEvent.change(field, { target: { value: 'em10-a' } });
+    const option = await screen.findByRole('option', { name: /EM10-A: 1 unused at S2/ });
+    expect(option.textContent).toContain('▲ trial');
+    await waitFor(() => expect(asked.at(-1)).toBe('/api/v1/takeable?what=cutter&q=em10-a&like=EM10'));
+    fireEvent.click(option);
+    await tap('End this life');
+    expect(calls[0]!.input).toMatchObject({ rebuild: { cutter: { item: 'EM10-A', place: 'S2' } } });
+  });
+  it('nothing is sent while it is not said which cutter goes in', async () => {
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    fireEvent.click(screen.getByRole('radio', { name: /another cutter into it/ }));
+    fireEvent.change(screen.getByRole('combobox', { name: 'Cutter from' }), { target: { value: '' } });
+    await tap('End this life');
+    expect(screen.getByRole('alert').textContent).toBe('Say which cutter goes into it.');
+    expect(calls).toEqual([]);
+  });
   it('a stop that is judged asks for the reason the refusal speaks of, and sends it', async () => {
     const stop = { field: 'stickout', value: '34 mm', limit: null, detail: 'Too short to grip' };
-    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />, async () => ({
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />, async () => ({
       ok: false,
       problem: {
         type: 'x',
@@ -198,11 +195,11 @@ describe('ending a life', () => {
     expect(calls[1]!.input.rebuild).toMatchObject({ despite: 'longer bore than listed' });
   });
   it('with no cutter on a shelf there is nothing to build in', () => {
-    showIn(<EndScreen card={card()} items={[item({ places: [] })]} places={places} />);
+    showIn(<EndScreen card={card()} takeable={[]} places={places} />);
     expect(screen.getByRole('radio', { name: /another cutter into it/ })).toHaveProperty('disabled', true);
   });
   it('what is lost goes nowhere else; a cost is an amount or nothing', async () => {
-    const { calls } = showIn(<EndScreen card={card()} items={[item()]} places={places} />);
+    const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     fireEvent.click(screen.getByRole('radio', { name: 'lost' }));
     expect(screen.queryByLabelText('The old cutter goes to')).toBeNull();
     fireEvent.change(screen.getByLabelText(/Cost of it/), { target: { value: 'much' } });
@@ -214,7 +211,7 @@ describe('ending a life', () => {
     expect(calls[0]!.input).not.toHaveProperty('cutterTo');
   });
   it('a refusal is shown with its way out, and what was chosen stays', async () => {
-    showIn(<EndScreen card={card()} items={[item()]} places={places} />, async () => ({
+    showIn(<EndScreen card={card()} takeable={[source()]} places={places} />, async () => ({
       ok: false,
       problem: {
         type: 'x',

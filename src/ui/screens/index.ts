@@ -8,7 +8,7 @@ export { HistoryScreen } from './HistoryScreen';
 export { JobsScreen } from './JobsScreen';
 export { LifeScreen } from './LifeScreen';
 export { MachinesScreen } from './MachinesScreen';
-export { PlacesScreen } from './PlacesScreen';
+export { PlacesScreen } from './places/PlacesScreen';
 export { PrintTag } from './PrintTag';
 export { RackScreen } from './RackScreen';
 export { RunScreen } from './RunScreen';

@@ -1,12 +1,10 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import { DEFAULT_LADDER } from '@/core/life';
 import { factsOf, geometry } from '@/core/cutters';
 import type { CountedLine, CountView, ItemLine } from '@/crib/stock';
-import type { ShopView } from '@/crib/shop';
-import { showIn } from '../testing';
+import { SHOP, showIn } from '../testing';
 import { AddItemTag, factFields, priceInCents } from './addItems';
-import { CountSheet } from './CountSheet';
+import { CountSheet } from './places/CountSheet';
 import { FloorFigures } from './FloorFigures';
 import { HoleFigures } from './HoleFigures';
 import { openGrades } from './ItemTag';
@@ -49,16 +47,6 @@ const sheet = (lines: CountedLine[], booked = false): CountView => ({
   },
   lines,
 });
-const shop: ShopView = {
-  people: [{ initials: 'IK', name: 'Ida' }],
-  places: [],
-  materials: [],
-  suppliers: [],
-  machines: [],
-  ladder: DEFAULT_LADDER,
-  entries: 1,
-};
-
 describe('a count sheet', () => {
   it('does not say what the books say before it is counted, unless asked', () => {
     showIn(<CountSheet view={sheet([line()])} />);
@@ -120,7 +108,7 @@ describe('a count sheet', () => {
 
 describe('adding an item', () => {
   it('asks a family for its own facts and says its reference points', () => {
-    showIn(<AddItemTag kind="cutter" shop={shop} />);
+    showIn(<AddItemTag kind="cutter" shop={SHOP} />);
     expect(screen.queryByLabelText(/cutting diameter/)).toBeNull();
     fireEvent.change(screen.getByLabelText('Family'), { target: { value: 'dovetail' } });
     expect(screen.getByLabelText('KAPR cutting edge angle, degrees (if known)')).toBeTruthy();
@@ -130,7 +118,7 @@ describe('adding an item', () => {
     expect(screen.getByLabelText('SIG point angle, degrees (if known)')).toBeTruthy();
   });
   it('a tap is named by its thread; what is rarer waits behind one click', () => {
-    showIn(<AddItemTag kind="cutter" shop={shop} />);
+    showIn(<AddItemTag kind="cutter" shop={SHOP} />);
     fireEvent.change(screen.getByLabelText('Family'), { target: { value: 'tap' } });
     expect(screen.getByLabelText('TDZ thread')).toBeTruthy();
     expect(screen.getByLabelText('DC cutting diameter, mm (if known)')).toBeTruthy();
@@ -139,7 +127,7 @@ describe('adding an item', () => {
     expect(screen.getByLabelText('THCHT chamfer form (if known)')).toBeTruthy();
   });
   it('sends kind, family and facts with their origin', async () => {
-    const { calls } = showIn(<AddItemTag kind="collet" shop={shop} />, async () => ({
+    const { calls } = showIn(<AddItemTag kind="collet" shop={SHOP} />, async () => ({
       ok: true,
       done: { entry: 1, code: 'C', questions: [] },
     }));
@@ -236,7 +224,7 @@ describe('figures of holes', () => {
   });
   it('only rungs that the coating allows are offered', () => {
     const steel = item('square', { DC: ['10', 10], COATING: ['TiAlN', null] });
-    expect(openGrades(steel, shop).map(([g]) => g)).toEqual([
+    expect(openGrades(steel, SHOP).map(([g]) => g)).toEqual([
       'slotting steel',
       'squaring with the upper flute',
       'scrap',

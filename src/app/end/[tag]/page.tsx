@@ -6,11 +6,15 @@ import { EndScreen } from '@/ui/screens';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {
-  const { view } = await openForPage();
+  const { db, view } = await openForPage();
   const tag = (await params).tag.toUpperCase();
   const card = (await view(rackView)).assemblies.find((a) => a.tag === tag);
   if (!card) notFound();
   return (
-    <EndScreen card={card} items={(await view(takeableView)).items} places={(await view(shopView)).places} />
+    <EndScreen
+      card={card}
+      takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code })).sources}
+      places={(await view(shopView)).places}
+    />
   );
 }

@@ -2,13 +2,20 @@ import { DEFAULTS } from '@/core/defaults';
 import { parseNumber } from '@/core/units';
 import { readProgram } from '@/core/programs';
 import { COMPUTATIONS } from '@/crib/computations';
-import { perform, Problem, PROBLEM_CODES, toProblem, validate } from '@/crib/door';
+import { perform, Problem, PROBLEM_CODES, toProblem, validate, type Crib } from '@/crib/door';
 import { checkProgramText } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
 import { maybePicture } from '@/crib/stock';
-import { askedOf, VIEWS } from '@/crib/views';
-import { exportItems, FORMATS, listFields, previewImport } from '@/crib/exchange';
+import { askedOf, movementsAskedOf, stockAskedOf, VIEWS } from '@/crib/views';
+import {
+  exportItems,
+  exportMovements,
+  exportStock,
+  listFields,
+  previewImport,
+  type Format,
+} from '@/crib/exchange';
 import { connection } from 'next/server';
 import { crib } from '../../../server/crib';
 
@@ -39,8 +46,13 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       ([c]) => path === `problems/${c.toLowerCase().replaceAll('_', '-')}`,
     );
     if (code) return Response.json({ code: code[0], title: code[1] });
-    const format = FORMATS.find((f) => path === `items.${f}`);
-    if (format) return await exported(new URL(request.url).searchParams, format);
+    const list = /^(items|stock|movements)\.(csv|xlsx|json)$/.exec(path);
+    if (list)
+      return await exported(
+        new URL(request.url).searchParams,
+        list[1] as keyof typeof LISTS,
+        list[2] as Format,
+      );
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
     const view = VIEWS.find((v) => v.path === path);
@@ -84,13 +96,18 @@ const TYPES = {
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
   json: 'application/json',
 } as const;
-/** The catalogue, or what of it is seen, as a file. */
-async function exported(query: URLSearchParams, format: keyof typeof TYPES): Promise<Response> {
-  const bytes = await exportItems((await crib()).db, askedOf(query), format);
+/** Lists that go out as files, each what is seen of it. */
+const LISTS = {
+  items: (c, query, format) => exportItems(c, askedOf(query), format),
+  stock: (c, query, format) => exportStock(c, stockAskedOf(query), format),
+  movements: (c, query, format) => exportMovements(c, movementsAskedOf(query), format),
+} satisfies Record<string, (c: Crib['db'], query: URLSearchParams, format: Format) => Promise<Uint8Array>>;
+async function exported(query: URLSearchParams, list: keyof typeof LISTS, format: Format): Promise<Response> {
+  const bytes = await LISTS[list]((await crib()).db, query, format);
   return new Response(bytes as BodyInit, {
     headers: {
       'content-type': TYPES[format],
-      'content-disposition': `attachment; filename="items.${format}"`,
+      'content-disposition': `attachment; filename="${list}.${format}"`,
     },
   });
 }

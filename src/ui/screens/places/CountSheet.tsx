@@ -2,9 +2,9 @@
 import Button from '@mui/material/Button';
 import { Fragment, useState } from 'react';
 import type { CountedLine, CountView } from '@/crib/stock';
-import { ProblemNote, useVerb, VerbForm } from '../form';
-import { Tag } from '../tag';
-import { useQuery } from './query';
+import { ProblemNote, useVerb, VerbForm } from '../../form';
+import { Tag } from '../../tag';
+import { useQuery } from '../query';
 
 const key = (l: CountedLine) => [l.place, l.item, l.lot, l.owner, l.edgesLeft].join('|');
 

@@ -2,14 +2,14 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { DEFAULT_RULES, type Choice } from '@/core/choosing';
 import type { ChooseView } from '@/crib/choosing';
-import type { MovementsView, PlacesView } from '@/crib/stock';
+import type { MovementsView, PlacesView, StockLine, StockView } from '@/crib/stock';
 import { FAMILY_NAMES, geometry } from '@/core/cutters';
-import { CutterDrawing } from '../rack';
-import { showIn } from '../testing';
-import { ChooseScreen } from './ChooseScreen';
-import { Pictures } from './Pictures';
+import { CutterDrawing } from '../../rack';
+import { SHOP, showIn } from '../../testing';
+import { ChooseScreen } from '../ChooseScreen';
+import { Pictures } from '../Pictures';
 import { PlacesScreen } from './PlacesScreen';
-import { SavedViews } from './SavedViews';
+import { SavedViews } from '../SavedViews';
 
 let address = '';
 const push = jest.fn();
@@ -44,7 +44,15 @@ const view = (over: Partial<PlacesView> = {}): PlacesView => ({
   sheets: [],
   ...over,
 });
-const nothing = { place: { place: null, lines: [] }, count: { sheet: null, lines: [] }, moves: null };
+const nothing = {
+  place: { place: null, lines: [] },
+  count: { sheet: null, lines: [] },
+  moves: null,
+  stock: null,
+  consigned: null,
+  shop: SHOP,
+  saved: [],
+};
 
 describe('places', () => {
   it('are a tree with what lies in each; an empty crib is told where to begin', () => {
@@ -138,6 +146,117 @@ describe('places', () => {
     expect(screen.getAllByText('outside')).toHaveLength(2);
     expect(screen.getAllByRole('button', { name: /Take back/ })).toHaveLength(1);
     expect(screen.getByRole('link', { name: 'Further back' }).getAttribute('href')).toContain('before=1');
+  });
+});
+
+describe('all stock', () => {
+  const stockLine = (over: Partial<StockLine>): StockLine => ({
+    id: 7,
+    item_id: 1,
+    item: 'EM10',
+    kind: 'cutter',
+    maker: 'Skarv',
+    place_id: 2,
+    place: 'CAB1-A',
+    place_name: 'Drawer A',
+    place_kind: 'drawer',
+    lot_id: null,
+    lot: null,
+    owner: null,
+    edges_left: null,
+    quantity: 4,
+    pieces: 0,
+    words: '10 mm square end mill',
+    marks: [],
+    ...over,
+  });
+  const shown = (lines: StockLine[], over: Partial<StockView> = {}) => ({
+    ...nothing,
+    stock: {
+      lines,
+      total: lines.length,
+      more: false,
+      next: null,
+      previous: null,
+      ...over,
+      asked: address.replace('show=stock', '').replace(/^&/, ''),
+    },
+  });
+  it('says whose it is, what is used, and never whose a used piece was', () => {
+    address = 'show=stock';
+    showIn(
+      <PlacesScreen
+        view={view()}
+        {...shown([
+          stockLine({ owner: 'NORD', lot: 'L7', lot_id: 3 }),
+          stockLine({
+            id: 8,
+            item: 'EM8',
+            owner: 'NORD',
+            quantity: 1,
+            pieces: 1,
+            marks: [{ mark: 'E-0004', grade: 'aluminium' }],
+          }),
+        ])}
+      />,
+    );
+    expect(screen.getByRole('row', { name: /EM10/ }).textContent).toContain('lot L7NORD’s until used');
+    const used = screen.getByRole('row', { name: /EM8/ });
+    expect(used.textContent).toContain('E-0004 aluminium');
+    expect(used.textContent).not.toContain('until used');
+  });
+  it('goes on by a line, narrows by the address, and goes out as it is seen', () => {
+    address = 'show=stock&q=DC+6..8&owner=theirs';
+    showIn(<PlacesScreen view={view()} {...shown([stockLine({})], { next: 7, total: 1000, more: true })} />);
+    expect(screen.getByText('more than 1,000 lines')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Further' }).getAttribute('href')).toBe(
+      '/places?show=stock&q=DC+6..8&owner=theirs&after=7',
+    );
+    expect(screen.getByRole('link', { name: 'CSV' }).getAttribute('href')).toBe(
+      '/api/v1/stock.csv?q=DC+6..8&owner=theirs',
+    );
+    fireEvent.change(screen.getByLabelText('Lies'), { target: { value: 'lent' } });
+    expect(push).toHaveBeenCalledWith('/places?show=stock&q=DC+6..8&owner=theirs&lies=lent', {
+      scroll: false,
+    });
+  });
+  it('what the server refuses stands above the table', () => {
+    address = 'show=stock&place=NIX';
+    showIn(
+      <PlacesScreen
+        view={view()}
+        {...nothing}
+        stock={{ problem: 'place: no place NIX here', asked: 'place=NIX' }}
+      />,
+    );
+    expect(screen.getByRole('alert').textContent).toContain('no place NIX here');
+  });
+});
+
+describe('suppliers’ own stock', () => {
+  const line = { item: 'EM10', words: '10 mm', lot: null, quantity: 2, since: at, priceCents: 3150 };
+  const taken = (over: object) => ({
+    taken: [{ supplier: 'NORD', name: 'Nordkap', lines: [line], costCents: 6300, upTo: 42, ...over }],
+    settled: [],
+  });
+  it('is settled up to what was seen', async () => {
+    address = 'show=theirs';
+    const { calls } = showIn(<PlacesScreen view={view()} {...nothing} consigned={taken({})} />);
+    expect(screen.getByText('63.00')).toBeTruthy();
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Settled with NORD' })));
+    expect(calls).toMatchObject([{ verb: 'settleTakings', input: { supplier: 'NORD', upTo: 42 } }]);
+  });
+  it('a price that is not known makes no sum', () => {
+    address = 'show=theirs';
+    showIn(
+      <PlacesScreen
+        view={view()}
+        {...nothing}
+        consigned={taken({ lines: [{ ...line, priceCents: null }], costCents: null })}
+      />,
+    );
+    expect(screen.getByText('no price of theirs')).toBeTruthy();
+    expect(screen.getByText(/can’t be said/)).toBeTruthy();
   });
 });
 

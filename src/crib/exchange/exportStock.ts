@@ -1,0 +1,89 @@
+import { allStock, movementsView, type MovementsAsked, type StockAsked } from '@/crib/stock';
+import type { Connection } from '@/data/database';
+import { writeTable, type Format, type Table } from './table';
+
+/** Movements that go out at once; more are asked for a place, an item or a person at a time. */
+const MOST_MOVEMENTS = 10_000;
+
+/** All that lies somewhere and answers a question, a row for each item, lot and place, as a file. */
+export async function exportStock(c: Connection, asked: StockAsked, format: Format): Promise<Uint8Array> {
+  const lines = await allStock(c, asked);
+  const table: Table = {
+    headers: [
+      'item',
+      'words',
+      'kind',
+      'maker',
+      'place',
+      'place_name',
+      'lot',
+      'owner',
+      'edges_left',
+      'quantity',
+      'used',
+      'marks',
+    ],
+    rows: lines.map((l) => [
+      l.item,
+      l.words,
+      l.kind,
+      l.maker ?? '',
+      l.place,
+      l.place_name,
+      l.lot ?? '',
+      l.owner ?? '',
+      l.edges_left === null ? '' : String(l.edges_left),
+      String(l.quantity),
+      String(l.pieces),
+      l.marks.map((m) => (m.grade ? `${m.mark}: ${m.grade}` : m.mark)).join('; '),
+    ]),
+  };
+  return written(table, format, 'stock');
+}
+
+/** What moved, newest first, of an item, a piece, a place or a person, as a file. */
+export async function exportMovements(
+  c: Connection,
+  asked: MovementsAsked,
+  format: Format,
+): Promise<Uint8Array> {
+  const { movements } = await movementsView(c, { ...asked, limit: MOST_MOVEMENTS });
+  const table: Table = {
+    headers: [
+      'when',
+      'entry',
+      'kind',
+      'item',
+      'piece',
+      'lot',
+      'quantity',
+      'from',
+      'to',
+      'who',
+      'note',
+      'taken_back_by',
+    ],
+    rows: movements.map((m) => [
+      m.happened_at.toISOString(),
+      String(m.entry_id),
+      m.kind,
+      m.item,
+      m.piece ?? '',
+      m.lot ?? '',
+      String(m.quantity),
+      m.from_place ?? '',
+      m.to_place ?? '',
+      m.who,
+      m.note ?? '',
+      m.countered_by === null ? '' : String(m.countered_by),
+    ]),
+  };
+  return written(table, format, 'movements');
+}
+
+/** A table as CSV, a spreadsheet, or JSON with one object a row. */
+function written(table: Table, format: Format, name: string): Promise<Uint8Array> | Uint8Array {
+  if (format !== 'json') return writeTable(table, format, name);
+  const rows = table.rows.map((row) => Object.fromEntries(table.headers.map((h, i) => [h, row[i]])));
+  return new TextEncoder().encode(JSON.stringify({ format: `stable-${name}-1`, rows }, null, 1));
+}

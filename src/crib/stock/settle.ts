@@ -1,0 +1,108 @@
+import { group } from 'd3';
+import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { loadItems } from '@/crib/cutters';
+import { insert, type Connection } from '@/data/database';
+import {
+  manySettlements,
+  manySupplies,
+  manyTakings,
+  maybeSupplier,
+  type SettlementRow,
+  type TakingRow,
+} from '@/data/stock';
+
+export interface TakenLine {
+  item: string;
+  words: string;
+  lot: string | null;
+  quantity: number;
+  since: Date;
+  /** Price of one by the supplier's own offer; null where none is known. */
+  priceCents: number | null;
+}
+export interface Taken {
+  supplier: string;
+  name: string;
+  lines: TakenLine[];
+  /** What it comes to; null while a price is not known. */
+  costCents: number | null;
+  /** The newest movement in it: what is settled is what was seen. */
+  upTo: number;
+}
+export interface ConsignedView {
+  taken: Taken[];
+  settled: SettlementRow[];
+}
+
+/** What was taken of suppliers' own stock since it was last settled, a supplier at a time. */
+export async function consignedView(c: Connection): Promise<ConsignedView> {
+  return { taken: await takenOf(c, await manyTakings(c)), settled: await manySettlements(c) };
+}
+
+async function takenOf(c: Connection, rows: readonly TakingRow[]): Promise<Taken[]> {
+  const ids = [...new Set(rows.map((r) => r.item_id))];
+  const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
+  const supplies = new Map((ids.length ? await manySupplies(c, ids) : []).map((s) => [s.item_id, s]));
+  return [...group(rows, (r) => r.supplier).values()].map((of) => {
+    const lines = of.map((r): TakenLine => {
+      const supply = supplies.get(r.item_id);
+      return {
+        item: r.item,
+        words: items.get(r.item_id)?.words ?? '',
+        lot: r.lot,
+        quantity: r.quantity,
+        since: r.since,
+        // Another supplier's price says nothing about theirs.
+        priceCents: supply?.supplier === r.supplier ? supply.price_cents : null,
+      };
+    });
+    return {
+      supplier: of[0]!.supplier,
+      name: of[0]!.supplier_name,
+      lines,
+      costCents: lines.some((l) => l.priceCents === null)
+        ? null
+        : lines.reduce((sum, l) => sum + l.quantity * l.priceCents!, 0),
+      upTo: Math.max(...of.map((r) => r.up_to)),
+    };
+  });
+}
+
+export const settleTakings = defineVerb({
+  name: 'settleTakings',
+  path: 'stock/settlements',
+  summary:
+    'Settle with a supplier what was taken of their own stock, up to the movement that was seen: paid for, or replaced.',
+  properties: {
+    supplier: field.code,
+    upTo: { ...field.whole(1, 2_000_000_000), description: 'The newest movement of what was seen' },
+    reference: { ...field.words(80), description: 'Invoice or delivery note' },
+  },
+  required: ['supplier', 'upTo'],
+  async run(c, input, moment) {
+    const supplier = found(await maybeSupplier(c, input.supplier), 'supplier', input.supplier, 'supplier');
+    const upTo = toNumber(input.upTo);
+    const rows = (await manyTakings(c, upTo)).filter((r) => r.supplier_id === supplier.id);
+    // The movement that was seen must be one of theirs: a number out of the air would settle what nobody looked at.
+    if (!rows.some((r) => r.up_to === upTo))
+      throw new Problem('CONFLICT', `Nothing of ${supplier.code} is open up to there`, {
+        field: 'upTo',
+        value: upTo,
+        wayOut: 'Somebody may have settled it meanwhile: look again.',
+      });
+    await moment.leansOn(supplier.entry_id);
+    await insert(c, 'settlement', {
+      entry_id: moment.entryId,
+      supplier_id: supplier.id,
+      up_to_movement_id: upTo,
+      reference: input.reference?.trim() ?? null,
+    });
+    const [taken] = await takenOf(c, rows);
+    return {
+      supplier: supplier.code,
+      pieces: rows.reduce((n, r) => n + r.quantity, 0),
+      costCents: taken!.costCents,
+      reference: input.reference ?? null,
+    };
+  },
+});

@@ -1,0 +1,161 @@
+import { group } from 'd3';
+import { ITEM_KINDS, itemQuery, type ItemKind } from '@/core/cutters';
+import { CRIB_PLACES, type PlaceKind } from '@/core/stock';
+import { itemWords } from '@/crib/cutters';
+import { found, oneOf } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import {
+  COUNTED_TO,
+  countStock,
+  manyItemFacts,
+  manyMarks,
+  manyStockRows,
+  maybePlace,
+  maybeStockLine,
+  maybeSupplier,
+  placesBelow,
+  type PlaceRow,
+  type StockQuestion,
+  type StockRow,
+  type StockSort,
+} from '@/data/stock';
+import { PAGE_LINES, type CatalogueAsked } from './catalogueView';
+
+/** Where things may be looked for, in a word, and the kinds of place that are meant. */
+export const LIES = {
+  crib: CRIB_PLACES,
+  lent: ['hand'],
+  machine: ['machine'],
+  regrind: ['regrind'],
+  builds: ['build'],
+  scrap: ['scrap'],
+  lost: ['lost'],
+  anywhere: [...CRIB_PLACES, 'hand', 'machine', 'regrind', 'build', 'scrap', 'lost'],
+} as const satisfies Record<string, readonly PlaceKind[]>;
+export type Lies = keyof typeof LIES;
+
+/** A question to the stock as the address holds it; `after` and `before` are numbers of lines. */
+export interface StockAsked extends CatalogueAsked {
+  lies?: string;
+  /** 'ours', 'theirs' (any supplier's until used), or a supplier's code. */
+  owner?: string;
+}
+
+/** So many of an item, of one lot, at one place, in words. */
+export interface StockLine extends Omit<StockRow, 'family' | 'maker'> {
+  words: string;
+  maker: string | null;
+  marks: { mark: string; grade: string | null }[];
+}
+export interface StockView {
+  lines: StockLine[];
+  total: number;
+  /** More than `total`: counting stopped there. */
+  more: boolean;
+  /** Numbers of lines to go on from, null at an end. */
+  next: number | null;
+  previous: number | null;
+}
+
+const SORTS: readonly string[] = ['item', 'place', 'quantity'];
+
+/**
+ * Reads the address into a question. A word that is a place's code means what lies there. Throws a Problem for a
+ * sort, kind, place, owner or line that isn't there.
+ */
+export async function stockQuestion(c: Connection, asked: StockAsked): Promise<StockQuestion> {
+  const { words, ranges } = itemQuery(asked.q ?? '', asked.unit ?? 'mm');
+  const sort = (asked.sort ?? 'item').replace(/^-/, '');
+  oneOf('sort', sort, SORTS);
+  if (asked.kind) oneOf('kind', asked.kind, ITEM_KINDS);
+  const lies = asked.lies || 'crib';
+  oneOf('lies', lies, Object.keys(LIES));
+  let place: PlaceRow | null = asked.place
+    ? found(await maybePlace(c, asked.place.toUpperCase()), 'place', asked.place, 'place')
+    : null;
+  const kept: string[] = [];
+  // Ten words say enough; a pasted page would only make one slow question.
+  for (const word of words.slice(0, 10)) {
+    const named: PlaceRow | null = place ? null : await maybePlace(c, word.toUpperCase());
+    if (named) place = named;
+    else kept.push(word);
+  }
+  const from = asked.after ?? asked.before;
+  const line =
+    from === undefined
+      ? null
+      : found(
+          /^\d{1,9}$/.test(from) ? await maybeStockLine(c, Number(from)) : null,
+          'after',
+          from,
+          'line of stock',
+        );
+  return {
+    words: kept,
+    ranges: ranges.slice(0, 10),
+    kind: (asked.kind as ItemKind) || null,
+    placeIds: place && (await placesBelow(c, place.id)),
+    kinds: LIES[lies as Lies],
+    owner: await ownerOf(c, asked.owner),
+    sort: sort as StockSort,
+    descending: asked.sort?.startsWith('-') ?? false,
+    from: line && { lineId: line.id, backwards: asked.after === undefined },
+    limit: Math.min(Math.max(asked.limit ?? PAGE_LINES, 1), 500),
+  };
+}
+
+async function ownerOf(c: Connection, owner: string | undefined): Promise<StockQuestion['owner']> {
+  if (!owner) return null;
+  if (owner === 'ours') return { ours: true };
+  if (owner === 'theirs') return { supplierId: null };
+  return { supplierId: found(await maybeSupplier(c, owner), 'owner', owner, 'supplier').id };
+}
+
+/** One page of all that lies somewhere: what was asked for, how many lines answer, where to go on. */
+export async function stockView(c: Connection, asked: StockAsked = {}): Promise<StockView> {
+  const q = await stockQuestion(c, asked);
+  // One more than shown says whether there is a next page.
+  const rows = await manyStockRows(c, q, q.limit + 1);
+  const beyond = rows.length > q.limit;
+  const backwards = q.from?.backwards ?? false;
+  const shown = beyond ? (backwards ? rows.slice(1) : rows.slice(0, -1)) : rows;
+  const counted = await countStock(c, q);
+  return {
+    lines: await stockLines(c, shown),
+    total: Math.min(counted, COUNTED_TO),
+    more: counted > COUNTED_TO,
+    next: (backwards || beyond) && shown.length ? shown.at(-1)!.id : null,
+    previous: (backwards ? beyond : q.from !== null) && shown.length ? shown[0]!.id : null,
+  };
+}
+
+/** Every line that answers, in the question's order: what is seen, as it goes out. Pages are not asked for. */
+export async function allStock(c: Connection, asked: StockAsked): Promise<StockLine[]> {
+  const q = await stockQuestion(c, { ...asked, after: undefined, before: undefined });
+  return stockLines(c, await manyStockRows(c, q, null));
+}
+
+/** Lines with their items' words and the marks that lie there: read for these lines alone. */
+async function stockLines(c: Connection, rows: readonly StockRow[]): Promise<StockLine[]> {
+  if (!rows.length) return [];
+  const ids = [...new Set(rows.map((r) => r.item_id))];
+  const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.item_id, f.facts]));
+  const marked = rows.filter((r) => r.pieces > 0);
+  const key = (r: { item_id: number; place_id: number; lot_id: number | null }) =>
+    `${r.item_id} ${r.place_id} ${r.lot_id}`;
+  const marks = group(
+    marked.length
+      ? await manyMarks(
+          c,
+          marked.map((r) => r.item_id),
+          marked.map((r) => r.place_id),
+        )
+      : [],
+    key,
+  );
+  return rows.map(({ family, ...row }) => ({
+    ...row,
+    words: itemWords({ kind: row.kind, family }, facts.get(row.item_id) ?? []),
+    marks: (marks.get(key(row)) ?? []).map(({ mark, grade }) => ({ mark, grade })),
+  }));
+}

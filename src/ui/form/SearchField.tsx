@@ -1,0 +1,114 @@
+'use client';
+import Autocomplete from '@mui/material/Autocomplete';
+import InputBase from '@mui/material/InputBase';
+import { useEffect, useState, type Ref } from 'react';
+import type { FieldSpec, Found } from './toInput';
+
+interface Props {
+  id: string;
+  search: NonNullable<FieldSpec['search']>;
+  value: string;
+  onChange: (value: string) => void;
+  onPick?: (found: Found | null) => void;
+  onBlur?: () => void;
+  inputRef?: Ref<HTMLInputElement>;
+  describedBy?: string;
+  wrong?: boolean;
+  /** What is chosen before anybody looks. */
+  start?: Found | null;
+  minHeight?: number;
+}
+
+/** A choice too long for a list: a few words, a range or a scanned code find it on the server. */
+export function SearchField({
+  id,
+  search,
+  value,
+  onChange,
+  onPick,
+  onBlur,
+  inputRef,
+  describedBy,
+  wrong,
+  start = null,
+  minHeight,
+}: Props) {
+  const [words, setWords] = useState('');
+  const [answer, setAnswer] = useState<{ found: Found[]; more: boolean; of: string } | null>(null);
+  const [picked, setPicked] = useState<Found | null>(start);
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    // Until the field is opened nobody waits for its list.
+    if (!open) return;
+    const stop = new AbortController();
+    const timer = setTimeout(
+      () => {
+        search(words, stop.signal)
+          .then((a) => setAnswer({ ...a, of: words }))
+          // Typed on, or no answer: the list stays as it was.
+          .catch(() => undefined);
+      },
+      words ? 180 : 0,
+    );
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [search, words, open]);
+  // A form that was sent begins anew.
+  const now = picked?.value === value ? picked : null;
+  return (
+    <Autocomplete<Found>
+      id={id}
+      fullWidth
+      open={open}
+      onOpen={() => setOpen(true)}
+      onClose={() => setOpen(false)}
+      value={now}
+      options={answer?.found ?? []}
+      loading={answer === null || answer.of !== words}
+      loadingText="Looking …"
+      noOptionsText="Nothing in the crib answers to this"
+      // What the server found is what there is.
+      filterOptions={(found) => found}
+      getOptionLabel={(f) => f.title}
+      getOptionKey={(f) => f.value}
+      isOptionEqualToValue={(a, b) => a.value === b.value}
+      autoHighlight
+      onInputChange={(_, text, reason) => setWords(reason === 'input' ? text : '')}
+      onChange={(_, found) => {
+        setPicked(found);
+        onChange(found?.value ?? '');
+        onPick?.(found);
+      }}
+      onBlur={onBlur}
+      slotProps={{
+        listbox: { className: 'found' },
+        paper: { className: 'paper' },
+      }}
+      renderOption={({ key, ...props }, f) => (
+        <li key={key} {...props}>
+          <span>
+            <strong>{f.title}</strong>
+            <span className="soft"> {f.words}</span>
+            {f.caution && <div className="small">▲ {f.caution}</div>}
+          </span>
+        </li>
+      )}
+      renderInput={(params) => (
+        <InputBase
+          ref={params.slotProps?.input?.ref}
+          inputRef={inputRef}
+          error={wrong}
+          style={{ minHeight }}
+          placeholder="words, DC 6..8, or a scan"
+          inputProps={{
+            ...params.slotProps?.htmlInput,
+            'aria-describedby': describedBy,
+            'aria-invalid': wrong,
+          }}
+        />
+      )}
+    />
+  );
+}

@@ -1,0 +1,69 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { inCrib } from '@/core/stock';
+import type { PlaceLine } from '@/crib/stock';
+import { Row } from '../../figure';
+import { VerbForm } from '../../form';
+import { Tag } from '../../tag';
+import { useQuery } from '../query';
+import { KIND_WORDS } from './Tree';
+
+/** What lies at one place, and the count of it. */
+export function PlaceTag({
+  place,
+  lines,
+}: {
+  place: { code: string; name: string; kind: string };
+  lines: PlaceLine[];
+}) {
+  const query = useQuery();
+  const router = useRouter();
+  return (
+    <Tag
+      over={KIND_WORDS[place.kind] ?? 'place'}
+      number={place.code}
+      words={place.name}
+      closeHref={query.href({ open: null })}
+    >
+      {inCrib(place.kind) && (
+        <VerbForm
+          verb="startCount"
+          fixed={{ place: place.code }}
+          fields={[]}
+          submit="Count this place"
+          said={(d) => `sheet ${String(d.number)} begun`}
+          onDone={(d) => router.push(`/places?show=counts&sheet=${String(d.number)}`, { scroll: false })}
+        />
+      )}
+      {lines.length === 0 ? (
+        <p className="soft">Nothing lies here by the books.</p>
+      ) : (
+        <div className="rows">
+          {lines.map((l) => (
+            <Row
+              key={`${l.place_id} ${l.item_id} ${l.lot_id}`}
+              name={l.item}
+              note={[
+                l.words,
+                l.place !== place.code && `in ${l.place}`,
+                l.lot && `lot ${l.lot}`,
+                l.owner && `${l.owner}’s until used`,
+                l.edges_left !== null && `${l.edges_left} edges left each`,
+                l.marks.length > 0 && l.marks.join(' '),
+              ]
+                .filter(Boolean)
+                .join(', ')}
+            >
+              <Link href={`/cutters?open=${encodeURIComponent(l.item)}`}>{l.quantity}</Link>
+            </Row>
+          ))}
+        </div>
+      )}
+      <p className="small">
+        <Link href={`/places?show=moves&place=${encodeURIComponent(place.code)}`}>What moved here</Link> ·{' '}
+        <Link href={`/cutters?place=${encodeURIComponent(place.code)}`}>as a list of the catalogue</Link>
+      </p>
+    </Tag>
+  );
+}

@@ -1,0 +1,117 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import type {
+  ConsignedView,
+  CountView,
+  MovementsView,
+  PlaceLine,
+  PlacesView,
+  SavedView,
+  StockView,
+} from '@/crib/stock';
+import type { ShopView } from '@/crib/shop';
+import { VerbForm } from '../../form';
+import { Middle, useScreenScan } from '../../shell';
+import { Tag } from '../../tag';
+import { useQuery } from '../query';
+import { SET_UP } from '../setUp';
+import type { Answered } from '../useAnswer';
+import { Consigned } from './Consigned';
+import { CountSheet } from './CountSheet';
+import { Loans } from './Loans';
+import { Moves } from './Moves';
+import { PlaceTag } from './PlaceTag';
+import { Regrinds } from './Regrinds';
+import { Sheets } from './Sheets';
+import { StockTable } from './StockTable';
+import { Tree } from './Tree';
+
+interface Props {
+  view: PlacesView;
+  place: { place: { code: string; name: string; kind: string } | null; lines: PlaceLine[] };
+  count: CountView;
+  moves: MovementsView | null;
+  /** null: not asked for. */
+  stock: Answered<StockView> | null;
+  consigned: ConsignedView | null;
+  shop: ShopView;
+  saved: SavedView[];
+}
+
+/** Places and what lies in them; who has what; count sheets; what moved. */
+export function PlacesScreen({ view, place, count, moves, stock, consigned, shop, saved }: Props) {
+  const query = useQuery();
+  const router = useRouter();
+  const show = query.get('show') ?? 'places';
+  // A scanned place opens here, whatever the scan line would make of it.
+  useScreenScan((text) => {
+    const known = view.places.find((p) => p.code === text.trim().toUpperCase());
+    if (!known) return null;
+    router.push(`/places?open=${encodeURIComponent(known.code)}`);
+    return `what lies in ${known.name}`;
+  });
+  const tabs = [
+    ['places', 'Where things lie', 0],
+    ['stock', 'All stock', 0],
+    ['loans', 'Who has what', view.loans.length],
+    ['regrind', 'Being reground', view.regrinds.length],
+    ['counts', 'Counts', view.sheets.filter((s) => s.booked_entry_id === null).length],
+    ['theirs', 'Suppliers’ own', 0],
+    ['moves', 'What moved', 0],
+  ] as const;
+  const beside = count.sheet ? (
+    <CountSheet key={count.sheet.number} view={count} />
+  ) : query.get('new') === 'place' ? (
+    <Tag over="A place" number="new" closeHref={query.href({ new: null })}>
+      <p className="soft">{SET_UP.place.why}</p>
+      <VerbForm
+        verb={SET_UP.place.verb}
+        fields={SET_UP.place.fields}
+        submit={SET_UP.place.submit}
+        said={(d) => `place ${String(d.code)} added`}
+      />
+    </Tag>
+  ) : place.place ? (
+    <PlaceTag place={place.place} lines={place.lines} />
+  ) : null;
+  return (
+    <Middle beside={beside}>
+      <div className="head">
+        <div>
+          <h1>Places</h1>
+          <div className="soft">Where everything lies, who has it, and whether the count agrees.</div>
+        </div>
+        <div className="acts">
+          <Button
+            component={Link}
+            href={query.href({ new: 'place', open: null, sheet: null })}
+            scroll={false}
+          >
+            Add a place
+          </Button>
+        </div>
+      </div>
+      <nav className="views" aria-label="Of places">
+        {tabs.map(([name, words, n]) => (
+          <Link
+            key={name}
+            href={`/places${name === 'places' ? '' : `?show=${name}`}`}
+            aria-current={show === name ? 'true' : undefined}
+          >
+            {words}
+            {n > 0 ? ` (${n})` : ''}
+          </Link>
+        ))}
+      </nav>
+      {show === 'places' && <Tree view={view} open={place.place?.code ?? null} />}
+      {show === 'stock' && stock && <StockTable view={stock} shop={shop} saved={saved} />}
+      {show === 'theirs' && consigned && <Consigned view={consigned} />}
+      {show === 'loans' && <Loans view={view} />}
+      {show === 'regrind' && <Regrinds view={view} />}
+      {show === 'counts' && <Sheets view={view} />}
+      {show === 'moves' && moves && <Moves view={moves} />}
+    </Middle>
+  );
+}

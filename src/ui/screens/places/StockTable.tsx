@@ -1,0 +1,173 @@
+'use client';
+import type { GridColDef } from '@mui/x-data-grid';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import type { SavedView, StockLine, StockView } from '@/crib/stock';
+import type { ShopView } from '@/crib/shop';
+import { PagedTable } from '../../table';
+import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '../asking';
+import { useQuery } from '../query';
+import { OF_STOCK, questionOf } from '../question';
+import { SavedViews } from '../SavedViews';
+import { useAnswer, type Answered } from '../useAnswer';
+
+const USUAL = ['item', 'words', 'place', 'owner', 'quantity', 'marks'];
+const LIES_WORDS = [
+  ['lent', 'with people'],
+  ['machine', 'at machines'],
+  ['regrind', 'being reground'],
+  ['builds', 'in assemblies'],
+  ['scrap', 'in the scrap'],
+  ['lost', 'lost'],
+  ['anywhere', 'anywhere'],
+] as const;
+
+/** All that lies somewhere: so many of an item, of one lot, at one place, a page at a time. */
+export function StockTable({
+  view: ofServer,
+  shop,
+  saved,
+}: {
+  view: Answered<StockView>;
+  shop: ShopView;
+  saved: SavedView[];
+}) {
+  const query = useQuery();
+  const router = useRouter();
+  const view = useAnswer('stock', OF_STOCK, ofServer);
+  const page: StockView =
+    'problem' in view ? { lines: [], total: 0, more: false, next: null, previous: null } : view;
+  const shown = query.get('cols')?.split(',') ?? USUAL;
+  const open = query.get('open');
+  const to = (changes: Record<string, string | null>) =>
+    router.push(query.href({ after: null, before: null, ...changes }), { scroll: false });
+  return (
+    <>
+      <div className="asking">
+        <AskWords label="Words, a place’s code, or DC 6..8" />
+        <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
+        <AskChoice label="Lies" name="lies" any="in the crib" options={LIES_WORDS} />
+        <AskChoice label="In" name="place" any="any place" options={placeOptions(shop)} />
+        <AskChoice
+          label="Whose"
+          name="owner"
+          any="anybody’s"
+          options={[
+            ['ours', 'our own'],
+            ['theirs', 'a supplier’s until used'],
+            ...shop.suppliers.map((s) => [s.code, `${s.code}’s until used`] as const),
+          ]}
+        />
+      </div>
+      <SavedViews saved={saved} of="/places" />
+      {'problem' in view && (
+        <div className="ask stop" role="alert">
+          {view.problem}
+        </div>
+      )}
+      <PagedTable<StockLine>
+        label="All that lies somewhere"
+        columns={useColumns()}
+        rows={page.lines}
+        idOf={(l) => String(l.id)}
+        open={page.lines.find((l) => l.place === open)?.id.toString() ?? null}
+        hrefOf={(l) => query.href({ open: l.place, sheet: null, new: null })}
+        sort={query.get('sort') ?? 'item'}
+        onSort={(sort) => to({ sort: sort === 'item' ? null : sort })}
+        shown={shown}
+        onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
+        total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} line${page.total === 1 ? '' : 's'}`}
+        next={page.next !== null ? query.href({ after: String(page.next), before: null }) : null}
+        previous={page.previous !== null ? query.href({ before: String(page.previous), after: null }) : null}
+        exportHref={(format) => `/api/v1/stock.${format}?${questionOf({ get: query.get }, OF_STOCK, false)}`}
+        empty="Nothing answers to this. Fewer words, or look elsewhere than in the crib?"
+      />
+    </>
+  );
+}
+
+function useColumns(): GridColDef<StockLine>[] {
+  const query = useQuery();
+  return [
+    {
+      field: 'item',
+      headerName: 'Item',
+      width: 120,
+      hideable: false,
+      renderCell: ({ row, tabIndex }) => (
+        <Link
+          className="fig"
+          href={`/cutters?open=${encodeURIComponent(row.item)}`}
+          tabIndex={tabIndex}
+          onClick={(e) => e.stopPropagation()}
+        >
+          {row.item}
+        </Link>
+      ),
+    },
+    { field: 'words', headerName: 'What it is', flex: 1, minWidth: 170, sortable: false },
+    { field: 'maker', headerName: 'Maker', width: 110, sortable: false },
+    {
+      field: 'place',
+      headerName: 'Where',
+      width: 150,
+      renderCell: ({ row, tabIndex }) => (
+        <span>
+          <Link
+            className="fig"
+            href={query.href({ open: row.place, sheet: null, new: null })}
+            scroll={false}
+            tabIndex={tabIndex}
+            onClick={(e) => e.stopPropagation()}
+          >
+            {row.place}
+          </Link>
+          <div className="soft small">{row.place_name}</div>
+        </span>
+      ),
+    },
+    {
+      field: 'owner',
+      headerName: 'Lot, whose',
+      width: 130,
+      sortable: false,
+      renderCell: ({ row }) => (
+        <span className="small">
+          {row.lot ? `lot ${row.lot}` : null}
+          {row.edges_left !== null ? <div>{row.edges_left} edges left</div> : null}
+          {row.owner && row.quantity > row.pieces ? <div>{row.owner}’s until used</div> : null}
+        </span>
+      ),
+    },
+    {
+      field: 'quantity',
+      headerName: 'How many',
+      width: 92,
+      align: 'right',
+      headerAlign: 'right',
+      renderCell: ({ row }) => (
+        <span className="fig">
+          {row.quantity}
+          {row.pieces > 0 && <div className="soft small">{row.pieces} used</div>}
+        </span>
+      ),
+    },
+    {
+      field: 'marks',
+      headerName: 'Marks, graded for',
+      width: 170,
+      sortable: false,
+      renderCell: ({ row }) => (
+        <span className="small">
+          {row.marks.slice(0, 3).map((m) => (
+            <div key={m.mark}>
+              <span className="fig">{m.mark}</span>
+              {m.grade ? ` ${m.grade}` : ''}
+            </div>
+          ))}
+          {row.marks.length > 3 && <span className="soft">and {row.marks.length - 3} more</span>}
+        </span>
+      ),
+    },
+  ];
+}
