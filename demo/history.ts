@@ -270,6 +270,13 @@ export async function fillDemo(
     }
     await act('receiveStock', { item: 'SEKN1203-P25', place: 'CAB1-C-1', quantity: 5, edgesLeft: 2 });
     await act('receiveStock', { item: 'CN12-08', place: 'CAB1-C', quantity: 20, supplier: 'NORDKANT' });
+    await act('scrapStock', {
+      item: 'CN12-08',
+      from: 'CAB1-C',
+      quantity: 4,
+      reason: 'turned on the lathe, all edges used',
+      supplier: 'NORDKANT',
+    });
     await act('addItem', {
       code: 'CR10-05B',
       kind: 'cutter',

@@ -94,8 +94,7 @@ for (const [name, path, options = {}] of PICTURES) {
     else if ((await field.getAttribute('role')) === 'combobox') {
       await field.fill(value);
       await page.getByRole('option', { name: value }).first().click();
-    }
-    else await field.fill(value);
+    } else await field.fill(value);
   }
   if (list) {
     await page.getByLabel('A list to bring in').setInputFiles({

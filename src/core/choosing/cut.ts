@@ -23,6 +23,15 @@ export const FEATURE_NAMES = Object.keys(FEATURES) as Feature[];
 /** ISO 513 groups of work material. O stands for plastics and others outside the standard's six. */
 export const GROUPS = ['P', 'M', 'K', 'N', 'S', 'H', 'O'] as const;
 export type Group = (typeof GROUPS)[number];
+export const GROUP_WORDS: Record<Group, string> = {
+  P: 'steel',
+  M: 'stainless',
+  K: 'cast iron',
+  N: 'aluminium, bronze',
+  S: 'heat-resistant, titanium',
+  H: 'hardened',
+  O: 'plastics, others',
+};
 
 /** A cut as the drawing and the fixture bound it; mm and degrees, null is 'not said' and bounds nothing. */
 export interface Cut {

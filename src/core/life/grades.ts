@@ -37,3 +37,12 @@ export function rungsFor(
     return { rung, not };
   });
 }
+
+/**
+ * What a cutter is coated with now. Grinding takes the coating off the edge: after it counts what it was recoated
+ * with, null (not known) where nobody said. Example: coatingNow('TiAlN', { reground: true, recoated: null }) is null.
+ */
+export const coatingNow = (
+  itemCoating: string | null,
+  piece: { reground: boolean; recoated: string | null } | null,
+): string | null => (piece?.reground ? piece.recoated : itemCoating);

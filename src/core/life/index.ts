@@ -1,7 +1,7 @@
 // Endings and what they count as
 export { ENDINGS, ENDING_NAMES, SIGNS } from './endings';
 export type { Ending, LifeTime } from './endings';
-export { DEFAULT_LADDER, rungsFor } from './grades';
+export { coatingNow, DEFAULT_LADDER, rungsFor } from './grades';
 export type { Rung } from './grades';
 // Survival
 export { kaplanMeier } from './kaplanMeier';

@@ -1,4 +1,5 @@
 import { furnish, openTestCrib, type TestCrib } from '../testing';
+import { itemView } from './index';
 
 /** What the doors of the shelves refuse: each names field and way out, and leaves nothing half-written. */
 let crib: TestCrib;
@@ -242,4 +243,84 @@ it('the derived tables are written by nobody: raw SQL past the verbs is refused'
   expect(
     await raw(`with e as (${entry}) insert into lot (item_id, entry_id) select ${em10}, id from e`),
   ).toBe('OUT_OF_RANGE');
+});
+
+describe('grading what is told apart, reground or handed back', () => {
+  const piece = async () =>
+    (await crib.db.query<{ mark: string }>('select mark from piece order by id desc limit 1'))[0]!.mark;
+  const ended = async (item: string, from = 'S1') => {
+    const { tag } = await crib.do('buildAssembly', {
+      cutter: { item, place: from },
+      holder: { item: 'SL10', place: 'S1' },
+      stickout: '34',
+    });
+    await crib.do('endLife', { tag, kind: 'worn', cutterTo: 'USED' });
+    return piece();
+  };
+  it('a piece of a lot is graded and moved as what it is', async () => {
+    await crib.do('addPlace', { code: 'LOTS', name: 'Lots', kind: 'drawer' });
+    await crib.do('receiveStock', { item: 'EM10', place: 'LOTS', quantity: 1, lot: 'L-9' });
+    const mark = await ended('EM10', 'LOTS');
+    await crib.do('gradePiece', { piece: mark, grade: 'slotting steel', place: 'LOTS' });
+    const at = (await itemView(crib.db, 'EM10')).item!.pieces.find((p) => p.mark === mark)!;
+    expect(at).toMatchObject({ place: 'LOTS', grade: 'slotting steel' });
+  });
+  it('regrinding takes the coating off: what it was recoated with decides, or nobody knows', async () => {
+    await crib.do('receiveStock', { item: 'EMT', place: 'S1', quantity: 2 });
+    await crib.do('addPlace', { code: 'SLIP', name: 'Grinder', kind: 'regrind' });
+    const reground = async (recoated?: string) => {
+      const mark = await ended('EMT');
+      await expect(crib.do('gradePiece', { piece: mark, grade: 'aluminium' })).rejects.toMatchObject({
+        code: 'REFUSED',
+      });
+      await crib.do('gradePiece', { piece: mark, grade: 'slotting steel' });
+      await crib.do('sendToRegrind', { piece: mark, to: 'SLIP' });
+      await crib.do('takeFromRegrind', { piece: mark, place: 'USED', dc: '9.8', lcf: '20', recoated });
+      const { tag } = await crib.do('buildAssembly', {
+        cutter: { piece: mark },
+        holder: { item: 'SL10', place: 'S1' },
+        stickout: '34',
+      });
+      await crib.do('endLife', { tag, kind: 'worn', cutterTo: 'USED' });
+      return mark;
+    };
+    // Recoated for aluminium: the steel coating of the new cutter no longer speaks against it.
+    await crib.do('gradePiece', { piece: await reground('DLC'), grade: 'aluminium' });
+    const steel = await reground('AlTiN');
+    await expect(crib.do('gradePiece', { piece: steel, grade: 'aluminium' })).rejects.toThrow(
+      'coated AlTiN: aluminium welds to it',
+    );
+    const now = (await itemView(crib.db, 'EMT')).item!.pieces.find((p) => p.mark === steel)!;
+    expect(now).toMatchObject({ reground: true, recoated: 'AlTiN' });
+  });
+  it('what is handed back used keeps its good zone and signs; a zone turned round is refused whole', async () => {
+    await crib.do('issueStock', { item: 'EM10', from: 'S1', quantity: 1, to: 'IK' });
+    const back = {
+      item: 'EM10',
+      from: 'HAND-IK',
+      quantity: 1,
+      to: 'USED',
+      used: 'yes',
+      grade: 'squaring with the upper flute',
+      signs: ['line on the wall'],
+    };
+    const before = await crib.db.query('select count(*) from entry');
+    await expect(crib.do('returnStock', { ...back, goodFrom: '12', goodTo: '8' })).rejects.toMatchObject({
+      parts: [{ field: 'goodTo' }],
+    });
+    expect(await crib.db.query('select count(*) from entry')).toEqual(before);
+    const done = await crib.do('returnStock', { ...back, goodFrom: '8', goodTo: '20' });
+    expect(done.marks).toHaveLength(1);
+    expect(
+      await crib.db.query(
+        'select grade, good_from_mm, good_to_mm, signs from grade order by entry_id desc limit 1',
+      ),
+    ).toEqual([{ grade: back.grade, good_from_mm: 8, good_to_mm: 20, signs: ['line on the wall'] }]);
+    // Handed out by its mark it comes back by its mark.
+    const mark = (done.marks as string[])[0]!;
+    await crib.do('issueStock', { piece: mark, to: 'IK' });
+    expect((await itemView(crib.db, 'EM10')).item!.lent.map((p) => p.mark)).toEqual([mark]);
+    const again = await crib.do('returnStock', { piece: mark, to: 'USED', grade: 'scrap' });
+    expect(again.marks).toEqual([mark]);
+  });
 });

@@ -33,6 +33,8 @@ export interface ItemLine extends CribItem {
   places: BalanceRow[];
   /** Marked cutters in the crib, still good or graded or to grade. */
   pieces: PieceRow[];
+  /** Marked cutters that are with people or at machines. */
+  lent: PieceRow[];
   supply: SupplyRow | null;
   assumed: { minutes: number; origin: string; material: string | null }[];
   links: LinkRow[];
@@ -62,6 +64,7 @@ async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[
       suppliers: loose(places.filter((b) => b.owner !== null)),
       inBuilds: places.filter((b) => b.place_kind === 'build').reduce((sum, b) => sum + b.quantity, 0),
       pieces: (pieces.get(item.id) ?? []).filter((p) => inCrib(p.place_kind)),
+      lent: (pieces.get(item.id) ?? []).filter((p) => p.place_kind === 'hand' || p.place_kind === 'machine'),
       supply: supplies.get(item.id) ?? null,
       assumed: (assumed.get(item.id) ?? []).map((a) => ({
         minutes: a.minutes,

@@ -1,6 +1,5 @@
 import { GROUPS } from '@/core/choosing';
-import { DEFAULT_LADDER, rungsFor, type Rung } from '@/core/life';
-import { loadItems } from '@/crib/cutters';
+import { DEFAULT_LADDER, type Rung } from '@/core/life';
 import { defineVerb, field, Problem } from '@/crib/door';
 import { insert, maybeOne, type Connection } from '@/data/database';
 
@@ -12,28 +11,6 @@ export const ladderInForce = async (c: Connection): Promise<readonly Rung[]> =>
       'select g.rungs from grade_ladder g join live_entry e on e.id = g.entry_id order by e.happened_at desc, e.id desc limit 1',
     )
   )?.rungs ?? DEFAULT_LADDER;
-
-/** Refuses a grade that is no rung here, or that coating and substrate of the item don't allow. */
-export async function checkGrade(c: Connection, itemId: number, grade: string): Promise<void> {
-  const item = (await loadItems(c, [itemId]))[0]!;
-  const coating = item.facts.find((f) => f.symbol === 'COATING')?.text ?? null;
-  const rungs = rungsFor(await ladderInForce(c), { coating, substrate: item.substrate });
-  const found = rungs.find((r) => r.rung.name === grade);
-  const open = rungs.filter((r) => r.not === null).map((r) => r.rung.name);
-  if (!found)
-    throw new Problem('INVALID_INPUT', `grade: “${grade}” is no rung of the ladder here`, {
-      field: 'grade',
-      value: grade,
-      limit: open.join(', '),
-    });
-  if (found.not)
-    throw new Problem('REFUSED', `${item.code} does not go to ${grade}: ${found.not}`, {
-      field: 'grade',
-      value: grade,
-      limit: open.join(', '),
-      wayOut: 'Choose another rung; or state its coating anew if that is wrong.',
-    });
-}
 
 export const setLadder = defineVerb({
   name: 'setLadder',

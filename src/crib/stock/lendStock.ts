@@ -1,9 +1,10 @@
-import { defineVerb, field, found, Problem, type Moment } from '@/crib/door';
+import { defineVerb, field, found, Problem } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
 import { insert, type Connection } from '@/data/database';
 import { maybePerson } from '@/data/people';
 import { maybePiece, oneHand, onePlaceOfKind, type PlaceRow } from '@/data/stock';
-import { checkGrade, ladderInForce } from './ladder';
+import { checkGrade, gradeFields, recordGrade } from './grade';
+import { ladderInForce } from './ladder';
 import { placeInCrib } from './placeInCrib';
 import { moveThing, takeThing, thingFields } from './things';
 
@@ -67,9 +68,7 @@ export const returnStock = defineVerb({
     ...thingFields,
     to: field.code,
     used: field.choice(['yes', 'no']),
-    grade: { ...field.words(60), description: 'A rung of the ladder in force' },
-    signs: { type: 'array', maxItems: 20, items: field.words(80) },
-    goodZone: field.words(200),
+    ...gradeFields,
   },
   required: ['to'],
   async run(c, input, moment) {
@@ -96,7 +95,8 @@ export const returnStock = defineVerb({
         limit: (await ladderInForce(c)).map((r) => r.name).join(', '),
         wayOut: 'Say where it may be used next, or scrap.',
       });
-    if (cutter && used && input.grade !== undefined) await checkGrade(c, thing.item.id, input.grade);
+    if (cutter && used && input.grade !== undefined)
+      await checkGrade(c, thing.item.id, thing.piece, input.grade);
     if (cutter && used && !thing.piece) {
       const marks: string[] = [];
       // Each used one gets a mark of its own, and a life that is shown apart: nobody counted its minutes.
@@ -111,31 +111,23 @@ export const returnStock = defineVerb({
         await insert(c, 'edge_set', { piece_id: pieceId, fresh: false, entry_id: moment.entryId });
         const piece = (await maybePiece(c, mark))!;
         await moveThing(c, moment, { ...thing, piece, quantity: 1 }, await landing(c, input.grade, to));
-        await insertGrade(c, moment, pieceId, input);
+        await recordGrade(c, moment, pieceId, input);
         marks.push(mark);
       }
       return { what: marks.join(', '), item: thing.item.code, quantity: thing.quantity, to: to.code, marks };
     }
     await moveThing(c, moment, thing, cutter && used ? await landing(c, input.grade, to) : to.id);
-    if (thing.piece && input.grade !== undefined) await insertGrade(c, moment, thing.piece.id, input);
-    return { what: thing.words, item: thing.item.code, quantity: thing.quantity, to: to.code, marks: [] };
+    if (thing.piece && input.grade !== undefined) await recordGrade(c, moment, thing.piece.id, input);
+    return {
+      what: thing.words,
+      item: thing.item.code,
+      quantity: thing.quantity,
+      to: to.code,
+      marks: thing.piece ? [thing.piece.mark] : [],
+    };
   },
 });
 
 /** Graded scrap goes into the bin, whatever place was said. */
 const landing = async (c: Connection, grade: string | undefined, to: PlaceRow): Promise<number> =>
   grade === 'scrap' ? (await onePlaceOfKind(c, 'scrap')).id : to.id;
-
-const insertGrade = (
-  c: Connection,
-  moment: Moment,
-  pieceId: number,
-  g: { grade?: string; goodZone?: string; signs?: string[] },
-) =>
-  insert(c, 'grade', {
-    entry_id: moment.entryId,
-    piece_id: pieceId,
-    grade: g.grade!,
-    good_zone: g.goodZone ?? null,
-    signs: JSON.stringify(g.signs ?? []),
-  });

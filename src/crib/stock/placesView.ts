@@ -85,7 +85,7 @@ async function linesAt(c: Connection, placeIds: readonly number[]): Promise<Plac
   const ids = [...new Set(balances.map((b) => b.item_id))];
   const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
   const marked = balances.some((b) => b.pieces > 0) ? await manyPieces(c, ids) : [];
-  return balances.map((b) => ({
+  const lines = balances.map((b) => ({
     ...b,
     item: items.get(b.item_id)?.code ?? '',
     words: items.get(b.item_id)?.words ?? '',
@@ -93,6 +93,8 @@ async function linesAt(c: Connection, placeIds: readonly number[]): Promise<Plac
       .filter((p) => p.item_id === b.item_id && p.place_id === b.place_id && p.lot_id === b.lot_id)
       .map((p) => p.mark),
   }));
+  const key = (l: PlaceLine) => `${l.place} ${l.item} ${l.lot ?? ''}`;
+  return lines.sort((a, b) => key(a).localeCompare(key(b), 'en', { numeric: true }));
 }
 
 export interface CountedLine {

@@ -68,7 +68,7 @@ export function SearchField({
       options={answer?.found ?? []}
       loading={answer === null || answer.of !== words}
       loadingText="Looking …"
-      noOptionsText="Nothing in the crib answers to this"
+      noOptionsText="Nothing answers to this"
       // What the server found is what there is.
       filterOptions={(found) => found}
       getOptionLabel={(f) => f.title}

@@ -14,7 +14,7 @@ import type { LengthUnit } from '@/core/units';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useSurroundings } from '../shell';
 import { SearchField } from './SearchField';
-import { problemOf, toInput, type FieldSpec, type SubForm } from './toInput';
+import { problemOf, SEVERAL, toInput, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
@@ -191,7 +191,7 @@ function FormField({
   const figures = spec.kind === 'length' || spec.kind === 'number' || spec.kind === 'whole';
   return (
     <div className={spec.wide ? 'field wide' : 'field'}>
-      <label htmlFor={id}>
+      <label htmlFor={spec.kind === 'several' ? undefined : id} id={`${id}-label`}>
         {spec.label}
         {spec.kind === 'length' ? `, ${unit === 'mm' ? 'mm' : 'in'}` : ''}
         {spec.optional ? ' (if known)' : ''}
@@ -213,6 +213,8 @@ function FormField({
                 describedBy={help}
                 wrong={!!wrong}
               />
+            ) : spec.kind === 'several' ? (
+              <Several id={id} spec={spec} value={field.value ?? ''} onChange={field.onChange} />
             ) : spec.kind === 'choice' ? (
               <NativeSelect
                 id={id}
@@ -287,6 +289,39 @@ function FormField({
           {spec.help}
         </div>
       ) : null}
+    </div>
+  );
+}
+
+/** Several of a list, each ticked by itself. */
+function Several({
+  id,
+  spec,
+  value,
+  onChange,
+}: {
+  id: string;
+  spec: FieldSpec;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const chosen = value === '' ? [] : value.split(SEVERAL);
+  return (
+    <div className="picks" role="group" aria-labelledby={`${id}-label`}>
+      {spec.options!.map(([option, words]) => (
+        <label key={option}>
+          <input
+            type="checkbox"
+            checked={chosen.includes(option)}
+            onChange={(e) =>
+              onChange(
+                (e.target.checked ? [...chosen, option] : chosen.filter((c) => c !== option)).join(SEVERAL),
+              )
+            }
+          />{' '}
+          {words}
+        </label>
+      ))}
     </div>
   );
 }

@@ -20,7 +20,8 @@ export interface Found {
 export interface FieldSpec {
   name: string;
   label: string;
-  kind?: 'text' | 'length' | 'number' | 'whole' | 'choice' | 'search' | 'day' | 'legend' | 'moment';
+  kind?:
+    'text' | 'length' | 'number' | 'whole' | 'choice' | 'several' | 'search' | 'day' | 'legend' | 'moment';
   /** What answers to some words, asked while they are typed: for 'search'. */
   search?: (words: string, signal: AbortSignal) => Promise<{ found: Found[]; more: boolean }>;
   onPick?: (found: Found | null) => void;
@@ -34,6 +35,9 @@ export interface FieldSpec {
   /** Name of a second, smaller choice beside it: where the fact came from. */
   origin?: string;
 }
+
+/** Between the values of a field that takes several: what no value has. */
+export const SEVERAL = '\n';
 
 /**
  * The input of a verb from a form's texts: blanks are left out (no value is not 0), dotted names nest, and a length
@@ -50,6 +54,10 @@ export function toInput(
     if (spec.kind === 'legend') continue;
     const text = (texts[spec.name] ?? '').trim();
     if (text === '') continue;
+    if (spec.kind === 'several') {
+      put(input, spec.name, text.split(SEVERAL));
+      continue;
+    }
     const bare = spec.kind === 'length' && !/[a-z"″]/i.test(text);
     put(input, spec.name, bare && unit === 'inch' ? `${text} in` : text);
     if (spec.origin) put(input, spec.origin, texts[spec.origin] || 'maker');

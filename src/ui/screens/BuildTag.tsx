@@ -11,7 +11,7 @@ import { VerbForm, type Found } from '../form';
 import { useLengths } from '../shell';
 import { Tag } from '../tag';
 import { useQuery } from './query';
-import { takeables, type FoundSource } from './takeables';
+import { takeables, type FoundSource } from './found';
 
 const CUTTERS = takeables('cutter');
 const HOLDERS = takeables('holder');

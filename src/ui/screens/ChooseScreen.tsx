@@ -6,6 +6,7 @@ import { useState } from 'react';
 import {
   FEATURE_NAMES,
   FEATURES,
+  GROUP_WORDS,
   GROUPS,
   REASON_NAMES,
   REASONS,
@@ -17,16 +18,6 @@ import { VerbForm } from '../form';
 import { Middle, useLengths } from '../shell';
 import { Tag } from '../tag';
 import { useQuery } from './query';
-
-const GROUP_WORDS: Record<(typeof GROUPS)[number], string> = {
-  P: 'P steel',
-  M: 'M stainless',
-  K: 'K cast iron',
-  N: 'N aluminium, bronze',
-  S: 'S heat-resistant',
-  H: 'H hardened',
-  O: 'O plastics',
-};
 
 interface Field {
   name: string;
@@ -146,7 +137,7 @@ function CutTag() {
               <option value="">any</option>
               {GROUPS.map((g) => (
                 <option key={g} value={g}>
-                  {GROUP_WORDS[g]}
+                  {g} {GROUP_WORDS[g]}
                 </option>
               ))}
             </select>
@@ -369,7 +360,7 @@ function RulesTag({ rules }: { rules: ChoosingRules }) {
           ...GROUPS.flatMap((g) =>
             ([0, 1] as const).map((i) => ({
               name: `flutes.${g}.${i}`,
-              label: `${GROUP_WORDS[g]}, ${i === 0 ? 'fewest' : 'most'}`,
+              label: `${g} {GROUP_WORDS[g]}, ${i === 0 ? 'fewest' : 'most'}`,
               kind: 'whole' as const,
               start: rules.flutes[g] ? String(rules.flutes[g][i]) : '',
               optional: true,

@@ -12,6 +12,7 @@ import { PagedTable } from '../table';
 import { AddItemTag } from './addItems';
 import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from './asking';
 import { ItemTag } from './ItemTag';
+import { Ladder } from './Ladder';
 import { useQuery } from './query';
 import { OF_CATALOGUE, questionOf } from './question';
 import { SavedViews } from './SavedViews';
@@ -86,7 +87,7 @@ export function CuttersScreen({
         </div>
       </div>
       <nav className="views" aria-label="Of the catalogue">
-        <Link href={query.href({ show: null })} aria-current={missing === null ? 'true' : undefined}>
+        <Link href={query.href({ show: null })} aria-current={query.get('show') ? undefined : 'true'}>
           All of it
         </Link>
         <Link
@@ -95,10 +96,18 @@ export function CuttersScreen({
         >
           What is missing
         </Link>
+        <Link
+          href={query.href({ show: 'ladder', new: null })}
+          aria-current={query.get('show') === 'ladder' ? 'true' : undefined}
+        >
+          Second lives
+        </Link>
         <Link href="/choose">Choose by the cut</Link>
         <Link href="/exchange">Lists in and out</Link>
       </nav>
-      {missing !== null ? (
+      {query.get('show') === 'ladder' ? (
+        <Ladder key={JSON.stringify(shop.ladder)} ladder={shop.ladder} />
+      ) : missing !== null ? (
         <Missing facts={missing} />
       ) : empty ? (
         <div className="empty">
@@ -124,7 +133,7 @@ export function CuttersScreen({
             columns={columns}
             rows={page.lines}
             idOf={(l) => l.code}
-            open={open}
+            isOpen={(l) => l.code === open}
             hrefOf={(l) => query.href({ open: l.code, new: null, do: null })}
             sort={query.get('sort') ?? 'code'}
             onSort={(sort) => to({ sort: sort === 'code' ? null : sort })}

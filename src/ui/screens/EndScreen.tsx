@@ -12,7 +12,7 @@ import { ProblemNote, SearchField, useVerb } from '../form';
 import { Middle, useLengths, useSurroundings } from '../shell';
 import { sourceOf } from './BuildTag';
 import { Stepper } from './Stepper';
-import { foundSource, takeables } from './takeables';
+import { foundSource, takeables } from './found';
 
 const CAUTIONS: Partial<Record<Ending, string>> = {
   broken:

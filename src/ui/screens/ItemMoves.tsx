@@ -1,12 +1,20 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { v4 as newId } from 'uuid';
+import { SIGNS } from '@/core/life';
 import { inCrib } from '@/core/stock';
+import type { ProblemDocument } from '@/crib/door';
 import type { ItemLine } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
-import { VerbForm, type FieldSpec } from '../form';
+import { FileButton, ProblemNote, VerbForm, type FieldSpec } from '../form';
+import { useSurroundings } from '../shell';
+import { base64, post } from './post';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
+import { thingInput, thingOptions } from './things';
 
 export const cribPlaces = (shop: ShopView) =>
   shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);
@@ -41,22 +49,21 @@ export function ItemMoves({
 }) {
   const query = useQuery();
   const act = query.get('do');
-  const out = item.places.filter((p) => p.place_kind === 'hand' || p.place_kind === 'machine');
+  const out = thingOptions(item, (kind) => kind === 'hand' || kind === 'machine');
   const shown = ACTS.filter(([name]) => name !== 'return' || out.length > 0);
   const href = (name: string) =>
     name === 'like'
       ? query.href({ new: item.kind, like: item.code, family: item.family, open: null, do: null })
       : query.href({ do: act === name ? null : name });
-  const where = item.places
-    .filter((p) => inCrib(p.place_kind) && p.quantity > p.pieces)
-    .map((p) => [p.place, `${p.place}, ${p.quantity - p.pieces} there`] as const);
-  const from: FieldSpec = {
+  const where = thingOptions(item, inCrib);
+  const taken = (options: typeof where): FieldSpec => ({
     name: 'from',
     label: 'From',
     kind: 'choice',
-    options: where,
-    start: where[0]?.[0] ?? '',
-  };
+    wide: true,
+    options,
+    start: options[0]?.[0] ?? '',
+  });
   const quantity: FieldSpec = { name: 'quantity', label: 'How many', kind: 'whole', start: '1' };
   const reason: FieldSpec = { name: 'reason', label: 'Why', wide: true };
   const insert = item.kind === 'insert';
@@ -133,9 +140,10 @@ export function ItemMoves({
             verb="issueStock"
             fixed={fixed}
             submit="Hand out"
+            shape={thingInput}
             fields={[
+              taken(where),
               quantity,
-              from,
               { name: 'to', label: 'To', kind: 'choice', options: people(shop) },
               { name: 'due', label: 'Wanted back by', kind: 'day', optional: true },
             ]}
@@ -146,44 +154,13 @@ export function ItemMoves({
       {act === 'return' && (
         <>
           <h2>Take back</h2>
-          <VerbForm
-            key={act}
-            verb="returnStock"
-            fixed={fixed}
-            submit="Take back"
-            fields={[
-              quantity,
-              {
-                name: 'from',
-                label: 'From',
-                kind: 'choice',
-                options: out.map((p) => [p.place, `${p.place}, ${p.quantity}`] as const),
-                start: out[0]?.place ?? '',
-              },
-              { name: 'to', label: 'Onto', kind: 'choice', options: cribPlaces(shop), start: onto.start },
-              ...(item.kind === 'cutter'
-                ? ([
-                    {
-                      name: 'used',
-                      label: 'Was it used?',
-                      kind: 'choice',
-                      options: [
-                        ['no', 'no, as new'],
-                        ['yes', 'yes'],
-                      ],
-                    },
-                    {
-                      name: 'grade',
-                      label: 'If used: good for',
-                      kind: 'choice',
-                      options: grades,
-                      optional: true,
-                    },
-                    { name: 'goodZone', label: 'Zone of the flute still good', optional: true },
-                  ] satisfies FieldSpec[])
-                : []),
-            ]}
-            said={(d) => `${String(d.what)} back to ${String(d.to)}`}
+          <TakeBack
+            item={item}
+            shop={shop}
+            grades={grades}
+            from={taken(out)}
+            quantity={quantity}
+            onto={onto.start!}
           />
         </>
       )}
@@ -195,9 +172,10 @@ export function ItemMoves({
             verb="moveStock"
             fixed={fixed}
             submit="Move"
+            shape={thingInput}
             fields={[
+              taken(where),
               quantity,
-              from,
               {
                 name: 'to',
                 label: 'To',
@@ -219,7 +197,8 @@ export function ItemMoves({
             verb={act === 'scrap' ? 'scrapStock' : 'loseStock'}
             fixed={fixed}
             submit={act === 'scrap' ? 'Scrap' : 'Book as lost'}
-            fields={[quantity, from, reason]}
+            shape={thingInput}
+            fields={[taken(where), quantity, reason]}
             said={(d) => `${String(d.what)} ${act === 'scrap' ? 'scrapped' : 'booked as lost'}`}
           />
         </>
@@ -227,6 +206,115 @@ export function ItemMoves({
       <p className="small">
         <Link href={`/places?show=moves&item=${encodeURIComponent(item.code)}`}>What moved of it</Link>
       </p>
+    </>
+  );
+}
+
+/** What a used cutter is graded by: where it may be used next, what is still good, what was seen. */
+export const gradeSpecs = (
+  grades: readonly (readonly [string, string])[],
+  optional: boolean,
+): FieldSpec[] => [
+  {
+    name: 'grade',
+    label: optional ? 'If used: good for' : 'Good for',
+    kind: 'choice',
+    options: grades,
+    optional,
+  },
+  { name: 'goodFrom', label: 'Flute good from, above the tip', kind: 'length', optional: true },
+  { name: 'goodTo', label: 'Flute good up to', kind: 'length', optional: true },
+  { name: 'goodZone', label: 'In words', optional: true },
+  {
+    name: 'signs',
+    label: 'Signs seen',
+    kind: 'several',
+    options: SIGNS.map((s) => [s, s] as const),
+    wide: true,
+    optional: true,
+  },
+];
+
+/** Back into the crib: unused again, or graded, with what was seen and a picture of the edge. */
+function TakeBack({
+  item,
+  shop,
+  grades,
+  from,
+  quantity,
+  onto,
+}: {
+  item: ItemLine;
+  shop: ShopView;
+  grades: readonly (readonly [string, string])[];
+  from: FieldSpec;
+  quantity: FieldSpec;
+  onto: string;
+}) {
+  const { who, say } = useSurroundings();
+  const router = useRouter();
+  const [picture, setPicture] = useState<File | null>(null);
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const cutter = item.kind === 'cutter';
+  /** The picture goes to the mark that came back; where it fails the return stands, and it can be sent again below. */
+  const keep = async (marks: readonly string[]) => {
+    if (!picture) return;
+    const answer = await post('/api/v1/pictures', {
+      ...(marks[0] ? { piece: marks[0] } : { item: item.code }),
+      shows: 'worn edge',
+      content: await base64(picture),
+      who,
+      formId: newId(),
+    });
+    setProblem(answer.ok ? null : answer.problem);
+    if (!answer.ok) return;
+    say(`${marks[0] ?? item.code} is back, its picture kept`);
+    setPicture(null);
+    router.refresh();
+  };
+  return (
+    <>
+      <VerbForm
+        verb="returnStock"
+        fixed={{ item: item.code }}
+        submit="Take back"
+        shape={thingInput}
+        fields={[
+          from,
+          quantity,
+          { name: 'to', label: 'Onto', kind: 'choice', options: cribPlaces(shop), start: onto },
+          ...(cutter
+            ? ([
+                {
+                  name: 'used',
+                  label: 'Was it used?',
+                  kind: 'choice',
+                  options: [
+                    ['no', 'no, as new'],
+                    ['yes', 'yes'],
+                  ],
+                  optional: true,
+                },
+                ...gradeSpecs(grades, true),
+              ] satisfies FieldSpec[])
+            : []),
+        ]}
+        said={(d) => `${String(d.what)} back to ${String(d.to)}`}
+        onDone={(d) => void keep((d.marks as string[] | undefined) ?? [])}
+      >
+        {cutter && (
+          <div className="acts" style={{ alignItems: 'center' }}>
+            <FileButton
+              words={picture ? `Picture: ${picture.name}` : 'Picture of a used edge'}
+              label="A picture of the edge"
+              accept="image/jpeg,image/png,image/webp"
+              camera
+              onFile={setPicture}
+            />
+          </div>
+        )}
+      </VerbForm>
+      <ProblemNote problem={problem} />
     </>
   );
 }

@@ -10,7 +10,7 @@ import {
   symbolSpec,
   type FactSymbol,
 } from '@/core/cutters';
-import { rungsFor } from '@/core/life';
+import { coatingNow, rungsFor } from '@/core/life';
 import type { ItemLine, OneItemView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
 import { money, Row, Unknown } from '../figure';
@@ -21,8 +21,9 @@ import { Tag } from '../tag';
 import { factFields, priceInCents, supplyFields } from './addItems';
 import { FloorFigures } from './FloorFigures';
 import { HoleFigures } from './HoleFigures';
-import { cribPlaces, ItemMoves } from './ItemMoves';
+import { cribPlaces, gradeSpecs, ItemMoves } from './ItemMoves';
 import { Pictures } from './Pictures';
+import { inserts } from './found';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
 
@@ -94,17 +95,7 @@ export function ItemTag({
             verb="gradePiece"
             fixed={{ piece: p.mark }}
             submit="Grade"
-            fields={[
-              {
-                name: 'grade',
-                label: 'Good for',
-                kind: 'choice',
-                options: grades,
-              },
-              { name: 'goodFrom', label: 'Flute good from, above the tip', kind: 'length', optional: true },
-              { name: 'goodTo', label: 'Flute good up to', kind: 'length', optional: true },
-              { name: 'goodZone', label: 'In words', optional: true, wide: true },
-            ]}
+            fields={gradeSpecs(openGrades(item, shop, p), false)}
             said={(d) => `${p.mark} graded: ${String(d.grade)}`}
           />
         </div>
@@ -121,10 +112,10 @@ export function ItemTag({
   );
 }
 
-/** Rungs of the ladder that this item's coating and substrate allow. */
-export const openGrades = (item: ItemLine, shop: ShopView) =>
+/** Rungs of the ladder that coating and substrate allow: of the item, or of one piece as it is now. */
+export const openGrades = (item: ItemLine, shop: ShopView, piece: ItemLine['pieces'][number] | null = null) =>
   rungsFor(shop.ladder, {
-    coating: item.facts.find((f) => f.symbol === 'COATING')?.text ?? null,
+    coating: coatingNow(item.facts.find((f) => f.symbol === 'COATING')?.text ?? null, piece),
     substrate: item.substrate,
   })
     .filter((r) => r.not === null)
@@ -153,11 +144,11 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
           verb="mountInserts"
           fixed={{ piece: mark }}
           submit="Put in"
-          fields={[
-            { name: 'item', label: 'Inserts, by code' },
-            place('from', 'From'),
-            { name: 'edgesLeft', label: 'Edges left on each, if used', kind: 'whole', optional: true },
-          ]}
+          fields={[{ name: 'inserts', label: 'Inserts from', kind: 'search', search: inserts, wide: true }]}
+          shape={({ inserts: taken, ...input }) => ({
+            ...input,
+            ...(taken ? (JSON.parse(String(taken)) as object) : {}),
+          })}
           said={(d) => `${String(d.quantity)} × ${String(d.item)} into ${mark}`}
         />
       ) : (

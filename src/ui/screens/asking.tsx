@@ -8,7 +8,7 @@ import { useLengths } from '../shell';
 import { useQuery } from './query';
 
 /** What is looked for in words and ranges. The address follows the hand at once, the lines a moment later. */
-export function AskWords({ label }: { label: string }) {
+export function AskWords({ label, hint }: { label: string; hint?: string }) {
   const query = useQuery();
   const { unit } = useLengths();
   const inAddress = query.get('q') ?? '';
@@ -39,7 +39,8 @@ export function AskWords({ label }: { label: string }) {
   };
   return (
     <label>
-      {label} <input value={words} onChange={(e) => ask(e.target.value)} className="plain" />
+      {label}{' '}
+      <input value={words} placeholder={hint} onChange={(e) => ask(e.target.value)} className="plain" />
     </label>
   );
 }

@@ -1,3 +1,4 @@
+import { GROUP_WORDS, GROUPS } from '@/core/choosing';
 import { ADDED_PLACES } from '@/core/stock';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { ShopView } from '@/crib/shop';
@@ -8,15 +9,7 @@ export interface SetUp extends SubForm {
   why: string;
 }
 
-const ISO_GROUPS = [
-  ['P', 'P steel'],
-  ['M', 'M stainless'],
-  ['K', 'K cast iron'],
-  ['N', 'N non-ferrous'],
-  ['S', 'S superalloy, titanium'],
-  ['H', 'H hardened'],
-  ['O', 'O other'],
-] as const;
+const ISO_GROUPS = GROUPS.map((g) => [g, `${g} ${GROUP_WORDS[g]}`] as const);
 
 export const MACHINE_FIGURES: FieldSpec[] = [
   { name: 'taper', label: 'Taper' },

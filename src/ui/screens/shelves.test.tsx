@@ -65,7 +65,7 @@ describe('a count sheet', () => {
         ])}
       />,
     );
-    expect(screen.getByRole('button', { name: /^Enter/ })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: /counted$/ })).toHaveProperty('disabled', true);
     fireEvent.change(screen.getByLabelText('Counted of INS at S1'), { target: { value: '4' } });
     fireEvent.change(screen.getByLabelText('Counted of DR at S1'), { target: { value: '0' } });
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Enter 2 counted' })));
@@ -97,6 +97,25 @@ describe('a count sheet', () => {
     showIn(<CountSheet view={sheet([line({ counted: 5 }), line({ item: 'OK', counted: 3 })])} />);
     expect(screen.getByText('Nothing in the books explains it.')).toBeTruthy();
     expect(screen.queryAllByText(/missing\.|over\./)).toHaveLength(1);
+  });
+  it('takes what the books know nothing of there', async () => {
+    globalThis.fetch = jest.fn(async () => ({
+      ok: true,
+      json: async () => ({ lines: [{ code: 'D5', words: '5 mm drill' }], next: null }),
+    })) as unknown as typeof fetch;
+    const { calls } = showIn(<CountSheet view={sheet([line()])} />);
+    const field = screen.getByRole('combobox', { name: 'What' });
+    act(() => field.focus());
+    fireEvent.change(field, { target: { value: 'd5' } });
+    fireEvent.click(await screen.findByRole('option', { name: /D5/ }));
+    fireEvent.change(screen.getByLabelText('How many'), { target: { value: '2' } });
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Enter it' })));
+    expect(calls).toMatchObject([
+      {
+        verb: 'enterCount',
+        input: { sheet: 'C-0001', lines: [{ item: 'D5', place: 'S1', counted: '2' }] },
+      },
+    ]);
   });
   it('booked, it shows who did it and takes nothing more', () => {
     showIn(<CountSheet view={sheet([line({ counted: 2 })], true)} />);

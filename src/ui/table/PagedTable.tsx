@@ -16,8 +16,8 @@ export interface PagedTableProps<Row extends object> {
   columns: readonly GridColDef<Row>[];
   rows: readonly Row[];
   idOf: (row: Row) => string;
-  /** The id of the row that is open beside the table. */
-  open: string | null;
+  /** Whether what a row is about is open beside the table. */
+  isOpen: (row: Row) => boolean;
   hrefOf: (row: Row) => string;
   /** '-code' is code, turned round. Columns that sort have `sortable: true`. */
   sort: string;
@@ -53,7 +53,7 @@ export function PagedTable<Row extends object>(t: PagedTableProps<Row>) {
         columns={[...t.columns]}
         rows={[...t.rows]}
         getRowId={t.idOf}
-        getRowClassName={({ row }) => (t.idOf(row) === t.open ? 'open' : '')}
+        getRowClassName={({ row }) => (t.isOpen(row) ? 'open' : '')}
         density="compact"
         getRowHeight={() => 'auto'}
         hideFooter

@@ -4,6 +4,7 @@ import { Fragment, useState } from 'react';
 import type { CountedLine, CountView } from '@/crib/stock';
 import { ProblemNote, useVerb, VerbForm } from '../../form';
 import { Tag } from '../../tag';
+import { items } from '../found';
 import { useQuery } from '../query';
 
 const key = (l: CountedLine) => [l.place, l.item, l.lot, l.owner, l.edgesLeft].join('|');
@@ -114,6 +115,7 @@ export function CountSheet({ view }: { view: CountView }) {
               Enter {entered.length || ''} counted
             </Button>
           </div>
+          <AlsoThere view={view} />
           {entered.length === 0 && view.lines.some((l) => l.counted !== null) && (
             <>
               <h2>Book it</h2>
@@ -155,5 +157,42 @@ function Difference({ line: l }: { line: CountedLine }) {
         <span className="small">Nothing in the books explains it.</span>
       )}
     </div>
+  );
+}
+
+/** Something that lies there and that the books know nothing of at that place. */
+function AlsoThere({ view }: { view: CountView }) {
+  const sheet = view.sheet!;
+  const places = [...new Set([sheet.place, ...view.lines.map((l) => l.place)])];
+  return (
+    <details>
+      <summary>Something else lies there</summary>
+      <VerbForm
+        verb="enterCount"
+        submit="Enter it"
+        fields={[
+          { name: 'item', label: 'What', kind: 'search', search: items, wide: true },
+          {
+            name: 'place',
+            label: 'Where',
+            kind: 'choice',
+            options: places.map((p) => [p, p] as const),
+            start: sheet.place,
+          },
+          { name: 'counted', label: 'How many', kind: 'whole' },
+          { name: 'lot', label: 'Lot', optional: true },
+        ]}
+        shape={({ item, place, counted, lot, formId, ...rest }) => ({
+          ...rest,
+          formId,
+          sheet: sheet.number,
+          lines: [{ item, place, counted, ...(lot ? { lot } : {}) }],
+        })}
+        said={() => 'entered: the books had none there'}
+      />
+      <p className="soft small">
+        Found by code or words. Not in the catalogue? Add it there first, then it can be counted.
+      </p>
+    </details>
   );
 }

@@ -44,7 +44,7 @@ export function StockTable({
   return (
     <>
       <div className="asking">
-        <AskWords label="Words, a place’s code, or DC 6..8" />
+        <AskWords label="Find" hint="words, a place, DC 6..8" />
         <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
         <AskChoice label="Lies" name="lies" any="in the crib" options={LIES_WORDS} />
         <AskChoice label="In" name="place" any="any place" options={placeOptions(shop)} />
@@ -70,11 +70,12 @@ export function StockTable({
         columns={useColumns()}
         rows={page.lines}
         idOf={(l) => String(l.id)}
-        open={page.lines.find((l) => l.place === open)?.id.toString() ?? null}
+        isOpen={(l) => l.place === open}
         hrefOf={(l) => query.href({ open: l.place, sheet: null, new: null })}
         sort={query.get('sort') ?? 'item'}
         onSort={(sort) => to({ sort: sort === 'item' ? null : sort })}
-        shown={shown}
+        // Beside an open tag there is no room for everything.
+        shown={open && !query.get('cols') ? shown.filter((c) => c !== 'owner') : shown}
         onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
         total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} line${page.total === 1 ? '' : 's'}`}
         next={page.next !== null ? query.href({ after: String(page.next), before: null }) : null}

@@ -344,7 +344,7 @@ describe('choosing', () => {
     address = 'show=rules';
     const { calls } = showIn(<ChooseScreen view={null} rules={DEFAULT_RULES} problem={null} />);
     fireEvent.change(screen.getByLabelText(/as thick as the corner allows/), { target: { value: '9' } });
-    fireEvent.change(screen.getByLabelText(/O plastics, most/), { target: { value: '' } });
+    fireEvent.change(screen.getByLabelText(/O plastics, others, most/), { target: { value: '' } });
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Set the rules' })));
     expect(calls[0]!.input).toMatchObject({ weights: { stout: '9', short: '4' }, flutes: { N: ['2', '3'] } });
     expect(calls[0]!.input.flutes).not.toHaveProperty('O');
