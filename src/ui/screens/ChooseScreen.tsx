@@ -360,7 +360,7 @@ function RulesTag({ rules }: { rules: ChoosingRules }) {
           ...GROUPS.flatMap((g) =>
             ([0, 1] as const).map((i) => ({
               name: `flutes.${g}.${i}`,
-              label: `${g} {GROUP_WORDS[g]}, ${i === 0 ? 'fewest' : 'most'}`,
+              label: `${g} ${GROUP_WORDS[g]}, ${i === 0 ? 'fewest' : 'most'}`,
               kind: 'whole' as const,
               start: rules.flutes[g] ? String(rules.flutes[g][i]) : '',
               optional: true,

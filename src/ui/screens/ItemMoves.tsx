@@ -293,7 +293,6 @@ function TakeBack({
                     ['no', 'no, as new'],
                     ['yes', 'yes'],
                   ],
-                  optional: true,
                 },
                 ...gradeSpecs(grades, true),
               ] satisfies FieldSpec[])

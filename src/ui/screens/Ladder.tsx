@@ -34,24 +34,7 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
               maxLength={60}
               onChange={(e) => put(i, { ...r, name: e.target.value })}
             />
-            <div className="picks" role="group" aria-label={`Rung ${i + 1} is good for`}>
-              {GROUPS.map((g) => (
-                <label key={g}>
-                  <input
-                    type="checkbox"
-                    checked={r.groups.includes(g)}
-                    onChange={(e) =>
-                      put(i, {
-                        ...r,
-                        groups: GROUPS.filter((x) => (x === g ? e.target.checked : r.groups.includes(x))),
-                      })
-                    }
-                  />{' '}
-                  <span className="fig">{g}</span> {GROUP_WORDS[g]}
-                </label>
-              ))}
-            </div>
-            <span className="acts">
+            <span>
               <Button
                 size="small"
                 variant="text"
@@ -71,6 +54,23 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
                 away
               </Button>
             </span>
+            <div className="picks" role="group" aria-label={`Rung ${i + 1} is good for`}>
+              {GROUPS.map((g) => (
+                <label key={g}>
+                  <input
+                    type="checkbox"
+                    checked={r.groups.includes(g)}
+                    onChange={(e) =>
+                      put(i, {
+                        ...r,
+                        groups: GROUPS.filter((x) => (x === g ? e.target.checked : r.groups.includes(x))),
+                      })
+                    }
+                  />{' '}
+                  <span className="fig">{g}</span> {GROUP_WORDS[g]}
+                </label>
+              ))}
+            </div>
           </li>
         ))}
         <li className="soft">scrap: good for nothing more</li>
