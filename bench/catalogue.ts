@@ -1,5 +1,20 @@
-import { catalogueQuestion, catalogueView, movementsView, type CatalogueAsked } from '../src/crib/stock';
-import { cataloguePage, catalogueWhere, COUNTED_TO } from '../src/data/stock';
+import {
+  catalogueQuestion,
+  catalogueView,
+  movementsView,
+  stockQuestion,
+  stockView,
+  type CatalogueAsked,
+  type StockAsked,
+} from '../src/crib/stock';
+import {
+  cataloguePage,
+  catalogueWhere,
+  COUNTED_TO,
+  manyMarks,
+  stockPage,
+  stockWhere,
+} from '../src/data/stock';
 import type { Database } from '../src/data/database';
 import { largeCrib, type Size } from './largeCrib';
 
@@ -61,20 +76,21 @@ async function slowestQuestion(db: Database, work: (db: Database) => Promise<unk
   return Math.max(...asked.map(p95));
 }
 
+const FACTS = `select f.item_id, json_agg(json_build_object('symbol', f.symbol, 'text', f.text, 'unit', f.unit, 'value', f.value, 'origin', f.origin)) as facts
+  from fact_now f where f.item_id = any ($1) group by f.item_id`;
+const counted = (from: string, where: string) =>
+  `select count(*)::int as n from (select 1 from ${from} where ${where} limit ${COUNTED_TO + 1}) x`;
+
 /** The same question in bare SQL: the page with facts, balances and standings of its items, and the total. */
-async function bare(db: Database, asked: CatalogueAsked): Promise<() => Promise<void>> {
+async function bareCatalogue(db: Database, asked: CatalogueAsked): Promise<() => Promise<void>> {
   const q = await catalogueQuestion(db, asked);
   const page = cataloguePage({ ...q, limit: q.limit + 1 });
   const where = catalogueWhere(q);
-  const total = `select count(*)::int as n from (select 1 from item_now n where ${where.sql} limit ${COUNTED_TO + 1}) x`;
+  const total = counted('item_now n', where.sql);
   return async () => {
     const ids = (await db.query<{ item_id: number }>(page.sql, page.params)).map((r) => r.item_id);
     if (ids.length) {
-      await db.query(
-        `select f.item_id, json_agg(json_build_object('symbol', f.symbol, 'text', f.text, 'unit', f.unit, 'value', f.value, 'origin', f.origin)) as facts
-         from fact_now f where f.item_id = any ($1) group by f.item_id`,
-        [ids],
-      );
+      await db.query(FACTS, [ids]);
       await db.query(
         `select b.item_id, json_agg(json_build_object('place', p.code, 'kind', p.kind, 'quantity', b.quantity, 'lot', b.lot_id)) as places
          from balance b join place p on p.id = b.place_id where b.quantity > 0 and b.item_id = any ($1) group by b.item_id`,
@@ -88,6 +104,45 @@ async function bare(db: Database, asked: CatalogueAsked): Promise<() => Promise<
     await db.query(total, where.params);
   };
 }
+
+/** The same question to the stock in bare SQL: the page with facts of its items and marks of its pieces, and the total. */
+async function bareStock(db: Database, asked: StockAsked): Promise<() => Promise<void>> {
+  const q = await stockQuestion(db, asked);
+  const page = stockPage(q, q.limit + 1);
+  const where = stockWhere(q);
+  const total = counted(
+    'balance b join item_now n on n.item_id = b.item_id join place p on p.id = b.place_id',
+    where.sql,
+  );
+  return async () => {
+    const rows = await db.query<{ item_id: number; place_id: number; pieces: number }>(page.sql, page.params);
+    if (rows.length) {
+      await db.query(FACTS, [[...new Set(rows.map((r) => r.item_id))]]);
+      const marked = rows.filter((r) => r.pieces > 0);
+      if (marked.length)
+        await manyMarks(
+          db,
+          marked.map((r) => r.item_id),
+          marked.map((r) => r.place_id),
+        );
+    }
+    await db.query(total, where.params);
+  };
+}
+
+/** What people ask the table of all stock for. */
+const ASKED_STOCK: Record<string, StockAsked[]> = {
+  'first page': [{}],
+  'search by words': ['drill', 'ball halden', 'EM77', 'P17 drill', 'no such thing'].map((q) => ({ q })),
+  'search by ranges': ['DC 6..8', 'LCF>20', 'DC=12.5', 'DC 500..600'].map((q) => ({ q })),
+  'other orders': [
+    { sort: 'place' },
+    { sort: '-quantity' },
+    { kind: 'holder' },
+    { place: 'P17' },
+    { owner: 'ours' },
+  ],
+};
 
 /** Ratios of the paged catalogue at full size: against bare SQL, and against a tenth of the data. */
 export async function benchCatalogue(
@@ -104,25 +159,35 @@ export async function benchCatalogue(
     `made ${FULL.items} items, ${FULL.pieces} pieces, ${FULL.movements} movements and a tenth of it in ${Math.round((performance.now() - began) / 1000)} s`,
   );
   let slowest = ['', 0] as [string, number];
-  for (const [name, questions] of Object.entries(ASKED)) {
-    const asks = await Promise.all(questions.map((asked) => bare(large, asked)));
-    const pick = <T>(list: readonly T[], i: number) => list[i % list.length]!;
-    const [view, sql, tenth] = (await inTurn([
-      (i) => catalogueView(large, pick(questions, i)),
-      (i) => pick(asks, i)(),
-      (i) => catalogueView(small, pick(questions, i)),
-    ])) as [number[], number[], number[]];
-    say(
-      `catalogue, ${name}: p95 against bare SQL`,
-      p95(view) / p95(sql),
-      `at most 1.5; ${p95(view).toFixed(1)} ms`,
-    );
-    say(`catalogue, ${name}: p95 against a tenth of the data`, p95(view) / p95(tenth), 'at most 1.5');
-    for (const asked of questions) {
-      const one = await slowestQuestion(large, (db) => catalogueView(db, asked));
-      if (one > slowest[1]) slowest = [JSON.stringify(asked), one];
+  const pick = <T>(list: readonly T[], n: number) => list[n % list.length]!;
+  /** One table's questions: its view against bare SQL and against its own time at a tenth of the data. */
+  const table = async <Asked>(
+    of: string,
+    all: Record<string, Asked[]>,
+    view: (db: Database, asked: Asked) => Promise<unknown>,
+    bare: (db: Database, asked: Asked) => Promise<() => Promise<void>>,
+  ) => {
+    for (const [name, questions] of Object.entries(all)) {
+      const asks = await Promise.all(questions.map((asked) => bare(large, asked)));
+      const [whole, sql, tenth] = (await inTurn([
+        (i) => view(large, pick(questions, i)),
+        (i) => pick(asks, i)(),
+        (i) => view(small, pick(questions, i)),
+      ])) as [number[], number[], number[]];
+      say(
+        `${of}, ${name}: p95 against bare SQL`,
+        p95(whole) / p95(sql),
+        `at most 1.5; ${p95(whole).toFixed(1)} ms`,
+      );
+      say(`${of}, ${name}: p95 against a tenth of the data`, p95(whole) / p95(tenth), 'at most 1.5');
+      for (const asked of questions) {
+        const one = await slowestQuestion(large, (db) => view(db, asked));
+        if (one > slowest[1]) slowest = [`${of} ${JSON.stringify(asked)}`, one];
+      }
     }
-  }
+  };
+  await table('catalogue', ASKED, catalogueView, bareCatalogue);
+  await table('stock', ASKED_STOCK, stockView, bareStock);
   say(
     `slowest question to the database against 20 ms: ${slowest[0]}`,
     slowest[1] / 20,

@@ -31,7 +31,7 @@ export function cutterOutline(c: CutterGeometry, length: number): CutterOutline 
   const assumed: string[] = [];
   const known: Known = (value, fallback, words) => {
     if (value !== null) return value;
-    assumed.push(words);
+    if (!assumed.includes(words)) assumed.push(words);
     return fallback;
   };
   const shankR = known(c.DMM, c.DC, 'DMM not known: drawn as DC') / 2;
@@ -69,6 +69,11 @@ function cutAt(points: OutlinePoint[], z: number): OutlinePoint[] {
 /** The cutting part from the tip up, by the rule of its family. */
 function cuttingPart(c: CutterGeometry, known: Known): OutlinePoint[] {
   const R = c.DC / 2;
+  // Families that come with a corner: not knowing it is not the same as sharp.
+  const cornerRadius = () =>
+    (FAMILIES[c.family].facts as readonly string[]).includes('RE')
+      ? known(c.RE, 0, 'RE not known: drawn sharp')
+      : 0;
   const flutes = () => known(c.LCF, 2.5 * c.DC, 'LCF not known: drawn as 2.5 DC');
   const up = (points: OutlinePoint[], z: number, r: number) => [
     ...points.map((p) => ({ z: Math.min(p.z, z), r: p.r })),
@@ -79,7 +84,7 @@ function cuttingPart(c: CutterGeometry, known: Known): OutlinePoint[] {
       return up(corner(R, R), Math.max(flutes(), R), R);
     case 'tapered': {
       const a = known(c.TAPER, 3, 'TAPER not known: drawn as 3 degrees');
-      return taperedPart(R, Math.min(c.RE ?? 0, R), a, flutes());
+      return taperedPart(R, Math.min(cornerRadius(), R), a, flutes());
     }
     case 'high-feed': {
       const top = known(c.DCX, c.DC * 1.5, 'DCX not known: drawn as 1.5 DC') / 2;
@@ -90,13 +95,15 @@ function cuttingPart(c: CutterGeometry, known: Known): OutlinePoint[] {
       const a = c.KAPR ?? 90;
       const deep = c.APMX ?? flutes();
       const top = c.DCX !== null ? c.DCX / 2 : a < 90 ? R + deep / tan(a) : R;
-      const round = Math.min(c.RE ?? 0, R);
-      if (top <= R) return up(corner(R, round), Math.max(flutes(), round), R);
+      if (top <= R) {
+        const round = Math.min(cornerRadius(), R);
+        return up(corner(R, round), Math.max(flutes(), round), R);
+      }
       return up([...ground(R), { z: deep, r: top }], Math.max(c.LCF ?? deep, deep), top);
     }
     case 't-slot': {
       const wide = known(c.CW, c.DC / 4, 'CW not known: drawn as DC/4');
-      return up(corner(R, Math.min(c.RE ?? 0, wide / 2)), wide, R);
+      return up(corner(R, Math.min(cornerRadius(), wide / 2)), wide, R);
     }
     case 'dovetail': {
       const a = known(c.KAPR, 60, 'KAPR not known: drawn as 60 degrees');
@@ -139,7 +146,7 @@ function cuttingPart(c: CutterGeometry, known: Known): OutlinePoint[] {
       return up(cone, Math.max(flute, point), R);
     }
     default:
-      return up(corner(R, Math.min(c.RE ?? 0, R)), flutes(), R);
+      return up(corner(R, Math.min(cornerRadius(), R)), flutes(), R);
   }
 }
 

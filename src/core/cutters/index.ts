@@ -63,6 +63,8 @@ export type { Taper } from './tapers';
 export { againstRegrind, REGRIND_SHARE, regrindShare, regroundGeometry } from './regrind';
 export type { RegrindFacts } from './regrind';
 // What is to be found out
+export { neededFor, needsOf } from './needs';
+export type { Need } from './needs';
 export { missingFacts } from './missingFacts';
 export type { Blocked, MissingFact } from './missingFacts';
 // Finding one

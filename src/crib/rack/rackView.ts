@@ -55,7 +55,7 @@ export interface TiedTo {
 export interface AssemblyCard {
   tag: string;
   mark: string;
-  cutter: Pick<CribItem, 'code' | 'words' | 'guesses'> & { DC: number };
+  cutter: Pick<CribItem, 'code' | 'kind' | 'family' | 'words' | 'guesses'> & { DC: number };
   holder: Pick<CribItem, 'code' | 'words' | 'taper' | 'guesses'>;
   stickoutMm: number;
   stickoutEntered: string;
@@ -157,7 +157,14 @@ function card(row: AssemblyRow, around: Around): AssemblyCard {
   return {
     tag: row.tag,
     mark: row.mark,
-    cutter: { code: cutter.code, words: cutter.words, guesses: cutter.guesses, DC: present.DC },
+    cutter: {
+      code: cutter.code,
+      kind: cutter.kind,
+      family: cutter.family,
+      words: cutter.words,
+      guesses: cutter.guesses,
+      DC: present.DC,
+    },
     holder: { code: holder.code, words: holder.words, taper: holder.taper, guesses: holder.guesses },
     stickoutMm: row.stickout_mm,
     stickoutEntered: row.stickout_entered,

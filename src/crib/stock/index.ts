@@ -23,7 +23,7 @@ export type { MovementsAsked, MovementsView } from './movementsView';
 export { countView, placesView, placeView } from './placesView';
 export type { CountedLine, CountView, PlaceLine, PlacesView } from './placesView';
 // All that lies somewhere, in pages
-export { allStock, LIES, stockView } from './stockView';
+export { allStock, LIES, stockQuestion, stockView } from './stockView';
 export type { Lies, StockAsked, StockLine, StockView } from './stockView';
 // The catalogue in pages, one item whole, what can be taken for a build
 export { catalogueQuestion, catalogueView, PAGE_LINES } from './catalogueView';

@@ -1,4 +1,11 @@
-import { missingFacts, type Blocked, type MissingFact } from '@/core/cutters';
+import {
+  missingFacts,
+  neededFor,
+  type Blocked,
+  type Family,
+  type ItemKind,
+  type MissingFact,
+} from '@/core/cutters';
 import { buyingView } from '@/crib/buying';
 import { rackView, type AssemblyCard } from '@/crib/rack';
 import type { Connection } from '@/data/database';
@@ -60,17 +67,21 @@ function blockedBy(a: AssemblyCard): Blocked[] {
         result: 'its outline',
       });
   }
-  for (const symbol of a.cutter.guesses)
-    out.push({
-      ...base,
-      item: a.cutter.code,
-      symbol,
-      state: 'guess',
-      result: 'reach and outline lean on it',
-    });
-  for (const symbol of a.holder.guesses)
-    out.push({ ...base, item: a.holder.code, symbol, state: 'guess', result: 'grip and outline lean on it' });
-  return out;
+  const guessed = (item: string, kind: ItemKind, family: Family | null, symbols: readonly string[]) =>
+    symbols.flatMap((symbol) =>
+      neededFor(kind, family, symbol).map((result): Blocked => ({
+        ...base,
+        item,
+        symbol,
+        state: 'guess',
+        result,
+      })),
+    );
+  return [
+    ...out,
+    ...guessed(a.cutter.code, a.cutter.kind, a.cutter.family, a.cutter.guesses),
+    ...guessed(a.holder.code, 'holder', null, a.holder.guesses),
+  ];
 }
 
 /** What is missing of cutters and holders that something booked waits for, the worst first. */

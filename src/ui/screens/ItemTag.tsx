@@ -4,6 +4,7 @@ import {
   factsOf,
   FAMILIES,
   KINDS,
+  neededFor,
   ORIGIN_WORDS,
   pricePerEdge,
   questionCutter,
@@ -277,7 +278,11 @@ function Facts({ item }: { item: ItemLine }) {
   const asked = factsOf(item.kind, item.family);
   // What is known stands first; what isn't known is named, not hidden.
   const known = asked.filter((s) => item.facts.some((f) => f.symbol === s));
-  const unknown = asked.filter((s) => !known.includes(s));
+  const unknown = asked
+    .filter((s) => !known.includes(s))
+    .map((symbol) => ({ symbol, results: neededFor(item.kind, item.family, symbol) }));
+  const blocking = unknown.filter((u) => u.results.length > 0);
+  const others = unknown.filter((u) => u.results.length === 0).map((u) => u.symbol);
   return (
     <>
       <h2>Facts</h2>
@@ -313,9 +318,19 @@ function Facts({ item }: { item: ItemLine }) {
           </Row>
         ))}
       </div>
-      {unknown.length > 0 && (
+      {blocking.length > 0 && (
+        <ul className="plainlist small">
+          {blocking.map(({ symbol, results }) => (
+            <li key={symbol}>
+              <Unknown>not known</Unknown>: {symbolSpec(symbol).words} ({symbol}){' '}
+              <span className="soft">needed for {results.join(', ')}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {others.length > 0 && (
         <p className="soft small">
-          <Unknown>not known</Unknown>: {unknown.map((s) => `${symbolSpec(s).words} (${s})`).join(', ')}
+          Nor known, and nothing waits for it: {others.map((s) => `${symbolSpec(s).words} (${s})`).join(', ')}
         </p>
       )}
     </>

@@ -32,7 +32,14 @@ const holder = {
 const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
   tag: 'A-0001',
   mark: 'E-0001',
-  cutter: { code: 'EM10', words: '10 mm square end mill', guesses: [], DC: 10 },
+  cutter: {
+    code: 'EM10',
+    kind: 'cutter',
+    family: 'square',
+    words: '10 mm square end mill',
+    guesses: [],
+    DC: 10,
+  },
   holder: { code: 'SL10', words: 'holder', taper: '40', guesses: [] },
   stickoutMm: 34,
   stickoutEntered: '34 mm',
