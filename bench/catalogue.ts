@@ -8,12 +8,14 @@ import {
   type StockAsked,
 } from '../src/crib/stock';
 import {
-  cataloguePage,
-  catalogueWhere,
+  cataloguePaged,
   COUNTED_TO,
+  countedPageSql,
+  countSql,
   manyMarks,
-  stockPage,
-  stockWhere,
+  pageSql,
+  stockPaged,
+  type PagedQuestion,
 } from '../src/data/stock';
 import type { Database } from '../src/data/database';
 import { largeCrib, type Size } from './largeCrib';
@@ -78,17 +80,26 @@ async function slowestQuestion(db: Database, work: (db: Database) => Promise<unk
 
 const FACTS = `select f.item_id, json_agg(json_build_object('symbol', f.symbol, 'text', f.text, 'unit', f.unit, 'value', f.value, 'origin', f.origin)) as facts
   from fact_now f where f.item_id = any ($1) group by f.item_id`;
-const counted = (from: string, where: string) =>
-  `select count(*)::int as n from (select 1 from ${from} where ${where} limit ${COUNTED_TO + 1}) x`;
+/** A page and its count in bare SQL, by the same two ways the view has. */
+async function barePage<Row>(db: Database, q: PagedQuestion, limit: number): Promise<Row[]> {
+  if (q.narrow) {
+    const both = countedPageSql(q, limit);
+    const rows = await db.query<Row & { hits: number }>(both.sql, both.params);
+    if ((rows[0]?.hits ?? 0) <= COUNTED_TO) return rows;
+  }
+  const page = pageSql(q, limit);
+  const total = countSql(q);
+  const rows = await db.query<Row>(page.sql, page.params);
+  await db.query(total.sql, total.params);
+  return rows;
+}
 
 /** The same question in bare SQL: the page with facts, balances and standings of its items, and the total. */
 async function bareCatalogue(db: Database, asked: CatalogueAsked): Promise<() => Promise<void>> {
   const q = await catalogueQuestion(db, asked);
-  const page = cataloguePage({ ...q, limit: q.limit + 1 });
-  const where = catalogueWhere(q);
-  const total = counted('item_now n', where.sql);
+  const paged = cataloguePaged(q);
   return async () => {
-    const ids = (await db.query<{ item_id: number }>(page.sql, page.params)).map((r) => r.item_id);
+    const ids = (await barePage<{ item_id: number }>(db, paged, q.limit + 1)).map((r) => r.item_id);
     if (ids.length) {
       await db.query(FACTS, [ids]);
       await db.query(
@@ -101,21 +112,19 @@ async function bareCatalogue(db: Database, asked: CatalogueAsked): Promise<() =>
         [ids],
       );
     }
-    await db.query(total, where.params);
   };
 }
 
 /** The same question to the stock in bare SQL: the page with facts of its items and marks of its pieces, and the total. */
 async function bareStock(db: Database, asked: StockAsked): Promise<() => Promise<void>> {
   const q = await stockQuestion(db, asked);
-  const page = stockPage(q, q.limit + 1);
-  const where = stockWhere(q);
-  const total = counted(
-    'balance b join item_now n on n.item_id = b.item_id join place p on p.id = b.place_id',
-    where.sql,
-  );
+  const paged = stockPaged(q);
   return async () => {
-    const rows = await db.query<{ item_id: number; place_id: number; pieces: number }>(page.sql, page.params);
+    const rows = await barePage<{ item_id: number; place_id: number; pieces: number }>(
+      db,
+      paged,
+      q.limit + 1,
+    );
     if (rows.length) {
       await db.query(FACTS, [[...new Set(rows.map((r) => r.item_id))]]);
       const marked = rows.filter((r) => r.pieces > 0);
@@ -124,9 +133,9 @@ async function bareStock(db: Database, asked: StockAsked): Promise<() => Promise
           db,
           marked.map((r) => r.item_id),
           marked.map((r) => r.place_id),
+          3,
         );
     }
-    await db.query(total, where.params);
   };
 }
 

@@ -149,3 +149,53 @@ test('a question is kept by name and asked again with one click', async ({ page 
   await expect(page).toHaveURL(/LCF/);
   await expect(page.getByLabel('Words to find')).toHaveValue('LCF>20');
 });
+
+test('all stock: found by a place and a range, whose it is, and out as it is seen', async ({ page }) => {
+  await page.goto('/places?show=stock');
+  await page.getByLabel('Find').fill('CAB1-C CNMG');
+  await expect(page).toHaveURL(/q=CAB1-C/);
+  const rows = page.getByRole('row', { name: /CN12-08/ });
+  await expect(rows).toHaveCount(2);
+  await page.getByLabel('Whose').selectOption('theirs');
+  await expect(rows).toHaveCount(1);
+  await expect(rows.first()).toContainText('NORDKANT’s until used');
+  const csv = await page.request.get(
+    `${DEMO}${(await page.getByRole('link', { name: 'CSV' }).getAttribute('href'))!}`,
+  );
+  expect((await csv.text()).split('\r\n')[1]).toMatch(/^CN12-08,.*,CAB1-C,.*,NORDKANT,,16,0,$/);
+  await page.getByRole('columnheader', { name: 'How many' }).click();
+  await expect(page).toHaveURL(/sort=quantity/);
+  await page.getByRole('link', { name: 'CAB1-C', exact: true }).click();
+  await expect(page.locator('.tag').getByRole('heading', { name: 'CAB1-C' })).toBeVisible();
+});
+
+test('what was taken of a supplier’s own stock is settled once', async ({ page }) => {
+  await page.goto('/places?show=theirs');
+  await signAs(page, 'IK');
+  await expect(page.getByText('24.80')).toBeVisible();
+  await page.getByLabel('Invoice or delivery note').fill('R-2027-11');
+  await page.getByRole('button', { name: 'Settled with NORDKANT' }).dblclick();
+  await expect(said(page)).toContainText('4 taken of NORDKANT’s stock settled');
+  await expect(page.getByText('Nothing was taken that is not settled.')).toBeVisible();
+  await page.getByRole('button', { name: /Take back the settlement/ }).click();
+  await expect(page.getByText('24.80')).toBeVisible();
+});
+
+test('a count takes what the books don’t know of; the ladder is the shop’s own', async ({ page }) => {
+  await page.goto('/places?open=CAB1-B');
+  await signAs(page, 'IK');
+  await page.getByRole('button', { name: 'Count this place' }).click();
+  const tag = page.locator('.tag');
+  await tag.getByText('Something else lies there').click();
+  await fill(tag, { What: 'EM3-2A', 'How many': '2' });
+  await tag.getByRole('button', { name: 'Enter it' }).click();
+  await expect(tag.getByText('2 over.')).toBeVisible();
+  await page.goto('/cutters?show=ladder');
+  await page.getByRole('button', { name: 'One more rung' }).click();
+  await page.getByLabel('Rung 5').fill('wood');
+  await page.getByRole('button', { name: 'Set the ladder' }).click();
+  await expect(said(page)).toContainText('the ladder has 6 rungs');
+  await page.getByRole('button', { name: 'Rung 5 away' }).click();
+  await page.getByRole('button', { name: 'Set the ladder' }).click();
+  await expect(said(page)).toContainText('the ladder has 5 rungs');
+});

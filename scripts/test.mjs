@@ -50,6 +50,8 @@ function jest(project) {
       bin('jest'),
       // A failed test may leave its database open, which would keep the run from ending.
       '--forceExit',
+      // One worker a core of the smallest machine this is to run on in time.
+      '--maxWorkers=2',
       '--selectProjects',
       project,
       '--json',

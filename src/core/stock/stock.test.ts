@@ -1,4 +1,5 @@
-import { CRIB_PLACES, explainDifference, inCrib, loansOut, type DifferenceFacts } from './index';
+import fc from 'fast-check';
+import { ageOfStock, CRIB_PLACES, explainDifference, inCrib, loansOut, type DifferenceFacts } from './index';
 
 const facts = (over: Partial<DifferenceFacts>): DifferenceFacts => ({
   counted: 5,
@@ -75,4 +76,44 @@ describe('loansOut: what came back is taken off the oldest loan', () => {
   it('all back', () => expect(out(0)).toEqual([]));
   it('due today is not late', () =>
     expect(loansOut([{ quantity: 1, due: '2027-01-05' }], 1, '2027-01-05')[0]!.daysLate).toBe(0));
+});
+
+describe('how old what is left may be (nothing tells one from another: common practice is old ones first)', () => {
+  const at = (month: number) => new Date(Date.UTC(2026, month - 1, 1));
+  const receipts = [
+    { at: at(6), quantity: 4 },
+    { at: at(1), quantity: 4 },
+  ];
+  it.each<[number, number | null]>([
+    [8, 1],
+    [5, 1],
+    [4, 6],
+    [1, 6],
+    // More than came: some were found, and nobody knows since when.
+    [9, null],
+    [0, null],
+  ])('%i left', (left, month) =>
+    expect(ageOfStock(receipts, left)).toEqual(month && { oldest: at(1), atBest: at(month) }),
+  );
+  it('the old ones going first never makes what is left older', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({ at: fc.date({ noInvalidDate: true }), quantity: fc.integer({ min: 0, max: 9 }) }),
+        ),
+        fc.integer({ min: 0, max: 40 }),
+        (list, left) => {
+          const age = ageOfStock(list, left);
+          const all = list.reduce((n, r) => n + r.quantity, 0);
+          expect(age === null).toBe(left === 0 || left > all);
+          if (age) {
+            expect(age.oldest.getTime()).toBeLessThanOrEqual(age.atBest.getTime());
+            // Enough came since then, and not since any later time.
+            const since = list.filter((r) => r.at >= age.atBest).reduce((n, r) => n + r.quantity, 0);
+            const later = list.filter((r) => r.at > age.atBest).reduce((n, r) => n + r.quantity, 0);
+            expect(since >= left && later < left).toBe(true);
+          }
+        },
+      ),
+    ));
 });

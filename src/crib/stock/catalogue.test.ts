@@ -219,12 +219,31 @@ describe('adding items', () => {
   });
 });
 
+it('collets and holders have an age, by what came and what is left; a cutter’s life is counted instead', async () => {
+  crib.at('2027-01-05T12:00:00Z');
+  const came = (await itemView(crib.db, 'SL10')).age!;
+  expect(came.oldest).toEqual(came.atBest);
+  await crib.do('receiveStock', {
+    item: 'SL10',
+    place: 'S1',
+    quantity: 3,
+    happenedAt: '2027-01-05T11:00:00Z',
+  });
+  await crib.do('scrapStock', { item: 'SL10', from: 'S1', quantity: 3, reason: 'bore worn' });
+  expect((await itemView(crib.db, 'SL10')).age).toEqual({
+    oldest: came.oldest,
+    atBest: new Date('2027-01-05T11:00:00Z'),
+  });
+  await crib.do('foundStock', { item: 'SL10', place: 'S1', quantity: 1 });
+  expect((await itemView(crib.db, 'EM10')).age).toBeNull();
+});
+
 describe('what can be taken for a build', () => {
   const takes = async (asked: Parameters<typeof takeableView>[1]) =>
     (await takeableView(crib.db, asked)).sources.map((s) => `${s.item}: ${s.take}`);
   it('is found by words and ranges among what lies here, cutters and holders apart', async () => {
     expect(await takes({ q: 'em10' })).toEqual(['EM10: 3 unused at S1']);
-    expect(await takes({ what: 'holder' })).toEqual(['SL10: 2 at S1']);
+    expect(await takes({ what: 'holder' })).toEqual(['SL10: 3 at S1']);
     // D8 is in the catalogue, but none lies here.
     expect(await takes({ q: 'drill DC 7..9' })).toEqual([]);
     await expect(takeableView(crib.db, { what: 'boat' })).rejects.toMatchObject({

@@ -5,9 +5,8 @@ import { itemWords } from '@/crib/cutters';
 import { found, oneOf } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
+  catalogueRows,
   COUNTED_TO,
-  countCatalogue,
-  manyCatalogueRows,
   manyItemFacts,
   manyItemPlaces,
   manyStandings,
@@ -91,11 +90,10 @@ export async function catalogueQuestion(c: Connection, asked: CatalogueAsked): P
 export async function catalogueView(c: Connection, asked: CatalogueAsked = {}): Promise<CatalogueView> {
   const q = await catalogueQuestion(c, asked);
   // One more than shown says whether there is a next page.
-  const rows = await manyCatalogueRows(c, { ...q, limit: q.limit + 1 });
+  const { rows, counted } = await catalogueRows(c, { ...q, limit: q.limit + 1 });
   const beyond = rows.length > q.limit;
   const backwards = q.from?.backwards ?? false;
   const shown = beyond ? (backwards ? rows.slice(1) : rows.slice(0, -1)) : rows;
-  const counted = await countCatalogue(c, q);
   return {
     lines: await linesOf(c, shown),
     total: Math.min(counted, COUNTED_TO),

@@ -1,6 +1,6 @@
 import { group } from 'd3';
 import { shankIn } from '@/core/cutters';
-import { inCrib } from '@/core/stock';
+import { ageOfStock, inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
 import { maybeMounted } from './inserts';
 import { picturesOf, type PictureLine } from './pictures';
@@ -13,6 +13,7 @@ import {
   manyLinks,
   manyMaterials,
   manyPieces,
+  manyReceipts,
   manyStandings,
   manySupplies,
   maybeItem,
@@ -84,17 +85,26 @@ export interface OneItemView {
   /** Marked bodies with the seats that are damaged; empty for everything else. */
   bodies: { mark: string; place: string | null; damaged: number[]; inserts: string | null }[];
   pictures: PictureLine[];
+  /** Of collets and holders, which wear without a count of minutes: since when what is left may be here. */
+  age: { oldest: Date; atBest: Date } | null;
 }
 /** One item with everything about it; null where there is none of that code. */
 export async function itemView(c: Connection, code: string | null): Promise<OneItemView> {
   const row = code === null ? null : await maybeItem(c, code);
-  if (!row) return { item: null, noHolderTakes: null, bodies: [], pictures: [] };
+  if (!row) return { item: null, noHolderTakes: null, bodies: [], pictures: [], age: null };
   const item = (await linesOf(c, [row.id]))[0]!;
   return {
     item,
     noHolderTakes: await noHolderTakes(c, item),
     bodies: row.kind === 'body' ? await bodiesOf(c, row.id) : [],
     pictures: await picturesOf(c, row.id),
+    age:
+      row.kind === 'collet' || row.kind === 'holder'
+        ? ageOfStock(
+            await manyReceipts(c, row.id),
+            item.places.reduce((n, p) => n + p.quantity, 0),
+          )
+        : null,
   };
 }
 

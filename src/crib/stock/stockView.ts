@@ -5,15 +5,15 @@ import { itemWords } from '@/crib/cutters';
 import { found, oneOf } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
+  allStockRows,
   COUNTED_TO,
-  countStock,
   manyItemFacts,
   manyMarks,
-  manyStockRows,
   maybePlace,
   maybeStockLine,
   maybeSupplier,
   placesBelow,
+  stockRows,
   type PlaceRow,
   type StockQuestion,
   type StockRow,
@@ -45,6 +45,7 @@ export interface StockAsked extends CatalogueAsked {
 export interface StockLine extends Omit<StockRow, 'family' | 'maker'> {
   words: string;
   maker: string | null;
+  /** The first few of the marked pieces there: `pieces` says how many there are. */
   marks: { mark: string; grade: string | null }[];
 }
 export interface StockView {
@@ -57,6 +58,8 @@ export interface StockView {
   previous: number | null;
 }
 
+/** Marks of one line that a page names. */
+const MARKS_SHOWN = 3;
 const SORTS: readonly string[] = ['item', 'place', 'quantity'];
 
 /**
@@ -115,13 +118,12 @@ async function ownerOf(c: Connection, owner: string | undefined): Promise<StockQ
 export async function stockView(c: Connection, asked: StockAsked = {}): Promise<StockView> {
   const q = await stockQuestion(c, asked);
   // One more than shown says whether there is a next page.
-  const rows = await manyStockRows(c, q, q.limit + 1);
+  const { rows, counted } = await stockRows(c, q, q.limit + 1);
   const beyond = rows.length > q.limit;
   const backwards = q.from?.backwards ?? false;
   const shown = beyond ? (backwards ? rows.slice(1) : rows.slice(0, -1)) : rows;
-  const counted = await countStock(c, q);
   return {
-    lines: await stockLines(c, shown),
+    lines: await stockLines(c, shown, MARKS_SHOWN),
     total: Math.min(counted, COUNTED_TO),
     more: counted > COUNTED_TO,
     next: (backwards || beyond) && shown.length ? shown.at(-1)!.id : null,
@@ -131,12 +133,15 @@ export async function stockView(c: Connection, asked: StockAsked = {}): Promise<
 
 /** Every line that answers, in the question's order: what is seen, as it goes out. Pages are not asked for. */
 export async function allStock(c: Connection, asked: StockAsked): Promise<StockLine[]> {
-  const q = await stockQuestion(c, { ...asked, after: undefined, before: undefined });
-  return stockLines(c, await manyStockRows(c, q, null));
+  return stockLines(c, await allStockRows(c, await stockQuestion(c, asked)), null);
 }
 
 /** Lines with their items' words and the marks that lie there: read for these lines alone. */
-async function stockLines(c: Connection, rows: readonly StockRow[]): Promise<StockLine[]> {
+async function stockLines(
+  c: Connection,
+  rows: readonly StockRow[],
+  marksEach: number | null,
+): Promise<StockLine[]> {
   if (!rows.length) return [];
   const ids = [...new Set(rows.map((r) => r.item_id))];
   const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.item_id, f.facts]));
@@ -149,6 +154,7 @@ async function stockLines(c: Connection, rows: readonly StockRow[]): Promise<Sto
           c,
           marked.map((r) => r.item_id),
           marked.map((r) => r.place_id),
+          marksEach,
         )
       : [],
     key,

@@ -1,5 +1,6 @@
 import type { Family, ItemKind, SymbolRange } from '@/core/cutters';
-import { many, one, type Connection, type Param } from '../database';
+import { many, type Connection, type Param } from '../database';
+import { pageOf, pageSql, type PagedQuestion } from './paging';
 import type { FactRow } from './items';
 
 export type SortKey = 'code' | 'dc' | 'unused';
@@ -61,8 +62,8 @@ export function itemConditions(q: ItemQuestion, p: (value: Param) => string): st
   return conditions;
 }
 
-/** The conditions of a question as SQL over item_now n, with their parameters. */
-export function catalogueWhere(q: CatalogueQuestion): { sql: string; params: Param[] } {
+/** A question to the catalogue as it is paged: over item_now n alone. */
+export function cataloguePaged(q: CatalogueQuestion): PagedQuestion {
   const params: Param[] = [];
   const p = (value: Param) => `$${params.push(value)}`;
   const conditions = ['true', ...itemConditions(q, p)];
@@ -70,36 +71,24 @@ export function catalogueWhere(q: CatalogueQuestion): { sql: string; params: Par
     conditions.push(
       `n.item_id in (select b.item_id from balance b where b.quantity > 0 and b.place_id = any (${p(q.placeIds)}::int[]))`,
     );
-  return { sql: conditions.join(' and '), params };
-}
-
-/** The SQL of one page, from the lines that are kept ready. */
-export function cataloguePage(q: CatalogueQuestion): { sql: string; params: Param[] } {
-  const { sql, params } = catalogueWhere(q);
-  const p = (value: Param) => `$${params.push(value)}`;
   const key = KEYS[q.sort];
-  const columns = q.sort === 'code' ? [key, 'n.item_id'] : [key, 'n.sort_code', 'n.item_id'];
-  const backwards = q.from?.backwards ?? false;
-  const down = q.descending !== backwards;
-  const start = q.from
-    ? ` and (${columns.join(', ')}) ${down ? '<' : '>'} (select ${columns.join(', ')} from item_now n where n.item_id = ${p(q.from.itemId)})`
-    : '';
-  const order = columns.map((col) => `${col} ${down ? 'desc' : 'asc'}`).join(', ');
   return {
-    // The page is cut from the kept lines before anything is joined to it.
-    sql: `select n.item_id, i.code, i.kind, i.family, i.maker, n.unused
-      from (select n.* from item_now n where ${sql}${start} order by ${order} limit ${p(q.limit)}) n
-      join item i on i.id = n.item_id order by ${order}`,
+    from: 'item_now n',
+    where: conditions.join(' and '),
     params,
+    narrow: q.words.length > 0 || q.ranges.length > 0 || q.placeIds !== null,
+    kept: 'n.item_id, n.unused',
+    columns: q.sort === 'code' ? [key, 'n.item_id'] : [key, 'n.sort_code', 'n.item_id'],
+    descending: q.descending,
+    start: q.from && { id: q.from.itemId, backwards: q.from.backwards },
+    select: 'x.item_id, i.code, i.kind, i.family, i.maker, x.unused',
+    outer: 'join item i on i.id = x.item_id',
   };
 }
 
-/** One page in its own order; a page asked for backwards comes turned round again. */
-export async function manyCatalogueRows(c: Connection, q: CatalogueQuestion): Promise<CatalogueRow[]> {
-  const { sql, params } = cataloguePage(q);
-  const rows = await many<CatalogueRow>(c, sql, params);
-  return q.from?.backwards ? rows.reverse() : rows;
-}
+/** One page in its own order, and how many items answer, counted to one beyond COUNTED_TO. */
+export const catalogueRows = (c: Connection, q: CatalogueQuestion) =>
+  pageOf<CatalogueRow>(c, cataloguePaged(q), q.limit);
 
 export interface ItemFacts {
   item_id: number;
@@ -118,7 +107,7 @@ export interface ItemPlaces {
   item_id: number;
   places: { place: string; kind: string; quantity: number; theirs: number }[];
 }
-/** What lies where of a page's items, one row an item; \`theirs\`: of them a supplier's until used. */
+/** What lies where of a page's items, one row an item; `theirs`: of them a supplier's until used. */
 export const manyItemPlaces = (c: Connection, itemIds: readonly number[]) =>
   many<ItemPlaces>(
     c,
@@ -127,20 +116,6 @@ export const manyItemPlaces = (c: Connection, itemIds: readonly number[]) =>
      where b.quantity > 0 and b.item_id = any ($1) group by b.item_id`,
     [itemIds],
   );
-
-/** Totals are counted so far; what lies beyond is 'more than'. */
-export const COUNTED_TO = 1000;
-/** How many items answer a question, counted to one beyond COUNTED_TO. */
-export async function countCatalogue(c: Connection, q: CatalogueQuestion): Promise<number> {
-  const { sql, params } = catalogueWhere(q);
-  return (
-    await one<{ n: number }>(
-      c,
-      `select count(*)::int as n from (select 1 from item_now n where ${sql} limit ${COUNTED_TO + 1}) x`,
-      params,
-    )
-  ).n;
-}
 
 /** Places below a place, itself included, to any depth. */
 export const placesBelow = async (c: Connection, placeId: number): Promise<number[]> =>
@@ -177,13 +152,9 @@ export const manyTakeableIds = async (
 
 /** Numbers of all items that answer a question, in its order. */
 export async function manyCatalogueIds(c: Connection, q: CatalogueQuestion): Promise<number[]> {
-  const { sql, params } = catalogueWhere(q);
-  const down = q.descending ? 'desc' : 'asc';
-  return (
-    await many<{ item_id: number }>(
-      c,
-      `select n.item_id from item_now n where ${sql} order by ${KEYS[q.sort]} ${down}, n.sort_code ${down}, n.item_id`,
-      params,
-    )
-  ).map((r) => r.item_id);
+  const { sql, params } = pageSql(
+    { ...cataloguePaged({ ...q, from: null }), select: 'x.item_id', outer: '' },
+    null,
+  );
+  return (await many<{ item_id: number }>(c, sql, params)).map((r) => r.item_id);
 }

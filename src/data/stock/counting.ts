@@ -113,6 +113,16 @@ export function manyMovements(c: Connection, q: MovementQuestion): Promise<Movem
   );
 }
 
+/** What came in from outside of an item and stands, by when it happened. */
+export const manyReceipts = (c: Connection, itemId: number) =>
+  many<{ at: Date; quantity: number }>(
+    c,
+    `select e.happened_at as at, sum(m.quantity)::int as quantity from movement m join live_entry e on e.id = m.entry_id
+     where m.item_id = $1 and m.from_place_id is null and e.kind in ('receiveStock', 'receiveOrder')
+     group by e.id, e.happened_at order by e.happened_at`,
+    [itemId],
+  );
+
 export interface LoanRow {
   entry_id: number;
   item: string;

@@ -4,6 +4,7 @@ export * from './consigned';
 export * from './counting';
 export * from './items';
 export * from './materials';
+export * from './paging';
 export * from './places';
 export * from './regrinds';
 export * from './stockLines';

@@ -13,7 +13,7 @@ export interface PlaceRow {
   entry_id: number | null;
 }
 const LIVE = `select p.* from place p where (p.entry_id is null or exists (select 1 from live_entry e where e.id = p.entry_id))`;
-export const manyPlaces = (c: Connection) => many<PlaceRow>(c, `${LIVE} order by p.code`);
+export const manyPlaces = (c: Connection) => many<PlaceRow>(c, `${LIVE} order by p.sort_code`);
 export const maybePlace = (c: Connection, code: string) =>
   maybeOne<PlaceRow>(c, `${LIVE} and p.code = $1`, [code]);
 export const onePlaceOfKind = (c: Connection, kind: 'build' | 'scrap' | 'lost') =>

@@ -1,7 +1,8 @@
 import type { Family, ItemKind } from '@/core/cutters';
 import type { PlaceKind } from '@/core/stock';
-import { many, maybeOne, one, type Connection, type Param } from '../database';
-import { COUNTED_TO, itemConditions, type ItemQuestion } from './catalogue';
+import { many, maybeOne, type Connection, type Param } from '../database';
+import { itemConditions, type ItemQuestion } from './catalogue';
+import { pageOf, pageSql, type PagedQuestion } from './paging';
 import type { PieceRow } from './balances';
 
 export type StockSort = 'item' | 'place' | 'quantity';
@@ -43,16 +44,34 @@ export interface StockRow {
 
 const SORTS: Record<StockSort, readonly string[]> = {
   item: ['n.sort_code', 'b.id'],
-  place: ['natural_key(p.code)', 'n.sort_code', 'b.id'],
+  place: ['p.sort_code', 'n.sort_code', 'b.id'],
   quantity: ['b.quantity', 'b.id'],
 };
-const LINES = 'balance b join item_now n on n.item_id = b.item_id join place p on p.id = b.place_id';
+/** A question to the stock as it is paged: over balance b, item_now n and place p. */
+export function stockPaged(q: StockQuestion): PagedQuestion {
+  return {
+    ...stockWhere(q, true),
+    narrow: q.words.length > 0 || q.ranges.length > 0 || q.placeIds !== null,
+    kept: 'b.id, b.item_id, b.place_id, b.lot_id, b.quantity, b.marked, p.code as place, p.name as place_name, p.kind as place_kind',
+    columns: SORTS[q.sort],
+    descending: q.descending,
+    start: q.from && { id: q.from.lineId, backwards: q.from.backwards },
+    select: `x.id, x.item_id, i.code as item, i.kind, i.family, i.maker, x.place_id, x.place, x.place_name, x.place_kind,
+      x.lot_id, l.code as lot, s.code as owner, l.edges_left, x.quantity, x.marked as pieces`,
+    outer:
+      'join item i on i.id = x.item_id left join lot l on l.id = x.lot_id left join supplier s on s.id = l.owner_supplier_id',
+  };
+}
 
-/** The conditions of a question as SQL over balance b, item_now n and place p, with their parameters. */
-export function stockWhere(q: StockQuestion): { sql: string; params: Param[] } {
+/** Tables and conditions of a question; `whole`: with all tables a page needs, else with those the conditions name. */
+export function stockWhere(
+  q: StockQuestion,
+  whole = false,
+): Pick<PagedQuestion, 'from' | 'where' | 'params'> {
   const params: Param[] = [];
   const p = (value: Param) => `$${params.push(value)}`;
-  const conditions = ['b.quantity > 0', ...itemConditions(q, p)];
+  const ofItem = itemConditions(q, p);
+  const conditions = ['b.quantity > 0', ...ofItem];
   if (q.placeIds) conditions.push(`b.place_id = any (${p(q.placeIds)}::int[])`);
   else conditions.push(`p.kind = any (${p(q.kinds)}::text[])`);
   const lot = (condition: string) =>
@@ -63,74 +82,50 @@ export function stockWhere(q: StockQuestion): { sql: string; params: Param[] } {
     conditions.push(
       `b.quantity > b.marked and ${lot(q.owner.supplierId === null ? 'is not null' : `= ${p(q.owner.supplierId)}`)}`,
     );
-  return { sql: conditions.join(' and '), params };
+  const items = whole || ofItem.length > 0 ? ' join item_now n on n.item_id = b.item_id' : '';
+  const places = whole || !q.placeIds ? ' join place p on p.id = b.place_id' : '';
+  return { from: `balance b${items}${places}`, where: conditions.join(' and '), params };
 }
 
-/** The SQL of one page; without a limit, of all of it. */
-export function stockPage(
-  q: StockQuestion,
-  limit: number | null = q.limit,
-): { sql: string; params: Param[] } {
-  const { sql, params } = stockWhere(q);
-  const p = (value: Param) => `$${params.push(value)}`;
-  const columns = SORTS[q.sort];
-  const down = q.descending !== (q.from?.backwards ?? false);
-  const start = q.from
-    ? ` and (${columns.join(', ')}) ${down ? '<' : '>'} (select ${columns.join(', ')} from ${LINES} where b.id = ${p(q.from.lineId)})`
-    : '';
-  const order = (names: readonly string[]) => names.map((c) => `${c} ${down ? 'desc' : 'asc'}`).join(', ');
-  const keys = columns.map((c, i) => `${c} as key_${i}`).join(', ');
-  return {
-    // The page is cut before lots, suppliers and names are joined to it.
-    sql: `select b.id, b.item_id, i.code as item, i.kind, i.family, i.maker, b.place_id, b.place, b.place_name, b.place_kind,
-        b.lot_id, l.code as lot, s.code as owner, l.edges_left, b.quantity, b.marked as pieces
-      from (select b.id, b.item_id, b.place_id, b.lot_id, b.quantity, b.marked, p.code as place, p.name as place_name, p.kind as place_kind, ${keys}
-            from ${LINES} where ${sql}${start} order by ${order(columns)}${limit === null ? '' : ` limit ${p(limit)}`}) b
-      join item i on i.id = b.item_id left join lot l on l.id = b.lot_id left join supplier s on s.id = l.owner_supplier_id
-      order by ${order(columns.map((_, i) => `b.key_${i}`))}`,
-    params,
-  };
-}
+/** One page in its own order, and how many lines answer, counted to one beyond COUNTED_TO. */
+export const stockRows = (c: Connection, q: StockQuestion, limit: number) =>
+  pageOf<StockRow>(c, stockPaged(q), limit, stockWhere(q));
 
-/** One page in its own order (one asked for backwards comes turned round again), or with `null` all of it. */
-export async function manyStockRows(
-  c: Connection,
-  q: StockQuestion,
-  limit: number | null = q.limit,
-): Promise<StockRow[]> {
-  const { sql, params } = stockPage(q, limit);
-  const rows = await many<StockRow>(c, sql, params);
-  return q.from?.backwards ? rows.reverse() : rows;
-}
-
-/** How many lines answer a question, counted to one beyond COUNTED_TO. */
-export async function countStock(c: Connection, q: StockQuestion): Promise<number> {
-  const { sql, params } = stockWhere(q);
-  return (
-    await one<{ n: number }>(
-      c,
-      `select count(*)::int as n from (select 1 from ${LINES} where ${sql} limit ${COUNTED_TO + 1}) x`,
-      params,
-    )
-  ).n;
-}
+/** All lines that answer, in the question's order. */
+export const allStockRows = (c: Connection, q: StockQuestion): Promise<StockRow[]> => {
+  const { sql, params } = pageSql(stockPaged({ ...q, from: null }), null);
+  return many<StockRow>(c, sql, params);
+};
 
 /** A line by its number, whatever lies there now. */
 export const maybeStockLine = (c: Connection, id: number) =>
   maybeOne<{ id: number }>(c, 'select id from balance where id = $1', [id]);
 
-/** Marked pieces among some items at some places, with the grade that counts: what a page of stock names. */
-export const manyMarks = (c: Connection, itemIds: readonly number[], placeIds: readonly number[]) =>
+/**
+ * Marked pieces among some items at some places, with the grade that counts: so many of each parcel as a page names
+ * (null: all), since what is known of a piece is read for each by itself.
+ */
+export const manyMarks = (
+  c: Connection,
+  itemIds: readonly number[],
+  placeIds: readonly number[],
+  each: number | null = null,
+) =>
   many<Pick<PieceRow, 'mark' | 'item_id' | 'lot_id' | 'grade'> & { place_id: number }>(
     c,
-    `select p.mark, p.item_id, p.lot_id, pp.place_id, g.grade
-     from piece p join piece_place pp on pp.piece_id = p.id
-     left join lateral (select es.id, es.entry_id from edge_set es join live_entry se on se.id = es.entry_id
-                        where es.piece_id = p.id order by es.id desc limit 1) es on true
+    `select p.mark, p.item_id, p.lot_id, p.place_id, g.grade
+     from (select x.id, x.mark, x.item_id, x.lot_id, pp.place_id,
+             row_number() over (partition by x.item_id, pp.place_id, x.lot_id order by x.mark) as nth
+           from piece x join piece_place pp on pp.piece_id = x.id
+           where x.item_id = any ($1) and pp.place_id = any ($2)) p
+     -- The latest grade that no later edge set and no later ending has overtaken; most pieces have none at all.
      left join lateral (select gr.grade from grade gr join live_entry ge on ge.id = gr.entry_id
-                        where gr.piece_id = p.id and ge.id >= es.entry_id
-                        and ge.id > coalesce((select max(t.entry_id) from ending t join live_entry te on te.id = t.entry_id where t.edge_set_id = es.id), 0)
+                        where gr.piece_id = p.id
+                        and not exists (select 1 from edge_set s join live_entry se on se.id = s.entry_id
+                                        where s.piece_id = p.id and s.entry_id > ge.id)
+                        and not exists (select 1 from edge_set s join ending t on t.edge_set_id = s.id join live_entry te on te.id = t.entry_id
+                                        where s.piece_id = p.id and t.entry_id >= ge.id)
                         order by ge.id desc limit 1) g on true
-     where p.item_id = any ($1) and pp.place_id = any ($2) order by p.mark`,
-    [itemIds, placeIds],
+     where $3::int is null or p.nth <= $3 order by p.mark`,
+    [itemIds, placeIds, each],
   );

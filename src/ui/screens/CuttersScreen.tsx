@@ -65,6 +65,7 @@ export function CuttersScreen({
         noHolderTakes={one.noHolderTakes}
         bodies={one.bodies}
         pictures={one.pictures}
+        age={one.age}
         shop={shop}
       />
     ) : null;

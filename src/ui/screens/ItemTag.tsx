@@ -34,12 +34,14 @@ export function ItemTag({
   noHolderTakes,
   bodies,
   pictures,
+  age,
   shop,
 }: {
   item: ItemLine;
   noHolderTakes: string | null;
   bodies: OneItemView['bodies'];
   pictures: OneItemView['pictures'];
+  age: OneItemView['age'];
   shop: ShopView;
 }) {
   const query = useQuery();
@@ -69,6 +71,7 @@ export function ItemTag({
       )}
       <Versions item={item} />
       <Counts item={item} />
+      {age && <Age age={age} collet={item.kind === 'collet'} />}
       <ItemMoves item={item} shop={shop} grades={grades} />
       {act === 'facts' && (
         <>
@@ -269,6 +272,20 @@ function Counts({ item }: { item: ItemLine }) {
         </Row>
       ))}
     </div>
+  );
+}
+
+/** Collets and holders wear without anybody counting minutes: their age is what there is to go by. */
+function Age({ age, collet }: { age: NonNullable<OneItemView['age']>; collet: boolean }) {
+  const { day } = useTimes();
+  const same = age.oldest.getTime() === age.atBest.getTime();
+  return (
+    <p className="soft small">
+      {same
+        ? `All of these came on ${day(age.oldest)}.`
+        : `The oldest may be from ${day(age.oldest)}; from ${day(age.atBest)} if the old ones went first.`}{' '}
+      {collet && 'A worn collet runs out and lets go: indicate the cutter at its tip before blaming it.'}
+    </p>
   );
 }
 

@@ -39,6 +39,19 @@ export function Moves({ view }: { view: MovementsView }) {
       <p className="soft">
         {of.length ? `Of ${of.map(([n, v]) => `${n} ${v}`).join(', ')}. ` : 'Everything, newest first. '}
         {of.length > 0 && <Link href="/places?show=moves">everything</Link>}
+        {view.movements.length > 0 && (
+          <span className="small">
+            {' '}
+            as{' '}
+            <a href={`/api/v1/movements.csv?${new URLSearchParams(of.map(([n, v]) => [n, v]))}`} download>
+              CSV
+            </a>{' '}
+            or{' '}
+            <a href={`/api/v1/movements.xlsx?${new URLSearchParams(of.map(([n, v]) => [n, v]))}`} download>
+              XLSX
+            </a>
+          </span>
+        )}
       </p>
       <table className="list">
         <thead>

@@ -160,13 +160,15 @@ function useColumns(): GridColDef<StockLine>[] {
       sortable: false,
       renderCell: ({ row }) => (
         <span className="small">
-          {row.marks.slice(0, 3).map((m) => (
+          {row.marks.map((m) => (
             <div key={m.mark}>
               <span className="fig">{m.mark}</span>
               {m.grade ? ` ${m.grade}` : ''}
             </div>
           ))}
-          {row.marks.length > 3 && <span className="soft">and {row.marks.length - 3} more</span>}
+          {row.pieces > row.marks.length && (
+            <span className="soft">and {row.pieces - row.marks.length} more</span>
+          )}
         </span>
       ),
     },

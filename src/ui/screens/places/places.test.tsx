@@ -145,6 +145,9 @@ describe('places', () => {
     showIn(<PlacesScreen view={view()} {...nothing} moves={moves} />);
     expect(screen.getAllByText('outside')).toHaveLength(2);
     expect(screen.getAllByRole('button', { name: /Take back/ })).toHaveLength(1);
+    expect(screen.getByRole('link', { name: 'CSV' }).getAttribute('href')).toBe(
+      '/api/v1/movements.csv?item=EM10',
+    );
     expect(screen.getByRole('link', { name: 'Further back' }).getAttribute('href')).toContain('before=1');
   });
 });
