@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { FAMILIES, FAMILY_NAMES, ITEM_KINDS, KINDS } from '@/core/cutters';
 import { CRIB_PLACES } from '@/core/stock';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { catalogueView, itemView, takeableView, type CatalogueAsked } from './index';
+import { catalogueView, itemView, stockView, takeableView, type CatalogueAsked } from './index';
 
 let crib: TestCrib;
 const maker = (value: string) => ({ value, origin: 'maker' });
@@ -300,4 +300,30 @@ describe('what can be taken for a build', () => {
       crib.do('stateFacts', { item: 'SL10', facts: { SHANKS: maker('conical') } }),
     ).rejects.toMatchObject({ parts: [{ field: 'facts.SHANKS.value' }] });
   });
+});
+
+it('beyond a thousand answers the count stops, and pages go on in order all the same', async () => {
+  const many = await openTestCrib();
+  await furnish(many);
+  await many.db.query(
+    `insert into item (code, kind, family, entry_id)
+     select 'K' || g, 'cutter', 'drill', (select entry_id from item limit 1) from generate_series(1, 1100) g`,
+  );
+  await many.db.query(
+    `insert into movement (entry_id, item_id, to_place_id, quantity)
+     select i.entry_id, i.id, (select id from place where code = 'S1'), 1 from item i where i.code like 'K%'`,
+  );
+  const page = await catalogueView(many.db, { q: 'drill', limit: 3 });
+  expect(page).toMatchObject({ total: 1000, more: true });
+  expect(page.lines.map((l) => l.code)).toEqual(['K1', 'K2', 'K3']);
+  const second = await catalogueView(many.db, { q: 'drill', limit: 3, after: 'K3' });
+  expect(second.lines.map((l) => l.code)).toEqual(['K4', 'K5', 'K6']);
+  expect((await catalogueView(many.db, { q: 'drill', limit: 3, before: 'K4' })).lines).toEqual(page.lines);
+  const stock = await stockView(many.db, { q: 's1 drill', limit: 2 });
+  expect(stock).toMatchObject({ total: 1000, more: true });
+  const on = await stockView(many.db, { q: 's1 drill', limit: 2, after: String(stock.next) });
+  expect([...stock.lines, ...on.lines].map((l) => l.item)).toEqual(['K1', 'K2', 'K3', 'K4']);
+  // One less than that is counted whole.
+  expect(await catalogueView(many.db, { q: 'K1 drill', limit: 1 })).toMatchObject({ more: false });
+  await many.db.close();
 });

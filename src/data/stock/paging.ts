@@ -9,8 +9,10 @@ export interface PagedQuestion {
   from: string;
   where: string;
   params: readonly Param[];
-  /** Whether the conditions leave few lines: then they are looked through once, and counted and sorted there. */
+  /** Whether the conditions may leave few lines. */
   narrow: boolean;
+  /** Tables the conditions alone need, where these are fewer. */
+  counting?: { from: string };
   /** What is kept of a line for `outer`, beside its sort columns. */
   kept: string;
   /** What the lines are in order by; the last tells any two apart, and is called `id` in `kept`. */
@@ -35,11 +37,10 @@ function parts(q: PagedQuestion) {
   const order = (names: readonly string[]) => names.map((c) => `${c} ${down ? 'desc' : 'asc'}`).join(', ');
   const keys = q.columns.map((_, i) => `key_${i}`);
   const kept = `${q.kept}, ${q.columns.map((c, i) => `${c} as key_${i}`).join(', ')}`;
-  const idColumn = q.columns.at(-1)!;
   /** Where the page begins, by the sort columns of the line it goes on from. */
   const start = (names: readonly string[]) =>
     q.start
-      ? ` (${names.join(', ')}) ${down ? '<' : '>'} (select ${q.columns.join(', ')} from ${q.from} where ${idColumn} = ${p(q.start.id)})`
+      ? ` (${names.join(', ')}) ${down ? '<' : '>'} (select ${q.columns.join(', ')} from ${q.from} where ${q.columns.at(-1)!} = ${p(q.start.id)})`
       : ' true';
   return { params, p, order, keys, kept, start };
 }
@@ -55,45 +56,46 @@ export function pageSql(q: PagedQuestion, limit: number | null): Sql {
   };
 }
 
-/**
- * Page and count in one look through the lines: up to one beyond COUNTED_TO are found, counted as `hits`, and sorted.
- * Where there are more than COUNTED_TO the page is not theirs: it is then cut by `pageSql`.
- */
-export function countedPageSql(q: PagedQuestion, limit: number): Sql {
-  const { params, p, order, keys, kept, start } = parts(q);
-  return {
-    sql: `with hit as materialized (select ${kept} from ${q.from} where ${q.where} limit ${COUNTED_TO + 1})
-      select ${q.select}, (select count(*)::int from hit) as hits
-      from (select * from hit where${start(keys)} order by ${order(keys)} limit ${p(limit)}) x
-      ${q.outer} order by ${order(keys.map((k) => `x.${k}`))}`,
-    params,
-  };
-}
-
-/** How many lines answer, counted to one beyond COUNTED_TO. */
-export const countSql = (q: Pick<PagedQuestion, 'from' | 'where' | 'params'>): Sql => ({
-  sql: `select count(*)::int as n from (select 1 from ${q.from} where ${q.where} limit ${COUNTED_TO + 1}) x`,
+/** Lines that answer, by what tells them apart, up to one beyond COUNTED_TO: their count, and which they are. */
+export const foundSql = (q: PagedQuestion): Sql => ({
+  sql: `select coalesce(array_agg(x.id), '{}') as ids from
+    (select ${q.columns.at(-1)!} as id from ${q.counting?.from ?? q.from} where ${q.where} limit ${COUNTED_TO + 1}) x`,
   params: [...q.params],
 });
 
-/** One page in its own order (one asked for backwards comes turned round again), and how many lines answer. */
+/** How many lines answer, counted to one beyond COUNTED_TO. */
+export const countSql = (q: PagedQuestion): Sql => ({
+  sql: `select count(*)::int as n from (select 1 from ${q.counting?.from ?? q.from} where ${q.where} limit ${COUNTED_TO + 1}) x`,
+  params: [...q.params],
+});
+
+/** The same question to lines that were found already. */
+const among = (q: PagedQuestion, ids: readonly number[]): PagedQuestion => ({
+  ...q,
+  where: `${q.columns.at(-1)!} = any ($1::int[])`,
+  params: [ids],
+});
+
+/**
+ * One page in its own order (one asked for backwards comes turned round again), and how many lines answer. Where the
+ * conditions leave few lines they are found once, counted, and sorted; else the page is cut from an index in order, and
+ * the counting stops beyond COUNTED_TO.
+ */
 export async function pageOf<Row>(
   c: Connection,
   q: PagedQuestion,
   limit: number,
-  counting: Pick<PagedQuestion, 'from' | 'where' | 'params'> = q,
 ): Promise<{ rows: Row[]; counted: number }> {
   const turned = (rows: Row[]) => (q.start?.backwards ? rows.reverse() : rows);
-  if (q.narrow) {
-    const { sql, params } = countedPageSql(q, limit);
-    const rows = await many<Row & { hits: number }>(c, sql, params);
-    const counted = rows[0]?.hits ?? (q.start ? null : 0);
-    if (counted !== null && counted <= COUNTED_TO) return { rows: turned(rows), counted };
-  }
-  const page = pageSql(q, limit);
-  const count = countSql(counting);
-  return {
-    rows: turned(await many<Row>(c, page.sql, page.params)),
-    counted: (await one<{ n: number }>(c, count.sql, count.params)).n,
+  const page = async (of: PagedQuestion) => {
+    const { sql, params } = pageSql(of, limit);
+    return turned(await many<Row>(c, sql, params));
   };
+  if (!q.narrow) {
+    const { sql, params } = countSql(q);
+    return { rows: await page(q), counted: (await one<{ n: number }>(c, sql, params)).n };
+  }
+  const { sql, params } = foundSql(q);
+  const { ids } = await one<{ ids: number[] }>(c, sql, params);
+  return { rows: await page(ids.length > COUNTED_TO ? q : among(q, ids)), counted: ids.length };
 }

@@ -50,7 +50,7 @@ const SORTS: Record<StockSort, readonly string[]> = {
 /** A question to the stock as it is paged: over balance b, item_now n and place p. */
 export function stockPaged(q: StockQuestion): PagedQuestion {
   return {
-    ...stockWhere(q, true),
+    ...stockWhere(q),
     narrow: q.words.length > 0 || q.ranges.length > 0 || q.placeIds !== null,
     kept: 'b.id, b.item_id, b.place_id, b.lot_id, b.quantity, b.marked, p.code as place, p.name as place_name, p.kind as place_kind',
     columns: SORTS[q.sort],
@@ -63,11 +63,8 @@ export function stockPaged(q: StockQuestion): PagedQuestion {
   };
 }
 
-/** Tables and conditions of a question; `whole`: with all tables a page needs, else with those the conditions name. */
-export function stockWhere(
-  q: StockQuestion,
-  whole = false,
-): Pick<PagedQuestion, 'from' | 'where' | 'params'> {
+/** Tables and conditions of a question; for counting those tables alone that the conditions name. */
+function stockWhere(q: StockQuestion): Pick<PagedQuestion, 'from' | 'counting' | 'where' | 'params'> {
   const params: Param[] = [];
   const p = (value: Param) => `$${params.push(value)}`;
   const ofItem = itemConditions(q, p);
@@ -82,14 +79,19 @@ export function stockWhere(
     conditions.push(
       `b.quantity > b.marked and ${lot(q.owner.supplierId === null ? 'is not null' : `= ${p(q.owner.supplierId)}`)}`,
     );
-  const items = whole || ofItem.length > 0 ? ' join item_now n on n.item_id = b.item_id' : '';
-  const places = whole || !q.placeIds ? ' join place p on p.id = b.place_id' : '';
-  return { from: `balance b${items}${places}`, where: conditions.join(' and '), params };
+  const items = ' join item_now n on n.item_id = b.item_id';
+  const places = ' join place p on p.id = b.place_id';
+  return {
+    from: `balance b${items}${places}`,
+    counting: { from: `balance b${ofItem.length > 0 ? items : ''}${q.placeIds ? '' : places}` },
+    where: conditions.join(' and '),
+    params,
+  };
 }
 
 /** One page in its own order, and how many lines answer, counted to one beyond COUNTED_TO. */
 export const stockRows = (c: Connection, q: StockQuestion, limit: number) =>
-  pageOf<StockRow>(c, stockPaged(q), limit, stockWhere(q));
+  pageOf<StockRow>(c, stockPaged(q), limit);
 
 /** All lines that answer, in the question's order. */
 export const allStockRows = (c: Connection, q: StockQuestion): Promise<StockRow[]> => {
