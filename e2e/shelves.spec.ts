@@ -156,7 +156,7 @@ test('all stock: found by a place and a range, whose it is, and out as it is see
   await expect(page).toHaveURL(/q=CAB1-C/);
   const rows = page.getByRole('row', { name: /CN12-08/ });
   await expect(rows).toHaveCount(2);
-  await page.getByLabel('Whose').selectOption('theirs');
+  await page.getByRole('combobox', { name: /^Whose/ }).selectOption('theirs');
   await expect(rows).toHaveCount(1);
   await expect(rows.first()).toContainText('NORDKANT’s until used');
   const csv = await page.request.get(
@@ -187,7 +187,7 @@ test('a count takes what the books don’t know of; the ladder is the shop’s o
   await page.getByRole('button', { name: 'Count this place' }).click();
   const tag = page.locator('.tag');
   await tag.getByText('Something else lies there').click();
-  await fill(tag, { What: 'EM3-2A', 'How many': '2' });
+  await fill(tag, { 'What lies there': 'EM3-2A', 'How many': '2' });
   await tag.getByRole('button', { name: 'Enter it' }).click();
   await expect(tag.getByText('2 over.')).toBeVisible();
   await page.goto('/cutters?show=ladder');

@@ -46,22 +46,42 @@ afterAll(() => crib.db.close());
 /** Views that show one thing. */
 const ASKED: Record<string, string> = { item: 'code=EM10', place: 'code=S1', count: 'number=C-0001' };
 
-/** What every screen shows, but for the ledger itself, whose entries stay. */
+/** Screens that are compared, but for the ledger and the history of movements, whose entries stay. */
+const SHOWN: [string, () => Promise<unknown>][] = [
+  // What moved stays in its history, as entries do; but every place has what it had.
+  [
+    'balances',
+    () =>
+      crib.db.query(
+        'select item_id, place_id, lot_id, quantity from balance where quantity > 0 order by 1, 2, 3',
+      ),
+  ],
+  ['catalogue', () => crib.db.query('select * from item_now order by item_id')],
+  ['facts', () => crib.db.query('select * from fact_now order by item_id, symbol')],
+  ...VIEWS.filter((v) => v.path !== 'entries' && v.path !== 'movements').map(
+    (v): [string, () => Promise<unknown>] => [
+      v.path,
+      async () => {
+        const shown = (await v.read(crib, new URLSearchParams(ASKED[v.path] ?? ''))) as object;
+        return v.path === 'shop' ? { ...shown, entries: 0 } : shown;
+      },
+    ],
+  ),
+];
+const plain = (shown: unknown): unknown => JSON.parse(JSON.stringify(shown));
+
+/** What every screen shows. */
 async function screens(): Promise<Record<string, unknown>> {
   expect(localDay(crib.now(), crib.zone)).toBe('2027-01-05');
   const shown: Record<string, unknown> = {};
-  for (const view of VIEWS.filter((v) => v.path !== 'entries' && v.path !== 'movements'))
-    shown[view.path] = JSON.parse(
-      JSON.stringify(await view.read(crib, new URLSearchParams(ASKED[view.path] ?? ''))),
-    );
-  // What moved stays in its history, as entries do; but every place has what it had.
-  shown.balances = await crib.db.query(
-    'select item_id, place_id, lot_id, quantity from balance where quantity > 0 order by 1, 2, 3',
-  );
-  shown.catalogue = await crib.db.query('select * from item_now order by item_id');
-  shown.facts = await crib.db.query('select * from fact_now order by item_id, symbol');
-  delete (shown.shop as Record<string, unknown>).entries;
+  for (const [name, read] of SHOWN) shown[name] = plain(await read());
   return shown;
+}
+/** The first screen that shows something else than before; null where all are as they were. */
+async function changed(before: Record<string, unknown>): Promise<string | null> {
+  for (const [name, read] of SHOWN)
+    if (JSON.stringify(plain(await read())) !== JSON.stringify(before[name])) return name;
+  return null;
 }
 
 const maker = (value: string) => ({ value, origin: 'maker' });
@@ -312,7 +332,7 @@ it.each(CASES.map(([verb, input, first]) => [verb, { input, first }] as const))(
     )[0]!.id;
     const before = await screens();
     const { entry } = await crib.do(verb, input());
-    expect(await screens()).not.toEqual(before);
+    expect(await changed(before)).not.toBeNull();
     await crib.do('counterEntry', { counters: entry });
     expect(await screens()).toEqual(before);
   },

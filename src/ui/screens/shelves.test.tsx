@@ -104,7 +104,7 @@ describe('a count sheet', () => {
       json: async () => ({ lines: [{ code: 'D5', words: '5 mm drill' }], next: null }),
     })) as unknown as typeof fetch;
     const { calls } = showIn(<CountSheet view={sheet([line()])} />);
-    const field = screen.getByRole('combobox', { name: 'What' });
+    const field = screen.getByRole('combobox', { name: 'What lies there' });
     act(() => field.focus());
     fireEvent.change(field, { target: { value: 'd5' } });
     fireEvent.click(await screen.findByRole('option', { name: /D5/ }));

@@ -171,7 +171,7 @@ function AlsoThere({ view }: { view: CountView }) {
         verb="enterCount"
         submit="Enter it"
         fields={[
-          { name: 'item', label: 'What', kind: 'search', search: items, wide: true },
+          { name: 'item', label: 'What lies there', kind: 'search', search: items, wide: true },
           {
             name: 'place',
             label: 'Where',
