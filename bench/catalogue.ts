@@ -15,6 +15,7 @@ import {
   stockPaged,
   type PagedQuestion,
 } from '../src/data/stock';
+import { VIEWS } from '../src/crib/views';
 import type { Database } from '../src/data/database';
 import { largeCrib, type Size } from './largeCrib';
 
@@ -205,6 +206,20 @@ export async function benchCatalogue(
       `history of ${name}: p95 against a tenth of the data`,
       p95(view) / p95(tenth),
       `${p95(view).toFixed(1)} ms`,
+    );
+  }
+  // The other screens read what stands and what is booked, not the whole crib.
+  for (const path of ['today', 'assemblies', 'jobs', 'lives', 'orders']) {
+    const read = (db: Database) =>
+      VIEWS.find((v) => v.path === path)!.read(
+        { db, zone: 'Europe/Oslo', now: () => new Date('2027-01-12T09:00:00Z') },
+        new URLSearchParams(),
+      );
+    const [whole, tenth] = (await inTurn([() => read(large), () => read(small)], 20)) as [number[], number[]];
+    say(
+      `${path} beside the whole crib: p95 against a tenth of the data`,
+      p95(whole) / p95(tenth),
+      `${p95(whole).toFixed(1)} ms`,
     );
   }
   await small.close();

@@ -1,5 +1,5 @@
+import { expect, test } from './help';
 import { request as httpRequest, type IncomingHttpHeaders } from 'node:http';
-import { expect, test } from '@playwright/test';
 import { DEMO } from '../playwright.config';
 
 /** The doors without a browser: real sockets, so that Host and Origin can be anything. */

@@ -1,4 +1,31 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+
+/**
+ * A page that is gone to, or drawn anew, is used once it is alive: what is typed, tapped or gone back from before that
+ * a browser on a busy machine may lose, and no person is that quick.
+ */
+export function patient(page: Page): Page {
+  const alive = () =>
+    page.waitForFunction(
+      () => document.documentElement.dataset.alive === 'yes' || !document.querySelector('.shell'),
+    );
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  page.goto = async (...args) => {
+    const answer = await goto(...args);
+    await alive();
+    return answer;
+  };
+  page.reload = async (...args) => {
+    const answer = await reload(...args);
+    await alive();
+    return answer;
+  };
+  return page;
+}
+export const test = base.extend({
+  page: async ({ page }, give) => give(patient(page)),
+});
+export { expect };
 
 /** Fills fields of a form by their labels; a choice is picked by its value. */
 export async function fill(scope: Page | Locator, values: Record<string, string>): Promise<void> {

@@ -1,6 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { DEMO } from '../playwright.config';
-import { fill, said, scan, signAs } from './help';
+import { expect, fill, said, scan, signAs, test } from './help';
 
 test.use({ baseURL: DEMO });
 const list = (text: string, name = 'list.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -192,7 +191,7 @@ test('a count takes what the books don’t know of; the ladder is the shop’s o
   await expect(tag.getByText('2 over.')).toBeVisible();
   await page.goto('/cutters?show=ladder');
   await page.getByRole('button', { name: 'One more rung' }).click();
-  await page.getByLabel('Rung 5').fill('wood');
+  await page.getByRole('textbox', { name: 'Rung 5' }).fill('wood');
   await page.getByRole('button', { name: 'Set the ladder' }).click();
   await expect(said(page)).toContainText('the ladder has 6 rungs');
   await page.getByRole('button', { name: 'Rung 5 away' }).click();

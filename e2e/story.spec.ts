@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { OWN } from '../playwright.config';
-import { fill, fitsWidth, said } from './help';
+import { expect, fill, fitsWidth, patient, said, test } from './help';
 
 /** One story on an empty folder: a stranger does the whole job once, and slips at every door. */
 test.describe.configure({ mode: 'serial' });
@@ -22,7 +22,7 @@ M30
 
 let page: Page;
 test.beforeAll(async ({ browser }) => {
-  page = await browser.newPage({ baseURL: OWN, viewport: { width: 1280, height: 800 } });
+  page = patient(await browser.newPage({ baseURL: OWN, viewport: { width: 1280, height: 800 } }));
 });
 test.afterAll(() => page.close());
 

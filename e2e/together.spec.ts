@@ -1,6 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { DEMO } from '../playwright.config';
-import { fill, said } from './help';
+import { expect, fill, patient, said, test } from './help';
 
 /** Two people at once, keys alone, and a connection that breaks. */
 test.use({ baseURL: DEMO });
@@ -17,7 +16,7 @@ test('two people end the same life: one wins, the other is told what happened, n
     ['TO', 'JB'].map(async (initials) => {
       const context = await browser.newContext();
       await context.addCookies(who(initials));
-      const page = await context.newPage();
+      const page = patient(await context.newPage());
       await page.goto(`${DEMO}/end/${tag}`);
       await page.getByRole('radio', { name: 'worn', exact: true }).check();
       return page;

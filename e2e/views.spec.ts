@@ -1,7 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
 import { DEMO } from '../playwright.config';
-import { fitsWidth, said, scan, signAs } from './help';
+import { expect, fitsWidth, said, scan, signAs, test } from './help';
 
 test.use({ baseURL: DEMO });
 

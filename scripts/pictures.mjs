@@ -17,7 +17,7 @@ const PICTURES = [
   ],
   ['cutters', '/cutters?open=CR12-2'],
   ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],
-  ['places', '/places?open=CAB1-C'],
+  ['places', '/places?show=stock&open=CAB1-C'],
   ['count', '/places?show=counts&sheet=C-0001'],
   ['lists', '/exchange', { list: true }],
   ['machines', '/machines?open=MILL-2'],

@@ -1,3 +1,4 @@
+import { group } from 'd3';
 import { inCrib } from '@/core/stock';
 import { proposeOrder, type BookedUse, type CutterSupply, type OrderProposal } from '@/core/buying';
 import { loadItems, type CribItem } from '@/crib/cutters';
@@ -28,11 +29,12 @@ const SAYS = { order: 0, 'cannot say': 1, enough: 2 } as const;
 
 /** What to buy, from booked jobs, lives, stock, life left and open orders; the most urgent first. */
 export async function buyingView(c: Connection, today: string): Promise<BuyingView> {
-  const items = await loadItems(c);
-  const book = await loadLifeBook(c);
   const assemblies = new Map((await manyAssemblies(c)).map((a) => [a.id, a]));
   const programs = new Map((await manyPrograms(c)).map((p) => [p.operation_id, p]));
   const ties = new Map((await manyTies(c)).map((t) => [`${t.operation_id} ${t.t}`, t]));
+  // Only what is booked is bought for: the rest of the catalogue is not read.
+  const tied = [...new Set([...assemblies.values()].map((a) => a.cutter_item_id))];
+  const book = await loadLifeBook(c, tied);
   const booked = new Map<number, BookedUse[]>();
   const unknown: BuyingView['unknown'] = [];
   for (const o of await manyOperations(c)) {
@@ -70,8 +72,10 @@ export async function buyingView(c: Connection, today: string): Promise<BuyingVi
     }
   }
   const orders = await manyPurchases(c);
-  const supplies = new Map((await manySupplies(c)).map((s) => [s.item_id, s]));
-  const supplyOf = await supplyFinder(c, book.used, orders);
+  const wanted = [...booked.keys()];
+  const items = wanted.length ? await loadItems(c, wanted) : [];
+  const supplies = new Map((await manySupplies(c, wanted)).map((s) => [s.item_id, s]));
+  const supplyOf = await supplyFinder(c, wanted, book.used, orders);
   const lines = items.flatMap((item) => {
     const supply = supplies.get(item.id) ?? null;
     const proposal = proposeOrder(
@@ -96,23 +100,19 @@ export async function buyingView(c: Connection, today: string): Promise<BuyingVi
 /** Shelf, life left on edge sets that still cut, and open orders of an item. */
 async function supplyFinder(
   c: Connection,
+  itemIds: readonly number[],
   used: (edgeSetId: number) => number | null,
   orders: readonly PurchaseRow[],
 ): Promise<(itemId: number) => CutterSupply> {
-  const balances = await manyBalances(c);
-  const pieces = await manyPieces(c);
+  const balances = group(await manyBalances(c, itemIds), (b) => b.item_id);
+  const pieces = group(await manyPieces(c, itemIds), (p) => p.item_id);
   const tagOf = new Map((await manyStandingAssemblies(c)).map((a) => [a.piece_id, a.tag]));
   return (itemId) => ({
-    shelf: balances
-      .filter((b) => b.item_id === itemId && inCrib(b.place_kind))
+    shelf: (balances.get(itemId) ?? [])
+      .filter((b) => inCrib(b.place_kind))
       .reduce((sum, b) => sum + b.quantity - b.pieces, 0),
-    edgeSets: pieces
-      .filter(
-        (p) =>
-          p.item_id === itemId &&
-          p.ended_entry_id === null &&
-          (inCrib(p.place_kind) || p.place_kind === 'build'),
-      )
+    edgeSets: (pieces.get(itemId) ?? [])
+      .filter((p) => p.ended_entry_id === null && (inCrib(p.place_kind) || p.place_kind === 'build'))
       .map((p) => {
         const share = used(p.edge_set_id);
         return {

@@ -14,7 +14,7 @@ export const placeOrder = defineVerb({
   required: ['item', 'quantity', 'promised'],
   async run(c, input, moment) {
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
-    const supply = (await manySupplies(c)).find((s) => s.item_id === item.id);
+    const supply = (await manySupplies(c, [item.id]))[0];
     if (!supply)
       throw new Problem('REFUSED', `${item.code} has no supplier yet`, {
         field: 'item',

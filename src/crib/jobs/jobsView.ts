@@ -46,8 +46,10 @@ export interface JobsView {
 
 /** Jobs by due day, each T checked against the assembly tied to it. */
 export async function jobsView(c: Connection): Promise<JobsView> {
-  const items = new Map((await loadItems(c)).map((i) => [i.id, i]));
   const assemblies = new Map((await manyAssemblies(c)).map((a) => [a.id, a]));
+  const standing = [...assemblies.values()].filter((a) => a.taken_down_entry_id === null);
+  const ids = [...new Set(standing.flatMap((a) => [a.cutter_item_id, a.holder_item_id]))];
+  const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const machines = new Map((await manyMachines(c)).map((m) => [m.id, m]));
   const programs = new Map((await manyPrograms(c)).map((p) => [p.operation_id, p]));
   const ties = await manyTies(c);

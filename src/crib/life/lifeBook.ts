@@ -33,9 +33,13 @@ export const lifeTime = (l: CribLife): LifeTime => ({
 /** An ended life without a minute logged is unknown, not zero: it is left out of the fit. */
 const isFitted = (l: CribLife): boolean => l.fresh && l.materialId !== null && l.minutes > 0;
 
-export async function loadLifeBook(c: Connection): Promise<LifeBook> {
+/** The lives of some items; null: of all that have cut or ended. */
+export async function loadLifeBook(
+  c: Connection,
+  itemIds: readonly number[] | null = null,
+): Promise<LifeBook> {
   const usesOf = group(await manyUseSums(c), (u) => u.edge_set_id);
-  const lives: CribLife[] = (await manyLives(c)).map((row) => {
+  const lives: CribLife[] = (await manyLives(c, itemIds)).map((row) => {
     const uses = usesOf.get(row.edge_set_id) ?? [];
     return {
       ...row,
@@ -44,7 +48,7 @@ export async function loadLifeBook(c: Connection): Promise<LifeBook> {
       materialId: uses.length === 1 ? uses[0]!.material_id : null,
     };
   });
-  const assumed = await manyAssumedLives(c);
+  const assumed = group(await manyAssumedLives(c, itemIds), (a) => a.item_id);
   const byItem = group(lives.filter(isFitted), (l) => l.item_id);
   const byEdgeSet = new Map(lives.map((l) => [l.edge_set_id, l]));
   const fitted = (itemId: number, materialId: number) =>
@@ -53,7 +57,7 @@ export async function loadLifeBook(c: Connection): Promise<LifeBook> {
   const expectation = (itemId: number, materialId: number) => {
     const key = `${itemId} ${materialId}`;
     if (!remembered.has(key)) {
-      const own = assumed.filter((a) => a.item_id === itemId);
+      const own = assumed.get(itemId) ?? [];
       const a = own.find((x) => x.material_id === materialId) ?? own.find((x) => x.material_id === null);
       remembered.set(
         key,

@@ -62,7 +62,9 @@ const record = (l: CribLife): LifeRecord => ({
 
 /** Lives per cutter and material, most lives first. */
 export async function lifeView(c: Connection): Promise<LifeView> {
-  const [items, materials, book] = [await loadItems(c), await manyMaterials(c), await loadLifeBook(c)];
+  const [materials, book] = [await manyMaterials(c), await loadLifeBook(c)];
+  const lived = [...new Set(book.lives.map((l) => l.item_id))];
+  const items = lived.length ? await loadItems(c, lived) : [];
   const lines: LifeLine[] = [];
   for (const item of items.filter((i) => i.kind === 'cutter'))
     for (const material of materials) {

@@ -127,9 +127,13 @@ async function loadAround(c: Connection, rows: readonly AssemblyRow[]): Promise<
       lowestFeedZ: tool?.lowest_feed_z_mm ?? null,
     });
   }
+  const ids = [...new Set(rows.flatMap((r) => [r.cutter_item_id, r.holder_item_id]))];
   return {
-    items: new Map((await loadItems(c)).map((i) => [i.id, i])),
-    book: await loadLifeBook(c),
+    items: new Map((await loadItems(c, ids)).map((i) => [i.id, i])),
+    book: await loadLifeBook(
+      c,
+      rows.map((r) => r.cutter_item_id),
+    ),
     machines: await manyMachines(c),
     measurements: await manyMeasurements(
       c,

@@ -1,4 +1,3 @@
-import { inCrib } from '@/core/stock';
 import { group } from 'd3';
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
@@ -8,7 +7,7 @@ import { placesView } from '@/crib/stock';
 import { jobsView } from '@/crib/jobs';
 import type { Connection } from '@/data/database';
 import { manyOpenUses } from '@/data/jobs';
-import { manyItems, manyPieces } from '@/data/stock';
+import { manyToGrade } from '@/data/stock';
 
 export type WorkKind =
   | 'in question'
@@ -197,19 +196,15 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
       by: null,
     });
   }
-  const items = await manyItems(c);
-  const codeOf = new Map(items.map((i) => [i.id, i.code]));
-  const bodies = new Set(items.filter((i) => i.kind === 'body').map((i) => i.id));
-  for (const p of await manyPieces(c))
-    if (p.ended_entry_id !== null && p.grade === null && inCrib(p.place_kind))
-      add({
-        kind: 'grade',
-        todo: bodies.has(p.item_id) ? `Turn or change the inserts of ${p.mark}` : `Grade ${p.mark}`,
-        why: `${codeOf.get(p.item_id)} ended and lies in ${p.place}`,
-        because: null,
-        href: `/cutters?open=${encodeURIComponent(codeOf.get(p.item_id) ?? '')}`,
-        by: null,
-      });
+  for (const p of await manyToGrade(c))
+    add({
+      kind: 'grade',
+      todo: p.kind === 'body' ? `Turn or change the inserts of ${p.mark}` : `Grade ${p.mark}`,
+      why: `${p.item} ended and lies in ${p.place}`,
+      because: null,
+      href: `/cutters?open=${encodeURIComponent(p.item)}`,
+      by: null,
+    });
 
   const places = await placesView(c, today);
   for (const l of places.loans.filter((x) => x.daysLate > 0))

@@ -17,8 +17,11 @@ export interface LifeRow {
   note: string | null;
   place_kind: PlaceKind | null;
 }
-/** Every life that began, running ones too, in the order they began. null: of all items. */
-export const manyLives = (c: Connection, itemId: number | null = null) =>
+/**
+ * Lives in the order they began, running ones too: of some items every one, of all (null) those that have cut or ended,
+ * since one that has done neither says nothing of its cutter.
+ */
+export const manyLives = (c: Connection, itemIds: readonly number[] | null = null) =>
   many<LifeRow>(
     c,
     `select es.id as edge_set_id, es.fresh, p.item_id, p.id as piece_id, p.mark, e.happened_at as began_at, x.kind as ended, x.entry_id as ended_entry_id,
@@ -26,8 +29,10 @@ export const manyLives = (c: Connection, itemId: number | null = null) =>
      from edge_set es join live_entry e on e.id = es.entry_id join piece p on p.id = es.piece_id
      left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id
      left join lateral (select t.*, te.happened_at, te.note from ending t join live_entry te on te.id = t.entry_id where t.edge_set_id = es.id) x on true
-     where $1::int is null or p.item_id = $1 order by e.happened_at, es.id`,
-    [itemId],
+     where case when $1::int[] is null then x.entry_id is not null or exists (select 1 from use u where u.edge_set_id = es.id)
+         or exists (select 1 from use_assignment ua where ua.edge_set_id = es.id) else p.item_id = any ($1) end
+     order by e.happened_at, es.id`,
+    [itemIds],
   );
 
 export interface UseSumRow {

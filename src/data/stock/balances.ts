@@ -1,4 +1,5 @@
 import { insert, many, maybeOne, type Connection } from '../database';
+import type { ItemKind } from '@/core/cutters';
 import type { PlaceKind } from './places';
 
 export interface BalanceRow {
@@ -147,6 +148,18 @@ const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id
 /** Pieces that stand. null: of all items. */
 export const manyPieces = (c: Connection, itemIds: readonly number[] | null = null) =>
   many<PieceRow>(c, `${PIECE} where $1::int[] is null or p.item_id = any ($1) order by p.mark`, [itemIds]);
+/** Marked cutters whose life ended, that lie in the crib and are not graded. */
+export const manyToGrade = (c: Connection) =>
+  many<{ mark: string; item: string; kind: ItemKind; place: string }>(
+    c,
+    `select p.mark, i.code as item, i.kind, pl.code as place
+     from ending t join live_entry te on te.id = t.entry_id join edge_set es on es.id = t.edge_set_id
+     join piece p on p.id = es.piece_id join item i on i.id = p.item_id
+     join piece_place pp on pp.piece_id = p.id join place pl on pl.id = pp.place_id and in_crib(pl.kind)
+     where not exists (select 1 from edge_set l join live_entry le on le.id = l.entry_id where l.piece_id = p.id and l.id > es.id)
+     and not exists (select 1 from grade g join live_entry ge on ge.id = g.entry_id where g.piece_id = p.id and g.entry_id > t.entry_id)
+     order by p.mark`,
+  );
 /** Pieces that lie at some places. */
 export const manyPiecesAt = (c: Connection, placeIds: readonly number[]) =>
   many<PieceRow>(c, `${PIECE} where pp.place_id = any ($1) order by p.mark`, [placeIds]);

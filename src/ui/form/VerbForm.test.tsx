@@ -149,3 +149,24 @@ it('swapping the shown unit while a form is open does not turn typed millimetres
   await send();
   expect(calls[0]!.input.gaugeLength).toBe('20');
 });
+
+describe('a button that writes', () => {
+  const tap = (detail: number) =>
+    act(async () => fireEvent.click(screen.getByRole('button', { name: 'Record' }), { detail }));
+  it('takes a double tap for one, also where the second comes round after the answer', async () => {
+    const { calls } = showIn(form);
+    type(/Gauge length/, '94');
+    await tap(1);
+    // The answer is there and the form begins anew: the second tap of the two still belongs to the first.
+    await tap(2);
+    expect(calls).toHaveLength(1);
+  });
+  it('takes keys as often as they come, and a tap of its own later', async () => {
+    const { calls } = showIn(form);
+    await tap(0);
+    await tap(0);
+    await new Promise((done) => setTimeout(done, 160));
+    await tap(1);
+    expect(calls).toHaveLength(3);
+  });
+});

@@ -14,6 +14,7 @@ import type { LengthUnit } from '@/core/units';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useSurroundings } from '../shell';
 import { SearchField } from './SearchField';
+import { SendButton } from './SendButton';
 import { problemOf, SEVERAL, toInput, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
@@ -135,9 +136,9 @@ export function VerbForm({
           </div>
         )}
         <div className="acts">
-          <Button type="submit" variant="contained" aria-disabled={pending}>
+          <SendButton type="submit" variant="contained" aria-disabled={pending}>
             {pending ? 'Writing …' : submit}
-          </Button>
+          </SendButton>
           {when && !late && (
             <Button variant="text" onClick={() => setLate(true)}>
               not now, earlier

@@ -5,4 +5,5 @@ export { ProblemNote } from './ProblemNote';
 export { problemOf, toInput } from './toInput';
 export type { FieldSpec, Found, SubForm } from './toInput';
 export { SearchField } from './SearchField';
+export { SendButton } from './SendButton';
 export { FileButton } from './FileButton';

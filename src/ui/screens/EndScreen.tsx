@@ -1,6 +1,5 @@
 'use client';
 import { inCrib } from '@/core/stock';
-import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ENDING_NAMES, ENDINGS, SIGNS, type Ending } from '@/core/life';
@@ -8,7 +7,7 @@ import { enteredText, parseLength } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
 import { Caution } from '../figure';
-import { ProblemNote, SearchField, useVerb } from '../form';
+import { ProblemNote, SearchField, SendButton, useVerb } from '../form';
 import { Middle, useLengths, useSurroundings } from '../shell';
 import { sourceOf } from './BuildTag';
 import { Stepper } from './Stepper';
@@ -232,14 +231,14 @@ export function EndScreen({
         )}
         <ProblemNote problem={problem} />
         <div className="acts">
-          <Button
+          <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             aria-disabled={pending}
-            onClick={() => void end()}
+            onSend={() => void end()}
           >
             {pending ? 'Writing …' : 'End this life'}
-          </Button>
+          </SendButton>
         </div>
         <Caution>Cutters are sharp even when worn out: hold by the shank, never on the flutes.</Caution>
       </div>

@@ -1,21 +1,20 @@
 'use client';
-import Button from '@mui/material/Button';
-import { ProblemNote, useVerb } from '../form';
+import { ProblemNote, SendButton, useVerb } from '../form';
 
 /** Takes an entry back where it is shown: a counter-entry, refused by naming the later entry that leans on it. */
 export function EntryBack({ entry, what }: { entry: number; what: string }) {
   const { send, problem, pending } = useVerb('counterEntry');
   return (
     <>
-      <Button
+      <SendButton
         variant="text"
         size="small"
         aria-label={`Take back ${what}`}
         aria-disabled={pending}
-        onClick={() => void send({ counters: entry }, () => `took back ${what}`)}
+        onSend={() => void send({ counters: entry }, () => `took back ${what}`)}
       >
         take back
-      </Button>
+      </SendButton>
       <ProblemNote problem={problem} />
     </>
   );

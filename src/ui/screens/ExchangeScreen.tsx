@@ -7,7 +7,7 @@ import { v4 as newId } from 'uuid';
 import { SYMBOLS } from '@/core/cutters';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, Preview } from '@/crib/exchange';
-import { FileButton, ProblemNote } from '../form';
+import { FileButton, ProblemNote, SendButton } from '../form';
 import { Middle, useSurroundings, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
 import { base64, LOST, post } from './post';
@@ -150,13 +150,13 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
           {preview.unknown.length > 0 && <Unknown headers={preview.unknown} mapping={mapping} onSay={say_} />}
           <Outcome preview={preview} />
           <div className="acts">
-            <Button
+            <SendButton
               variant="contained"
-              onClick={() => void accept()}
+              onSend={() => void accept()}
               disabled={busy !== null || (!preview.added.length && !preview.changed.length)}
             >
               Bring in {preview.added.length} new and {preview.changed.length} changed
-            </Button>
+            </SendButton>
             <Button
               onClick={() => {
                 setPreview(null);

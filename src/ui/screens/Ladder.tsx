@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { GROUP_WORDS, GROUPS } from '@/core/choosing';
 import type { Rung } from '@/core/life';
-import { ProblemNote, useVerb } from '../form';
+import { ProblemNote, SendButton, useVerb } from '../form';
 
 const SCRAP: Rung = { name: 'scrap', groups: [] };
 
@@ -77,9 +77,9 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
       </ol>
       <ProblemNote problem={problem} />
       <div className="acts">
-        <Button variant="contained" aria-disabled={pending || !changed} onClick={() => changed && save()}>
+        <SendButton variant="contained" aria-disabled={pending || !changed} onSend={() => changed && save()}>
           {pending ? 'Writing …' : 'Set the ladder'}
-        </Button>
+        </SendButton>
         <Button onClick={() => setRungs([...rungs, { name: '', groups: [] }])} disabled={rungs.length >= 19}>
           One more rung
         </Button>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { JobLine } from '@/crib/jobs';
 import type { AssemblyCard } from '@/crib/rack';
 import { Caution, GradeMark } from '../figure';
-import { ProblemNote, useVerb, VerbForm } from '../form';
+import { ProblemNote, SendButton, useVerb, VerbForm } from '../form';
 import { Middle, useSurroundings } from '../shell';
 import { Stepper } from './Stepper';
 
@@ -41,18 +41,18 @@ export function RunScreen({
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
         <div className="acts">
-          <Button
+          <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             aria-disabled={log.pending}
-            onClick={() =>
+            onSend={() =>
               void log
                 .send({ operation: o.id, parts }, (d) => `${String(d.parts)} parts of ${o.job} logged`)
                 .then((d) => d && setParts('1'))
             }
           >
             {log.pending ? 'Writing …' : 'Log parts'}
-          </Button>
+          </SendButton>
         </div>
         <ProblemNote problem={log.problem} />
         {openUses.map((u) => (

@@ -34,6 +34,10 @@ export function Shell({ counts, people, demo, children }: ShellProps) {
   const path = usePathname();
   const [out, setOut] = useState(false);
   const [help, setHelp] = useState(false);
+  // From now on keys and taps are answered: said for those who drive the page from outside.
+  useEffect(() => {
+    document.documentElement.dataset.alive = 'yes';
+  }, []);
   if (path.startsWith('/print/')) return children;
   return (
     <div className="shell">

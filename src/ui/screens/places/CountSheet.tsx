@@ -1,8 +1,7 @@
 'use client';
-import Button from '@mui/material/Button';
 import { Fragment, useState } from 'react';
 import type { CountedLine, CountView } from '@/crib/stock';
-import { ProblemNote, useVerb, VerbForm } from '../../form';
+import { ProblemNote, SendButton, useVerb, VerbForm } from '../../form';
 import { Tag } from '../../tag';
 import { items } from '../found';
 import { useQuery } from '../query';
@@ -111,9 +110,13 @@ export function CountSheet({ view }: { view: CountView }) {
         <>
           <ProblemNote problem={problem} />
           <div className="acts">
-            <Button variant="contained" onClick={enter} disabled={pending || entered.length === 0}>
+            <SendButton
+              variant="contained"
+              onSend={() => void enter()}
+              disabled={pending || entered.length === 0}
+            >
               Enter {entered.length || ''} counted
-            </Button>
+            </SendButton>
           </div>
           <AlsoThere view={view} />
           {entered.length === 0 && view.lines.some((l) => l.counted !== null) && (
