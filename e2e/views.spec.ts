@@ -45,7 +45,9 @@ for (const [name, path] of VIEWS)
       await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished)));
       await fitsWidth(page);
       expect(await overlaps(page)).toEqual([]);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      // In the second scheme nothing but colours is another.
+      const axe = new AxeBuilder({ page });
+      const { violations } = await (scheme === 'dark' ? axe.withRules(['color-contrast']) : axe).analyze();
       expect(
         violations
           .filter((v) => v.impact === 'serious' || v.impact === 'critical')

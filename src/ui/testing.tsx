@@ -37,3 +37,17 @@ export function showIn(
   );
   return { ...shown, calls };
 }
+
+/** The same around an element that is drawn again and again; every verb answers that it is done. */
+export function Surrounded({ children }: { children: ReactElement }) {
+  const app: AppDoor = {
+    perform: async () => ({ ok: true, done: { entry: 1, rungs: [] } }),
+    lookUp: async () => ({ href: null, said: '' }),
+    pickWho: async () => undefined,
+  };
+  return (
+    <Surround app={app} who="IK" zone="America/St_Johns" unit="mm">
+      {children}
+    </Surround>
+  );
+}

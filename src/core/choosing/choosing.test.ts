@@ -1,5 +1,6 @@
 import { FAMILY_NAMES, geometry, type CutterSymbol, type Family } from '../cutters';
 import {
+  BLANK_CUT,
   chooseCutters,
   DEFAULT_RULES,
   FEATURE_NAMES,
@@ -12,24 +13,7 @@ import {
   type Cut,
 } from './index';
 
-const cut = (over: Partial<Cut>): Cut => ({
-  feature: 'pocket',
-  group: null,
-  depth: null,
-  passDepth: null,
-  width: null,
-  corner: null,
-  floorRadius: null,
-  draft: null,
-  diameter: null,
-  cls: null,
-  thread: null,
-  angle: null,
-  clearance: null,
-  plunge: false,
-  stock: null,
-  ...over,
-});
+const cut = (over: Partial<Cut>): Cut => ({ ...BLANK_CUT, feature: 'pocket', ...over });
 const mill = (
   code: string,
   family: Family,

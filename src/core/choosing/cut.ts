@@ -62,6 +62,25 @@ export interface Cut {
   stock: number | null;
 }
 
+/** A cut of which nothing is said but what it is: a hole, unless another feature is put over it. */
+export const BLANK_CUT: Cut = {
+  feature: 'hole',
+  group: null,
+  depth: null,
+  passDepth: null,
+  width: null,
+  corner: null,
+  floorRadius: null,
+  draft: null,
+  diameter: null,
+  cls: null,
+  thread: null,
+  angle: null,
+  clearance: null,
+  plunge: false,
+  stock: null,
+};
+
 /** Above so much stock a cut is roughing: a finisher is left 0.2 to 0.5 mm (common practice). */
 export const ROUGH_FROM_MM = 0.8;
 export const isRough = (cut: Cut): boolean | null => (cut.stock === null ? null : cut.stock > ROUGH_FROM_MM);

@@ -1,5 +1,5 @@
 // What is to be cut
-export { FEATURE_NAMES, FEATURES, GROUP_WORDS, GROUPS, isRough, ROUGH_FROM_MM } from './cut';
+export { BLANK_CUT, FEATURE_NAMES, FEATURES, GROUP_WORDS, GROUPS, isRough, ROUGH_FROM_MM } from './cut';
 export type { Cut, Feature, Group } from './cut';
 // The shop's rules
 export { DEFAULT_RULES, REASON_NAMES, REASONS } from './rules';

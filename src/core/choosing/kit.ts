@@ -1,6 +1,6 @@
 import { holeLimits, readThread, tapDrill, threadPercent } from '../cutters';
 import { judgeCandidate, type Candidate, type Choice } from './chooseCutter';
-import type { Cut } from './cut';
+import { BLANK_CUT, type Cut } from './cut';
 import type { ChoosingRules } from './rules';
 
 /** One step of a kit: what it does, what it asks for, and what does it. */
@@ -14,24 +14,6 @@ export interface KitStep {
 }
 
 const mm = (n: number) => `${Math.round(n * 100) / 100} mm`;
-const blank: Cut = {
-  feature: 'hole',
-  group: null,
-  depth: null,
-  passDepth: null,
-  width: null,
-  corner: null,
-  floorRadius: null,
-  draft: null,
-  diameter: null,
-  cls: null,
-  thread: null,
-  angle: null,
-  clearance: null,
-  plunge: false,
-  stock: null,
-};
-
 /** Stock a reamer is left on the diameter, mm: enough to clean up, not so much that it chokes (common practice). */
 export const reamingAllowance = (diameter: number): number =>
   diameter <= 5 ? 0.1 : diameter <= 20 ? 0.2 : diameter <= 50 ? 0.3 : 0.5;
@@ -155,7 +137,7 @@ function named(
     .map((c) => {
       const feature = ['chamfer', 'countersink'].includes(c.cutter.family) ? 'chamfer' : 'hole';
       const choice = judgeCandidate(
-        { ...blank, feature, depth: feature === 'hole' && c.cutter.family === 'drill' ? depth : null },
+        { ...BLANK_CUT, feature, depth: feature === 'hole' && c.cutter.family === 'drill' ? depth : null },
         c,
         rules,
       );

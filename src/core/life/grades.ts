@@ -27,7 +27,8 @@ export function rungsFor(
     of.coating !== null && /^(none|uncoated|bright)$/i.test(of.coating.trim()) && of.substrate === 'carbide';
   return ladder.map((rung) => {
     const onlySteel = rung.groups.length > 0 && rung.groups.every((g) => steel.includes(g));
-    const light = rung.groups[0] === 'N' || rung.groups[0] === 'O';
+    // In whatever order the groups stand.
+    const light = rung.groups.includes('N') || rung.groups.includes('O');
     const not =
       of.coating !== null && HOLDS_ALUMINIUM.test(of.coating) && light
         ? `coated ${of.coating}: aluminium welds to it`

@@ -113,6 +113,14 @@ describe('the ladder of second lives (common practice)', () => {
     expect(open('TiAlN', 'carbide')).toEqual(['slotting steel', 'squaring with the upper flute', 'scrap']));
   it('bare carbide made for aluminium does not step down to steel', () =>
     expect(open('none', 'carbide')).toEqual(['plastics', 'aluminium', 'scrap']));
+  it('in whatever order the groups of a rung stand', () => {
+    const turned = DEFAULT_LADDER.map((r) => ({ ...r, groups: [...r.groups].reverse() }));
+    expect(
+      rungsFor(turned, { coating: 'TiAlN', substrate: 'carbide' })
+        .filter((r) => r.not === null)
+        .map((r) => r.rung.name),
+    ).toEqual(['slotting steel', 'squaring with the upper flute', 'scrap']);
+  });
   it('bare HSS cuts both; what is not known bars nothing', () => {
     expect(open('none', 'HSS')).toHaveLength(5);
     expect(open(null, null)).toHaveLength(5);

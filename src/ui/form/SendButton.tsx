@@ -1,24 +1,29 @@
 'use client';
 import Button, { type ButtonProps } from '@mui/material/Button';
-import { useRef } from 'react';
-
-/** Taps that follow one another so closely are one tap of a shaking hand, ms. */
-const ONE_TAP_MS = 150;
+import { useEffect, useRef } from 'react';
 
 /**
- * A button that writes. A double tap writes once, also where the second tap comes round only after the answer to the
- * first: the browser counts taps when the finger comes down, however late a busy page handles them.
+ * A button that writes. A double tap writes once, also where its second half comes round only after the answer to the
+ * first: what counts is when the finger came down, not when a busy page gets to it.
  */
-export function SendButton({ onSend, ...props }: Omit<ButtonProps, 'onClick'> & { onSend?: () => void }) {
-  const last = useRef(-Infinity);
+export function SendButton({
+  onSend,
+  pending,
+  ...props
+}: Omit<ButtonProps, 'onClick'> & { onSend?: () => void; pending: boolean }) {
+  const answeredAt = useRef(-Infinity);
+  useEffect(() => {
+    if (pending) return () => void (answeredAt.current = performance.now());
+    return undefined;
+  }, [pending]);
   return (
     <Button
       {...props}
+      aria-disabled={pending || props['aria-disabled']}
       onClick={(e) => {
         const { detail, timeStamp } = e.nativeEvent;
-        // 0: by a key, which is not counted.
-        const again = detail > 1 || (detail === 1 && timeStamp - last.current < ONE_TAP_MS);
-        last.current = timeStamp;
+        // Keys have no count (0): a form that is sent by Enter is guarded by its id alone.
+        const again = detail > 1 || (detail === 1 && timeStamp < answeredAt.current);
         if (again) e.preventDefault();
         else onSend?.();
       }}

@@ -136,7 +136,7 @@ export function VerbForm({
           </div>
         )}
         <div className="acts">
-          <SendButton type="submit" variant="contained" aria-disabled={pending}>
+          <SendButton type="submit" variant="contained" pending={pending}>
             {pending ? 'Writing …' : submit}
           </SendButton>
           {when && !late && (

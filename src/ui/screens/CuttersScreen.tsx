@@ -107,7 +107,7 @@ export function CuttersScreen({
         <Link href="/exchange">Lists in and out</Link>
       </nav>
       {query.get('show') === 'ladder' ? (
-        <Ladder key={JSON.stringify(shop.ladder)} ladder={shop.ladder} />
+        <Ladder ladder={shop.ladder} />
       ) : missing !== null ? (
         <Missing facts={missing} />
       ) : empty ? (

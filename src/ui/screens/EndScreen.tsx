@@ -234,7 +234,7 @@ export function EndScreen({
           <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
-            aria-disabled={pending}
+            pending={pending}
             onSend={() => void end()}
           >
             {pending ? 'Writing …' : 'End this life'}

@@ -10,7 +10,7 @@ export function EntryBack({ entry, what }: { entry: number; what: string }) {
         variant="text"
         size="small"
         aria-label={`Take back ${what}`}
-        aria-disabled={pending}
+        pending={pending}
         onSend={() => void send({ counters: entry }, () => `took back ${what}`)}
       >
         take back

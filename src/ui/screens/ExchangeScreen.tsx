@@ -153,7 +153,8 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
             <SendButton
               variant="contained"
               onSend={() => void accept()}
-              disabled={busy !== null || (!preview.added.length && !preview.changed.length)}
+              pending={busy !== null}
+              disabled={!preview.added.length && !preview.changed.length}
             >
               Bring in {preview.added.length} new and {preview.changed.length} changed
             </SendButton>

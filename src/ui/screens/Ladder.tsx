@@ -7,17 +7,30 @@ import { ProblemNote, SendButton, useVerb } from '../form';
 
 const SCRAP: Rung = { name: 'scrap', groups: [] };
 
+/** All rungs but scrap, which stays as it is. */
+const editable = (ladder: readonly Rung[]): Rung[] => ladder.slice(0, -1).map((r) => ({ ...r }));
+
 /** The ladder of second lives: where a used cutter may still go, from the sharpest down. The shop's own. */
 export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
   const { send, problem, pending } = useVerb('setLadder');
   // Scrap is always the last: it is not edited.
-  const [rungs, setRungs] = useState<Rung[]>(ladder.slice(0, -1).map((r) => ({ ...r })));
-  const changed = JSON.stringify([...rungs, SCRAP]) !== JSON.stringify(ladder);
+  const [rungs, setRungs] = useState<Rung[]>(editable(ladder));
+  const inForce = JSON.stringify(ladder);
+  const [known, setKnown] = useState(inForce);
+  const [sent, setSent] = useState<string | null>(null);
+  if (inForce !== known) {
+    // Somebody else's ladder replaces what stands here; one's own came back, and may have been changed on meanwhile.
+    setKnown(inForce);
+    if (inForce !== sent) setRungs(editable(ladder));
+  }
+  const changed = JSON.stringify([...rungs, SCRAP]) !== inForce;
   const put = (at: number, rung: Rung) => setRungs(rungs.map((r, i) => (i === at ? rung : r)));
   const swap = (at: number) =>
     setRungs(rungs.map((r, i) => (i === at ? rungs[at + 1]! : i === at + 1 ? rungs[at]! : r)));
-  const save = () =>
+  const save = () => {
+    setSent(JSON.stringify([...rungs, SCRAP]));
     void send({ rungs: [...rungs, SCRAP] }, (d) => `the ladder has ${(d.rungs as Rung[]).length} rungs now`);
+  };
   return (
     <section style={{ maxWidth: 760 }}>
       <p className="soft">
@@ -77,7 +90,7 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
       </ol>
       <ProblemNote problem={problem} />
       <div className="acts">
-        <SendButton variant="contained" aria-disabled={pending || !changed} onSend={() => changed && save()}>
+        <SendButton variant="contained" pending={pending} disabled={!changed} onSend={save}>
           {pending ? 'Writing …' : 'Set the ladder'}
         </SendButton>
         <Button onClick={() => setRungs([...rungs, { name: '', groups: [] }])} disabled={rungs.length >= 19}>

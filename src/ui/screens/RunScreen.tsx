@@ -44,7 +44,7 @@ export function RunScreen({
           <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
-            aria-disabled={log.pending}
+            pending={log.pending}
             onSend={() =>
               void log
                 .send({ operation: o.id, parts }, (d) => `${String(d.parts)} parts of ${o.job} logged`)

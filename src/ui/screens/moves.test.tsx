@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { DEFAULT_LADDER } from '@/core/life';
 import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/stock';
-import { SHOP, showIn } from '../testing';
+import { SHOP, showIn, Surrounded } from '../testing';
 import { inserts, items } from './found';
 import { ItemMoves } from './ItemMoves';
 import { openGrades } from './ItemTag';
@@ -228,6 +228,29 @@ describe('the ladder of second lives', () => {
       { name: 'scrap', groups: [] },
     ]);
   });
+});
+
+it('what is changed on while one’s own ladder comes back stays; somebody else’s ladder replaces it', async () => {
+  const first = DEFAULT_LADDER;
+  const { rerender } = render(
+    <Surrounded>
+      <Ladder ladder={first} />
+    </Surrounded>,
+  );
+  const again = (ladder: typeof first) =>
+    rerender(
+      <Surrounded>
+        <Ladder ladder={ladder} />
+      </Surrounded>,
+    );
+  const names = () => screen.getAllByRole('textbox').map((e) => (e as HTMLInputElement).value);
+  fireEvent.click(screen.getByRole('button', { name: 'Rung 4 away' }));
+  await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Set the ladder' })));
+  fireEvent.click(screen.getByRole('button', { name: 'Rung 3 away' }));
+  again([...first.slice(0, 3), first.at(-1)!]);
+  expect(names()).toEqual(['plastics', 'aluminium']);
+  again([{ name: 'brass', groups: ['N'] }, first.at(-1)!]);
+  expect(names()).toEqual(['brass']);
 });
 
 describe('finding while somebody types', () => {

@@ -113,7 +113,8 @@ export function CountSheet({ view }: { view: CountView }) {
             <SendButton
               variant="contained"
               onSend={() => void enter()}
-              disabled={pending || entered.length === 0}
+              pending={pending}
+              disabled={entered.length === 0}
             >
               Enter {entered.length || ''} counted
             </SendButton>
