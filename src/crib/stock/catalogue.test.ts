@@ -282,6 +282,7 @@ describe('what can be taken for a build', () => {
     expect(await takes({ q: 'e-0001' })).toEqual([]);
     await crib.do('gradePiece', { piece: 'E-0001', grade: 'aluminium', place: 'USED' });
     expect(await takes({ q: 'e-0001' })).toEqual(['EM10: E-0001 at USED, graded aluminium']);
+    expect(await takes({ what: 'holder', q: 'e-0001' })).toEqual([]);
     expect(await takes({ q: 'em10' })).toContain('EM10: E-0001 at USED, graded aluminium');
   });
   it('no holder here holds the form of a shank: it is questioned on the cutter’s page', async () => {

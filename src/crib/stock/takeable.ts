@@ -1,7 +1,7 @@
 import { group } from 'd3';
 import { itemQuery, regroundGeometry, type CutterGeometry, type HolderGeometry } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
-import { loadItems, type CribItem } from '@/crib/cutters';
+import { factText, loadItems, type CribItem } from '@/crib/cutters';
 import { oneOf } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
@@ -54,9 +54,11 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
   const what = asked.what || 'cutter';
   oneOf('what', what, ['cutter', 'holder']);
   const { words, ranges } = itemQuery(asked.q ?? '', 'mm');
-  const scanned = /^\S+$/.test(asked.q?.trim() ?? '')
-    ? await maybePiece(c, asked.q!.trim().toUpperCase())
-    : null;
+  // A mark is a cutter's: in the field of the holder it finds nothing.
+  const scanned =
+    what === 'cutter' && /^\S+$/.test(asked.q?.trim() ?? '')
+      ? await maybePiece(c, asked.q!.trim().toUpperCase())
+      : null;
   const found = scanned
     ? [scanned.item_id]
     : await manyTakeableIds(
@@ -120,7 +122,6 @@ const olderThan = (id: number, known: Known): number[] =>
 
 function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean): TakeSource[] {
   if (!item) return [];
-  const fact = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
   const standing = known.standings.get(item.id) ?? null;
   const first = olderThan(item.id, known).map((id) => {
     const lie = parcels(id, known);
@@ -131,7 +132,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     item: item.code,
     words: item.words,
     holder: item.holder,
-    shank: fact(item.holder ? 'SHANKS' : 'SHANK'),
+    shank: factText(item, item.holder ? 'SHANKS' : 'SHANK'),
   };
   const unused = onlyPieces
     ? []

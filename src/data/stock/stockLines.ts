@@ -3,7 +3,7 @@ import type { PlaceKind } from '@/core/stock';
 import { many, maybeOne, type Connection, type Param } from '../database';
 import { itemConditions, type ItemQuestion } from './catalogue';
 import { pageOf, pageSql, type PagedQuestion } from './paging';
-import type { PieceRow } from './balances';
+import type { BalanceRow, PieceRow } from './balances';
 
 export type StockSort = 'item' | 'place' | 'quantity';
 
@@ -21,25 +21,14 @@ export interface StockQuestion extends ItemQuestion {
   limit: number;
 }
 
-/** So many of an item, of one lot, at one place. */
-export interface StockRow {
+/** So many of an item, of one lot, at one place: a balance with the names of its item and place. */
+export interface StockRow extends BalanceRow {
   id: number;
-  item_id: number;
   item: string;
   kind: ItemKind;
   family: Family | null;
   maker: string | null;
-  place_id: number;
-  place: string;
   place_name: string;
-  place_kind: PlaceKind;
-  lot_id: number | null;
-  lot: string | null;
-  owner: string | null;
-  edges_left: number | null;
-  quantity: number;
-  /** Of them, marked pieces. */
-  pieces: number;
 }
 
 const SORTS: Record<StockSort, readonly string[]> = {

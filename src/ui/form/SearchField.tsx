@@ -19,6 +19,9 @@ interface Props {
   minHeight?: number;
 }
 
+/** The last line where more answer than are shown. */
+const MORE: Found = { value: '…', title: 'More answer to this', words: 'another word narrows it' };
+
 /** A choice too long for a list: a few words, a range or a scanned code find it on the server. */
 export function SearchField({
   id,
@@ -34,7 +37,7 @@ export function SearchField({
   minHeight,
 }: Props) {
   const [words, setWords] = useState('');
-  const [answer, setAnswer] = useState<{ found: Found[]; more: boolean; of: string } | null>(null);
+  const [answer, setAnswer] = useState<{ found: Found[]; of: string; failed?: boolean } | null>(null);
   const [picked, setPicked] = useState<Found | null>(start);
   const [open, setOpen] = useState(false);
   useEffect(() => {
@@ -44,9 +47,11 @@ export function SearchField({
     const timer = setTimeout(
       () => {
         search(words, stop.signal)
-          .then((a) => setAnswer({ ...a, of: words }))
-          // Typed on, or no answer: the list stays as it was.
-          .catch(() => undefined);
+          .then(({ found, more }) => setAnswer({ found: more ? [...found, MORE] : found, of: words }))
+          .catch(() => {
+            // Typed on: the next answer is on its way.
+            if (!stop.signal.aborted) setAnswer({ found: [], of: words, failed: true });
+          });
       },
       words ? 180 : 0,
     );
@@ -68,7 +73,8 @@ export function SearchField({
       options={answer?.found ?? []}
       loading={answer === null || answer.of !== words}
       loadingText="Looking …"
-      noOptionsText="Nothing answers to this"
+      noOptionsText={answer?.failed ? 'No answer came: type it again in a moment' : 'Nothing answers to this'}
+      getOptionDisabled={(f) => f === MORE}
       // What the server found is what there is.
       filterOptions={(found) => found}
       getOptionLabel={(f) => f.title}

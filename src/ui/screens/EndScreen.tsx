@@ -42,14 +42,17 @@ export function EndScreen({
   const [signs, setSigns] = useState<string[]>([]);
   const [since, setSince] = useState<Record<number, string>>({});
   const [then, setThen] = useState<'down' | 'rebuild'>('down');
-  const [next, setNext] = useState(takeable[0]?.value ?? '');
+  // Offered at once is the same cutter, or an older version of it that goes first; another one is chosen by name.
+  const [first] = useState(() =>
+    takeable.some((s) => s.item === card.cutter.code) ? foundSource(takeable[0]!) : null,
+  );
+  const [next, setNext] = useState(first?.value ?? '');
   const [stickout, setStickout] = useState(card.stickoutEntered);
   const [to, setTo] = useState('SCRAP');
   const [cost, setCost] = useState('');
   const [despite, setDespite] = useState('');
   const [missing, setMissing] = useState<string | null>(null);
   const [search] = useState(() => takeables('cutter', card.cutter.code));
-  const first = takeable[0] ? foundSource(takeable[0]) : null;
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 

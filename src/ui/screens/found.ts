@@ -3,7 +3,7 @@ import type { FieldSpec, Found } from '../form';
 
 type Search = NonNullable<FieldSpec['search']>;
 
-/** Asks a view of the API while somebody types; where it can't answer, nothing is found. */
+/** Asks a view of the API while somebody types; throws where it can't answer, since that is not 'nothing found'. */
 const asking =
   <View>(
     path: string,
@@ -12,7 +12,8 @@ const asking =
   ): Search =>
   async (words, signal) => {
     const answer = await fetch(`/api/v1/${path}?${new URLSearchParams({ ...fixed, q: words })}`, { signal });
-    return answer.ok ? read((await answer.json()) as View) : { found: [], more: false };
+    if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
+    return read((await answer.json()) as View);
   };
 
 /** What can be taken, as a field shows it; `of` is the whole of it. */

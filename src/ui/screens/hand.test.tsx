@@ -168,6 +168,16 @@ describe('ending a life', () => {
     await tap('End this life');
     expect(calls[0]!.input).toMatchObject({ rebuild: { cutter: { item: 'EM10-A', place: 'S2' } } });
   });
+  it('where the same cutter is out, no other is chosen by itself', async () => {
+    const other = source({ value: 'AA|S1', item: 'AA' });
+    const { calls } = showIn(<EndScreen card={card()} takeable={[other]} places={places} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    fireEvent.click(screen.getByRole('radio', { name: /another cutter into it/ }));
+    expect(screen.getByRole('combobox', { name: 'Cutter from' })).toHaveProperty('value', '');
+    await tap('End this life');
+    expect(screen.getByRole('alert').textContent).toBe('Say which cutter goes into it.');
+    expect(calls).toEqual([]);
+  });
   it('nothing is sent while it is not said which cutter goes in', async () => {
     const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     fireEvent.click(screen.getByRole('radio', { name: 'worn' }));

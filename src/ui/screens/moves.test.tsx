@@ -4,6 +4,7 @@ import { DEFAULT_LADDER } from '@/core/life';
 import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/stock';
 import { SHOP, showIn, Surrounded } from '../testing';
+import { SearchField } from '../form';
 import { inserts, items } from './found';
 import { ItemMoves } from './ItemMoves';
 import { openGrades } from './ItemTag';
@@ -285,8 +286,23 @@ describe('finding while somebody types', () => {
     });
     expect(JSON.parse(found[0]!.value)).toEqual({ item: 'CN', from: 'S1', supplier: 'NORD', edgesLeft: 3 });
   });
-  it('where the server can’t answer, nothing is found', async () => {
+  it('where the server can’t answer it is not said that nothing was found', async () => {
     answers({ detail: 'no' }, false);
-    expect(await items('x', signal)).toEqual({ found: [], more: false });
+    await expect(items('x', signal)).rejects.toThrow('items');
+    render(<SearchField id="f" search={items} value="" onChange={() => undefined} />);
+    const field = screen.getByRole('combobox');
+    act(() => field.focus());
+    fireEvent.change(field, { target: { value: 'x' } });
+    expect(await screen.findByText(/No answer came/)).toBeTruthy();
+    expect(screen.queryByText('Nothing answers to this')).toBeNull();
+  });
+  it('says when more answer than are shown, and that line can’t be chosen', async () => {
+    answers({ lines: [{ code: 'EM10', words: '10 mm' }], next: 'EM10' });
+    render(<SearchField id="f" search={items} value="" onChange={() => undefined} />);
+    const field = screen.getByRole('combobox');
+    act(() => field.focus());
+    fireEvent.change(field, { target: { value: 'em' } });
+    const more = await screen.findByRole('option', { name: /More answer to this/ });
+    expect(more.getAttribute('aria-disabled')).toBe('true');
   });
 });
