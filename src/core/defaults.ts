@@ -19,6 +19,8 @@ export const DEFAULTS = {
   holderClearanceMm: 1,
   /** Share of a life's expectation from which it is 'about to end' (practice). */
   lifeAboutToEnd: 0.8,
+  /** The latest so many lives of a cutter in a material are reckoned with: older ones say how the shop worked then (practice). */
+  livesReckoned: 100,
   /** mm, uniform flank wear: ISO 8688-2 end milling, from memory. */
   flankWearMm: 0.3,
   /** The same as a share of DC, for small cutters; the lesser of both counts (practice). */

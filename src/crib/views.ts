@@ -2,10 +2,10 @@ import { buyingView } from './buying';
 import { localDay, type Crib } from './door';
 import { chooseView, rulesInForce } from './choosing';
 import { exchangeView } from './exchange';
-import { jobsView } from './jobs';
+import { jobsView, jobView } from './jobs';
 import { historyView } from './ledger';
-import { lifeView } from './life';
-import { rackView } from './rack';
+import { lifeSheet, lifeView } from './life';
+import { assemblyView, rackView, runView } from './rack';
 import { shopView } from './shop';
 import {
   catalogueView,
@@ -127,11 +127,29 @@ export const VIEWS: readonly View[] = [
         like: query.get('like') || undefined,
       }),
   ),
-  view('assemblies', 'Assemblies that stand: outline, judgement, measurement, registers, life.', (crib) =>
-    rackView(crib.db),
+  view('assemblies', 'Assemblies that stand, as the rack draws them.', (crib) => rackView(crib.db)),
+  view('assembly', 'One that stands: judgement, measurements, registers, life: ?tag=', (crib, query) =>
+    assemblyView(crib.db, query.get('tag') ?? ''),
   ),
-  view('jobs', 'Jobs with programs read and each T checked.', (crib) => jobsView(crib.db)),
-  view('lives', 'Lives per cutter and material with survival curves.', (crib) => lifeView(crib.db)),
+  view(
+    'jobs',
+    'Operations with parts to make, each T checked, and a page of those that are done: ?after=ID goes on.',
+    (crib, query) => jobsView(crib.db, Number(query.get('after')) || null),
+  ),
+  view('job', 'One job: its program as read, each T checked, parts logged: ?number=', (crib, query) =>
+    jobView(crib.db, query.get('number') ?? ''),
+  ),
+  view(
+    'run',
+    'An operation at the machine: its tools, life left, minutes without a tag: ?operation=',
+    (crib, query) => runView(crib.db, Number(query.get('operation')) || 0),
+  ),
+  view('lives', 'Lives per cutter and material, most lives first: ?after= goes on.', (crib, query) =>
+    lifeView(crib.db, query.get('after')),
+  ),
+  view('life', 'One cutter in one material: survival curve and lives: ?item= and material=', (crib, query) =>
+    lifeSheet(crib.db, query.get('item') ?? '', query.get('material') ?? ''),
+  ),
   view('orders', 'What to buy and what is on order.', (crib) =>
     buyingView(crib.db, localDay(crib.now(), crib.zone)),
   ),

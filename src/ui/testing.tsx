@@ -12,7 +12,6 @@ export const SHOP: ShopView = {
   suppliers: [],
   machines: [],
   ladder: DEFAULT_LADDER,
-  entries: 1,
 };
 
 /** What the app would hand in, with every call kept; verbs answer as the test says. */

@@ -1,6 +1,6 @@
 import 'server-only';
 import { connection } from 'next/server';
-import { localDay } from '@/crib/door';
+import { localDay, type ReadAll, type ReadOnce } from '@/crib/door';
 import { lastEntry } from '@/data/ledger';
 import { crib, type OpenCrib } from './crib';
 
@@ -10,13 +10,13 @@ interface PageCrib {
   today: string;
   /**
    * A view, computed once for each state of the ledger: everything shown derives from its entries and the day, so
-   * the last entry's number and the day say whether what was computed still stands.
+   * the last entry's number and the day say whether what was computed still stands. What one view needs of another
+   * comes from here too.
    */
-  view<T>(read: (db: OpenCrib['db'], today: string) => Promise<T>): Promise<T>;
+  view: ReadOnce;
 }
 
-type Reader = (db: OpenCrib['db'], today: string) => Promise<unknown>;
-const kept = new Map<Reader, { asOf: string; value: Promise<unknown> }>();
+const kept = new Map<ReadAll<unknown>, { asOf: string; value: Promise<unknown> }>();
 
 /** The open crib for a page that is drawn on each request. */
 export async function openForPage(): Promise<PageCrib> {
@@ -24,16 +24,13 @@ export async function openForPage(): Promise<PageCrib> {
   const open = await crib();
   const today = localDay(open.now(), open.zone);
   const asOf = `${await lastEntry(open.db)} ${today}`;
-  return {
-    db: open.db,
-    today,
-    view: <T>(read: (db: OpenCrib['db'], today: string) => Promise<T>) => {
-      const before = kept.get(read);
-      if (before?.asOf === asOf) return before.value as Promise<T>;
-      const value = read(open.db, today);
-      kept.set(read, { asOf, value });
-      value.catch(() => kept.delete(read));
-      return value;
-    },
+  const view: ReadOnce = <T>(read: ReadAll<T>) => {
+    const before = kept.get(read);
+    if (before?.asOf === asOf) return before.value as Promise<T>;
+    const value = read(open.db, today, view);
+    kept.set(read, { asOf, value });
+    value.catch(() => kept.delete(read));
+    return value;
   };
+  return { db: open.db, today, view };
 }

@@ -22,13 +22,21 @@ export interface AssumedLife {
  * longest life seen as a lower bound; else the assumed life; null means 'cannot say'. A lower bound smaller than
  * the assumed life does not contradict it (three minutes into the first life say nothing of ninety), so then the
  * assumed life stands. Lives are fresh and of one material; a running life is censored at its present minutes.
+ * `all`: how many lives there are, where only the latest of them are given; the reason then says so.
  * Example: no failure, longest 12 min, assumed 90 (guess): 90 'assumed'.
  */
-export function expectLife(lives: readonly LifeTime[], assumed: AssumedLife | null): LifeExpectation | null {
+export function expectLife(
+  lives: readonly LifeTime[],
+  assumed: AssumedLife | null,
+  all: number = lives.length,
+): LifeExpectation | null {
   const seen = lives.filter((l) => l.minutes > 0 || l.failed);
   const failures = kaplanMeier(seen).reduce((sum, s) => sum + s.failed, 0);
   const values = [
-    { name: 'lives', value: String(seen.length) },
+    {
+      name: 'lives',
+      value: all > lives.length ? `the latest ${seen.length} of ${all}` : String(seen.length),
+    },
     { name: 'of them failed', value: String(failures) },
   ];
   const mean = meanReached(seen);

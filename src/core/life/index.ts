@@ -14,4 +14,7 @@ export { expectLife } from './expectLife';
 export type { AssumedLife, LifeExpectation } from './expectLife';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
+export { isWorn } from './isWorn';
 export { wearLimit } from './wearLimit';
+export { isFitted, whyApart } from './whyApart';
+export type { LifeSoFar } from './whyApart';

@@ -8,3 +8,4 @@ export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 // Is it in question?
 export { questionMeasurement } from './questionMeasurement';
 export type { MeasuredAgainst, MeasurementQuestion } from './questionMeasurement';
+export { measurementCounts } from './measurementCounts';

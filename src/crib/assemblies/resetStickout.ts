@@ -1,6 +1,6 @@
 import { defineVerb, field } from '@/crib/door';
 import { insert } from '@/data/database';
-import { manyTies } from '@/data/jobs';
+import { manyTiesOfAssemblies } from '@/data/jobs';
 import { onePlaceById } from '@/data/stock';
 import { build } from './buildAssembly';
 import { dismantle, standing } from './takeDown';
@@ -28,7 +28,7 @@ export const resetStickout = defineVerb({
       input.stickout,
       input.despite,
     );
-    for (const tie of (await manyTies(c)).filter((t) => t.assembly_id === old.id))
+    for (const tie of await manyTiesOfAssemblies(c, [old.id]))
       await insert(c, 'tie', {
         entry_id: moment.entryId,
         operation_id: tie.operation_id,

@@ -1,5 +1,5 @@
 import { placeInCrib } from '@/crib/stock';
-import { buyingView } from './buyingView';
+import { proposalFor } from './buyingView';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
 import { insert } from '@/data/database';
@@ -28,7 +28,7 @@ export const placeOrder = defineVerb({
         limit: 'today or later',
         wayOut: 'Enter the day the supplier promised.',
       });
-    const line = (await buyingView(c, moment.today)).lines.find((l) => l.item.id === item.id);
+    const line = await proposalFor(c, moment.today, item.id);
     await moment.leansOn(item.entry_id);
     await moment.leansOn(supply.entry_id);
     const number = await nextNumber(c, 'purchase', 'number', 'O');

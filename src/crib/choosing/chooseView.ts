@@ -20,7 +20,7 @@ import {
   manyBalances,
   manyItemsOfFamilies,
   manyLinks,
-  manyPieces,
+  manyPiecesHere,
   manyStandings,
   manySupplies,
 } from '@/data/stock';
@@ -102,7 +102,7 @@ async function loadCandidates(c: Connection, families: readonly string[]): Promi
   const ids = await manyItemsOfFamilies(c, families);
   const items = await loadItems(c, ids);
   const balances = group(await manyBalances(c, ids), (b) => b.item_id);
-  const pieces = group(await manyPieces(c, ids), (p) => p.item_id);
+  const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
   const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));
   const followed = new Set(
     (await manyLinks(c, ids)).filter((l) => l.relation === 'version').map((l) => l.earlier_item_id),

@@ -6,4 +6,6 @@ export * as field from './schema';
 export { validate } from './validate';
 export { defineVerb, perform } from './verb';
 export type { Crib, Done, Moment, Verb } from './verb';
+export { readOnce } from './readOnce';
+export type { ReadAll, ReadOnce } from './readOnce';
 export { localDay } from './localDay';

@@ -43,23 +43,33 @@ export interface Verb {
   path: string;
   summary: string;
   schema: JSONSchema & object;
-  run(c: Connection, input: unknown, moment: Moment): Promise<object>;
+  /** Long work on the input alone (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
+  prepare?: (input: unknown) => unknown;
+  run(c: Connection, input: unknown, moment: Moment, prepared: unknown): Promise<object>;
   /** The entry this one counters, for the one verb that does. */
   counters?: (input: unknown) => number;
 }
 
 type Properties = Record<string, JSONSchema>;
-interface VerbDefinition<P extends Properties, R extends readonly (keyof P & string)[], A extends object> {
+type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = FromSchema<{
+  type: 'object';
+  properties: P;
+  required: R;
+  additionalProperties: false;
+}>;
+interface VerbDefinition<
+  P extends Properties,
+  R extends readonly (keyof P & string)[],
+  A extends object,
+  Prepared,
+> {
   name: string;
   path: string;
   summary: string;
   properties: P;
   required: R;
-  run(
-    c: Connection,
-    input: FromSchema<{ type: 'object'; properties: P; required: R; additionalProperties: false }>,
-    moment: Moment,
-  ): Promise<A>;
+  prepare?: (input: InputOf<P, R>) => Promise<Prepared> | Prepared;
+  run(c: Connection, input: InputOf<P, R>, moment: Moment, prepared: Prepared): Promise<A>;
   counters?: Verb['counters'];
 }
 
@@ -68,7 +78,8 @@ export function defineVerb<
   const P extends Properties,
   const R extends readonly (keyof P & string)[],
   A extends object,
->(d: VerbDefinition<P, R, A>): Verb {
+  Prepared = undefined,
+>(d: VerbDefinition<P, R, A, Prepared>): Verb {
   const schema = {
     type: 'object',
     properties: { ...ENVELOPE, ...d.properties },
@@ -80,6 +91,7 @@ export function defineVerb<
     path: d.path,
     summary: d.summary,
     schema,
+    prepare: d.prepare as Verb['prepare'],
     run: d.run as Verb['run'],
     counters: d.counters,
   };
@@ -116,6 +128,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
     .update(JSON.stringify([verb.name, who, happenedAt ?? null, note ?? null, sorted(input)]))
     .digest('hex');
   try {
+    const prepared = await verb.prepare?.(input);
     const done = await crib.db.transaction(async (c) => {
       const before = await maybeFormAnswer(c, formId);
       if (before) return again(before, digest);
@@ -140,7 +153,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
       const leansOn = async (needs: number | null) => {
         if (needs !== null && needs !== entryId) await insertNeed(c, entryId, needs);
       };
-      const answer = await verb.run(c, input, {
+      const moment = {
         entryId,
         who,
         happenedAt: happened,
@@ -148,7 +161,8 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
         today: localDay(now, crib.zone),
         note: note?.trim() || null,
         leansOn,
-      });
+      };
+      const answer = await verb.run(c, input, moment, prepared);
       if (!(await maybePerson(c, who)))
         throw new Problem('INVALID_INPUT', `who: nobody here signs ${who}`, {
           field: 'who',

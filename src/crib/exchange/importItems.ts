@@ -11,7 +11,8 @@ import {
   manySuppliers,
 } from '@/data/stock';
 import type { ExchangeItem } from './itemRows';
-import { previewImport } from './preview';
+import { previewOf } from './preview';
+import { readTable } from './table';
 
 const CONTENT = {
   type: 'string',
@@ -46,10 +47,13 @@ export const importItems = defineVerb({
     },
   },
   required: ['content', 'name', 'accepted'],
-  async run(c, input, moment) {
+  async prepare(input) {
     const bytes = Buffer.from(input.content, 'base64');
+    return { table: await readTable(bytes), digest: createHash('sha256').update(bytes).digest('hex') };
+  },
+  async run(c, input, moment, { table, digest }) {
     const mapping = input.mapping ?? {};
-    const preview = await previewImport(c, bytes, mapping);
+    const preview = await previewOf(c, table, mapping);
     if (preview.digest !== input.accepted)
       throw new Problem('CONFLICT', 'The catalogue is no longer as the preview showed it', {
         field: 'accepted',
@@ -81,7 +85,7 @@ export const importItems = defineVerb({
     await insert(c, 'import_list', {
       entry_id: moment.entryId,
       name: input.name.trim(),
-      digest: createHash('sha256').update(bytes).digest('hex'),
+      digest,
       added: preview.added.length,
       changed: preview.changed.length,
     });

@@ -5,7 +5,7 @@ import { manyMappings } from '@/data/exchange';
 import { manySuppliers } from '@/data/stock';
 import { exportedItems, type Exported } from './exportItems';
 import { factCell, readRows, type ExchangeItem, type RefusedRow } from './itemRows';
-import { readTable } from './table';
+import { readTable, type Table } from './table';
 
 /** One value that an import would change. */
 export interface Change {
@@ -39,12 +39,19 @@ export async function mappingFor(
 }
 
 /** What importing a list would do: new, changed value by value, refused with row and reasons. Nothing is written. */
-export async function previewImport(
+export const previewImport = async (
   c: Connection,
   bytes: Uint8Array,
   said: Readonly<Record<string, string | null>> = {},
+): Promise<Preview> => previewOf(c, await readTable(bytes), said);
+
+/** The same of a file that was read. */
+export async function previewOf(
+  c: Connection,
+  table: Table,
+  said: Readonly<Record<string, string | null>> = {},
 ): Promise<Preview> {
-  const { items, refused, unknown } = readRows(await readTable(bytes), await mappingFor(c, said));
+  const { items, refused, unknown } = readRows(table, await mappingFor(c, said));
   const present = new Map((await exportedItems(c, {})).map((i) => [i.code, i]));
   const known = new Set((await manySuppliers(c)).map((s) => s.code));
   const preview: Omit<Preview, 'digest'> = {

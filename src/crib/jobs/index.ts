@@ -4,7 +4,8 @@ export { assignUse, bookParts, logParts } from './logParts';
 export { stateOperation } from './stateOperation';
 export { checkProgramText, storeProgram } from './storeProgram';
 export { statePassDepth, tieTool } from './tieTool';
-// Jobs as a list
-export { jobsView } from './jobsView';
-export type { JobLine, JobsView, ToolLine } from './jobsView';
-export { openUsesOf } from './openUses';
+// Jobs as a list, and one with its tools
+export { jobLines, openJobs } from './jobLines';
+export type { JobLine, ToolLine } from './jobLines';
+export { jobsView, jobView, standingChoices } from './jobsView';
+export type { JobsView, JobSummary, JobView } from './jobsView';

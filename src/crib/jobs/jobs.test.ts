@@ -1,5 +1,6 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { jobsView, openUsesOf, type JobLine } from './index';
+import { runView } from '../rack';
+import { jobsView, jobView, type JobView } from './index';
 
 let crib: TestCrib;
 let operation: number;
@@ -26,8 +27,7 @@ beforeAll(async () => {
   });
 });
 afterAll(() => crib.db.close());
-const job = async (number = 'J-1'): Promise<JobLine> =>
-  (await jobsView(crib.db)).jobs.find((j) => j.operation.job === number)!;
+const job = async (number = 'J-1'): Promise<JobView> => (await jobView(crib.db, number))!;
 const grade = async (code: string) => (await job()).tools[0]!.judgements.find((j) => j.code === code)?.grade;
 
 it('a job without a program has no minutes, not zero minutes', async () => {
@@ -79,7 +79,7 @@ it('the depth of one pass is judged once it is stated', async () => {
 it('another H than the tool’s is a stop where the machine’s rule says so', async () => {
   await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2, -5).replace('H7', 'H17') });
   expect(await grade('H_T')).toBe('stop');
-  expect((await job()).program!.report.warnings[0]).toMatchObject({ code: 'H_DIFFERS_FROM_T', t: 7 });
+  expect((await job()).report!.warnings[0]).toMatchObject({ code: 'H_DIFFERS_FROM_T', t: 7 });
   await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2, -5) });
   expect(await grade('H_T')).toBe('good');
 });
@@ -111,15 +111,17 @@ it('a program for a machine changed by hand: T and M0 are the change', async () 
     [2, expect.closeTo(0.2, 9)],
   ]);
   // Due first comes first.
-  expect((await jobsView(crib.db)).jobs.map((j) => j.operation.job)).toEqual(['J-2', 'J-1']);
+  expect((await jobsView(crib.db)).open.map((j) => j.operation.job)).toEqual(['J-2', 'J-1']);
   await crib.do('logParts', { operation: hand, parts: 3 });
-  expect(await openUsesOf(crib.db, hand)).toEqual([
+  expect((await runView(crib.db, hand))!.openUses).toEqual([
     { t: 1, minutes: expect.closeTo(0.3, 9) },
     { t: 2, minutes: expect.closeTo(0.6, 9) },
   ]);
   expect((await job('J-2')).partsLeft).toBe(0);
+  const { open, done } = await jobsView(crib.db);
+  expect([open.map((j) => j.operation.job), done.map((o) => o.job)]).toEqual([['J-1'], ['J-2']]);
   await crib.do('assignUse', { operation: hand, t: 1, tag: 'A-0001' });
-  expect(await openUsesOf(crib.db, hand)).toEqual([{ t: 2, minutes: expect.closeTo(0.6, 9) }]);
+  expect((await runView(crib.db, hand))!.openUses).toEqual([{ t: 2, minutes: expect.closeTo(0.6, 9) }]);
   await expect(crib.do('assignUse', { operation: hand, t: 1, tag: 'A-0001' })).rejects.toMatchObject({
     code: 'NOT_FOUND',
   });

@@ -1,8 +1,8 @@
 import { defineVerb, field, found, Problem, toNumber, type Moment } from '@/crib/door';
 import { standing } from '@/crib/assemblies';
-import { manyAssemblies } from '@/data/assemblies';
+import { manyAssembliesById } from '@/data/assemblies';
 import { insert, type Connection } from '@/data/database';
-import { manyOpenUses, manyPrograms, manyTies, maybeOperation } from '@/data/jobs';
+import { manyOpenUses, manyTiesAt, maybeOperation, maybeProgramAt } from '@/data/jobs';
 
 export interface LoggedUse {
   t: number;
@@ -22,7 +22,7 @@ export async function bookParts(
   parts: number,
 ): Promise<LoggedUse[]> {
   const operation = found(await maybeOperation(c, operationId), 'operation', operationId, 'operation');
-  const program = (await manyPrograms(c, moment.happenedAt)).find((p) => p.operation_id === operation.id);
+  const program = await maybeProgramAt(c, operation.id, moment.happenedAt);
   if (!program)
     throw new Problem('REFUSED', `${operation.job} had no program at that time`, {
       field: 'operation',
@@ -37,10 +37,11 @@ export async function bookParts(
     { entry_id: moment.entryId, operation_id: operation.id, program_id: program.entry_id, parts },
     'id',
   );
-  const ties = (await manyTies(c, moment.happenedAt)).filter((t) => t.operation_id === operation.id);
-  const assemblies = new Map((await manyAssemblies(c)).map((a) => [a.id, a]));
+  const ties = await manyTiesAt(c, operation.id, moment.happenedAt);
+  const tiedIds = ties.flatMap((t) => t.assembly_id ?? []);
+  const assemblies = new Map((await manyAssembliesById(c, tiedIds)).map((a) => [a.id, a]));
   const uses: LoggedUse[] = [];
-  for (const tool of program.report.tools) {
+  for (const tool of program.tools) {
     if (tool.cutting_s <= 0 && !tool.lower_bound) continue;
     const tie = ties.find((x) => x.t === tool.t);
     const tied = tie?.assembly_id ? assemblies.get(tie.assembly_id) : undefined;
@@ -83,7 +84,7 @@ export const assignUse = defineVerb({
   required: ['operation', 't', 'tag'],
   async run(c, input, moment) {
     const t = toNumber(input.t);
-    const uses = (await manyOpenUses(c)).filter((u) => u.operation_id === input.operation && u.t === t);
+    const uses = await manyOpenUses(c, input.operation, t);
     found(uses[0] ?? null, 't', `T${t}`, 'open use');
     const assembly = await standing(c, moment, input.tag);
     await moment.leansOn(assembly.entry_id);

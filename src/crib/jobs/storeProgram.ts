@@ -37,15 +37,18 @@ export const storeProgram = defineVerb({
     'Store the NC program of an operation: read at once; earlier programs stay, parts keep the minutes of theirs.',
   properties: { operation: { type: 'integer' }, name: field.words(80), text: { type: 'string' } },
   required: ['operation', 'text'],
-  async run(c, input, moment) {
+  prepare(input) {
     checkProgramText(input.text);
+    const report = readProgram(input.text);
+    return { report, json: JSON.stringify(report) };
+  },
+  async run(c, input, moment, { report, json }) {
     const operation = found(
       await maybeOperation(c, input.operation),
       'operation',
       input.operation,
       'operation',
     );
-    const report = readProgram(input.text);
     if (report.tools.length === 0)
       throw new Problem('INVALID_INPUT', 'No tool change was found in this text', {
         field: 'text',
@@ -65,7 +68,7 @@ export const storeProgram = defineVerb({
       operation_id: operation.id,
       name: input.name?.trim() ?? 'program',
       text: input.text,
-      report: JSON.stringify(report),
+      report: json,
     });
     return {
       operation: operation.id,

@@ -19,18 +19,18 @@ export const tieTool = defineVerb({
       'operation',
     );
     const number = toNumber(input.t);
-    const program = (await manyPrograms(c)).find((p) => p.operation_id === operation.id);
+    const [program] = await manyPrograms(c, [operation.id]);
     if (!program)
       throw new Problem('REFUSED', 'This operation has no program yet', {
         field: 'operation',
         value: operation.id,
         wayOut: 'Paste its program first.',
       });
-    if (!program.report.tools.some((tool) => tool.t === number))
+    if (!program.tools.some((tool) => tool.t === number))
       throw new Problem('INVALID_INPUT', `The program does not use T${number}`, {
         field: 't',
         value: number,
-        limit: program.report.tools.map((x) => `T${x.t}`).join(', '),
+        limit: program.tools.map((x) => `T${x.t}`).join(', '),
       });
     const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
     await moment.leansOn(operation.entry_id);

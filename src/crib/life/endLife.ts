@@ -3,7 +3,7 @@ import { build, cutterSourceSchema, dismantle, standing, type CutterSource } fro
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/jobs';
 import { insert } from '@/data/database';
-import { manyTies } from '@/data/jobs';
+import { manyTiesOfAssemblies } from '@/data/jobs';
 import { maybePlace, onePlaceOfKind } from '@/data/stock';
 
 /**
@@ -77,7 +77,7 @@ export const endLife = defineVerb({
       input.rebuild.stickout,
       input.rebuild.despite,
     );
-    for (const tie of (await manyTies(c)).filter((t) => t.assembly_id === assembly.id))
+    for (const tie of await manyTiesOfAssemblies(c, [assembly.id]))
       await insert(c, 'tie', {
         entry_id: moment.entryId,
         operation_id: tie.operation_id,

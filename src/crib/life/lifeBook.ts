@@ -1,76 +1,63 @@
-import { ENDINGS, expectLife, lifeUsed, type LifeExpectation, type LifeTime } from '@/core/life';
+import { group } from 'd3';
+import { DEFAULTS } from '@/core/defaults';
+import { ENDINGS, expectLife, lifeUsed, type Ending, type LifeExpectation, type LifeTime } from '@/core/life';
 import { ORIGIN_WORDS } from '@/core/cutters';
 import type { Connection } from '@/data/database';
-import { manyLives, manyUseSums, type LifeRow, type UseSumRow } from '@/data/life';
+import { manyEdgeUses, manyLifeTimes, type EdgeUseRow, type LifeTimesRow } from '@/data/life';
 import { manyAssumedLives } from '@/data/stock';
-import { group } from 'd3';
 
-/** One life with what it has cut. */
-export interface CribLife extends LifeRow {
-  uses: UseSumRow[];
-  minutes: number;
-  /** The one material it was used in; null: none or several. */
-  materialId: number | null;
-}
-
-/** All lives, and what to expect of a cutter in a material. */
+/** What to expect of some cutters in a material, and what some edge sets have left. */
 export interface LifeBook {
-  lives: CribLife[];
-  byEdgeSet: Map<number, CribLife>;
-  /** Fresh lives of one material that the statistics take, running ones censored at their present minutes. */
-  fitted(itemId: number, materialId: number): CribLife[];
   expectation(itemId: number, materialId: number): LifeExpectation | null;
   /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
   used(edgeSetId: number): number | null;
+  /** What an edge set has cut so far; null: it is none of those asked for. */
+  cut(edgeSetId: number): EdgeUseRow | null;
 }
 
-/** A life as the statistics see it. */
-export const lifeTime = (l: CribLife): LifeTime => ({
-  minutes: l.minutes,
-  failed: l.ended !== null && ENDINGS[l.ended].counts === 'failure',
+/** A life as the statistics see it; one that runs on is censored at its present minutes. */
+export const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
+  minutes,
+  failed: ended !== null && ENDINGS[ended].counts === 'failure',
 });
 
-/** An ended life without a minute logged is unknown, not zero: it is left out of the fit. */
-const isFitted = (l: CribLife): boolean => l.fresh && l.materialId !== null && l.minutes > 0;
+/** The times of a line's lives, the latest `livesReckoned` of them. */
+export const lifeTimes = (row: LifeTimesRow): LifeTime[] =>
+  row.minutes.map((minutes, i) => lifeTime(minutes, row.ended[i] ?? null));
 
-/** The lives of some items; null: of all that have cut or ended. */
+/** The lives of some cutters, and what some edge sets (of those cutters) have cut. */
 export async function loadLifeBook(
   c: Connection,
-  itemIds: readonly number[] | null = null,
+  itemIds: readonly number[],
+  edgeSetIds: readonly number[] = [],
 ): Promise<LifeBook> {
-  const usesOf = group(await manyUseSums(c), (u) => u.edge_set_id);
-  const lives: CribLife[] = (await manyLives(c, itemIds)).map((row) => {
-    const uses = usesOf.get(row.edge_set_id) ?? [];
-    return {
-      ...row,
-      uses,
-      minutes: uses.reduce((sum, u) => sum + u.minutes, 0),
-      materialId: uses.length === 1 ? uses[0]!.material_id : null,
-    };
-  });
+  const times = group(
+    await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned),
+    (l) => l.item_id,
+    (l) => l.material_id,
+  );
   const assumed = group(await manyAssumedLives(c, itemIds), (a) => a.item_id);
-  const byItem = group(lives.filter(isFitted), (l) => l.item_id);
-  const byEdgeSet = new Map(lives.map((l) => [l.edge_set_id, l]));
-  const fitted = (itemId: number, materialId: number) =>
-    (byItem.get(itemId) ?? []).filter((l) => l.materialId === materialId);
+  const uses = new Map((await manyEdgeUses(c, edgeSetIds)).map((u) => [u.edge_set_id, u]));
   const remembered = new Map<string, LifeExpectation | null>();
   const expectation = (itemId: number, materialId: number) => {
     const key = `${itemId} ${materialId}`;
     if (!remembered.has(key)) {
       const own = assumed.get(itemId) ?? [];
       const a = own.find((x) => x.material_id === materialId) ?? own.find((x) => x.material_id === null);
+      const line = times.get(itemId)?.get(materialId)?.[0];
       remembered.set(
         key,
         expectLife(
-          fitted(itemId, materialId).map(lifeTime),
+          line ? lifeTimes(line) : [],
           a ? { minutes: a.minutes, origin: ORIGIN_WORDS[a.origin] } : null,
+          line?.lives,
         ),
       );
     }
-    return remembered.get(key)!;
+    return remembered.get(key) ?? null;
   };
   const used = (edgeSetId: number) => {
-    const life = byEdgeSet.get(edgeSetId);
+    const life = uses.get(edgeSetId);
     if (!life || !life.fresh) return null;
     return lifeUsed(
       life.uses.map((u) => ({
@@ -79,5 +66,5 @@ export async function loadLifeBook(
       })),
     );
   };
-  return { lives, byEdgeSet, fitted, expectation, used };
+  return { expectation, used, cut: (edgeSetId) => uses.get(edgeSetId) ?? null };
 }

@@ -2,14 +2,24 @@ import {
   ENDINGS,
   kaplanMeier,
   medianLife,
+  whyApart,
   type LifeExpectation,
   type Median,
   type SurvivalStep,
 } from '@/core/life';
+import { DEFAULTS } from '@/core/defaults';
 import { loadItems, type CribItem } from '@/crib/cutters';
 import type { Connection } from '@/data/database';
-import { manyMaterials } from '@/data/stock';
-import { lifeTime, loadLifeBook, type CribLife } from './lifeBook';
+import {
+  manyFittedLives,
+  manyLifeLines,
+  manyLifeTimes,
+  manyLivesApart,
+  type LifeRow,
+  type LifeTimesRow,
+} from '@/data/life';
+import { manyMaterials, maybeItem, maybeMaterial } from '@/data/stock';
+import { lifeTimes, loadLifeBook, type LifeBook } from './lifeBook';
 
 export interface LifeRecord {
   edgeSetId: number;
@@ -27,29 +37,40 @@ export interface LifeRecord {
   endedEntry: number | null;
 }
 
-/** One cutter in one material: its lives, how they ended, the survival curve and what it says. */
+/** One cutter in one material: how many lives, how they ended, what they say. */
 export interface LifeLine {
   item: Pick<CribItem, 'id' | 'code' | 'words'>;
   material: { id: number; code: string; name: string };
-  lives: LifeRecord[];
-  steps: SurvivalStep[];
+  /** How many lives there are; the latest `reckoned` of them say the rest. */
+  lives: number;
+  reckoned: number;
   median: Median;
   expectation: LifeExpectation | null;
   endings: Record<string, number>;
 }
+/** The same with its survival curve and its lives, the latest begun first. */
+export interface LifeSheet extends LifeLine {
+  steps: SurvivalStep[];
+  records: LifeRecord[];
+}
 
 export interface LifeView {
   lines: LifeLine[];
-  /** Lives shown apart and not fitted: of graded cutters, or in several materials, or without a minute logged. */
+  /** Where the next page goes on, '12-3' (item and material); null at the end. */
+  next: string | null;
+  /** The latest lives that are shown apart and not fitted, each with why. */
   apart: (LifeRecord & { item: string; why: string })[];
 }
 
-const record = (l: CribLife): LifeRecord => ({
+const PAGE = 25;
+const APART_SHOWN = 50;
+
+const record = (l: LifeRow): LifeRecord => ({
   edgeSetId: l.edge_set_id,
   mark: l.mark,
   minutes: l.minutes,
-  parts: l.uses.reduce((sum, u) => sum + u.parts, 0),
-  lowerBound: l.uses.some((u) => u.lower_bound),
+  parts: l.parts,
+  lowerBound: l.lower_bound,
   began: l.began_at,
   ended: l.ended && ENDINGS[l.ended].words,
   endedAt: l.ended_at,
@@ -60,43 +81,78 @@ const record = (l: CribLife): LifeRecord => ({
   endedEntry: l.ended_entry_id,
 });
 
-/** Lives per cutter and material, most lives first. */
-export async function lifeView(c: Connection): Promise<LifeView> {
-  const [materials, book] = [await manyMaterials(c), await loadLifeBook(c)];
-  const lived = [...new Set(book.lives.map((l) => l.item_id))];
-  const items = lived.length ? await loadItems(c, lived) : [];
-  const lines: LifeLine[] = [];
-  for (const item of items.filter((i) => i.kind === 'cutter'))
-    for (const material of materials) {
-      const lives = book.fitted(item.id, material.id);
-      if (!lives.length) continue;
-      const times = lives.map(lifeTime);
-      const endings: Record<string, number> = {};
-      for (const l of lives) {
-        const words = l.ended ? ENDINGS[l.ended].words : 'still running';
-        endings[words] = (endings[words] ?? 0) + 1;
-      }
-      lines.push({
-        item: { id: item.id, code: item.code, words: item.words },
-        material: { id: material.id, code: material.code, name: material.name },
-        lives: lives.map(record),
-        steps: kaplanMeier(times),
-        median: medianLife(times),
-        expectation: book.expectation(item.id, material.id),
-        endings,
-      });
-    }
-  lines.sort((a, b) => b.lives.length - a.lives.length);
-  const codeOf = new Map(items.map((i) => [i.id, i.code]));
-  const apart = book.lives.flatMap((l) => {
-    const why = !l.fresh
-      ? 'not fresh: a graded cutter'
-      : l.uses.length > 1
-        ? 'cut several materials'
-        : l.ended && l.minutes === 0
-          ? 'no minutes were logged'
-          : null;
-    return why ? [{ ...record(l), item: codeOf.get(l.item_id) ?? '', why }] : [];
-  });
-  return { lines, apart };
+/** A page of lives per cutter and material, most lives first. */
+export async function lifeView(c: Connection, after: string | null = null): Promise<LifeView> {
+  const rows = await manyLifeLines(c, placeOf(after), DEFAULTS.livesReckoned, PAGE + 1);
+  const shown = rows.slice(0, PAGE);
+  const ids = [...new Set(shown.map((r) => r.item_id))];
+  const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
+  const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m]));
+  const book = await loadLifeBook(c, ids);
+  const last = shown.at(-1);
+  return {
+    lines: shown.flatMap((row) => {
+      const item = items.get(row.item_id);
+      const material = materials.get(row.material_id);
+      return item && material ? [lineOf(row, item, material, book)] : [];
+    }),
+    next: rows.length > PAGE && last ? `${last.item_id}-${last.material_id}` : null,
+    apart:
+      after === null
+        ? (await manyLivesApart(c, APART_SHOWN)).map((l) => ({
+            ...record(l),
+            item: l.item,
+            why: whyApart(l) ?? '',
+          }))
+        : [],
+  };
+}
+
+function placeOf(after: string | null): { itemId: number; materialId: number } | null {
+  if (after === null) return null;
+  const parts = /^(\d{1,9})-(\d{1,9})$/.exec(after);
+  return { itemId: Number(parts?.[1] ?? 0), materialId: Number(parts?.[2] ?? 0) };
+}
+
+function lineOf(
+  row: LifeTimesRow,
+  item: CribItem,
+  material: { id: number; code: string; name: string },
+  book: LifeBook,
+): LifeLine {
+  const endings: Record<string, number> = {};
+  for (const ended of row.ended) {
+    const words = ended ? ENDINGS[ended].words : 'still running';
+    endings[words] = (endings[words] ?? 0) + 1;
+  }
+  return {
+    item: { id: item.id, code: item.code, words: item.words },
+    material: { id: material.id, code: material.code, name: material.name },
+    lives: row.lives,
+    reckoned: row.minutes.length,
+    median: medianLife(lifeTimes(row)),
+    expectation: book.expectation(row.item_id, row.material_id),
+    endings,
+  };
+}
+
+/** One cutter in one material with its curve and its lives; null where it cut none. */
+export async function lifeSheet(
+  c: Connection,
+  itemCode: string,
+  materialCode: string,
+): Promise<LifeSheet | null> {
+  const item = await maybeItem(c, itemCode);
+  const material = await maybeMaterial(c, materialCode);
+  if (!item || !material) return null;
+  const row = (await manyLifeTimes(c, [item.id], DEFAULTS.livesReckoned)).find(
+    (l) => l.material_id === material.id,
+  );
+  const [loaded] = await loadItems(c, [item.id]);
+  if (!row || !loaded) return null;
+  return {
+    ...lineOf(row, loaded, material, await loadLifeBook(c, [item.id])),
+    steps: kaplanMeier(lifeTimes(row)),
+    records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
+  };
 }

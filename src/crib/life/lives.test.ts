@@ -1,5 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { lifeView, loadLifeBook, type LifeView } from './index';
+import { lifeSheet, lifeView, loadLifeBook } from './index';
 
 let crib: TestCrib;
 const operations: Record<string, number> = {};
@@ -44,14 +44,14 @@ async function live(
   if (kind) await crib.do('endLife', { tag, kind, cutterTo: 'USED' });
   return String(tag);
 }
-const line = (view: LifeView, material: string) => view.lines.find((l) => l.material.code === material)!;
+const sheet = async (material: string) => (await lifeSheet(crib.db, 'EM10', material))!;
 
 it('failures and censored lives go to the curve as they should (Kaplan-Meier by hand)', async () => {
   await live({ C45: 30 }, 'worn');
   await live({ C45: 40 }, 'crash');
   await live({ C45: 50 }, 'chipped');
   await live({ C45: 50 }, 'preventive');
-  const { steps, median, expectation, endings } = line(await lifeView(crib.db), 'C45');
+  const { steps, median, expectation, endings } = await sheet('C45');
   // At 30: 4 at risk; at 50: 2 at risk, one failed, one censored.
   expect(steps.map((s) => [Math.round(s.minutes), s.atRisk, s.failed, s.survival])).toEqual([
     [30, 4, 1, 0.75],
@@ -69,15 +69,15 @@ it('failures and censored lives go to the curve as they should (Kaplan-Meier by 
 
 it('a running life is censored at its present minutes', async () => {
   const tag = await live({ C45: 60 }, null);
-  const { lives, endings } = line(await lifeView(crib.db), 'C45');
-  expect(lives.at(-1)).toMatchObject({ ended: null, counts: 'censored', minutes: expect.closeTo(60, 2) });
+  const { records, endings } = await sheet('C45');
+  expect(records[0]).toMatchObject({ ended: null, counts: 'censored', minutes: expect.closeTo(60, 2) });
   expect(endings['still running']).toBe(1);
   await crib.do('endLife', { tag, kind: 'lost' });
 });
 
 it('another material is another life, with an assumption of its own or the general one', async () => {
-  const book = async () => loadLifeBook(crib.db);
   const [item] = await crib.db.query<{ id: number }>("select id from item where code = 'EM10'");
+  const book = async () => loadLifeBook(crib.db, [item!.id]);
   const [al] = await crib.db.query<{ id: number }>("select id from material where code = 'AL'");
   expect((await book()).expectation(item!.id, al!.id)).toMatchObject({ minutes: 40, basis: 'assumed' });
   await crib.do('stateFacts', {
@@ -89,21 +89,24 @@ it('another material is another life, with an assumption of its own or the gener
     because: { words: expect.stringContaining("maker's figure") },
   });
   await live({ AL: 90 }, 'worn');
-  expect(line(await lifeView(crib.db), 'AL').expectation).toMatchObject({
+  expect((await sheet('AL')).expectation).toMatchObject({
     minutes: expect.closeTo(90, 2),
     basis: 'mean reached',
   });
 });
 
 it('a life in two materials, a graded one, and one without a minute logged are shown apart, not fitted', async () => {
-  const before = line(await lifeView(crib.db), 'C45').lives.length;
+  const before = (await sheet('C45')).lives;
   await live({ C45: 10, AL: 10 }, 'worn');
   await live({}, 'broken');
   const [mark] = await crib.db.query<{ mark: string }>('select mark from piece order by id limit 1');
   await crib.do('gradePiece', { piece: mark!.mark, grade: 'squaring with the upper flute' });
   await live({ C45: 5 }, 'worn', { piece: mark!.mark });
   const view = await lifeView(crib.db);
-  expect(line(view, 'C45').lives).toHaveLength(before);
+  expect(view.lines.map((l) => [l.material.code, l.lives])).toEqual([
+    ['C45', before],
+    ['AL', 1],
+  ]);
   expect(view.apart.map((a) => a.why).sort()).toEqual([
     'cut several materials',
     'no minutes were logged',
@@ -125,7 +128,7 @@ it('a life ends once; the count of its minutes goes on if parts are logged late 
   });
   await expect(crib.do('endLife', { tag, kind: 'worn' })).rejects.toMatchObject({ code: 'CONFLICT' });
   await crib.do('logParts', { operation: operations.AL, parts: 2, happenedAt: '2027-01-05T16:00:00Z' });
-  expect(line(await lifeView(crib.db), 'AL').lives.at(-1)!.minutes).toBeCloseTo(25, 2);
+  expect((await sheet('AL')).records[0]!.minutes).toBeCloseTo(25, 2);
   // After the end nothing of that T belongs to it.
   const { uses } = await crib.do('logParts', { operation: operations.AL, parts: 2 });
   expect(uses).toMatchObject([{ tag: null }]);
@@ -139,4 +142,18 @@ it('wear needs a standing assembly, and blank is no reading', async () => {
   await crib.do('recordWear', { tag, flankWear: 0 });
   await crib.do('takeDown', { tag, cutterTo: 'USED' });
   await expect(crib.do('recordWear', { tag, flankWear: 0.1 })).rejects.toMatchObject({ code: 'CONFLICT' });
+});
+
+it('the latest hundred lives of a cutter in a material are reckoned with, and the screen says of how many', async () => {
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 110 });
+  const before = await sheet('C45');
+  // 100 new lives of one minute: the mean reached is theirs alone, whatever the older ones were.
+  for (let i = 0; i < 100; i += 1) await live({ C45: 1 }, 'worn');
+  const { lives, reckoned, records, expectation, endings } = await sheet('C45');
+  expect(before.reckoned).toBe(before.lives);
+  expect(lives).toBe(before.lives + 100);
+  expect([reckoned, records.length]).toEqual([100, 100]);
+  expect(expectation).toMatchObject({ minutes: expect.closeTo(1, 2), basis: 'mean reached', lives: 100 });
+  expect(expectation!.because.values[0]).toEqual({ name: 'lives', value: `the latest 100 of ${lives}` });
+  expect(endings).toEqual({ worn: 100 });
 });

@@ -2,5 +2,5 @@
 export { judgeMeasurement } from './judgeMeasurement';
 export { recordMeasurement } from './recordMeasurement';
 // What may be believed of a length
-export { goodMeasurement, measuredState } from './state';
+export { measuredState } from './state';
 export type { MeasuredState } from './state';

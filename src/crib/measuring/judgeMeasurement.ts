@@ -1,6 +1,5 @@
 import { defineVerb, field, found, Problem } from '@/crib/door';
-import { maybeEntry } from '@/data/ledger';
-import { manyMeasurements } from '@/data/assemblies';
+import { maybeMeasurement } from '@/data/assemblies';
 import { insert } from '@/data/database';
 
 export const judgeMeasurement = defineVerb({
@@ -14,15 +13,8 @@ export const judgeMeasurement = defineVerb({
   },
   required: ['measurement', 'accepted', 'reason'],
   async run(c, input, moment) {
-    const entry = found(
-      await maybeEntry(c, input.measurement),
-      'measurement',
-      input.measurement,
-      'measurement',
-    );
-    const all = await manyMeasurements(c, null);
     const measurement = found(
-      all.find((m) => m.entry_id === entry.id) ?? null,
+      await maybeMeasurement(c, input.measurement),
       'measurement',
       input.measurement,
       'measurement that stands',
@@ -30,16 +22,16 @@ export const judgeMeasurement = defineVerb({
     if (measurement.questions.length === 0 && input.accepted)
       throw new Problem('REFUSED', 'This measurement is not in question', {
         field: 'measurement',
-        value: entry.id,
+        value: measurement.entry_id,
         wayOut: 'Nothing to do: it counts already.',
       });
-    await moment.leansOn(entry.id);
+    await moment.leansOn(measurement.entry_id);
     await insert(c, 'verdict', {
       entry_id: moment.entryId,
-      measurement_id: entry.id,
+      measurement_id: measurement.entry_id,
       accepted: input.accepted,
       reason: input.reason.trim(),
     });
-    return { measurement: entry.id, accepted: input.accepted };
+    return { measurement: measurement.entry_id, accepted: input.accepted };
   },
 });

@@ -5,9 +5,8 @@ import { questionMeasurement } from '@/core/measuring';
 import { loadItems } from '@/crib/cutters';
 import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
 import { standing } from '@/crib/assemblies';
-import { manyMeasurements } from '@/data/assemblies';
+import { measuredNow } from '@/data/assemblies';
 import { insert } from '@/data/database';
-import { goodMeasurement } from './state';
 
 export const recordMeasurement = defineVerb({
   name: 'recordMeasurement',
@@ -33,7 +32,7 @@ export const recordMeasurement = defineVerb({
       sizes.get(assembly.piece_id) ?? null,
     );
     const holder = items.find((i) => i.id === assembly.holder_item_id)!.holder!;
-    const last = goodMeasurement(await manyMeasurements(c, [assembly.id]));
+    const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,
       expected: expectedGaugeLength(holder.LF, assembly.stickout_mm),

@@ -1,5 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { rackView, type AssemblyCard } from './index';
+import { assemblyView, type AssemblyView } from './index';
 
 let crib: TestCrib;
 beforeAll(async () => {
@@ -7,8 +7,7 @@ beforeAll(async () => {
   await furnish(crib);
 });
 afterAll(() => crib.db.close());
-const card = async (tag = 'A-0001'): Promise<AssemblyCard> =>
-  (await rackView(crib.db)).assemblies.find((a) => a.tag === tag)!;
+const card = async (tag = 'A-0001'): Promise<AssemblyView> => (await assemblyView(crib.db, tag))!;
 const machine = (code: string, over: Record<string, unknown>) =>
   crib.do('addMachine', {
     code,

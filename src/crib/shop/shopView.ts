@@ -1,7 +1,6 @@
 import type { Rung } from '@/core/life';
 import { ladderInForce } from '@/crib/stock';
 import type { Connection } from '@/data/database';
-import { countEntries } from '@/data/ledger';
 import { manyMachines, type MachineRow } from '@/data/machines';
 import { manyPeople, type PersonRow } from '@/data/people';
 import {
@@ -21,7 +20,6 @@ export interface ShopView {
   machines: MachineRow[];
   /** Where used cutters may still go, down to scrap. */
   ladder: readonly Rung[];
-  entries: number;
 }
 
 /** What the shop consists of; the first run asks for what is empty here. */
@@ -33,6 +31,5 @@ export async function shopView(c: Connection): Promise<ShopView> {
     suppliers: await manySuppliers(c),
     machines: await manyMachines(c),
     ladder: await ladderInForce(c),
-    entries: await countEntries(c),
   };
 }

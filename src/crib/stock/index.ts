@@ -20,8 +20,8 @@ export type { SavedView } from './saveView';
 // What moved, what lies where, who has what, count sheets
 export { movementsView } from './movementsView';
 export type { MovementsAsked, MovementsView } from './movementsView';
-export { countView, placesView, placeView } from './placesView';
-export type { CountedLine, CountView, PlaceLine, PlacesView } from './placesView';
+export { awaitedBack, countView, placesView, placeView } from './placesView';
+export type { CountedLine, CountView, PlaceLine, PlacesView, PlaceView } from './placesView';
 // All that lies somewhere, in pages
 export { allStock, LIES, stockQuestion, stockView } from './stockView';
 export type { Lies, StockAsked, StockLine, StockView } from './stockView';

@@ -9,10 +9,11 @@ import type { Connection } from '@/data/database';
 import {
   manyAssumedLives,
   manyBalances,
-  manyHoldingRanges,
+  manyHoldersOf,
   manyLinks,
   manyMaterials,
-  manyPieces,
+  manyNearestHolders,
+  manyPiecesHere,
   manyReceipts,
   manyStandings,
   manySupplies,
@@ -46,7 +47,7 @@ export interface ItemLine extends CribItem {
 async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[]> {
   const items = await loadItems(c, ids);
   const balances = group(await manyBalances(c, ids), (b) => b.item_id);
-  const pieces = group(await manyPieces(c, ids), (p) => p.item_id);
+  const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
   const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s]));
   const assumed = group(await manyAssumedLives(c, ids), (a) => a.item_id);
   const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s]));
@@ -111,7 +112,7 @@ export async function itemView(c: Connection, code: string | null): Promise<OneI
 async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bodies']> {
   const damaged = group(await damagedSeats(c, itemId), (s) => s.piece_id);
   const bodies: OneItemView['bodies'] = [];
-  for (const p of await manyPieces(c, [itemId])) {
+  for (const p of await manyPiecesHere(c, [itemId])) {
     const in_ = await maybeMounted(c, p.id);
     bodies.push({
       mark: p.mark,
@@ -125,18 +126,27 @@ async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bod
   return bodies;
 }
 
+const HOLDERS_AT_ONCE = 100;
 async function noHolderTakes(c: Connection, item: ItemLine): Promise<string | null> {
   const shank = item.cutter?.DMM ?? null;
   if (shank === null) return null;
   const form = item.facts.find((f) => f.symbol === 'SHANK')?.text ?? null;
-  const ranges = await manyHoldingRanges(c);
   const mm = (n: number) => `${Math.round(n * 1000) / 1000}`;
-  const fit = ranges.filter((r) => r.min <= shank + 1e-6 && r.max >= shank - 1e-6);
-  if (!ranges.length || fit.some((r) => shankIn(form, r.shanks) !== 'stop')) return null;
-  if (fit.length)
-    return `No holder or collet here holds a ${form} shank of ${mm(shank)} mm: ${fit[0]!.code} takes ${fit[0]!.shanks}`;
-  const near = ranges
+  // Most shanks are taken by one of the first; only one that nothing takes is looked for among all.
+  let barred: { code: string; shanks: string | null } | null = null;
+  for (let after = 0; ;) {
+    const fit = await manyHoldersOf(c, shank, after, HOLDERS_AT_ONCE);
+    if (fit.some((r) => shankIn(form, r.shanks) !== 'stop')) return null;
+    barred ??= fit[0] ?? null;
+    const last = fit.at(-1);
+    if (!last || fit.length < HOLDERS_AT_ONCE) break;
+    after = last.item_id;
+  }
+  if (barred)
+    return `No holder or collet here holds a ${form} shank of ${mm(shank)} mm: ${barred.code} takes ${barred.shanks}`;
+  const [near] = (await manyNearestHolders(c, shank))
     .map((r) => ({ ...r, off: Math.max(r.min - shank, shank - r.max) }))
-    .sort((a, b) => a.off - b.off)[0]!;
+    .sort((a, b) => a.off - b.off);
+  if (!near) return null;
   return `No holder or collet here takes a shank of ${mm(shank)} mm; the nearest, ${near.code}, takes ${mm(near.min)} to ${mm(near.max)} mm`;
 }

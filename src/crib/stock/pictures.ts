@@ -83,7 +83,8 @@ export const addPicture = defineVerb({
     },
   },
   required: ['shows', 'content'],
-  async run(c, input, moment) {
+  prepare: (input) => keptPicture(Buffer.from(input.content, 'base64')),
+  async run(c, input, moment, kept) {
     if ((input.item === undefined) === (input.piece === undefined))
       throw new Problem('INVALID_INPUT', 'A picture is of one item or of one piece', {
         field: 'item',
@@ -96,7 +97,6 @@ export const addPicture = defineVerb({
         ? null
         : found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
     await moment.leansOn(item?.entry_id ?? piece!.entry_id);
-    const kept = await keptPicture(Buffer.from(input.content, 'base64'));
     await insert(c, 'picture', {
       entry_id: moment.entryId,
       item_id: item?.id ?? null,

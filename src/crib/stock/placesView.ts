@@ -6,9 +6,10 @@ import {
   manyBalancesAt,
   manyCountLines,
   manyLoans,
+  manyMarks,
   manyMovements,
-  manyPieces,
   manyPlaces,
+  manyPlaceTotals,
   manyRegrindsOut,
   manySheets,
   manySupplies,
@@ -25,7 +26,7 @@ import {
 export interface PlaceLine extends BalanceRow {
   item: string;
   words: string;
-  /** Marks of the pieces that lie there. */
+  /** Marks of the pieces that lie there, the first twelve. */
   marks: string[];
 }
 export interface PlacesView {
@@ -39,13 +40,7 @@ export interface PlacesView {
 /** Places as a tree with how much lies in each, who has what, what is being reground, count sheets. */
 export async function placesView(c: Connection, today: string): Promise<PlacesView> {
   const places = (await manyPlaces(c)).filter((p) => p.kind !== 'build');
-  const totals = new Map(
-    (
-      await c.query<{ place_id: number; items: number; pieces: number }>(
-        'select place_id, count(*)::int as items, sum(quantity)::int as pieces from balance where quantity > 0 group by place_id',
-      )
-    ).map((t) => [t.place_id, t]),
-  );
+  const totals = new Map((await manyPlaceTotals(c)).map((t) => [t.place_id, t]));
   const below = group(places, (p) => p.parent_id);
   const tree = (parent: number | null, depth: number): PlacesView['places'] =>
     (below.get(parent) ?? []).flatMap((p) => [
@@ -59,9 +54,19 @@ export async function placesView(c: Connection, today: string): Promise<PlacesVi
     (a, b) => order(a) - order(b) || a.code.localeCompare(b.code),
   );
   below.set(null, roots);
-  const loans = group(await manyLoans(c), (l) => `${l.person} ${l.item} ${l.piece}`);
   return {
     places: tree(null, 0).filter((p) => p.kind !== 'hand' || p.pieces > 0),
+    ...(await awaitedBack(c, today)),
+  };
+}
+
+/** What is to come back or to be finished: what people have, what is being reground, the latest count sheets. */
+export async function awaitedBack(
+  c: Connection,
+  today: string,
+): Promise<Pick<PlacesView, 'loans' | 'regrinds' | 'sheets'>> {
+  const loans = group(await manyLoans(c), (l) => `${l.person} ${l.item} ${l.piece}`);
+  return {
     loans: [...loans.values()]
       .flatMap((list) => loansOut(list, list[0]!.has, today))
       .sort((a, b) => b.daysLate - a.daysLate || a.happened_at.getTime() - b.happened_at.getTime()),
@@ -70,31 +75,45 @@ export async function placesView(c: Connection, today: string): Promise<PlacesVi
   };
 }
 
+export interface PlaceView {
+  place: PlaceRow | null;
+  lines: PlaceLine[];
+  /** More lies there than is shown: the table of all stock has it, a page at a time. */
+  more: boolean;
+}
+const LINES_SHOWN = 200;
+const MARKS_SHOWN = 12;
+
 /** What lies at a place and in what is inside it. */
-export async function placeView(
-  c: Connection,
-  code: string | null,
-): Promise<{ place: PlaceRow | null; lines: PlaceLine[] }> {
+export async function placeView(c: Connection, code: string | null): Promise<PlaceView> {
   const place = code === null ? null : await maybePlace(c, code.toUpperCase());
-  if (!place) return { place: null, lines: [] };
-  return { place, lines: await linesAt(c, await placesBelow(c, place.id)) };
+  if (!place) return { place: null, lines: [], more: false };
+  const lines = await linesAt(c, await placesBelow(c, place.id), LINES_SHOWN + 1);
+  return { place, lines: lines.slice(0, LINES_SHOWN), more: lines.length > LINES_SHOWN };
 }
 
-async function linesAt(c: Connection, placeIds: readonly number[]): Promise<PlaceLine[]> {
-  const balances = await manyBalancesAt(c, placeIds);
+/** What lies at some places, in the order of places and items; null: all of it. */
+async function linesAt(
+  c: Connection,
+  placeIds: readonly number[],
+  limit: number | null = null,
+): Promise<PlaceLine[]> {
+  const balances = await manyBalancesAt(c, placeIds, limit);
   const ids = [...new Set(balances.map((b) => b.item_id))];
-  const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
-  const marked = balances.some((b) => b.pieces > 0) ? await manyPieces(c, ids) : [];
-  const lines = balances.map((b) => ({
+  const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
+  const marked = balances.filter((b) => b.pieces > 0);
+  const marks = group(
+    marked.length
+      ? await manyMarks(c, [...new Set(marked.map((b) => b.item_id))], placeIds, MARKS_SHOWN)
+      : [],
+    (p) => `${p.item_id} ${p.place_id} ${p.lot_id}`,
+  );
+  return balances.map((b) => ({
     ...b,
     item: items.get(b.item_id)?.code ?? '',
     words: items.get(b.item_id)?.words ?? '',
-    marks: marked
-      .filter((p) => p.item_id === b.item_id && p.place_id === b.place_id && p.lot_id === b.lot_id)
-      .map((p) => p.mark),
+    marks: (marks.get(`${b.item_id} ${b.place_id} ${b.lot_id}`) ?? []).map((p) => p.mark),
   }));
-  const key = (l: PlaceLine) => `${l.place} ${l.item} ${l.lot ?? ''}`;
-  return lines.sort((a, b) => key(a).localeCompare(key(b), 'en', { numeric: true }));
 }
 
 export interface CountedLine {

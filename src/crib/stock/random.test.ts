@@ -1,6 +1,6 @@
 import { itemView, takeableView } from './index';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { rackView } from '../rack';
+import { standingCards } from '../rack';
 
 /** Three hundred random acts against a model kept by hand: every count on every screen must agree at every step. */
 let crib: TestCrib;
@@ -54,7 +54,7 @@ it('random acts and their counter-entries leave every count as a model in memory
           stickout: 34,
         });
         expect(model.unused > 0 && model.holders > 0).toBe(true);
-        const mark = (await rackView(crib.db)).assemblies.find((a) => a.tag === answer.tag)!.mark;
+        const mark = (await standingCards(crib.db)).find((a) => a.tag === answer.tag)!.mark;
         model.built.set(String(answer.tag), mark);
         model.unused -= 1;
         model.holders -= 1;
@@ -127,7 +127,7 @@ it('random acts and their counter-entries leave every count as a model in memory
         .map((p) => p.mark)
         .sort(),
     ).toEqual([...model.ended].sort());
-    const standing = new Map((await rackView(crib.db)).assemblies.map((a) => [a.tag, a.mark]));
+    const standing = new Map((await standingCards(crib.db)).map((a) => [a.tag, a.mark]));
     expect([...standing].sort()).toEqual([...model.built].sort());
     const [scrap] = await crib.db.query<{ n: number }>(
       "select coalesce(sum(quantity), 0)::int as n from balance b join place p on p.id = b.place_id where p.kind = 'scrap'",

@@ -7,7 +7,7 @@ import type { Connection } from '@/data/database';
 import {
   manyBalances,
   manyLinks,
-  manyPieces,
+  manyPiecesHere,
   manyStandings,
   manyTakeableIds,
   maybeItem,
@@ -76,7 +76,7 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
   const all = [...new Set([...ids, ...older])];
   const items = new Map((await loadItems(c, all)).map((i) => [i.id, i]));
   const balances = group(await manyBalances(c, all), (b) => b.item_id);
-  const pieces = (await manyPieces(c, all)).filter(
+  const pieces = (await manyPiecesHere(c, all)).filter(
     (p) => inCrib(p.place_kind) && (!scanned || p.id === scanned.id),
   );
   const known: Known = {

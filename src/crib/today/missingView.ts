@@ -7,7 +7,8 @@ import {
   type MissingFact,
 } from '@/core/cutters';
 import { buyingView } from '@/crib/buying';
-import { rackView, type AssemblyCard } from '@/crib/rack';
+import { readOnce, type ReadOnce } from '@/crib/door';
+import { standingCards, type AssemblyCard } from '@/crib/rack';
 import type { Connection } from '@/data/database';
 
 /** Names in judgements and drawings, and whose fact each is. */
@@ -85,10 +86,14 @@ function blockedBy(a: AssemblyCard): Blocked[] {
 }
 
 /** What is missing of cutters and holders that something booked waits for, the worst first. */
-export async function missingView(c: Connection, today: string): Promise<{ facts: MissingFact[] }> {
-  const { assemblies } = await rackView(c);
+export async function missingView(
+  c: Connection,
+  today: string,
+  once: ReadOnce = readOnce(c, today),
+): Promise<{ facts: MissingFact[] }> {
+  const assemblies = await once(standingCards);
   const blocked = assemblies.filter((a) => a.ties.some((t) => t.partsLeft > 0)).flatMap(blockedBy);
-  for (const line of (await buyingView(c, today)).lines)
+  for (const line of (await once(buyingView)).lines)
     if (line.proposal.say === 'cannot say')
       blocked.push({
         item: line.item.code,

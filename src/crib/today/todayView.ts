@@ -1,12 +1,12 @@
-import { group } from 'd3';
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
-import { rackView } from '@/crib/rack';
+import { standingCards } from '@/crib/rack';
 import { buyingView } from '@/crib/buying';
-import { placesView } from '@/crib/stock';
-import { jobsView } from '@/crib/jobs';
+import { readOnce, type ReadOnce } from '@/crib/door';
+import { openJobs } from '@/crib/jobs';
+import { awaitedBack } from '@/crib/stock';
 import type { Connection } from '@/data/database';
-import { manyOpenUses } from '@/data/jobs';
+import { manyOpenUseSums } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
 
 export type WorkKind =
@@ -58,10 +58,14 @@ export interface TodayView {
 }
 
 /** The worklist, from everything else. */
-export async function todayView(c: Connection, today: string): Promise<TodayView> {
-  const rack = (await rackView(c)).assemblies;
-  const jobs = (await jobsView(c)).jobs.filter((j) => j.partsLeft > 0);
-  const buying = await buyingView(c, today);
+export async function todayView(
+  c: Connection,
+  today: string,
+  once: ReadOnce = readOnce(c, today),
+): Promise<TodayView> {
+  const rack = await once(standingCards);
+  const jobs = await once(openJobs);
+  const buying = await once(buyingView);
   const lines: WorkLine[] = [];
   const add = (line: Omit<WorkLine, 'key'>) =>
     lines.push({ ...line, key: `${line.kind} ${line.href} ${line.todo}` });
@@ -101,7 +105,7 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
         href,
         by: null,
       });
-    if (a.wear.latest && a.wear.latest.flank_wear_mm >= a.wear.limitMm - 1e-9)
+    if (a.wear.latest && a.wear.worn)
       add({
         kind: 'wear',
         todo: `Change the cutter of ${a.tag}`,
@@ -182,20 +186,15 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
         href: `/buying?order=${o.number}`,
         by: o.promised,
       });
-  const jobOf = new Map(jobs.map((j) => [j.operation.id, j.operation.job]));
-  for (const uses of group(await manyOpenUses(c), (u) => `${u.operation_id} ${u.t}`).values()) {
-    const { operation_id, t } = uses[0]!;
-    const job = jobOf.get(operation_id);
-    const minutes = uses.reduce((sum, u) => sum + u.minutes, 0);
+  for (const u of await manyOpenUseSums(c))
     add({
       kind: 'which tool',
-      todo: `Say what ran as T${t}${job ? ` of ${job}` : ''}`,
-      why: `${minutes.toFixed(1)} min in the cut belong to no cutter`,
+      todo: `Say what ran as T${u.t} of ${u.job}`,
+      why: `${u.minutes.toFixed(1)} min in the cut belong to no cutter`,
       because: null,
-      href: `/run/${operation_id}`,
+      href: `/run/${u.operation_id}`,
       by: null,
     });
-  }
   for (const p of await manyToGrade(c))
     add({
       kind: 'grade',
@@ -206,8 +205,8 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
       by: null,
     });
 
-  const places = await placesView(c, today);
-  for (const l of places.loans.filter((x) => x.daysLate > 0))
+  const awaited = await awaitedBack(c, today);
+  for (const l of awaited.loans.filter((x) => x.daysLate > 0))
     add({
       kind: 'late back',
       todo: `Ask ${l.person} for ${l.out} × ${l.piece ?? l.item}`,
@@ -216,7 +215,7 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
       href: '/places?show=loans',
       by: l.due,
     });
-  for (const r of places.regrinds.filter((x) => x.due !== null && x.due < today))
+  for (const r of awaited.regrinds.filter((x) => x.due !== null && x.due < today))
     add({
       kind: 'late back',
       todo: `Ask ${r.place} for ${r.mark}`,
@@ -225,7 +224,7 @@ export async function todayView(c: Connection, today: string): Promise<TodayView
       href: '/places?show=regrind',
       by: r.due,
     });
-  for (const s of places.sheets.filter((x) => x.booked_entry_id === null))
+  for (const s of awaited.sheets.filter((x) => x.booked_entry_id === null))
     add({
       kind: 'count',
       todo: `Finish count sheet ${s.number}`,

@@ -24,16 +24,28 @@ const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, p.lot_id as c
     d.entry_id as taken_down_entry_id, d.happened_at as taken_down_at
   from assembly a join live_entry e on e.id = a.entry_id join piece p on p.id = a.piece_id join edge_set es on es.id = a.edge_set_id
   left join lateral (select t.entry_id, te.happened_at from take_down t join live_entry te on te.id = t.entry_id where t.assembly_id = a.id) d on true`;
+/** Joins what stands now, so that what was taken down is never looked at. */
+const STANDING = ASSEMBLY.replace(
+  'from assembly a',
+  'from assembly_now n join assembly a on a.id = n.assembly_id',
+);
 /** What stands built now. */
-export const manyStandingAssemblies = (c: Connection) =>
-  many<AssemblyRow>(c, `${ASSEMBLY} where d.entry_id is null order by a.tag`);
-export const manyAssemblies = (c: Connection) => many<AssemblyRow>(c, `${ASSEMBLY} order by a.tag`);
+export const manyStandingAssemblies = (c: Connection) => many<AssemblyRow>(c, `${STANDING} order by a.tag`);
+/** Standing builds of some cutters. */
+export const manyStandingOfItems = (c: Connection, itemIds: readonly number[]) =>
+  many<{ tag: string; item_id: number; piece_id: number }>(
+    c,
+    `select a.tag, pp.item_id, pp.piece_id from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
+     where pp.item_id = any ($1) and not pp.gone order by a.tag`,
+    [itemIds],
+  );
+/** Some assemblies, taken down or not. */
+export const manyAssembliesById = (c: Connection, ids: readonly number[]) =>
+  many<AssemblyRow>(c, `${ASSEMBLY} where a.id = any ($1) order by a.tag`, [ids]);
 export const maybeAssembly = (c: Connection, tag: string) =>
   maybeOne<AssemblyRow>(c, `${ASSEMBLY} where a.tag = $1`, [tag]);
 export const maybeStandingAssemblyOfPiece = (c: Connection, pieceId: number) =>
-  maybeOne<AssemblyRow>(c, `${ASSEMBLY} where a.piece_id = $1 and d.entry_id is null`, [pieceId]);
-export const maybeAssemblyAny = (c: Connection, tag: string) =>
-  maybeOne<{ tag: string }>(c, 'select tag from assembly where tag = $1', [tag]);
+  maybeOne<AssemblyRow>(c, `${STANDING} where n.piece_id = $1`, [pieceId]);
 
 /** The next free number of a series such as A-0108 or E-0210; countered numbers are not used again. */
 export async function nextNumber(
@@ -68,14 +80,39 @@ export interface MeasurementRow {
   accepted: boolean | null;
   reason: string | null;
 }
-/** Measurements, newest first by happened_at then id, each with what a person said of it. null: of all. */
-export const manyMeasurements = (c: Connection, assemblyIds: readonly number[] | null) =>
-  many<MeasurementRow>(
+const MEASUREMENT = `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
+  from measurement m join live_entry e on e.id = m.entry_id
+  left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
+    order by xe.happened_at desc, xe.id desc limit 1) v on true`;
+/** The measurements of one assembly, newest first by happened_at then id, each with what a person said of it. */
+export const manyMeasurements = (c: Connection, assemblyId: number) =>
+  many<MeasurementRow>(c, `${MEASUREMENT} where m.assembly_id = $1 order by e.happened_at desc, e.id desc`, [
+    assemblyId,
+  ]);
+export const maybeMeasurement = (c: Connection, entryId: number) =>
+  maybeOne<MeasurementRow>(c, `${MEASUREMENT} where m.entry_id = $1`, [entryId]);
+
+/** What is in force of an assembly that stands: its newest measurement nobody rejected, and its newest that counts. */
+export interface MeasuredRow {
+  newest: MeasurementRow | null;
+  good: MeasurementRow | null;
+}
+/** The measurements in force of some assemblies that stand, by assembly. */
+export async function measuredNow(
+  c: Connection,
+  assemblyIds: readonly number[],
+): Promise<Map<number, MeasuredRow>> {
+  const now = await many<{ assembly_id: number; newest_id: number | null; good_id: number | null }>(
     c,
-    `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
-     from measurement m join live_entry e on e.id = m.entry_id
-     left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
-       order by xe.happened_at desc, xe.id desc limit 1) v on true
-     where $1::int[] is null or m.assembly_id = any ($1) order by e.happened_at desc, e.id desc`,
+    'select assembly_id, newest_id, good_id from assembly_now where assembly_id = any ($1)',
     [assemblyIds],
   );
+  const ids = now.flatMap((n) => [n.newest_id, n.good_id]).filter((id) => id !== null);
+  const rows = new Map(
+    (await many<MeasurementRow>(c, `${MEASUREMENT} where m.entry_id = any ($1)`, [[...new Set(ids)]])).map(
+      (m) => [m.entry_id, m],
+    ),
+  );
+  const row = (id: number | null) => (id === null ? null : (rows.get(id) ?? null));
+  return new Map(now.map((n) => [n.assembly_id, { newest: row(n.newest_id), good: row(n.good_id) }]));
+}

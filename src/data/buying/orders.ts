@@ -16,13 +16,18 @@ export interface PurchaseRow {
   who: string;
 }
 const PURCHASE = `select p.entry_id, p.number, p.item_id, i.code as item, s.code as supplier, p.quantity, p.promised, p.price_cents, p.because, e.happened_at, e.who,
-    coalesce((select sum(r.quantity)::int from receipt r join live_entry re on re.id = r.entry_id where r.purchase_id = p.entry_id), 0) as received
-  from purchase p join live_entry e on e.id = p.entry_id join item i on i.id = p.item_id join supplier s on s.id = p.supplier_id`;
-/** All orders, open ones first, then newest first. */
-export const manyPurchases = (c: Connection) =>
+    n.received
+  from purchase_now n join purchase p on p.entry_id = n.purchase_id join entry e on e.id = p.entry_id
+  join item i on i.id = p.item_id join supplier s on s.id = p.supplier_id`;
+/** Orders of which something is still to come, newest first. */
+export const manyOpenPurchases = (c: Connection) =>
+  many<PurchaseRow>(c, `${PURCHASE} where n.open order by n.happened_at desc, n.purchase_id desc`);
+/** Orders that came whole, newest first. */
+export const manyClosedPurchases = (c: Connection, limit: number) =>
   many<PurchaseRow>(
     c,
-    `select * from (${PURCHASE}) x order by (received < quantity) desc, happened_at desc, entry_id desc`,
+    `${PURCHASE} where not n.open order by n.happened_at desc, n.purchase_id desc limit $1`,
+    [limit],
   );
 export const maybePurchase = (c: Connection, number: string) =>
   maybeOne<PurchaseRow>(c, `${PURCHASE} where p.number = $1`, [number]);

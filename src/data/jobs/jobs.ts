@@ -23,16 +23,32 @@ export interface OperationRow {
 }
 const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, j.quantity, j.due, j.material_id,
     mat.code as material, o.machine_id, m.code as machine,
-    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered,
-    coalesce((select sum(l.parts)::int from parts_log l join live_entry le on le.id = l.entry_id where l.operation_id = o.id), 0) as parts_made
-  from operation o join live_entry e on e.id = o.entry_id join job j on j.id = o.job_id join material mat on mat.id = j.material_id
-  join machine m on m.id = o.machine_id
-  left join lateral (select x.* from operation_figures x join live_entry xe on xe.id = x.entry_id where x.operation_id = o.id
-    order by xe.happened_at desc, xe.id desc limit 1) f on true`;
-export const manyOperations = (c: Connection) =>
-  many<OperationRow>(c, `${OPERATION} order by j.due, j.number, o.number`);
+    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made
+  from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
+  join material mat on mat.id = j.material_id join machine m on m.id = o.machine_id
+  left join operation_figures f on f.entry_id = n.figures_id`;
+/** Operations with parts still to make, the first due on top. */
+export const manyOpenOperations = (c: Connection) =>
+  many<OperationRow>(c, `${OPERATION} where n.open order by n.due, n.job, n.number`);
+/** Operations of which all parts are made, the last due on top; after one of them, or from the start. */
+export const manyDoneOperations = (c: Connection, after: number | null, limit: number) =>
+  many<OperationRow>(
+    c,
+    after === null
+      ? `${OPERATION} where not n.open order by n.due desc, n.operation_id desc limit $1`
+      : `${OPERATION} where not n.open and (n.due, n.operation_id) < (select x.due, x.operation_id from operation_now x where x.operation_id = $2)
+         order by n.due desc, n.operation_id desc limit $1`,
+    after === null ? [limit] : [limit, after],
+  );
+export const manyOperationsById = (c: Connection, ids: readonly number[]) =>
+  many<OperationRow>(c, `${OPERATION} where n.operation_id = any ($1) order by n.due, n.job, n.number`, [
+    ids,
+  ]);
+export const manyOperationsOfJob = (c: Connection, job: string) =>
+  many<OperationRow>(c, `${OPERATION} where n.job = $1 order by n.number`, [job]);
 export const maybeOperation = (c: Connection, id: number) =>
-  maybeOne<OperationRow>(c, `${OPERATION} where o.id = $1`, [id]);
+  maybeOne<OperationRow>(c, `${OPERATION} where n.operation_id = $1`, [id]);
+
 export const maybeJob = (c: Connection, number: string) =>
   maybeOne<{ id: number; entry_id: number }>(
     c,
@@ -44,23 +60,31 @@ export interface ProgramRow {
   entry_id: number;
   operation_id: number;
   name: string;
-  report: ProgramReport;
+  tools: ProgramReport['tools'];
+  tool_changes: number;
   happened_at: Date;
   who: string;
 }
-/** The program in force for each operation at a moment; null: now. Its text stays out: it can be megabytes. */
-export const manyPrograms = (c: Connection, at: Date | null = null) =>
+const PROGRAM = `p.entry_id, p.operation_id, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
+/** The program in force for each of some operations: what it says of each tool. */
+export const manyPrograms = (c: Connection, operationIds: readonly number[]) =>
   many<ProgramRow>(
     c,
-    `select distinct on (p.operation_id) p.entry_id, p.operation_id, p.name, p.report, e.happened_at, e.who
-     from program p join live_entry e on e.id = p.entry_id where $1::timestamptz is null or e.happened_at <= $1
-     order by p.operation_id, e.happened_at desc, e.id desc`,
-    [at],
+    `select ${PROGRAM} from operation_now n join program p on p.entry_id = n.program_id join entry e on e.id = p.entry_id
+     where n.operation_id = any ($1)`,
+    [operationIds],
   );
-export const maybeProgramText = (c: Connection, entryId: number) =>
-  maybeOne<{ name: string; text: string }>(c, 'select name, text from program where entry_id = $1', [
-    entryId,
-  ]);
+/** The program that was in force for an operation at a moment. */
+export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
+  maybeOne<ProgramRow>(
+    c,
+    `select ${PROGRAM} from program p join live_entry e on e.id = p.entry_id where p.operation_id = $1 and e.happened_at <= $2
+     order by e.happened_at desc, e.id desc limit 1`,
+    [operationId, at],
+  );
+/** All that reading a program said. */
+export const maybeReport = (c: Connection, entryId: number) =>
+  maybeOne<{ report: ProgramReport }>(c, 'select report from program where entry_id = $1', [entryId]);
 
 export interface TieRow {
   operation_id: number;
@@ -68,13 +92,33 @@ export interface TieRow {
   assembly_id: number | null;
   entry_id: number;
 }
-/** The tie in force for each operation and T at a moment; null: now. */
-export const manyTies = (c: Connection, at: Date | null = null) =>
+/** What is tied to each T of some operations. */
+export const manyTies = (c: Connection, operationIds: readonly number[]) =>
+  many<TieRow>(c, 'select * from tie_now where operation_id = any ($1) order by operation_id, t', [
+    operationIds,
+  ]);
+/** What was tied to each T of an operation at a moment. */
+export const manyTiesAt = (c: Connection, operationId: number, at: Date) =>
   many<TieRow>(
     c,
-    `select distinct on (x.operation_id, x.t) x.operation_id, x.t, x.assembly_id, x.entry_id from tie x join live_entry e on e.id = x.entry_id
-     where $1::timestamptz is null or e.happened_at <= $1 order by x.operation_id, x.t, e.happened_at desc, e.id desc`,
-    [at],
+    `select distinct on (x.t) x.operation_id, x.t, x.assembly_id, x.entry_id from tie x join live_entry e on e.id = x.entry_id
+     where x.operation_id = $1 and e.happened_at <= $2 order by x.t, e.happened_at desc, e.id desc`,
+    [operationId, at],
+  );
+/** Each T that some assemblies are tied to: of open operations; where none is open, the one tied last. */
+export const manyTiesOfAssemblies = (c: Connection, assemblyIds: readonly number[]) =>
+  many<TieRow & { assembly_id: number }>(
+    c,
+    `with theirs as (
+       select t.operation_id, t.t, t.assembly_id, t.entry_id, o.open from tie_now t join operation_now o on o.operation_id = t.operation_id
+       where t.assembly_id = any ($1)
+     ), running as (select * from theirs where open)
+     select operation_id, t, assembly_id, entry_id from (
+       select * from running
+       union all (select distinct on (x.assembly_id) x.* from theirs x
+         where not exists (select 1 from running r where r.assembly_id = x.assembly_id) order by x.assembly_id, x.entry_id desc, x.t)) y
+     order by assembly_id, operation_id, t`,
+    [assemblyIds],
   );
 
 export interface PassDepthRow {
@@ -83,31 +127,42 @@ export interface PassDepthRow {
   depth_mm: number;
   depth_entered: string;
 }
-export const manyPassDepths = (c: Connection) =>
+/** The depth of one pass in force for each T of some operations. */
+export const manyPassDepths = (c: Connection, operationIds: readonly number[]) =>
   many<PassDepthRow>(
     c,
     `select distinct on (x.operation_id, x.t) x.operation_id, x.t, x.depth_mm, x.depth_entered from pass_depth x join live_entry e on e.id = x.entry_id
-     order by x.operation_id, x.t, e.happened_at desc, e.id desc`,
+     where x.operation_id = any ($1) order by x.operation_id, x.t, e.happened_at desc, e.id desc`,
+    [operationIds],
   );
 
 export interface OpenUseRow {
   id: number;
   entry_id: number;
-  operation_id: number;
-  t: number;
   minutes: number;
-  parts: number;
-  happened_at: Date;
 }
-/** Minutes that went to no edge set: somebody must say which. */
-export const manyOpenUses = (c: Connection) =>
+/** Minutes of a T that went to no edge set: somebody must say which. */
+export const manyOpenUses = (c: Connection, operationId: number, t: number) =>
   many<OpenUseRow>(
     c,
-    `select u.id, u.entry_id, l.operation_id, u.t, u.minutes, l.parts, e.happened_at from use u join live_entry e on e.id = u.entry_id
-     join parts_log l on l.id = u.parts_log_id where u.edge_set_id is null
-       and not exists (select 1 from use_assignment a join live_entry ae on ae.id = a.entry_id where a.use_id = u.id)
-     order by e.happened_at, u.id`,
+    `select u.id, u.entry_id, u.minutes from use_open n join use u on u.id = n.use_id
+     where n.operation_id = $1 and n.t = $2 order by u.id`,
+    [operationId, t],
   );
+export interface OpenUseSum {
+  operation_id: number;
+  job: string;
+  t: number;
+  minutes: number;
+}
+const OPEN_SUM = `select n.operation_id, j.number as job, n.t, sum(u.minutes) as minutes from use_open n join use u on u.id = n.use_id
+  join operation o on o.id = n.operation_id join job j on j.id = o.job_id`;
+/** Minutes of each T of every operation that went to no edge set. */
+export const manyOpenUseSums = (c: Connection) =>
+  many<OpenUseSum>(c, `${OPEN_SUM} group by 1, 2, 3 order by 1, 3`);
+/** The same of one operation. */
+export const manyOpenUsesOf = (c: Connection, operationId: number) =>
+  many<OpenUseSum>(c, `${OPEN_SUM} where n.operation_id = $1 group by 1, 2, 3 order by 3`, [operationId]);
 
 export interface PartsLogRow {
   id: number;
@@ -117,10 +172,11 @@ export interface PartsLogRow {
   happened_at: Date;
   who: string;
 }
-export const manyPartsLogs = (c: Connection, operationId: number) =>
+/** The latest logs of parts of an operation. */
+export const manyPartsLogs = (c: Connection, operationId: number, limit: number) =>
   many<PartsLogRow>(
     c,
     `select l.id, l.entry_id, l.operation_id, l.parts, e.happened_at, e.who from parts_log l join live_entry e on e.id = l.entry_id
-     where l.operation_id = $1 order by e.happened_at desc, e.id desc`,
-    [operationId],
+     where l.operation_id = $1 order by e.happened_at desc, e.id desc limit $2`,
+    [operationId, limit],
   );

@@ -77,9 +77,6 @@ export async function insertFormAnswer(
   ]);
 }
 
-export const countEntries = async (c: Connection): Promise<number> =>
-  (await one<{ n: number }>(c, 'select count(*)::int as n from entry')).n;
-
 /** Number of the newest entry; 0 in an empty crib. */
 export const lastEntry = async (c: Connection): Promise<number> =>
   (await one<{ n: number }>(c, 'select coalesce(max(id), 0) as n from entry')).n;

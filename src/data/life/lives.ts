@@ -1,13 +1,18 @@
 import type { Ending } from '@/core/life';
-import type { PlaceKind } from '../stock';
 import { many, type Connection } from '../database';
 
+/** A life: what it has cut, and how it ended. */
 export interface LifeRow {
   edge_set_id: number;
-  fresh: boolean;
   item_id: number;
-  piece_id: number;
   mark: string;
+  fresh: boolean;
+  minutes: number;
+  parts: number;
+  lower_bound: boolean;
+  /** How many materials it cut; the one it was, null where none or several. */
+  materials: number;
+  material_id: number | null;
   began_at: Date;
   ended: Ending | null;
   ended_entry_id: number | null;
@@ -15,66 +20,86 @@ export interface LifeRow {
   signs: string[] | null;
   cost_cents: number | null;
   note: string | null;
-  place_kind: PlaceKind | null;
 }
-/**
- * Lives in the order they began, running ones too: of some items every one, of all (null) those that have cut or ended,
- * since one that has done neither says nothing of its cutter.
- */
-export const manyLives = (c: Connection, itemIds: readonly number[] | null = null) =>
+const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
+    n.ended, n.ended_id as ended_entry_id, xe.happened_at as ended_at, x.signs, x.cost_cents, xe.note,
+    coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound
+  from life_now n join edge_set s on s.id = n.edge_set_id join entry e on e.id = s.entry_id join piece p on p.id = n.piece_id
+  left join ending x on x.entry_id = n.ended_id left join entry xe on xe.id = n.ended_id
+  left join lateral (select sum(y.parts)::int as parts, bool_or(y.lower_bound) as lower_bound from edge_use y where y.edge_set_id = n.edge_set_id) u on true`;
+/** The lives of a cutter in a material that the statistics take, the latest begun first. */
+export const manyFittedLives = (c: Connection, itemId: number, materialId: number, limit: number) =>
   many<LifeRow>(
     c,
-    `select es.id as edge_set_id, es.fresh, p.item_id, p.id as piece_id, p.mark, e.happened_at as began_at, x.kind as ended, x.entry_id as ended_entry_id,
-       x.happened_at as ended_at, x.signs, x.cost_cents, x.note, pl.kind as place_kind
-     from edge_set es join live_entry e on e.id = es.entry_id join piece p on p.id = es.piece_id
-     left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id
-     left join lateral (select t.*, te.happened_at, te.note from ending t join live_entry te on te.id = t.entry_id where t.edge_set_id = es.id) x on true
-     where case when $1::int[] is null then x.entry_id is not null or exists (select 1 from use u where u.edge_set_id = es.id)
-         or exists (select 1 from use_assignment ua where ua.edge_set_id = es.id) else p.item_id = any ($1) end
-     order by e.happened_at, es.id`,
-    [itemIds],
+    `${LIFE} where n.fitted and n.item_id = $1 and n.material_id = $2 order by n.edge_set_id desc limit $3`,
+    [itemId, materialId, limit],
+  );
+/** Lives that are shown apart and not fitted, the latest begun first. */
+export const manyLivesApart = (c: Connection, limit: number) =>
+  many<LifeRow & { item: string }>(
+    c,
+    `select x.*, i.code as item from (${LIFE} where n.apart order by n.edge_set_id desc limit $1) x join item i on i.id = x.item_id
+     order by x.edge_set_id desc`,
+    [limit],
   );
 
-export interface UseSumRow {
-  edge_set_id: number;
+/** Times of the lives of a cutter in a material that the statistics take, running ones too. */
+export interface LifeTimesRow {
+  item_id: number;
   material_id: number;
-  minutes: number;
-  parts: number;
-  lower_bound: boolean;
+  /** How many there are in all; at most `each` of them come, the latest begun first. */
+  lives: number;
+  minutes: number[];
+  ended: (Ending | null)[];
 }
-/** Minutes and parts of each edge set in each material, later assignments included. */
-export const manyUseSums = (c: Connection) =>
-  many<UseSumRow>(
+const TIMES = (
+  lines: string,
+) => `select l.item_id, l.material_id, l.lives, x.minutes, x.ended from (${lines}) l
+  cross join lateral (select array_agg(y.minutes) as minutes, array_agg(y.ended) as ended from
+    (select n.minutes, n.ended from life_now n where n.fitted and n.item_id = l.item_id and n.material_id = l.material_id
+     order by n.edge_set_id desc limit $1) y) x`;
+/** Of some cutters in every material they cut. */
+export const manyLifeTimes = (c: Connection, itemIds: readonly number[], each: number) =>
+  many<LifeTimesRow>(c, TIMES('select * from life_line where lives > 0 and item_id = any ($2)'), [
+    each,
+    itemIds,
+  ]);
+/** A page of all cutters and materials, those with the most lives first. */
+export const manyLifeLines = (
+  c: Connection,
+  after: { itemId: number; materialId: number } | null,
+  each: number,
+  limit: number,
+) =>
+  many<LifeTimesRow>(
     c,
-    `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.material_id, sum(u.minutes) as minutes, sum(l.parts)::int as parts,
-       bool_or(u.lower_bound) as lower_bound
-     from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id join operation o on o.id = l.operation_id
-     join job j on j.id = o.job_id
-     left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
-     where coalesce(a.edge_set_id, u.edge_set_id) is not null group by 1, 2`,
+    `${TIMES(
+      `select * from life_line where lives > 0${
+        after
+          ? ' and (lives, item_id, material_id) < (select y.lives, y.item_id, y.material_id from life_line y where y.item_id = $3 and y.material_id = $4)'
+          : ''
+      } order by lives desc, item_id desc, material_id desc limit $2`,
+    )} order by l.lives desc, l.item_id desc, l.material_id desc`,
+    after ? [each, limit, after.itemId, after.materialId] : [each, limit],
   );
 
-export interface UseRow {
-  entry_id: number;
-  happened_at: Date;
-  who: string;
-  job: string;
-  operation_id: number;
-  material: string;
-  t: number;
-  parts: number;
+export interface EdgeUseRow {
+  edge_set_id: number;
+  item_id: number;
+  fresh: boolean;
   minutes: number;
-  lower_bound: boolean;
+  /** Minutes in each material it cut. */
+  uses: { material_id: number; minutes: number }[];
 }
-export const manyUsesOfEdgeSet = (c: Connection, edgeSetId: number) =>
-  many<UseRow>(
+/** What some edge sets have cut so far. */
+export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<EdgeUseRow>(
     c,
-    `select u.entry_id, e.happened_at, e.who, j.number as job, o.id as operation_id, m.code as material, u.t, l.parts, u.minutes, u.lower_bound
-     from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id join operation o on o.id = l.operation_id
-     join job j on j.id = o.job_id join material m on m.id = j.material_id
-     left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
-     where coalesce(a.edge_set_id, u.edge_set_id) = $1 order by e.happened_at desc, e.id desc`,
-    [edgeSetId],
+    `select n.edge_set_id, n.item_id, n.fresh, n.minutes,
+       coalesce((select json_agg(json_build_object('material_id', u.material_id, 'minutes', u.minutes) order by u.material_id)
+                 from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
+     from life_now n where n.edge_set_id = any ($1)`,
+    [edgeSetIds],
   );
 
 export interface WearRow {
@@ -86,11 +111,11 @@ export interface WearRow {
   who: string;
   note: string | null;
 }
-/** Wear readings, newest first. null: of all edge sets. */
-export const manyWearReadings = (c: Connection, edgeSetId: number | null = null) =>
+/** The latest wear reading of each of some edge sets. */
+export const manyLatestWear = (c: Connection, edgeSetIds: readonly number[]) =>
   many<WearRow>(
     c,
-    `select w.*, e.happened_at, e.who, e.note from wear_reading w join live_entry e on e.id = w.entry_id
-     where $1::int is null or w.edge_set_id = $1 order by e.happened_at desc, e.id desc`,
-    [edgeSetId],
+    `select distinct on (w.edge_set_id) w.*, e.happened_at, e.who, e.note from wear_reading w join live_entry e on e.id = w.entry_id
+     where w.edge_set_id = any ($1) order by w.edge_set_id, e.happened_at desc, e.id desc`,
+    [edgeSetIds],
   );

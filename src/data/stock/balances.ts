@@ -26,13 +26,17 @@ export const manyBalances = (c: Connection, itemIds: readonly number[] | null = 
     `${BALANCE} where b.quantity > 0 and ($1::int[] is null or b.item_id = any ($1)) order by b.item_id, p.code, b.lot_id nulls first`,
     [itemIds],
   );
-/** What lies at some places. */
-export const manyBalancesAt = (c: Connection, placeIds: readonly number[]) =>
+/** What lies at some places, in the order of places and items; so many lines, null: all. */
+export const manyBalancesAt = (c: Connection, placeIds: readonly number[], limit: number | null = null) =>
   many<BalanceRow>(
     c,
-    `${BALANCE} where b.quantity > 0 and b.place_id = any ($1) order by p.code, b.item_id, b.lot_id nulls first`,
-    [placeIds],
+    `${BALANCE} join item_now n on n.item_id = b.item_id where b.quantity > 0 and b.place_id = any ($1)
+     order by p.sort_code, n.sort_code, b.lot_id nulls first limit $2`,
+    [placeIds, limit],
   );
+/** How much lies at each place: parcels, and pieces of them. */
+export const manyPlaceTotals = (c: Connection) =>
+  many<{ place_id: number; items: number; pieces: number }>(c, 'select * from place_now');
 export const maybeBalance = (c: Connection, itemId: number, placeId: number, lotId: number | null = null) =>
   maybeOne<BalanceRow>(
     c,
@@ -99,16 +103,6 @@ export const insertMovement = (c: Connection, m: NewMovement): Promise<number> =
     'id',
   );
 
-/** The latest live entry that took this item from this place after an entry: what prevents its counter-entry. */
-export const maybeLaterTaking = (c: Connection, entryId: number) =>
-  maybeOne<{ id: number; kind: string }>(
-    c,
-    `select e.id, e.kind from movement m join live_entry e on e.id = m.entry_id
-     where m.entry_id > $1 and exists (select 1 from movement x where x.entry_id = $1 and x.item_id = m.item_id and x.to_place_id = m.from_place_id)
-     order by e.id desc limit 1`,
-    [entryId],
-  );
-
 export interface PieceRow {
   id: number;
   mark: string;
@@ -145,23 +139,16 @@ const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id
     where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id > coalesce(x.entry_id, 0) order by ge.id desc limit 1) g on true
   left join lateral (select b.entry_id, b.recoated from regrind_out o join regrind_back b on b.out_entry_id = o.entry_id
     join live_entry be on be.id = b.entry_id where o.piece_id = p.id and not b.lost order by b.entry_id desc limit 1) rb on true`;
-/** Pieces that stand. null: of all items. */
-export const manyPieces = (c: Connection, itemIds: readonly number[] | null = null) =>
-  many<PieceRow>(c, `${PIECE} where $1::int[] is null or p.item_id = any ($1) order by p.mark`, [itemIds]);
+/** Pieces of some items that are still here: neither scrapped nor lost. */
+export const manyPiecesHere = (c: Connection, itemIds: readonly number[]) =>
+  many<PieceRow>(c, `${PIECE} where pp.item_id = any ($1) and not pp.gone order by p.mark`, [itemIds]);
 /** Marked cutters whose life ended, that lie in the crib and are not graded. */
 export const manyToGrade = (c: Connection) =>
   many<{ mark: string; item: string; kind: ItemKind; place: string }>(
     c,
     `select p.mark, i.code as item, i.kind, pl.code as place
-     from ending t join live_entry te on te.id = t.entry_id join edge_set es on es.id = t.edge_set_id
-     join piece p on p.id = es.piece_id join item i on i.id = p.item_id
-     join piece_place pp on pp.piece_id = p.id join place pl on pl.id = pp.place_id and in_crib(pl.kind)
-     where not exists (select 1 from edge_set l join live_entry le on le.id = l.entry_id where l.piece_id = p.id and l.id > es.id)
-     and not exists (select 1 from grade g join live_entry ge on ge.id = g.entry_id where g.piece_id = p.id and g.entry_id > t.entry_id)
-     order by p.mark`,
+     from piece_place pp join piece p on p.id = pp.piece_id join item i on i.id = p.item_id join place pl on pl.id = pp.place_id
+     where pp.to_grade order by p.mark`,
   );
-/** Pieces that lie at some places. */
-export const manyPiecesAt = (c: Connection, placeIds: readonly number[]) =>
-  many<PieceRow>(c, `${PIECE} where pp.place_id = any ($1) order by p.mark`, [placeIds]);
 export const maybePiece = (c: Connection, mark: string) =>
   maybeOne<PieceRow>(c, `${PIECE} where p.mark = $1`, [mark]);

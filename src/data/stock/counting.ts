@@ -134,15 +134,25 @@ export interface LoanRow {
   /** How many of the item (or the piece) this person has now. */
   has: number;
 }
+/** Of one person's unmarked loans of one item, the latest so many are looked at: older ones came back long ago. */
+const LOANS_EACH = 100;
 /** What people have, each loan that may still be out; the oldest first. */
 export const manyLoans = (c: Connection) =>
   many<LoanRow>(
     c,
-    `select l.entry_id, i.code as item, pc.mark as piece, h.person, l.quantity, l.due, e.happened_at,
-       case when l.piece_id is not null then (select count(*)::int from piece_place pp where pp.piece_id = l.piece_id and pp.place_id = l.hand_place_id)
-       else coalesce((select b.quantity - b.marked from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.lot_id is not distinct from l.lot_id), 0) end as has
-     from loan l join live_entry e on e.id = l.entry_id join item i on i.id = l.item_id left join piece pc on pc.id = l.piece_id
-     join place h on h.id = l.hand_place_id
-     where exists (select 1 from balance b where b.item_id = l.item_id and b.place_id = l.hand_place_id and b.quantity > 0)
-     order by l.entry_id`,
+    `select l.entry_id, i.code as item, l.piece, l.person, l.quantity, l.due, e.happened_at, l.has
+     from (
+       select x.entry_id, x.item_id, pc.mark as piece, h.person, x.quantity, x.due, 1 as has
+       from place h join piece_place pp on pp.place_id = h.id join piece pc on pc.id = pp.piece_id
+       cross join lateral (select y.* from loan y join live_entry ye on ye.id = y.entry_id
+                           where y.piece_id = pp.piece_id and y.hand_place_id = h.id order by y.entry_id desc limit 1) x
+       where h.kind = 'hand'
+       union all
+       select x.entry_id, x.item_id, null, h.person, x.quantity, x.due, b.quantity - b.marked
+       from place h join balance b on b.place_id = h.id and b.quantity > b.marked
+       cross join lateral (select y.* from loan y join live_entry ye on ye.id = y.entry_id
+                           where y.hand_place_id = h.id and y.item_id = b.item_id and y.lot_id is not distinct from b.lot_id and y.piece_id is null
+                           order by y.entry_id desc limit ${LOANS_EACH}) x
+       where h.kind = 'hand' and b.quantity > 0
+     ) l join entry e on e.id = l.entry_id join item i on i.id = l.item_id order by l.entry_id`,
   );

@@ -149,14 +149,31 @@ export const manySupplies = (c: Connection, itemIds: readonly number[] | null = 
     [itemIds],
   );
 
-/** Shanks that holders and collets here take, mm. */
-export const manyHoldingRanges = (c: Connection) =>
-  many<{ code: string; min: number; max: number; shanks: string | null }>(
+/** Shanks count as equal when they differ by less, mm. */
+const SAME_SHANK = 1e-6;
+/** Holders, collets and extensions that take a shank of so many mm, with the forms they say they take: so many after one. */
+export const manyHoldersOf = (c: Connection, shank: number, after: number, limit: number) =>
+  many<{ item_id: number; code: string; shanks: string | null }>(
     c,
-    `select i.code, lo.value as min, hi.value as max, sh.text as shanks from item i join item_now n on n.item_id = i.id
-     join fact_now lo on lo.item_id = i.id and lo.symbol = 'CLAMP_MIN' join fact_now hi on hi.item_id = i.id and hi.symbol = 'CLAMP_MAX'
-     left join fact_now sh on sh.item_id = i.id and sh.symbol = 'SHANKS'
-     where i.kind in ('holder', 'collet', 'extension')`,
+    `select n.item_id, i.code, sh.text as shanks from item_now n join item i on i.id = n.item_id
+     join fact_now lo on lo.item_id = n.item_id and lo.symbol = 'CLAMP_MIN' and lo.value <= $1 + ${SAME_SHANK}
+     join fact_now hi on hi.item_id = n.item_id and hi.symbol = 'CLAMP_MAX' and hi.value >= $1 - ${SAME_SHANK}
+     left join fact_now sh on sh.item_id = n.item_id and sh.symbol = 'SHANKS'
+     where n.kind in ('holder', 'collet', 'extension') and n.item_id > $2 order by n.item_id limit $3`,
+    [shank, after, limit],
+  );
+/** What comes nearest to taking a shank from below and from above. */
+export const manyNearestHolders = (c: Connection, shank: number) =>
+  many<{ code: string; min: number; max: number }>(
+    c,
+    `(select i.code, o.value as min, f.value as max from fact_now f
+      join fact_now o on o.item_id = f.item_id and o.symbol = 'CLAMP_MIN' join item i on i.id = f.item_id
+      where f.symbol = 'CLAMP_MAX' and f.value < $1 order by f.value desc limit 1)
+     union all
+     (select i.code, f.value as min, o.value as max from fact_now f
+      join fact_now o on o.item_id = f.item_id and o.symbol = 'CLAMP_MAX' join item i on i.id = f.item_id
+      where f.symbol = 'CLAMP_MIN' and f.value > $1 order by f.value limit 1)`,
+    [shank],
   );
 
 const SLICE = 20_000;

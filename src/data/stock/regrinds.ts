@@ -16,8 +16,13 @@ const OUT = `select o.entry_id, o.piece_id, p.mark, p.item_id, i.code as item, p
   from regrind_out o join live_entry e on e.id = o.entry_id join piece p on p.id = o.piece_id join item i on i.id = p.item_id
   join place pl on pl.id = o.place_id
   where not exists (select 1 from regrind_back b join live_entry be on be.id = b.entry_id where b.out_entry_id = o.entry_id)`;
-/** What is being reground now, the oldest first. */
-export const manyRegrindsOut = (c: Connection) => many<RegrindOutRow>(c, `${OUT} order by o.entry_id`);
+/** What is being reground now, the oldest first: found from what lies at the regrind shops. */
+export const manyRegrindsOut = (c: Connection) =>
+  many<RegrindOutRow>(
+    c,
+    `${OUT} and o.piece_id in (select pp.piece_id from place s join piece_place pp on pp.place_id = s.id where s.kind = 'regrind')
+     order by o.entry_id`,
+  );
 export const maybeRegrindOut = (c: Connection, pieceId: number) =>
   maybeOne<RegrindOutRow>(c, `${OUT} and o.piece_id = $1`, [pieceId]);
 

@@ -1,5 +1,5 @@
 import { line, scaleLinear } from 'd3';
-import type { LifeLine } from '@/crib/life';
+import type { LifeSheet } from '@/crib/life';
 import { staircase, survivalAt, type CurvePoint } from './survivalPath';
 
 const W = 640;
@@ -7,8 +7,8 @@ const H = 300;
 const M = { left: 54, right: 92, top: 18, bottom: 44 };
 
 /** How many of a cutter's lives had not failed after so many minutes: failures are steps, censored lives ticks. */
-export function SurvivalChart({ life }: { life: LifeLine }) {
-  const longest = Math.max(...life.lives.map((l) => l.minutes));
+export function SurvivalChart({ life }: { life: LifeSheet }) {
+  const longest = Math.max(...life.records.map((l) => l.minutes));
   const x = scaleLinear([0, longest * 1.04], [M.left, W - M.right]).nice();
   const y = scaleLinear([0, 1], [H - M.bottom, M.top]);
   const path = line<CurvePoint>(
@@ -58,7 +58,7 @@ export function SurvivalChart({ life }: { life: LifeLine }) {
         stroke="var(--accent)"
         strokeWidth="2.4"
       />
-      {life.lives.map((l) =>
+      {life.records.map((l) =>
         l.counts === 'failure' ? (
           <circle
             key={l.edgeSetId}

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { render, screen } from '@testing-library/react';
 import { kaplanMeier, medianLife } from '@/core/life';
-import type { LifeLine } from '@/crib/life';
+import type { LifeSheet } from '@/crib/life';
 import { SurvivalChart } from '../chart';
 import { BecauseThis, Caution, GradeMark, Judgements, money, Row, Unknown } from './index';
 
@@ -74,7 +74,7 @@ it('money comes from integer cents', () =>
   expect([0, 5, 3150, 100_000].map(money)).toEqual(['0.00', '0.05', '31.50', '1000.00']));
 
 describe('the survival chart', () => {
-  const life = (times: [number, boolean][]): LifeLine => {
+  const life = (times: [number, boolean][]): LifeSheet => {
     const list = times.map(([minutes, failed]) => ({ minutes, failed }));
     return {
       item: { id: 1, code: 'EM8', words: 'x' },
@@ -83,7 +83,9 @@ describe('the survival chart', () => {
       median: medianLife(list),
       expectation: null,
       endings: {},
-      lives: list.map((l, i) => ({
+      lives: list.length,
+      reckoned: list.length,
+      records: list.map((l, i) => ({
         edgeSetId: i,
         mark: `E-${i}`,
         minutes: l.minutes,

@@ -1,12 +1,12 @@
 import { useId } from 'react';
-import type { AssemblyCard } from '@/crib/rack';
+import type { RackCard } from '@/crib/rack';
 import { hatchTop, mirrored } from './drawing';
 
 /** Below this width life used is a plain bar beside the cutter; hatching would blur. */
 const HATCH_FROM_PX = 16;
 
 /** One assembly hanging from the gauge line (y = 0) about x = 0, to scale; hatching means used, cross hatching worn. */
-export function AssemblyDrawing({ card, scale }: { card: AssemblyCard; scale: number }) {
+export function AssemblyDrawing({ card, scale }: { card: RackCard; scale: number }) {
   const id = useId();
   const { outline: o, life, wear } = card;
   const flute = mirrored(o.flute, scale);
@@ -15,7 +15,7 @@ export function AssemblyDrawing({ card, scale }: { card: AssemblyCard; scale: nu
   const fluteLength = tip - top;
   const half = Math.max(...o.flute.map((p) => p.r)) * scale;
   const usedTop = life.used === null ? null : hatchTop(tip, fluteLength, life.used);
-  const worn = wear.latest ? Math.min(1, wear.latest.flank_wear_mm / wear.limitMm) : 0;
+  const worn = Math.min(1, wear ?? 0);
   const wornTop = worn > 0 ? hatchTop(tip, fluteLength, worn * 0.3) : null;
   const unmeasured = card.measured.state === 'not measured';
   return (

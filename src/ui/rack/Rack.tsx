@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import type { AssemblyCard } from '@/crib/rack';
+import type { RackCard } from '@/crib/rack';
 import { useLengths } from '../shell';
 import { AssemblyDrawing } from './AssemblyDrawing';
 import { rackLayout, ROW_LABELS } from './rackLayout';
@@ -10,7 +10,7 @@ import { rackLayout, ROW_LABELS } from './rackLayout';
 export interface RackSlot {
   key: string;
   title: string;
-  card: AssemblyCard | null;
+  card: RackCard | null;
   /** Reach its job needs, mm from the tip up; drawn as a line. */
   reachMm: number | null;
   missing?: string;
@@ -164,7 +164,7 @@ function RackRow({
 
 const labelOf = (slot: RackSlot, show: (mm: number | null) => string): string =>
   slot.card
-    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.measurement.gauge_length_mm)}` : slot.card.measured.state}`
+    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.lengthMm)}` : slot.card.measured.state}`
     : `${slot.title}: ${slot.missing ?? 'to build'}`;
 
 /** The drawing and the words below its tip. */
@@ -236,7 +236,7 @@ function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
           fill="var(--ink)"
           className="fig"
         >
-          {show(card.measured.measurement.gauge_length_mm)}
+          {show(card.measured.lengthMm)}
         </text>
       ) : (
         // Two lines: in one the words of narrow neighbours would touch.

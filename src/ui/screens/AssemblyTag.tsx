@@ -3,7 +3,7 @@ import { inCrib } from '@/core/stock';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { AssemblyCard } from '@/crib/rack';
+import type { AssemblyView } from '@/crib/rack';
 import { BecauseThis, Caution, GradeMark, Judgements, Row } from '../figure';
 import { ProblemNote, useVerb, VerbForm } from '../form';
 import { useLengths, useTimes } from '../shell';
@@ -15,7 +15,7 @@ import { useQuery } from './query';
 type Place = { code: string; name: string; kind: string };
 
 /** An assembly's tag: its big figures, the question about it, its actions. */
-export function AssemblyTag({ card, places }: { card: AssemblyCard; places: Place[] }) {
+export function AssemblyTag({ card, places }: { card: AssemblyView; places: Place[] }) {
   const query = useQuery();
   const { entered, show, unitWord } = useLengths();
   const act = query.get('do');
@@ -193,7 +193,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyCard; places: Plac
   );
 }
 
-function Question({ card }: { card: AssemblyCard }) {
+function Question({ card }: { card: AssemblyView }) {
   const { send, problem } = useVerb('judgeMeasurement');
   const [reason, setReason] = useState('');
   if (card.measured.state !== 'in question') return null;
@@ -238,7 +238,7 @@ function Question({ card }: { card: AssemblyCard }) {
   );
 }
 
-function Past({ card }: { card: AssemblyCard }) {
+function Past({ card }: { card: AssemblyView }) {
   const { moment } = useTimes();
   const { entered } = useLengths();
   return (

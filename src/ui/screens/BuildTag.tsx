@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { expectedGaugeLength, judgeBuild } from '@/core/assemblies';
 import { parseLength } from '@/core/units';
-import type { JobLine } from '@/crib/jobs';
+import type { JobView } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
 import { Caution, Judgements } from '../figure';
 import { VerbForm, type Found } from '../form';
@@ -17,7 +17,7 @@ const CUTTERS = takeables('cutter');
 const HOLDERS = takeables('holder');
 
 /** Build an assembly: cutter and holder from stock, the stickout; judged while it is typed. */
-export function BuildTag({ job, t }: { job: JobLine | null; t: string | null }) {
+export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) {
   const query = useQuery();
   const router = useRouter();
   const { show, unit: shownUnit } = useLengths();

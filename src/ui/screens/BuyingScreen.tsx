@@ -11,10 +11,20 @@ import { EntryBack } from './EntryBack';
 import { useQuery } from './query';
 
 /** What to buy, how many, by which day and because of what; and what is on order. */
-export function BuyingScreen({ view, shop, today }: { view: BuyingView; shop: ShopView; today: string }) {
+export function BuyingScreen({
+  view,
+  order,
+  shop,
+  today,
+}: {
+  view: BuyingView;
+  /** The order that is open. */
+  order: BuyingView['orders'][number] | null;
+  shop: ShopView;
+  today: string;
+}) {
   const query = useQuery();
   const open = view.lines.find((l) => l.item.code === query.get('open')) ?? null;
-  const order = view.orders.find((o) => o.number === query.get('order')) ?? null;
   const openOrders = view.orders.filter((o) => o.received < o.quantity);
   const toOrder = view.lines.filter((l) => l.proposal.say === 'order');
   return (
@@ -116,8 +126,8 @@ export function BuyingScreen({ view, shop, today }: { view: BuyingView; shop: Sh
             </tr>
           </thead>
           <tbody>
-            {view.orders.slice(0, 30).map((o) => (
-              <tr key={o.number} className={o === order ? 'open' : undefined}>
+            {view.orders.map((o) => (
+              <tr key={o.number} className={o.number === order?.number ? 'open' : undefined}>
                 <td>
                   <Link className="fig" href={query.href({ order: o.number, open: null })} scroll={false}>
                     {o.number}

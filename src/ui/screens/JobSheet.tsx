@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { Grade } from '@/core/because';
-import type { JobLine, ToolLine } from '@/crib/jobs';
+import type { JobView, ToolLine } from '@/crib/jobs';
 import { Caution, GradeMark } from '../figure';
 import { shortDay, useLengths, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
@@ -11,7 +11,7 @@ import { ProgramDrop } from './ProgramDrop';
 import { useQuery } from './query';
 
 /** One job as a sheet of its tools, its program and what was made. */
-export function JobSheet({ job }: { job: JobLine }) {
+export function JobSheet({ job }: { job: JobView }) {
   const query = useQuery();
   const router = useRouter();
   const { show, unitWord } = useLengths();
@@ -102,7 +102,7 @@ export function JobSheet({ job }: { job: JobLine }) {
           <p>
             A part takes <strong className="fig">{min(cycle!.cutting)} min</strong> in the cut; the machine
             adds about <span className="fig">{min(cycle!.rapid)}</span> in rapid and{' '}
-            <span className="fig">{min(cycle!.changes)}</span> for {program.report.tool_changes} changes.{' '}
+            <span className="fig">{min(cycle!.changes)}</span> for {program.toolChanges} changes.{' '}
             <span className="soft">Without acceleration, so at least that.</span>
           </p>
           <ProgramNotes job={job} />
@@ -122,7 +122,7 @@ export function JobSheet({ job }: { job: JobLine }) {
       </Caution>
       <h2>Parts logged</h2>
       {job.logs.length === 0 && <p className="soft">None yet.</p>}
-      {job.logs.slice(0, 12).map((l) => (
+      {job.logs.map((l) => (
         <div key={l.id} style={{ borderBottom: '1px dotted var(--line)' }}>
           <span className="fig">{l.parts}</span>{' '}
           <span className="soft small">
@@ -131,9 +131,9 @@ export function JobSheet({ job }: { job: JobLine }) {
           <EntryBack entry={l.entry_id} what={`${l.parts} parts logged ${moment(l.happened_at)}`} />
         </div>
       ))}
-      {job.logs.length > 12 && (
+      {job.moreLogs && (
         <p className="soft small">
-          and {job.logs.length - 12} more under <Link href="/history">Entries</Link>
+          Earlier ones stand under <Link href="/history">Entries</Link>.
         </p>
       )}
     </>
@@ -150,8 +150,8 @@ function Worst({ line }: { line: ToolLine }) {
   );
 }
 
-function ProgramNotes({ job }: { job: JobLine }) {
-  const report = job.program!.report;
+function ProgramNotes({ job: { report } }: { job: JobView }) {
+  if (!report) return null;
   return (
     <>
       {report.warnings.length > 0 && (

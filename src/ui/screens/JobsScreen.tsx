@@ -2,8 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import type { Grade } from '@/core/because';
-import type { JobLine, JobsView } from '@/crib/jobs';
-import type { AssemblyCard } from '@/crib/rack';
+import type { JobsView, JobSummary, JobView } from '@/crib/jobs';
 import type { ShopView } from '@/crib/shop';
 import { GradeMark } from '../figure';
 import { Middle, shortDay } from '../shell';
@@ -13,24 +12,35 @@ import { useQuery } from './query';
 
 interface Props {
   view: JobsView;
+  /** The job that is open. */
+  job: JobView | null;
   shop: ShopView;
-  assemblies: AssemblyCard[];
 }
 
 /** Jobs by due day, or one job as a sheet of its tools. */
-export function JobsScreen({ view, shop, assemblies }: Props) {
+export function JobsScreen({ view, job, shop }: Props) {
   const query = useQuery();
-  const open = view.jobs.find((j) => j.operation.job === query.get('open')) ?? null;
-  const line = open?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
+  const line = job?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
   const beside =
     query.get('new') === 'job' ? (
       <NewJobTag shop={shop} />
-    ) : open && line ? (
-      <ToolTag key={`${open.operation.id} ${line.t}`} job={open} line={line} assemblies={assemblies} />
-    ) : open ? (
-      <OperationTag key={open.operation.id} job={open} />
+    ) : job && line ? (
+      <ToolTag key={`${job.operation.id} ${line.t}`} job={job} line={line} />
+    ) : job ? (
+      <OperationTag key={job.operation.id} job={job} />
     ) : null;
-  return <Middle beside={beside}>{open ? <JobSheet job={open} /> : <JobList jobs={view.jobs} />}</Middle>;
+  return (
+    <Middle beside={beside}>
+      {job ? (
+        <JobSheet job={job} />
+      ) : (
+        <>
+          <JobList jobs={view.open} any={view.done.length > 0} />
+          <DoneList view={view} />
+        </>
+      )}
+    </Middle>
+  );
 }
 
 const WORDS: Record<Grade, string> = {
@@ -40,16 +50,14 @@ const WORDS: Record<Grade, string> = {
   'not judged': 'not all judged',
 };
 
-function JobList({ jobs }: { jobs: JobLine[] }) {
+function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
   const query = useQuery();
   return (
     <>
       <div className="head">
         <div>
           <h1>Jobs</h1>
-          <div className="soft">
-            {jobs.filter((j) => j.partsLeft > 0).length} with parts to make, the first due on top
-          </div>
+          <div className="soft">{jobs.length} with parts to make, the first due on top</div>
         </div>
         <div className="acts">
           <Button component={Link} href={query.href({ new: 'job' })} scroll={false}>
@@ -57,7 +65,9 @@ function JobList({ jobs }: { jobs: JobLine[] }) {
           </Button>
         </div>
       </div>
-      {jobs.length === 0 ? (
+      {jobs.length === 0 && any ? (
+        <p className="soft">Every part that was booked is made.</p>
+      ) : jobs.length === 0 ? (
         <div className="empty">
           A job says what is to be made, of what, by when; its program says how long each cutter cuts.{' '}
           <Link href="/jobs?new=job">Add the first job</Link>.
@@ -95,10 +105,10 @@ function JobList({ jobs }: { jobs: JobLine[] }) {
                   {j.partsLeft} <span className="soft">of {j.operation.quantity}</span>
                 </td>
                 <td className="fig">{shortDay(j.operation.due)}</td>
-                <td className="num fig">{j.program ? `${j.ready}/${j.tools.length}` : '·'}</td>
-                <td className="num fig">{j.cycle ? j.cycle.cutting.toFixed(2) : '·'}</td>
+                <td className="num fig">{j.hasProgram ? `${j.ready}/${j.tools}` : '·'}</td>
+                <td className="num fig">{j.cutting === null ? '·' : j.cutting.toFixed(2)}</td>
                 <td>
-                  {j.program ? (
+                  {j.hasProgram ? (
                     <GradeMark grade={j.grade}>{WORDS[j.grade]}</GradeMark>
                   ) : (
                     <GradeMark grade="not judged">no program</GradeMark>
@@ -109,6 +119,53 @@ function JobList({ jobs }: { jobs: JobLine[] }) {
           </tbody>
         </table>
       )}
+    </>
+  );
+}
+
+/** What is made: a page, the last due on top. */
+function DoneList({ view }: { view: JobsView }) {
+  const query = useQuery();
+  if (view.done.length === 0) return null;
+  return (
+    <>
+      <h2>All parts made</h2>
+      <table className="list">
+        <thead>
+          <tr>
+            <th>Job</th>
+            <th>Part</th>
+            <th>Material</th>
+            <th>Machine</th>
+            <th className="num">Made</th>
+            <th>Due</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.done.map((o) => (
+            <tr key={o.id}>
+              <td>
+                <Link className="fig" href={`/jobs?open=${encodeURIComponent(o.job)}`}>
+                  {o.job}
+                </Link>
+              </td>
+              <td>
+                {o.part} {o.revision && <span className="soft">rev {o.revision}</span>}
+              </td>
+              <td>{o.material}</td>
+              <td>{o.machine}</td>
+              <td className="num fig">
+                {o.parts_made} <span className="soft">of {o.quantity}</span>
+              </td>
+              <td className="fig">{shortDay(o.due)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="small">
+        {query.get('after') && <Link href={query.href({ after: null })}>back to the latest</Link>}{' '}
+        {view.next !== null && <Link href={query.href({ after: String(view.next) })}>older ones</Link>}
+      </p>
     </>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import Link from 'next/link';
-import type { LifeLine, LifeView } from '@/crib/life';
+import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
 import { SurvivalChart } from '../chart';
 import { BecauseThis, money, Row } from '../figure';
 import { Middle, useTimes } from '../shell';
@@ -8,7 +8,10 @@ import { Tag } from '../tag';
 import { EntryBack } from './EntryBack';
 import { useQuery } from './query';
 
-const key = (l: LifeLine) => `${l.item.code} ${l.material.code}`;
+const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
+/** How many lives a figure rests on. */
+const livesWords = (l: LifeLine) =>
+  l.reckoned < l.lives ? `the latest ${l.reckoned} of ${l.lives}` : String(l.lives);
 const medianWords = (l: LifeLine) =>
   !l.median
     ? '—'
@@ -17,9 +20,8 @@ const medianWords = (l: LifeLine) =>
       : `more than ${l.median.moreThan.toFixed(0)} min`;
 
 /** Lives per cutter and material: how long they lasted, how they ended. */
-export function LifeScreen({ view }: { view: LifeView }) {
+export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | null }) {
   const query = useQuery();
-  const open = view.lines.find((l) => key(l) === query.get('open')) ?? view.lines[0] ?? null;
   return (
     <Middle beside={open ? <LifeTag line={open} /> : null}>
       <h1>Life</h1>
@@ -31,7 +33,7 @@ export function LifeScreen({ view }: { view: LifeView }) {
       ) : (
         <>
           <div className="soft">
-            {open.item.words} in {open.material.name}: {open.lives.length} lives
+            {open.item.words} in {open.material.name}: {livesWords(open)} lives
           </div>
           <SurvivalChart life={open} />
           <h2>All cutters</h2>
@@ -48,14 +50,18 @@ export function LifeScreen({ view }: { view: LifeView }) {
             </thead>
             <tbody>
               {view.lines.map((l) => (
-                <tr key={key(l)} className={l === open ? 'open' : undefined}>
+                <tr key={`${l.item.id} ${l.material.id}`} className={same(l, open) ? 'open' : undefined}>
                   <td>
-                    <Link className="fig" href={query.href({ open: key(l) })} scroll={false}>
+                    <Link
+                      className="fig"
+                      href={query.href({ item: l.item.code, material: l.material.code })}
+                      scroll={false}
+                    >
                       {l.item.code}
                     </Link>
                   </td>
                   <td>{l.material.code}</td>
-                  <td className="num fig">{l.lives.length}</td>
+                  <td className="num fig">{l.lives}</td>
                   <td className="num fig">{medianWords(l)}</td>
                   <td className="num fig">
                     {l.expectation ? `${l.expectation.minutes.toFixed(0)} min` : 'cannot say'}
@@ -69,6 +75,10 @@ export function LifeScreen({ view }: { view: LifeView }) {
               ))}
             </tbody>
           </table>
+          <p className="small">
+            {query.get('after') && <Link href={query.href({ after: null })}>back to the most lives</Link>}{' '}
+            {view.next !== null && <Link href={query.href({ after: view.next })}>fewer lives</Link>}
+          </p>
           {view.apart.length > 0 && (
             <>
               <h2>Shown apart, not fitted</h2>
@@ -93,7 +103,7 @@ export function LifeScreen({ view }: { view: LifeView }) {
   );
 }
 
-function LifeTag({ line }: { line: LifeLine }) {
+function LifeTag({ line }: { line: LifeSheet }) {
   const { day } = useTimes();
   const { expectation: e } = line;
   return (
@@ -103,7 +113,7 @@ function LifeTag({ line }: { line: LifeLine }) {
           {e ? `${e.minutes.toFixed(0)} min` : 'cannot say'}
         </Row>
         <Row name="Half last">{medianWords(line)}</Row>
-        <Row name="Lives">{line.lives.length}</Row>
+        <Row name="Lives">{livesWords(line)}</Row>
       </div>
       {e && <BecauseThis because={e.because} />}
       <p className="soft small">
@@ -112,7 +122,7 @@ function LifeTag({ line }: { line: LifeLine }) {
         time with at most half not failed. A suggestion, not permission.
       </p>
       <h2>Its lives</h2>
-      {[...line.lives].reverse().map((l) => (
+      {line.records.map((l) => (
         <div key={l.edgeSetId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>
           <div style={{ display: 'flex', justifyContent: 'space-between' }}>
             <span>

@@ -1,8 +1,8 @@
 'use client';
-import type { AssemblyCard } from '@/crib/rack';
+import type { AssemblyView } from '@/crib/rack';
 
 /** The label that goes with the assembly: 50 x 25 mm, number, code, length; a blank looks like a blank. */
-export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
+export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
   const m = card.measured.state === 'measured' ? card.measured.measurement : null;
   // The machines its jobs run on come first: a label has room for two.
   const tied = new Set(card.ties.map((t) => t.machine));
@@ -47,7 +47,7 @@ export function PrintTag({ card, code }: { card: AssemblyCard; code: string }) {
   );
 }
 
-const registerWords = ({ machine, units, H }: AssemblyCard['registers'][number]): string =>
+const registerWords = ({ machine, units, H }: AssemblyView['registers'][number]): string =>
   'value' in H
     ? `${machine} H ${(units === 'mm' ? H.value : H.value / 25.4).toFixed(units === 'mm' ? 3 : 4)}`
     : `${machine} needs ${H.needs}`;

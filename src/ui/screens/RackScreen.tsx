@@ -2,8 +2,8 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import type { JobLine } from '@/crib/jobs';
-import type { AssemblyCard, RackView } from '@/crib/rack';
+import type { JobView } from '@/crib/jobs';
+import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
 import { Rack, type RackSlot } from '../rack';
 import { Middle, useScreenScan } from '../shell';
 import { AssemblyTag } from './AssemblyTag';
@@ -22,19 +22,23 @@ const ORDERS: [Order, string][] = [
 export function RackScreen({
   view,
   jobs,
+  job,
+  card,
   places,
 }: {
   view: RackView;
-  jobs: JobLine[];
+  /** Operations with parts to make and a program. */
+  jobs: { operation: number; job: string }[];
+  /** The job that was asked for. */
+  job: JobView | null;
+  /** The assembly that is open. */
+  card: AssemblyView | null;
   places: { code: string; name: string; kind: string }[];
 }) {
   const query = useQuery();
   const router = useRouter();
   const open = query.get('open');
-  const jobNumber = query.get('job');
-  const job = jobs.find((j) => j.operation.job === jobNumber) ?? null;
   const order = (query.get('by') as Order | null) ?? (job ? 't' : 'tag');
-  const card = view.assemblies.find((a) => a.tag === open) ?? null;
   const building = query.get('new') === 'build';
   useScreenScan((text) => {
     if (!card || text.toUpperCase() !== card.tag) return null;
@@ -48,10 +52,7 @@ export function RackScreen({
   );
   const waiting = view.assemblies.filter((a) => a.measured.state !== 'measured').length;
   const beside = building ? (
-    <BuildTag
-      job={jobs.find((j) => String(j.operation.id) === query.get('operation')) ?? null}
-      t={query.get('t')}
-    />
+    <BuildTag job={query.get('operation') === null ? null : job} t={query.get('t')} />
   ) : card ? (
     <AssemblyTag key={card.tag} card={card} places={places} />
   ) : open ? (
@@ -88,18 +89,16 @@ export function RackScreen({
         <Link href={query.href({ job: null })} aria-current={!job ? 'true' : undefined} scroll={false}>
           All
         </Link>
-        {jobs
-          .filter((j) => j.partsLeft > 0 && j.program)
-          .map((j) => (
-            <Link
-              key={j.operation.id}
-              href={query.href({ job: j.operation.job })}
-              aria-current={job === j ? 'true' : undefined}
-              scroll={false}
-            >
-              {j.operation.job}
-            </Link>
-          ))}
+        {jobs.map((j) => (
+          <Link
+            key={j.operation}
+            href={query.href({ job: j.job })}
+            aria-current={job?.operation.id === j.operation ? 'true' : undefined}
+            scroll={false}
+          >
+            {j.job}
+          </Link>
+        ))}
         <span className="soft" aria-hidden="true">
           |
         </span>
@@ -147,12 +146,12 @@ export function RackScreen({
   );
 }
 
-const slotOf = (card: AssemblyCard, job: JobLine | null): RackSlot => {
+const slotOf = (card: RackCard, job: JobView | null): RackSlot => {
   const tie = card.ties.find((t) => !job || t.operation === job.operation.id);
   return { key: card.tag, title: tie ? `T${tie.t}` : '·', card, reachMm: tie?.reachMm ?? null };
 };
 
-const slotsOfJob = (job: JobLine, assemblies: AssemblyCard[]): RackSlot[] =>
+const slotsOfJob = (job: JobView, assemblies: RackCard[]): RackSlot[] =>
   job.tools.map((t) => ({
     key: `T${t.t}`,
     title: `T${t.t}`,

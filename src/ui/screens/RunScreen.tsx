@@ -2,28 +2,14 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { JobLine } from '@/crib/jobs';
-import type { AssemblyCard } from '@/crib/rack';
+import type { RackCard, RunView } from '@/crib/rack';
 import { Caution, GradeMark } from '../figure';
 import { ProblemNote, SendButton, useVerb, VerbForm } from '../form';
 import { Middle, useSurroundings } from '../shell';
 import { Stepper } from './Stepper';
 
-interface OpenUse {
-  t: number;
-  minutes: number;
-}
-
 /** At the machine: parts made, and each tool's life with its end a tap away. */
-export function RunScreen({
-  job,
-  assemblies,
-  openUses,
-}: {
-  job: JobLine;
-  assemblies: AssemblyCard[];
-  openUses: OpenUse[];
-}) {
+export function RunScreen({ view: { job, assemblies, openUses, standing } }: { view: RunView }) {
   const [parts, setParts] = useState('1');
   const { who } = useSurroundings();
   const log = useVerb('logParts');
@@ -71,7 +57,7 @@ export function RunScreen({
                   label: 'Assembly',
                   kind: 'choice',
                   wide: true,
-                  options: assemblies.map((a) => [a.tag, `${a.tag}: ${a.cutter.words}`] as const),
+                  options: standing.map((a) => [a.tag, `${a.tag}: ${a.words}`] as const),
                 },
               ]}
               said={(d) => `${Number(d.minutes).toFixed(1)} min given to ${String(d.tag)}`}
@@ -117,7 +103,7 @@ export function RunScreen({
   );
 }
 
-function LifeBar({ card, operation }: { card: AssemblyCard; operation: number }) {
+function LifeBar({ card, operation }: { card: RackCard; operation: number }) {
   const { used, leftMinutes } = card.life;
   const goodFor = card.ties.find((t) => t.operation === operation)?.goodFor ?? null;
   return (

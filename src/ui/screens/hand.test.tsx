@@ -1,8 +1,7 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { AssemblyCard } from '@/crib/rack';
+import type { AssemblyView, RackCard, RunView } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
-import type { JobLine } from '@/crib/jobs';
 import { assemblyOutline } from '@/core/assemblies';
 import { geometry } from '@/core/cutters';
 import { showIn } from '../testing';
@@ -29,7 +28,7 @@ const holder = {
   RPM_MAX: 12000,
   segments: [{ length: 60, upper: 63, lower: 32 }],
 };
-const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
+const card = (over: Partial<AssemblyView> = {}): AssemblyView => ({
   tag: 'A-0001',
   mark: 'E-0001',
   cutter: {
@@ -50,7 +49,7 @@ const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
   measurements: [],
   registers: [],
   life: { minutes: 20, used: 0.5, leftMinutes: 20, fresh: true, material: 'C45', because: null },
-  wear: { latest: null, limitMm: 0.2 },
+  wear: { latest: null, limitMm: 0.2, worn: null },
   ties: [
     {
       operation: 5,
@@ -67,6 +66,17 @@ const card = (over: Partial<AssemblyCard> = {}): AssemblyCard => ({
   builtAt: new Date(0),
   who: 'IK',
   entryId: 1,
+  ...over,
+});
+const hung = (over: Partial<RackCard> = {}): RackCard => ({
+  tag: 'A-0001',
+  cutter: { code: 'EM10', words: '10 mm square end mill' },
+  stickoutMm: 34,
+  outline: assemblyOutline(cutter, holder, 34),
+  measured: { state: 'not measured', lengthMm: null },
+  life: { used: 0.5, leftMinutes: 20 },
+  wear: null,
+  ties: [{ operation: 5, job: 'J-1', t: 7, goodFor: 10, reachMm: 30 }],
   ...over,
 });
 const source = (over: Partial<TakeSource> = {}): TakeSource => ({
@@ -255,9 +265,16 @@ describe('at the machine', () => {
       { t: 7, tag: 'A-0001', words: 'end mill' },
       { t: 8, tag: null, words: null },
     ],
-  } as unknown as JobLine;
+  } as unknown as RunView['job'];
+  const view = (over: Partial<RunView> = {}): RunView => ({
+    job,
+    assemblies: [hung()],
+    openUses: [],
+    standing: [],
+    ...over,
+  });
   it('logs what the stepper says', async () => {
-    const { calls } = showIn(<RunScreen job={job} assemblies={[card()]} openUses={[]} />);
+    const { calls } = showIn(<RunScreen view={view()} />);
     await tap('Parts made: one more');
     await tap('Parts made: one more');
     await tap('Log parts');
@@ -266,18 +283,9 @@ describe('at the machine', () => {
   });
   it('says a tool’s life in parts, asks for a change at 80 %, and says when it is past', () => {
     const life = (used: number | null) =>
-      card({
-        life: {
-          minutes: 20,
-          used,
-          leftMinutes: used === null ? null : 40 * (1 - used),
-          fresh: used !== null,
-          material: 'C45',
-          because: null,
-        },
-      });
-    const words = (c: AssemblyCard) => {
-      const { container, unmount } = showIn(<RunScreen job={job} assemblies={[c]} openUses={[]} />);
+      hung({ life: { used, leftMinutes: used === null ? null : 40 * (1 - used) } });
+    const words = (c: RackCard) => {
+      const { container, unmount } = showIn(<RunScreen view={view({ assemblies: [c] })} />);
       const text = container.querySelector('.toolrow')!.textContent!;
       unmount();
       return text;
@@ -288,7 +296,7 @@ describe('at the machine', () => {
     expect(words(life(null))).toMatch(/cannot say/);
   });
   it('a T without a tag says so, and open minutes ask which assembly it was', () => {
-    showIn(<RunScreen job={job} assemblies={[card()]} openUses={[{ t: 8, minutes: 12.34 }]} />);
+    showIn(<RunScreen view={view({ openUses: [{ t: 8, minutes: 12.34 }] })} />);
     expect(screen.getByText('no tag tied')).toBeTruthy();
     expect(screen.getByText(/T8 ran 12.3 min without a tag/)).toBeTruthy();
   });
@@ -306,7 +314,7 @@ it('the stepper counts from blank, never below none, and leaves words for the do
 });
 
 describe('the rack', () => {
-  const slot = (c: AssemblyCard | null, reachMm: number | null = null) => ({
+  const slot = (c: RackCard | null, reachMm: number | null = null) => ({
     key: c?.tag ?? 'x',
     title: 'T7',
     card: c,
@@ -315,34 +323,33 @@ describe('the rack', () => {
   const show = (slots: ReturnType<typeof slot>[], open: string | null = null) =>
     showIn(<Rack slots={slots} open={open} hrefOf={(s) => `/rack?open=${s.card?.tag ?? 'build'}`} />);
   it('names each assembly with its length or why there is none', () => {
-    show([slot(card()), slot(null)]);
+    show([slot(hung()), slot(null)]);
     expect(screen.getByRole('link', { name: /T7 A-0001 10 mm square end mill, not measured/ })).toBeTruthy();
     expect(screen.getByText('not measured')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'T7: to build' })).toBeTruthy();
   });
   it('draws the needed reach, and says short where the holder would hit', () => {
-    const { container, unmount } = show([slot(card(), 30)]);
+    const { container, unmount } = show([slot(hung(), 30)]);
     expect(container.querySelectorAll('line[stroke="var(--brass)"]')).toHaveLength(1);
     expect(screen.queryByText('■ short')).toBeNull();
     unmount();
-    show([slot(card(), 36)]);
+    show([slot(hung(), 36)]);
     expect(screen.getByText('■ short')).toBeTruthy();
   });
   it('hatching means used, cross hatching worn; neither is drawn where it is not known', () => {
-    const hatched = (c: AssemblyCard) => {
+    const hatched = (c: RackCard) => {
       const { container, unmount } = show([slot(c)]);
       const found = container.querySelectorAll('rect[fill^="url"]').length;
       expect(container.innerHTML).not.toMatch(/NaN/);
       unmount();
       return found;
     };
-    const wear = { latest: { flank_wear_mm: 0.1 } as AssemblyCard['wear']['latest'], limitMm: 0.2 };
-    expect(hatched(card({ life: { ...card().life, used: null } }))).toBe(0);
-    expect(hatched(card())).toBe(1);
-    expect(hatched(card({ wear }))).toBe(2);
+    expect(hatched(hung({ life: { ...hung().life, used: null } }))).toBe(0);
+    expect(hatched(hung())).toBe(1);
+    expect(hatched(hung({ wear: 0.5 }))).toBe(2);
   });
   it('the open one is marked for every reader', () => {
-    const { container } = show([slot(card())], 'A-0001');
+    const { container } = show([slot(hung())], 'A-0001');
     expect(within(container).getByRole('link', { current: true })).toBeTruthy();
   });
 });

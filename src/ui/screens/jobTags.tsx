@@ -1,8 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import type { JobLine, ToolLine } from '@/crib/jobs';
-import type { AssemblyCard } from '@/crib/rack';
+import type { JobView, ToolLine } from '@/crib/jobs';
 import type { ShopView } from '@/crib/shop';
 import { Judgements, Row, Unknown } from '../figure';
 import { VerbForm } from '../form';
@@ -12,15 +11,7 @@ import { useQuery } from './query';
 import { SET_UP } from './setUp';
 
 /** One T of a job: what the program asks of it, its checks, the assembly tied to it. */
-export function ToolTag({
-  job,
-  line,
-  assemblies,
-}: {
-  job: JobLine;
-  line: ToolLine;
-  assemblies: AssemblyCard[];
-}) {
+export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
   const query = useQuery();
   const { show, unitWord } = useLengths();
   const { tool } = line;
@@ -60,8 +51,8 @@ export function ToolTag({
             label: 'Assembly (blank frees the T)',
             kind: 'choice',
             wide: true,
-            options: assemblies.map(
-              (a) => [a.tag, `${a.tag}: ${a.cutter.words}, stickout ${show(a.stickoutMm, 1)}`] as const,
+            options: job.standing.map(
+              (a) => [a.tag, `${a.tag}: ${a.words}, stickout ${show(a.stickoutMm, 1)}`] as const,
             ),
             start: line.tag ?? '',
           },
@@ -91,7 +82,7 @@ export function ToolTag({
 }
 
 /** An operation: what is known of it beside its program. */
-export function OperationTag({ job }: { job: JobLine }) {
+export function OperationTag({ job }: { job: JobView }) {
   const { entered, unitWord } = useLengths();
   const { operation: o } = job;
   const unknown = <Unknown>not known</Unknown>;

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { rackView } from '@/crib/rack';
+import { assemblyView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { takeableView } from '@/crib/stock';
 import { EndScreen } from '@/ui/screens';
@@ -7,8 +7,7 @@ import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {
   const { db, view } = await openForPage();
-  const tag = (await params).tag.toUpperCase();
-  const card = (await view(rackView)).assemblies.find((a) => a.tag === tag);
+  const card = await assemblyView(db, (await params).tag);
   if (!card) notFound();
   return (
     <EndScreen

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { inCrib } from '@/core/stock';
-import type { PlaceLine } from '@/crib/stock';
+import type { PlaceView } from '@/crib/stock';
 import { Row } from '../../figure';
 import { VerbForm } from '../../form';
 import { Tag } from '../../tag';
@@ -12,10 +12,10 @@ import { KIND_WORDS } from './Tree';
 /** What lies at one place, and the count of it. */
 export function PlaceTag({
   place,
-  lines,
+  view: { lines, more },
 }: {
   place: { code: string; name: string; kind: string };
-  lines: PlaceLine[];
+  view: PlaceView;
 }) {
   const query = useQuery();
   const router = useRouter();
@@ -59,6 +59,15 @@ export function PlaceTag({
             </Row>
           ))}
         </div>
+      )}
+      {more && (
+        <p className="soft small">
+          More lies here than is shown:{' '}
+          <Link href={`/places?show=stock&place=${encodeURIComponent(place.code)}&lies=anywhere`}>
+            all of it in the table of stock
+          </Link>
+          .
+        </p>
       )}
       <p className="small">
         <Link href={`/places?show=moves&place=${encodeURIComponent(place.code)}`}>What moved here</Link> ·{' '}

@@ -6,7 +6,7 @@ import type {
   ConsignedView,
   CountView,
   MovementsView,
-  PlaceLine,
+  PlaceView,
   PlacesView,
   SavedView,
   StockView,
@@ -30,7 +30,7 @@ import { Tree } from './Tree';
 
 interface Props {
   view: PlacesView;
-  place: { place: { code: string; name: string; kind: string } | null; lines: PlaceLine[] };
+  place: PlaceView;
   count: CountView;
   moves: MovementsView | null;
   /** null: not asked for. */
@@ -74,7 +74,7 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
       />
     </Tag>
   ) : place.place ? (
-    <PlaceTag place={place.place} lines={place.lines} />
+    <PlaceTag place={place.place} view={place} />
   ) : null;
   return (
     <Middle beside={beside}>

@@ -45,7 +45,7 @@ const view = (over: Partial<PlacesView> = {}): PlacesView => ({
   ...over,
 });
 const nothing = {
-  place: { place: null, lines: [] },
+  place: { place: null, lines: [], more: false },
   count: { sheet: null, lines: [] },
   moves: null,
   stock: null,

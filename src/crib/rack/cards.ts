@@ -1,0 +1,233 @@
+import { assemblyOutline, expectedGaugeLength, judgeBuild, type AssemblyOutline } from '@/core/assemblies';
+import type { Because, Judgement } from '@/core/because';
+import { regroundGeometry, type CutterGeometry } from '@/core/cutters';
+import { reachNeeded } from '@/core/jobs';
+import { isWorn, wearLimit } from '@/core/life';
+import { factText, loadItems, type CribItem } from '@/crib/cutters';
+import { loadLifeBook, type LifeBook } from '@/crib/life';
+import { measuredState, type MeasuredState } from '@/crib/measuring';
+import {
+  manyAssembliesById,
+  manyStandingAssemblies,
+  measuredNow,
+  type AssemblyRow,
+  type MeasuredRow,
+} from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import {
+  manyOperationsById,
+  manyPrograms,
+  manyTiesOfAssemblies,
+  type OperationRow,
+  type TieRow,
+} from '@/data/jobs';
+import { manyLatestWear, type WearRow } from '@/data/life';
+import { presentSizes } from '@/data/stock';
+import { group } from 'd3';
+
+export interface TiedTo {
+  operation: number;
+  job: string;
+  part: string;
+  machine: string;
+  t: number;
+  minutesPerPart: number;
+  partsLeft: number;
+  /** Parts the life left is good for; null: cannot say. */
+  goodFor: number | null;
+  reachMm: number | null;
+}
+
+/** An assembly that stands, as Today and its tag show it. */
+export interface AssemblyCard {
+  tag: string;
+  mark: string;
+  cutter: Pick<CribItem, 'code' | 'kind' | 'family' | 'words' | 'guesses'> & { DC: number };
+  holder: Pick<CribItem, 'code' | 'words' | 'taper' | 'guesses'>;
+  stickoutMm: number;
+  stickoutEntered: string;
+  expectedMm: number;
+  outline: AssemblyOutline;
+  judgements: Judgement[];
+  measured: MeasuredState;
+  life: {
+    minutes: number;
+    used: number | null;
+    leftMinutes: number | null;
+    fresh: boolean;
+    material: string | null;
+    because: Because | null;
+  };
+  wear: { latest: WearRow | null; limitMm: number; worn: boolean | null };
+  /** Of operations with parts to make; where there is none, the one it was tied to last. */
+  ties: TiedTo[];
+  builtAt: Date;
+  who: string;
+  entryId: number;
+}
+
+/** A card with the rows it was made of, for what else is computed from them. */
+export interface Standing {
+  card: AssemblyCard;
+  row: AssemblyRow;
+  cutter: CutterGeometry;
+  operations: OperationRow[];
+}
+
+interface Around {
+  items: Map<number, CribItem>;
+  book: LifeBook;
+  measured: Map<number, MeasuredRow>;
+  wear: Map<number, WearRow>;
+  /** Reground pieces as they are now. */
+  sizes: Map<number, { dc: number; lcf: number }>;
+  tiesOf: Map<number, Tied[]>;
+}
+interface Tied {
+  operation: OperationRow;
+  t: number;
+  minutesPerPart: number;
+  lowestFeedZ: number | null;
+}
+
+/** All assemblies that stand, by tag. */
+export const standingCards = async (c: Connection): Promise<AssemblyCard[]> =>
+  (await standingOf(c, await manyStandingAssemblies(c))).map((s) => s.card);
+
+/** Some of them, by number. */
+export const standingById = async (c: Connection, ids: readonly number[]): Promise<Standing[]> =>
+  standingOf(
+    c,
+    (await manyAssembliesById(c, ids)).filter((a) => a.taken_down_entry_id === null),
+  );
+
+async function standingOf(c: Connection, rows: readonly AssemblyRow[]): Promise<Standing[]> {
+  const cutters = [...new Set(rows.map((r) => r.cutter_item_id))];
+  const items = [...new Set([...cutters, ...rows.map((r) => r.holder_item_id)])];
+  const assemblies = rows.map((r) => r.id);
+  const edges = rows.map((r) => r.edge_set_id);
+  const pieces = rows.map((r) => r.piece_id);
+  const around: Around = {
+    items: new Map((await loadItems(c, items)).map((i) => [i.id, i])),
+    book: await loadLifeBook(c, cutters, edges),
+    measured: await measuredNow(c, assemblies),
+    wear: new Map((await manyLatestWear(c, edges)).map((w) => [w.edge_set_id, w])),
+    sizes: await presentSizes(c, pieces),
+    tiesOf: await tiesOf(c, await manyTiesOfAssemblies(c, assemblies)),
+  };
+  return rows.map((row) => cardOf(row, around));
+}
+
+async function tiesOf(
+  c: Connection,
+  ties: readonly (TieRow & { assembly_id: number })[],
+): Promise<Around['tiesOf']> {
+  const ids = [...new Set(ties.map((t) => t.operation_id))];
+  const operations = new Map((await manyOperationsById(c, ids)).map((o) => [o.id, o]));
+  const programs = new Map((await manyPrograms(c, ids)).map((p) => [p.operation_id, p.tools]));
+  const tied = ties.flatMap((tie) => {
+    const operation = operations.get(tie.operation_id);
+    const tool = programs.get(tie.operation_id)?.find((x) => x.t === tie.t);
+    if (!operation) return [];
+    return [
+      {
+        assembly: tie.assembly_id,
+        operation,
+        t: tie.t,
+        minutesPerPart: (tool?.cutting_s ?? 0) / 60,
+        lowestFeedZ: tool?.lowest_feed_z_mm ?? null,
+      },
+    ];
+  });
+  return group(tied, (t) => t.assembly);
+}
+
+function cardOf(row: AssemblyRow, around: Around): Standing {
+  const cutter = around.items.get(row.cutter_item_id)!;
+  const holder = around.items.get(row.holder_item_id)!;
+  const present = regroundGeometry(cutter.cutter!, around.sizes.get(row.piece_id) ?? null);
+  const measured = measuredState(around.measured.get(row.id) ?? { newest: null, good: null });
+  const expectedMm = expectedGaugeLength(holder.holder!.LF, row.stickout_mm);
+  const ties = around.tiesOf.get(row.id) ?? [];
+  const life = lifeOf(row, around.book, ties[0]?.operation ?? null);
+  const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gauge_length_mm;
+  const wear = around.wear.get(row.edge_set_id) ?? null;
+  const card: AssemblyCard = {
+    tag: row.tag,
+    mark: row.mark,
+    cutter: {
+      code: cutter.code,
+      kind: cutter.kind,
+      family: cutter.family,
+      words: cutter.words,
+      guesses: cutter.guesses,
+      DC: present.DC,
+    },
+    holder: { code: holder.code, words: holder.words, taper: holder.taper, guesses: holder.guesses },
+    stickoutMm: row.stickout_mm,
+    stickoutEntered: row.stickout_entered,
+    expectedMm,
+    outline: assemblyOutline(present, holder.holder!, row.stickout_mm, length),
+    judgements: judgeBuild({
+      cutter: present,
+      holder: holder.holder!,
+      stickout: row.stickout_mm,
+      shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
+    }),
+    measured,
+    life,
+    wear: {
+      latest: wear,
+      limitMm: wearLimit(present.DC),
+      worn: isWorn(wear?.flank_wear_mm ?? null, present.DC),
+    },
+    ties: ties.map((t) => tiedTo(t, life.leftMinutes)),
+    builtAt: row.built_at,
+    who: row.who,
+    entryId: row.entry_id,
+  };
+  return { card, row, cutter: cutter.cutter!, operations: ties.map((t) => t.operation) };
+}
+
+const tiedTo = (
+  { operation: o, t, minutesPerPart, lowestFeedZ }: Tied,
+  leftMinutes: number | null,
+): TiedTo => ({
+  operation: o.id,
+  job: o.job,
+  part: o.part,
+  machine: o.machine,
+  t,
+  minutesPerPart,
+  partsLeft: Math.max(0, o.quantity - o.parts_made),
+  goodFor:
+    leftMinutes === null || minutesPerPart <= 0
+      ? null
+      : Math.floor(Math.max(0, leftMinutes) / minutesPerPart + 1e-9),
+  reachMm: reachNeeded(o.highest_beside_mm, lowestFeedZ),
+});
+
+function lifeOf(row: AssemblyRow, book: LifeBook, operation: OperationRow | null): AssemblyCard['life'] {
+  const cut = book.cut(row.edge_set_id);
+  const minutes = cut?.minutes ?? 0;
+  const used = book.used(row.edge_set_id);
+  const materialId = operation?.material_id ?? cut?.uses.at(-1)?.material_id ?? null;
+  const expectation = materialId === null ? null : book.expectation(row.cutter_item_id, materialId);
+  return {
+    minutes,
+    used,
+    fresh: row.fresh,
+    material: operation?.material ?? null,
+    leftMinutes: used === null || !expectation ? null : (1 - used) * expectation.minutes,
+    because: expectation && {
+      words: expectation.because.words,
+      formula: 'life left = expected life × (1 − share used)',
+      values: [
+        { name: 'expected life', value: `${expectation.minutes.toFixed(1)} min`, source: expectation.basis },
+        { name: 'in the cut so far', value: `${minutes.toFixed(1)} min` },
+        { name: 'share used', value: used === null ? 'cannot say' : `${Math.round(used * 100)} %` },
+        ...expectation.because.values,
+      ],
+    },
+  };
+}
