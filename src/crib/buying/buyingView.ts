@@ -1,13 +1,13 @@
 import { group } from 'd3';
-import { inCrib } from '@/core/stock';
 import { proposeOrder, type BookedUse, type CutterSupply, type OrderProposal } from '@/core/buying';
-import { loadItems, type CribItem } from '@/crib/cutters';
-import { loadLifeBook, type LifeBook } from '@/crib/life';
-import { manyAssembliesById, manyStandingOfItems } from '@/data/assemblies';
+import type { CribItem } from '@/crib/cutters';
+import { readOnce, type ReadOnce } from '@/crib/door';
+import { openWork, type Work } from '@/crib/jobs';
+import { openBook, type LifeBook } from '@/crib/life';
 import { manyClosedPurchases, manyOpenPurchases, maybePurchase, type PurchaseRow } from '@/data/buying';
 import type { Connection } from '@/data/database';
-import { manyOpenOperations, manyPrograms, manyTies } from '@/data/jobs';
-import { manyBalances, manyPiecesHere, manySupplies, type PieceRow, type SupplyRow } from '@/data/stock';
+import type { RunningRow } from '@/data/life';
+import { manySupplies, type SupplyRow } from '@/data/stock';
 
 export interface BuyingLine {
   item: Pick<CribItem, 'id' | 'code' | 'words'>;
@@ -30,10 +30,13 @@ const SAYS = { order: 0, 'cannot say': 1, enough: 2 } as const;
 
 const CLOSED_SHOWN = 20;
 
-/** What to buy, from booked jobs, lives, stock, life left and open orders; the most urgent first. */
-export async function buyingView(c: Connection, today: string): Promise<BuyingView> {
-  const orders = await manyOpenPurchases(c);
-  const { lines, unknown } = await proposals(c, today, orders);
+/** What to buy, and what is and was on order. */
+export async function buyingView(
+  c: Connection,
+  today: string,
+  once: ReadOnce = readOnce(c, today),
+): Promise<BuyingView> {
+  const { lines, unknown, orders } = await once(proposals);
   return { lines, unknown, orders: [...orders, ...(await manyClosedPurchases(c, CLOSED_SHOWN))] };
 }
 
@@ -43,7 +46,8 @@ export const orderView = (c: Connection, number: string): Promise<PurchaseRow | 
 
 /** What is proposed of one item now; null where nothing is booked on it. */
 export async function proposalFor(c: Connection, today: string, itemId: number): Promise<BuyingLine | null> {
-  return (await proposals(c, today, await manyOpenPurchases(c), itemId)).lines[0] ?? null;
+  const { lines } = await readOnce(c, today)(proposals);
+  return lines.find((l) => l.item.id === itemId) ?? null;
 }
 
 interface Booked {
@@ -53,20 +57,13 @@ interface Booked {
 }
 
 /** What open operations will cut, by the cutter tied to each T, and what of it can't be said. */
-async function bookedUses(c: Connection): Promise<{ booked: Booked[]; unknown: BuyingView['unknown'] }> {
-  const operations = await manyOpenOperations(c);
-  const ids = operations.map((o) => o.id);
-  const programs = new Map((await manyPrograms(c, ids)).map((p) => [p.operation_id, p]));
-  const tied = await manyTies(c, ids);
-  const ties = new Map(tied.map((t) => [`${t.operation_id} ${t.t}`, t]));
-  const tiedIds = [...new Set(tied.flatMap((t) => t.assembly_id ?? []))];
-  // A tool that was taken down still says which cutter is wanted there.
-  const assemblies = new Map((await manyAssembliesById(c, tiedIds)).map((a) => [a.id, a]));
+function bookedUses(work: Work): { booked: Booked[]; unknown: BuyingView['unknown'] } {
+  const ties = new Map(work.ties.map((t) => [`${t.operation_id} ${t.t}`, t]));
   const booked: Booked[] = [];
   const unknown: BuyingView['unknown'] = [];
-  for (const o of operations) {
+  for (const o of work.operations) {
     const partsLeft = o.quantity - o.parts_made;
-    for (const tool of programs.get(o.id)?.tools ?? []) {
+    for (const tool of work.programs.get(o.id)?.tools ?? []) {
       if (tool.cutting_s <= 0) {
         if (tool.lower_bound)
           unknown.push({
@@ -78,13 +75,14 @@ async function bookedUses(c: Connection): Promise<{ booked: Booked[]; unknown: B
           });
         continue;
       }
-      const itemId = assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assembly_id ?? -1)?.cutter_item_id;
-      if (itemId === undefined) {
+      // A tool that was taken down still says which cutter is wanted there.
+      const tied = work.assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assembly_id ?? -1);
+      if (!tied) {
         unknown.push({ job: o.job, operation: o.id, t: tool.t, partsLeft, why: 'no cutter was ever tied' });
         continue;
       }
       booked.push({
-        itemId,
+        itemId: tied.cutter_item_id,
         materialId: o.material_id,
         use: {
           job: `${o.job} T${tool.t}`,
@@ -100,37 +98,30 @@ async function bookedUses(c: Connection): Promise<{ booked: Booked[]; unknown: B
   return { booked, unknown };
 }
 
-async function proposals(
-  c: Connection,
-  today: string,
-  orders: readonly PurchaseRow[],
-  only: number | null = null,
-): Promise<Pick<BuyingView, 'lines' | 'unknown'>> {
-  const { booked, unknown } = await bookedUses(c);
+/** What to buy, from booked jobs, lives, stock, life left and open orders; the most urgent first. */
+export async function proposals(c: Connection, today: string, once: ReadOnce): Promise<BuyingView> {
+  const work = await once(openWork);
+  const book = await once(openBook);
+  const orders = await manyOpenPurchases(c);
+  const { booked, unknown } = bookedUses(work);
   // Only what is booked is bought for: the rest of the catalogue is not read.
-  const wanted = [...new Set(booked.map((b) => b.itemId))].filter((id) => only === null || id === only);
-  const items = await loadItems(c, wanted);
-  const supplies = new Map((await manySupplies(c, wanted)).map((s) => [s.item_id, s]));
-  const pieces = await manyPiecesHere(c, wanted);
-  const book = await loadLifeBook(
-    c,
-    wanted,
-    pieces.map((p) => p.edge_set_id),
-  );
   const usesOf = group(booked, (b) => b.itemId);
-  const supplyOf = await supplyFinder(c, wanted, pieces, book, orders);
-  const lines = items.flatMap((item) => {
-    const supply = supplies.get(item.id) ?? null;
-    const uses = (usesOf.get(item.id) ?? []).map(({ use, materialId }): BookedUse => {
-      const life = book.expectation(item.id, materialId);
-      return {
-        ...use,
-        life: life && { minutes: life.minutes, basis: `${life.basis}, ${life.lives} lives` },
-      };
-    });
+  const supplies = new Map((await manySupplies(c, [...usesOf.keys()])).map((s) => [s.item_id, s]));
+  const running = group(book.running, (e) => e.item_id);
+  const ordered = group(orders, (o) => o.item_id);
+  const lines = [...usesOf].flatMap(([itemId, uses]): BuyingLine[] => {
+    const item = work.items.get(itemId);
+    if (!item) return [];
+    const supply = supplies.get(itemId) ?? null;
     const proposal = proposeOrder(
-      uses,
-      supplyOf(item.id),
+      uses.map(({ use, materialId }): BookedUse => {
+        const life = book.expectation(itemId, materialId);
+        return {
+          ...use,
+          life: life && { minutes: life.minutes, basis: `${life.basis}, ${life.lives} lives` },
+        };
+      }),
+      supplyOf(item, running.get(itemId) ?? [], ordered.get(itemId) ?? [], book),
       {
         leadTimeDays: supply?.lead_time_days ?? null,
         pack: supply?.pack ?? 1,
@@ -142,40 +133,29 @@ async function proposals(
   });
   const day = (p: OrderProposal) => (p.say === 'order' ? (p.orderBy ?? '') : '');
   lines.sort(
-    (a, b) => SAYS[a.proposal.say] - SAYS[b.proposal.say] || day(a.proposal).localeCompare(day(b.proposal)),
+    (a, b) =>
+      SAYS[a.proposal.say] - SAYS[b.proposal.say] ||
+      day(a.proposal).localeCompare(day(b.proposal)) ||
+      a.item.code.localeCompare(b.item.code, 'en', { numeric: true }),
   );
-  return { lines, unknown };
+  return { lines, unknown, orders };
 }
 
 /** Shelf, life left on edge sets that still cut, and open orders of an item. */
-async function supplyFinder(
-  c: Connection,
-  itemIds: readonly number[],
-  here: readonly PieceRow[],
-  book: LifeBook,
+const supplyOf = (
+  item: CribItem,
+  running: readonly RunningRow[],
   orders: readonly PurchaseRow[],
-): Promise<(itemId: number) => CutterSupply> {
-  const balances = group(await manyBalances(c, itemIds), (b) => b.item_id);
-  const pieces = group(here, (p) => p.item_id);
-  const tagOf = new Map((await manyStandingOfItems(c, itemIds)).map((a) => [a.piece_id, a.tag]));
-  const ordered = group(orders, (o) => o.item_id);
-  return (itemId) => ({
-    shelf: (balances.get(itemId) ?? [])
-      .filter((b) => inCrib(b.place_kind))
-      .reduce((sum, b) => sum + b.quantity - b.pieces, 0),
-    edgeSets: (pieces.get(itemId) ?? [])
-      .filter((p) => p.ended_entry_id === null && (inCrib(p.place_kind) || p.place_kind === 'build'))
-      .map((p) => {
-        const share = book.used(p.edge_set_id);
-        return {
-          tag: tagOf.get(p.id) ?? `${p.mark} in ${p.place}`,
-          livesLeft: share === null ? null : 1 - share,
-        };
-      }),
-    openOrders: (ordered.get(itemId) ?? []).map((o) => ({
-      number: o.number,
-      quantity: o.quantity - o.received,
-      promised: o.promised,
-    })),
-  });
-}
+  book: LifeBook,
+): CutterSupply => ({
+  shelf: item.unused,
+  edgeSets: running.map((e) => {
+    const share = book.used(e.edge_set_id);
+    return { tag: e.tag ?? `${e.mark} in ${e.place}`, livesLeft: share === null ? null : 1 - share };
+  }),
+  openOrders: orders.map((o) => ({
+    number: o.number,
+    quantity: o.quantity - o.received,
+    promised: o.promised,
+  })),
+});

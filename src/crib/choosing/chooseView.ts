@@ -14,16 +14,9 @@ import { inCrib } from '@/core/stock';
 import { loadItems } from '@/crib/cutters';
 import { toLength, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/stock';
-import { manyStandingAssemblies } from '@/data/assemblies';
+import { manyTagsOfItems } from '@/data/assemblies';
 import { maybeOne, type Connection } from '@/data/database';
-import {
-  manyBalances,
-  manyItemsOfFamilies,
-  manyLinks,
-  manyPiecesHere,
-  manyStandings,
-  manySupplies,
-} from '@/data/stock';
+import { manyItemsOfFamilies, manyLinks, manyPiecesHere, manyStandings, manySupplies } from '@/data/stock';
 import { CUT_SCHEMA, type CutInput } from './cutSchema';
 
 export interface ChooseView {
@@ -101,7 +94,6 @@ export async function chooseView(c: Connection, input: unknown): Promise<ChooseV
 async function loadCandidates(c: Connection, families: readonly string[]): Promise<Candidate[]> {
   const ids = await manyItemsOfFamilies(c, families);
   const items = await loadItems(c, ids);
-  const balances = group(await manyBalances(c, ids), (b) => b.item_id);
   const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
   const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));
   const followed = new Set(
@@ -109,7 +101,7 @@ async function loadCandidates(c: Connection, families: readonly string[]): Promi
   );
   const prices = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s.price_cents]));
   const ladder = await ladderInForce(c);
-  const built = group(await manyStandingAssemblies(c), (a) => a.cutter_item_id);
+  const built = group(await manyTagsOfItems(c, ids), (a) => a.item_id);
   return items.map((item) => {
     const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
     const tapping = text('TAPPING');
@@ -128,9 +120,7 @@ async function loadCandidates(c: Connection, families: readonly string[]): Promi
       standing: standings.get(item.id) ?? null,
       followed: followed.has(item.id),
       guesses: item.guesses,
-      unused: (balances.get(item.id) ?? [])
-        .filter((b) => inCrib(b.place_kind))
-        .reduce((n, b) => n + b.quantity - b.pieces, 0),
+      unused: item.unused,
       built: (built.get(item.id) ?? []).map((a) => a.tag),
       graded: (pieces.get(item.id) ?? [])
         .filter((p) => p.grade !== null && inCrib(p.place_kind))

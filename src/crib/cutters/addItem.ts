@@ -9,9 +9,10 @@ import {
   type Family,
   type ItemKind,
 } from '@/core/cutters';
+import { loadItems } from './loadItems';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
 import { insert, type Connection } from '@/data/database';
-import { manyFacts, manySegments, maybeItem } from '@/data/stock';
+import { manyFacts, maybeItem } from '@/data/stock';
 import { assumedLifeSchema, supplySchema, writeAssumedLife, writeSupply } from './supplyAndLife';
 import { factsSchema, insertFacts, readFacts, refuseFaults, withFollowing, type Fact } from './writeFacts';
 
@@ -102,9 +103,9 @@ export const addItem = defineVerb({
     // An outline belongs to its own length: it is copied only where that is copied too.
     const copied =
       similar && !own.length && !stated.some((f) => f.symbol === 'LF')
-        ? await manySegments(c, [similar.itemId])
+        ? ((await loadItems(c, [similar.itemId]))[0]?.segments ?? [])
         : [];
-    const segments = own.length ? own : copied.map(({ length, upper, lower }) => ({ length, upper, lower }));
+    const segments = own.length ? own : copied;
     if (segments.length && kind !== 'holder' && kind !== 'extension')
       throw new Problem('INVALID_INPUT', `a ${KINDS[kind].words} has no outline of its own`, {
         field: 'segments',

@@ -1,6 +1,6 @@
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insert } from '@/data/database';
-import { manyLinks, maybeItem } from '@/data/stock';
+import { versionsBefore, maybeItem } from '@/data/stock';
 
 /** A maker's renamed grade, a changed geometry, a new number for a discontinued one; or another item used in its place. */
 export const linkItem = defineVerb({
@@ -28,10 +28,7 @@ export const linkItem = defineVerb({
         'Link items of one kind and family.',
       );
     // Walking back from the earlier one must not come round to the item itself.
-    const links = (await manyLinks(c, null)).filter((l) => l.relation === 'version');
-    const before = new Set([earlier.id]);
-    for (const id of before) for (const l of links) if (l.item_id === id) before.add(l.earlier_item_id);
-    if (input.relation === 'version' && before.has(item.id))
+    if (input.relation === 'version' && (await versionsBefore(c, earlier.id)).includes(item.id))
       refuse(`${earlier.code} is itself a later version of ${item.code}`, 'Turn the two round.');
     await moment.leansOn(item.entry_id);
     await moment.leansOn(earlier.entry_id);

@@ -1,4 +1,3 @@
-import { group } from 'd3';
 import {
   cutterFrom,
   describeCutter,
@@ -14,17 +13,16 @@ import {
 } from '@/core/cutters';
 import { enteredText } from '@/core/units';
 import type { Connection } from '@/data/database';
-import { manyFacts, manyItems, manySegments, type FactRow, type ItemRow } from '@/data/stock';
+import { manyFullItems, type FactRow, type FullItemRow, type ItemRow } from '@/data/stock';
 
-export type CribFact = Pick<
-  FactRow,
-  'symbol' | 'text' | 'unit' | 'value' | 'origin' | 'who' | 'happened_at' | 'entry_id'
->;
+export type CribFact = Pick<FactRow, 'symbol' | 'text' | 'unit' | 'value' | 'origin'>;
 
 /** An item with the facts in force, as every verb and screen sees it. */
 export interface CribItem {
   id: number;
   entryId: number;
+  /** Unmarked pieces in the crib, whoever owns them. */
+  unused: number;
   code: string;
   kind: ItemKind;
   family: Family | null;
@@ -42,19 +40,9 @@ export interface CribItem {
   guesses: string[];
 }
 
-/** Items with their facts; null: all of them. */
-export async function loadItems(c: Connection, ids: readonly number[] | null = null): Promise<CribItem[]> {
-  const rows = await manyItems(c, ids);
-  const factsOf = group(await manyFacts(c, ids), (f) => f.item_id);
-  const segmentsOf = group(await manySegments(c, ids), (s) => s.item_id);
-  return rows.map((row) =>
-    toItem(
-      row,
-      factsOf.get(row.id) ?? [],
-      (segmentsOf.get(row.id) ?? []).map(({ length, upper, lower }) => ({ length, upper, lower })),
-    ),
-  );
-}
+/** Some items with their facts. */
+export const loadItems = async (c: Connection, ids: readonly number[]): Promise<CribItem[]> =>
+  ids.length ? (await manyFullItems(c, ids)).map(toItem) : [];
 
 /** What a fact of an item says, in its words as entered; null where it is not known. */
 export const factText = (item: CribItem, symbol: FactSymbol): string | null =>
@@ -76,12 +64,14 @@ export function itemWords(row: Pick<ItemRow, 'kind' | 'family'>, facts: readonly
   return row.kind === 'body' ? `${words} body` : words;
 }
 
-function toItem(row: ItemRow, facts: readonly FactRow[], segments: HolderSegment[]): CribItem {
+function toItem(row: FullItemRow): CribItem {
+  const { facts, segments } = row;
   const text = (symbol: string) => facts.find((f) => f.symbol === symbol)?.text ?? null;
   const centre = text('CCC');
   return {
     id: row.id,
     entryId: row.entry_id,
+    unused: row.unused,
     code: row.code,
     kind: row.kind,
     family: row.family,
@@ -93,16 +83,7 @@ function toItem(row: ItemRow, facts: readonly FactRow[], segments: HolderSegment
     holder: row.kind === 'holder' ? holderFrom(facts, segments) : null,
     segments,
     words: itemWords(row, facts),
-    facts: facts.map(({ symbol, text, unit, value, origin, who, happened_at, entry_id }) => ({
-      symbol,
-      text,
-      unit,
-      value,
-      origin,
-      who,
-      happened_at,
-      entry_id,
-    })),
+    facts,
     guesses: facts.filter((f) => f.origin === 'guess').map((f) => f.symbol),
   };
 }

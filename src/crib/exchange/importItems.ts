@@ -7,7 +7,7 @@ import {
   insertItemRows,
   insertSegmentRows,
   insertSupplyRows,
-  manyItems,
+  manyItemsByCode,
   manySuppliers,
 } from '@/data/stock';
 import type { ExchangeItem } from './itemRows';
@@ -70,7 +70,6 @@ export const importItems = defineVerb({
       });
     await writeSuppliers(c, moment, preview.suppliers);
     await insertItemRows(c, moment.entryId, preview.added);
-    const present = new Map((await manyItems(c)).map((i) => [i.code, i]));
     const all = [
       ...preview.added,
       ...preview.changed.map((x) =>
@@ -80,6 +79,8 @@ export const importItems = defineVerb({
         ),
       ),
     ];
+    const codes = all.flatMap((i) => [i.code, ...i.links.map((l) => l.earlier)]);
+    const present = new Map((await manyItemsByCode(c, codes)).map((i) => [i.code, i]));
     await writeParts(c, moment, all, present);
     await insertMappings(c, moment.entryId, mapping);
     await insert(c, 'import_list', {

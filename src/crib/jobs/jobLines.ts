@@ -1,20 +1,11 @@
 import { cycleMinutes, checkToolLine, reachNeeded, type CycleMinutes } from '@/core/jobs';
 import { worstGrade, type Grade, type Judgement } from '@/core/because';
 import type { ToolReport } from '@/core/programs';
-import { loadItems, type CribItem } from '@/crib/cutters';
-import { manyAssembliesById, type AssemblyRow } from '@/data/assemblies';
+import { readOnce, type ReadOnce } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import {
-  manyOpenOperations,
-  manyPassDepths,
-  manyPrograms,
-  manyTies,
-  type OperationRow,
-  type PassDepthRow,
-  type ProgramRow,
-  type TieRow,
-} from '@/data/jobs';
-import { manyMachines, type MachineRow } from '@/data/machines';
+import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
+import type { MachineRow } from '@/data/machines';
+import { openWork, type Work } from './openWork';
 
 export interface ToolLine {
   t: number;
@@ -42,37 +33,26 @@ export interface JobLine {
 }
 
 /** Operations with parts still to make, by due day. */
-export const openJobs = async (c: Connection): Promise<JobLine[]> => jobLines(c, await manyOpenOperations(c));
+export const openJobs = async (
+  c: Connection,
+  today = '',
+  once: ReadOnce = readOnce(c, today),
+): Promise<JobLine[]> => jobLines(await once(openWork));
 
-interface Around {
-  machines: Map<number, MachineRow>;
-  programs: Map<number, ProgramRow>;
+interface Around extends Omit<Work, 'ties' | 'passes'> {
   ties: Map<string, TieRow>;
   passes: Map<string, PassDepthRow>;
-  assemblies: Map<number, AssemblyRow>;
-  items: Map<number, CribItem>;
 }
 const keyOf = (x: { operation_id: number; t: number }) => `${x.operation_id} ${x.t}`;
 
-/** Some operations with all that is around them. */
-export async function jobLines(c: Connection, operations: readonly OperationRow[]): Promise<JobLine[]> {
-  const ids = operations.map((o) => o.id);
-  const ties = await manyTies(c, ids);
-  const assemblies = await manyAssembliesById(
-    c,
-    ties.flatMap((t) => t.assembly_id ?? []),
-  );
-  const standing = assemblies.filter((a) => a.taken_down_entry_id === null);
-  const itemIds = [...new Set(standing.flatMap((a) => [a.cutter_item_id, a.holder_item_id]))];
+/** Operations, each T judged by what is around it. */
+export function jobLines(work: Work): JobLine[] {
   const around: Around = {
-    machines: new Map((await manyMachines(c)).map((m) => [m.id, m])),
-    programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operation_id, p])),
-    ties: new Map(ties.map((t) => [keyOf(t), t])),
-    passes: new Map((await manyPassDepths(c, ids)).map((p) => [keyOf(p), p])),
-    assemblies: new Map(assemblies.map((a) => [a.id, a])),
-    items: new Map((await loadItems(c, itemIds)).map((i) => [i.id, i])),
+    ...work,
+    ties: new Map(work.ties.map((t) => [keyOf(t), t])),
+    passes: new Map(work.passes.map((p) => [keyOf(p), p])),
   };
-  return operations.map((o) => jobLine(o, around));
+  return work.operations.map((o) => jobLine(o, around));
 }
 
 function jobLine(o: OperationRow, around: Around): JobLine {

@@ -13,6 +13,7 @@ import {
   type PartsLogRow,
 } from '@/data/jobs';
 import { jobLines, openJobs, type JobLine } from './jobLines';
+import { workAround } from './openWork';
 
 /** One line of the list of jobs. */
 export interface JobSummary {
@@ -75,7 +76,7 @@ const LOGS_SHOWN = 12;
 export async function jobView(c: Connection, number: string): Promise<JobView | null> {
   const [operation] = await manyOperationsOfJob(c, number);
   if (!operation) return null;
-  const [line] = await jobLines(c, [operation]);
+  const [line] = jobLines(await workAround(c, [operation]));
   if (!line) return null;
   const logs = await manyPartsLogs(c, operation.id, LOGS_SHOWN + 1);
   return {

@@ -3,8 +3,17 @@ import { DEFAULTS } from '@/core/defaults';
 import { ENDINGS, expectLife, lifeUsed, type Ending, type LifeExpectation, type LifeTime } from '@/core/life';
 import { ORIGIN_WORDS } from '@/core/cutters';
 import type { Connection } from '@/data/database';
-import { manyEdgeUses, manyLifeTimes, type EdgeUseRow, type LifeTimesRow } from '@/data/life';
-import { manyAssumedLives } from '@/data/stock';
+import type { ReadOnce } from '@/crib/door';
+import { openWork } from '@/crib/jobs';
+import {
+  manyEdgeUses,
+  manyLifeTimes,
+  manyRunningEdges,
+  type EdgeUseRow,
+  type LifeTimesRow,
+  type RunningRow,
+} from '@/data/life';
+import { manyAssumedLives, type AssumedLifeRow } from '@/data/stock';
 
 /** What to expect of some cutters in a material, and what some edge sets have left. */
 export interface LifeBook {
@@ -26,18 +35,42 @@ export const lifeTimes = (row: LifeTimesRow): LifeTime[] =>
   row.minutes.map((minutes, i) => lifeTime(minutes, row.ended[i] ?? null));
 
 /** The lives of some cutters, and what some edge sets (of those cutters) have cut. */
-export async function loadLifeBook(
+export const loadLifeBook = async (
   c: Connection,
   itemIds: readonly number[],
   edgeSetIds: readonly number[] = [],
-): Promise<LifeBook> {
-  const times = group(
+): Promise<LifeBook> =>
+  lifeBook(
     await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned),
+    await manyAssumedLives(c, itemIds),
+    edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [],
+  );
+
+/** The book of every cutter that stands or is tied to open work, with all its edges that go on cutting. */
+export async function openBook(
+  c: Connection,
+  _: string,
+  once: ReadOnce,
+): Promise<LifeBook & { running: RunningRow[] }> {
+  const { assemblies } = await once(openWork);
+  const items = [...new Set([...assemblies.values()].map((a) => a.cutter_item_id))];
+  const running = await manyRunningEdges(c, items);
+  const times = await manyLifeTimes(c, items, DEFAULTS.livesReckoned);
+  return { ...lifeBook(times, await manyAssumedLives(c, items), running), running };
+}
+
+function lifeBook(
+  lines: readonly LifeTimesRow[],
+  assumedLives: readonly AssumedLifeRow[],
+  edges: readonly EdgeUseRow[],
+): LifeBook {
+  const times = group(
+    lines,
     (l) => l.item_id,
     (l) => l.material_id,
   );
-  const assumed = group(await manyAssumedLives(c, itemIds), (a) => a.item_id);
-  const uses = new Map((await manyEdgeUses(c, edgeSetIds)).map((u) => [u.edge_set_id, u]));
+  const assumed = group(assumedLives, (a) => a.item_id);
+  const uses = new Map(edges.map((u) => [u.edge_set_id, u]));
   const remembered = new Map<string, LifeExpectation | null>();
   const expectation = (itemId: number, materialId: number) => {
     const key = `${itemId} ${materialId}`;

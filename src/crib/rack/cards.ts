@@ -3,24 +3,14 @@ import type { Because, Judgement } from '@/core/because';
 import { regroundGeometry, type CutterGeometry } from '@/core/cutters';
 import { reachNeeded } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
-import { factText, loadItems, type CribItem } from '@/crib/cutters';
-import { loadLifeBook, type LifeBook } from '@/crib/life';
+import { factText, type CribItem } from '@/crib/cutters';
+import { readOnce, type ReadOnce } from '@/crib/door';
+import { openWork, workAround, type Work } from '@/crib/jobs';
+import { loadLifeBook, openBook, type LifeBook } from '@/crib/life';
 import { measuredState, type MeasuredState } from '@/crib/measuring';
-import {
-  manyAssembliesById,
-  manyStandingAssemblies,
-  measuredNow,
-  type AssemblyRow,
-  type MeasuredRow,
-} from '@/data/assemblies';
+import { manyAssembliesById, measuredNow, type AssemblyRow, type MeasuredRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import {
-  manyOperationsById,
-  manyPrograms,
-  manyTiesOfAssemblies,
-  type OperationRow,
-  type TieRow,
-} from '@/data/jobs';
+import { manyOperationsById, manyPrograms, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
 import { presentSizes } from '@/data/stock';
 import { group } from 'd3';
@@ -91,44 +81,71 @@ interface Tied {
 }
 
 /** All assemblies that stand, by tag. */
-export const standingCards = async (c: Connection): Promise<AssemblyCard[]> =>
-  (await standingOf(c, await manyStandingAssemblies(c))).map((s) => s.card);
+export async function standingCards(
+  c: Connection,
+  today = '',
+  once: ReadOnce = readOnce(c, today),
+): Promise<AssemblyCard[]> {
+  const work = await once(openWork);
+  const rows = [...work.assemblies.values()].filter((a) => a.taken_down_entry_id === null);
+  const book = await once(openBook);
+  return (await standingOf(c, rows, work, book)).map((s) => s.card).sort((a, b) => byTag(a.tag, b.tag));
+}
+const byTag = (a: string, b: string) => a.localeCompare(b, 'en', { numeric: true });
 
 /** Some of them, by number. */
-export const standingById = async (c: Connection, ids: readonly number[]): Promise<Standing[]> =>
-  standingOf(
+export async function standingById(c: Connection, ids: readonly number[]): Promise<Standing[]> {
+  const rows = (await manyAssembliesById(c, ids)).filter((a) => a.taken_down_entry_id === null);
+  const ties = await manyTiesOfAssemblies(c, ids);
+  const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operation_id))]);
+  const work = await workAround(c, operations, rows);
+  const book = await loadLifeBook(
     c,
-    (await manyAssembliesById(c, ids)).filter((a) => a.taken_down_entry_id === null),
+    [...new Set(rows.map((r) => r.cutter_item_id))],
+    rows.map((r) => r.edge_set_id),
   );
+  return standingOf(c, rows, work, book);
+}
 
-async function standingOf(c: Connection, rows: readonly AssemblyRow[]): Promise<Standing[]> {
-  const cutters = [...new Set(rows.map((r) => r.cutter_item_id))];
-  const items = [...new Set([...cutters, ...rows.map((r) => r.holder_item_id)])];
-  const assemblies = rows.map((r) => r.id);
-  const edges = rows.map((r) => r.edge_set_id);
-  const pieces = rows.map((r) => r.piece_id);
+async function standingOf(
+  c: Connection,
+  rows: readonly AssemblyRow[],
+  work: Work,
+  book: LifeBook,
+): Promise<Standing[]> {
+  const tied = tiesOf(work);
+  const loose = rows.filter((r) => !tied.has(r.id)).map((r) => r.id);
   const around: Around = {
-    items: new Map((await loadItems(c, items)).map((i) => [i.id, i])),
-    book: await loadLifeBook(c, cutters, edges),
-    measured: await measuredNow(c, assemblies),
-    wear: new Map((await manyLatestWear(c, edges)).map((w) => [w.edge_set_id, w])),
-    sizes: await presentSizes(c, pieces),
-    tiesOf: await tiesOf(c, await manyTiesOfAssemblies(c, assemblies)),
+    items: work.items,
+    book,
+    measured: await measuredNow(
+      c,
+      rows.map((r) => r.id),
+    ),
+    wear: new Map(
+      (
+        await manyLatestWear(
+          c,
+          rows.map((r) => r.edge_set_id),
+        )
+      ).map((w) => [w.edge_set_id, w]),
+    ),
+    sizes: await presentSizes(
+      c,
+      rows.map((r) => r.piece_id),
+    ),
+    tiesOf: new Map([...tied, ...(loose.length ? await lastTiesOf(c, loose) : [])]),
   };
   return rows.map((row) => cardOf(row, around));
 }
 
-async function tiesOf(
-  c: Connection,
-  ties: readonly (TieRow & { assembly_id: number })[],
-): Promise<Around['tiesOf']> {
-  const ids = [...new Set(ties.map((t) => t.operation_id))];
-  const operations = new Map((await manyOperationsById(c, ids)).map((o) => [o.id, o]));
-  const programs = new Map((await manyPrograms(c, ids)).map((p) => [p.operation_id, p.tools]));
-  const tied = ties.flatMap((tie) => {
+/** Each T of the work's operations, by the assembly tied to it. */
+function tiesOf(work: Pick<Work, 'operations' | 'ties' | 'programs'>): Around['tiesOf'] {
+  const operations = new Map(work.operations.map((o) => [o.id, o]));
+  const tied = work.ties.flatMap((tie) => {
     const operation = operations.get(tie.operation_id);
-    const tool = programs.get(tie.operation_id)?.find((x) => x.t === tie.t);
-    if (!operation) return [];
+    const tool = work.programs.get(tie.operation_id)?.tools.find((x) => x.t === tie.t);
+    if (!operation || tie.assembly_id === null) return [];
     return [
       {
         assembly: tie.assembly_id,
@@ -140,6 +157,22 @@ async function tiesOf(
     ];
   });
   return group(tied, (t) => t.assembly);
+}
+
+/** The last tie of assemblies that no open operation calls: their job is done. */
+async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promise<Around['tiesOf']> {
+  const ties = await manyTiesOfAssemblies(c, assemblyIds);
+  if (!ties.length) return new Map();
+  const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operation_id))]);
+  const programs = await manyPrograms(
+    c,
+    operations.map((o) => o.id),
+  );
+  return tiesOf({
+    operations,
+    ties,
+    programs: new Map(programs.map((p) => [p.operation_id, p])),
+  });
 }
 
 function cardOf(row: AssemblyRow, around: Around): Standing {

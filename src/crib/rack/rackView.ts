@@ -1,10 +1,10 @@
 import type { AssemblyOutline } from '@/core/assemblies';
 import { sameTaper } from '@/core/cutters';
 import { readOnce, type ReadOnce } from '@/crib/door';
-import { jobLines, standingChoices, type JobLine, type JobView } from '@/crib/jobs';
+import { jobLines, standingChoices, workAround, type JobLine, type JobView } from '@/crib/jobs';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyOpenUsesOf, manyTies, maybeOperation, type OpenUseSum } from '@/data/jobs';
+import { manyOpenUsesOf, maybeOperation, type OpenUseSum } from '@/data/jobs';
 import { manyMachines } from '@/data/machines';
 import { standingById, standingCards, type AssemblyCard, type TiedTo } from './cards';
 import { registersOn, type MachineRegisters } from './registers';
@@ -96,16 +96,17 @@ export interface RunView {
 /** An operation at the machine; null where there is none of that number. */
 export async function runView(c: Connection, operationId: number): Promise<RunView | null> {
   const operation = await maybeOperation(c, operationId);
-  const [job] = operation ? await jobLines(c, [operation]) : [];
+  if (!operation) return null;
+  const work = await workAround(c, [operation]);
+  const [job] = jobLines(work);
   if (!job) return null;
-  const ties = await manyTies(c, [operationId]);
   const openUses = await manyOpenUsesOf(c, operationId);
   return {
     job,
     assemblies: (
       await standingById(
         c,
-        ties.flatMap((t) => t.assembly_id ?? []),
+        work.ties.flatMap((t) => t.assembly_id ?? []),
       )
     ).map((s) => rackCard(s.card)),
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),

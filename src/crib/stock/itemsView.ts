@@ -9,6 +9,7 @@ import type { Connection } from '@/data/database';
 import {
   manyAssumedLives,
   manyBalances,
+  manyFacts,
   manyHoldersOf,
   manyLinks,
   manyMaterials,
@@ -19,6 +20,7 @@ import {
   manySupplies,
   maybeItem,
   type BalanceRow,
+  type FactRow,
   type LinkRow,
   type PieceRow,
   type StandingRow,
@@ -26,7 +28,9 @@ import {
 } from '@/data/stock';
 
 /** One catalogue line with what the shelf has of it. */
-export interface ItemLine extends CribItem {
+export interface ItemLine extends Omit<CribItem, 'facts'> {
+  /** Facts in force, each with who said it and when. */
+  facts: FactRow[];
   /** Unused, in the crib, whoever owns it. */
   unused: number;
   /** Of those, a supplier's own until they are used. */
@@ -46,6 +50,7 @@ export interface ItemLine extends CribItem {
 /** Items with all that is known of their stock. */
 async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[]> {
   const items = await loadItems(c, ids);
+  const facts = group(await manyFacts(c, ids), (f) => f.item_id);
   const balances = group(await manyBalances(c, ids), (b) => b.item_id);
   const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
   const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s]));
@@ -61,8 +66,8 @@ async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[
       list.filter((b) => inCrib(b.place_kind)).reduce((sum, b) => sum + b.quantity - b.pieces, 0);
     return {
       ...item,
+      facts: facts.get(item.id) ?? [],
       places,
-      unused: loose(places),
       suppliers: loose(places.filter((b) => b.owner !== null)),
       inBuilds: places.filter((b) => b.place_kind === 'build').reduce((sum, b) => sum + b.quantity, 0),
       pieces: (pieces.get(item.id) ?? []).filter((p) => inCrib(p.place_kind)),

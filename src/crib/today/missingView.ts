@@ -6,7 +6,7 @@ import {
   type ItemKind,
   type MissingFact,
 } from '@/core/cutters';
-import { buyingView } from '@/crib/buying';
+import { proposals } from '@/crib/buying';
 import { readOnce, type ReadOnce } from '@/crib/door';
 import { standingCards, type AssemblyCard } from '@/crib/rack';
 import type { Connection } from '@/data/database';
@@ -93,7 +93,7 @@ export async function missingView(
 ): Promise<{ facts: MissingFact[] }> {
   const assemblies = await once(standingCards);
   const blocked = assemblies.filter((a) => a.ties.some((t) => t.partsLeft > 0)).flatMap(blockedBy);
-  for (const line of (await once(buyingView)).lines)
+  for (const line of (await once(proposals)).lines)
     if (line.proposal.say === 'cannot say')
       blocked.push({
         item: line.item.code,

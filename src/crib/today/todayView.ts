@@ -1,7 +1,7 @@
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
 import { standingCards } from '@/crib/rack';
-import { buyingView } from '@/crib/buying';
+import { proposals } from '@/crib/buying';
 import { readOnce, type ReadOnce } from '@/crib/door';
 import { openJobs } from '@/crib/jobs';
 import { awaitedBack } from '@/crib/stock';
@@ -65,7 +65,7 @@ export async function todayView(
 ): Promise<TodayView> {
   const rack = await once(standingCards);
   const jobs = await once(openJobs);
-  const buying = await once(buyingView);
+  const buying = await once(proposals);
   const lines: WorkLine[] = [];
   const add = (line: Omit<WorkLine, 'key'>) =>
     lines.push({ ...line, key: `${line.kind} ${line.href} ${line.todo}` });
@@ -177,7 +177,7 @@ export async function todayView(
     });
   }
   for (const o of buying.orders)
-    if (o.received < o.quantity && o.promised < today)
+    if (o.promised < today)
       add({
         kind: 'delivery late',
         todo: `Ask ${o.supplier} for ${o.number}`,

@@ -31,11 +31,11 @@ const STANDING = ASSEMBLY.replace(
 );
 /** What stands built now. */
 export const manyStandingAssemblies = (c: Connection) => many<AssemblyRow>(c, `${STANDING} order by a.tag`);
-/** Standing builds of some cutters. */
-export const manyStandingOfItems = (c: Connection, itemIds: readonly number[]) =>
-  many<{ tag: string; item_id: number; piece_id: number }>(
+/** Tags of the builds some cutters stand in. */
+export const manyTagsOfItems = (c: Connection, itemIds: readonly number[]) =>
+  many<{ tag: string; item_id: number }>(
     c,
-    `select a.tag, pp.item_id, pp.piece_id from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
+    `select a.tag, pp.item_id from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
      where pp.item_id = any ($1) and not pp.gone order by a.tag`,
     [itemIds],
   );
@@ -102,17 +102,20 @@ export async function measuredNow(
   c: Connection,
   assemblyIds: readonly number[],
 ): Promise<Map<number, MeasuredRow>> {
-  const now = await many<{ assembly_id: number; newest_id: number | null; good_id: number | null }>(
+  const rows = await many<MeasurementRow & { is_newest: boolean; is_good: boolean }>(
     c,
-    'select assembly_id, newest_id, good_id from assembly_now where assembly_id = any ($1)',
+    `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason,
+       m.entry_id = n.newest_id as is_newest, m.entry_id is not distinct from n.good_id as is_good
+     from assembly_now n join measurement m on m.entry_id = n.newest_id or m.entry_id = n.good_id join entry e on e.id = m.entry_id
+     left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
+       order by xe.happened_at desc, xe.id desc limit 1) v on true
+     where n.assembly_id = any ($1)`,
     [assemblyIds],
   );
-  const ids = now.flatMap((n) => [n.newest_id, n.good_id]).filter((id) => id !== null);
-  const rows = new Map(
-    (await many<MeasurementRow>(c, `${MEASUREMENT} where m.entry_id = any ($1)`, [[...new Set(ids)]])).map(
-      (m) => [m.entry_id, m],
-    ),
-  );
-  const row = (id: number | null) => (id === null ? null : (rows.get(id) ?? null));
-  return new Map(now.map((n) => [n.assembly_id, { newest: row(n.newest_id), good: row(n.good_id) }]));
+  const now = new Map<number, MeasuredRow>();
+  for (const { is_newest, is_good, ...m } of rows) {
+    const { newest, good } = now.get(m.assembly_id) ?? { newest: null, good: null };
+    now.set(m.assembly_id, { newest: is_newest ? m : newest, good: is_good ? m : good });
+  }
+  return now;
 }

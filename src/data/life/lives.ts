@@ -102,6 +102,31 @@ export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
     [edgeSetIds],
   );
 
+/** An edge set that goes on cutting, and where its cutter is. */
+export interface RunningRow extends EdgeUseRow {
+  mark: string;
+  place: string;
+  /** The assembly it stands in. */
+  tag: string | null;
+}
+/** Edge sets of some cutters that have not ended and lie in the crib or stand in a build. */
+export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
+  many<RunningRow>(
+    c,
+    `select n.edge_set_id, n.item_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
+       coalesce((select json_agg(json_build_object('material_id', u.material_id, 'minutes', u.minutes) order by u.material_id)
+                 from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
+     from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
+     join life_now n on n.piece_id = pp.piece_id and n.ended is null
+     join piece p on p.id = pp.piece_id
+     left join assembly_now b on b.piece_id = pp.piece_id left join assembly a on a.id = b.assembly_id
+     where pp.item_id = any ($1) and not pp.gone
+       -- The present edges of the piece: grinding or turning them began a new set.
+       and not exists (select 1 from life_now z where z.piece_id = n.piece_id and z.edge_set_id > n.edge_set_id)
+     order by p.mark`,
+    [itemIds],
+  );
+
 export interface WearRow {
   entry_id: number;
   edge_set_id: number;

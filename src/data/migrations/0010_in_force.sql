@@ -127,6 +127,7 @@ create table life_now (
     ((not fresh and (materials > 0 or ended is not null)) or materials > 1 or (ended is not null and minutes = 0)) stored
 );
 create index life_now_fitted on life_now (item_id, material_id, edge_set_id) where fitted;
+create index life_now_by_piece on life_now (piece_id, edge_set_id);
 create index life_now_apart on life_now (edge_set_id) where apart;
 -- How many lives there are of each cutter in each material.
 create table life_line (

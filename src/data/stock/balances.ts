@@ -19,11 +19,11 @@ export interface BalanceRow {
 const BALANCE = `select b.item_id, b.place_id, p.code as place, p.kind as place_kind, b.lot_id, l.code as lot, s.code as owner, l.edges_left, b.quantity,
     b.marked as pieces
   from balance b join place p on p.id = b.place_id left join lot l on l.id = b.lot_id left join supplier s on s.id = l.owner_supplier_id`;
-/** What lies where. null: of all items. */
-export const manyBalances = (c: Connection, itemIds: readonly number[] | null = null) =>
+/** What lies where of some items. */
+export const manyBalances = (c: Connection, itemIds: readonly number[]) =>
   many<BalanceRow>(
     c,
-    `${BALANCE} where b.quantity > 0 and ($1::int[] is null or b.item_id = any ($1)) order by b.item_id, p.code, b.lot_id nulls first`,
+    `${BALANCE} where b.quantity > 0 and b.item_id = any ($1) order by b.item_id, p.code, b.lot_id nulls first`,
     [itemIds],
   );
 /** What lies at some places, in the order of places and items; so many lines, null: all. */

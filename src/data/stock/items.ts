@@ -9,10 +9,11 @@ export interface ItemRow {
   family: Family | null;
   entry_id: number;
 }
-const LIVE = 'select i.* from item i join live_entry e on e.id = i.entry_id';
-/** Items that stand. null: all of them. */
-export const manyItems = (c: Connection, ids: readonly number[] | null = null) =>
-  many<ItemRow>(c, `${LIVE} where $1::int[] is null or i.id = any ($1) order by i.kind, i.code`, [ids]);
+/** Of each item that stands there is one kept line. */
+const LIVE = 'select i.* from item i join item_now n on n.item_id = i.id';
+/** Items by their codes. */
+export const manyItemsByCode = (c: Connection, codes: readonly string[]) =>
+  many<ItemRow>(c, `${LIVE} where i.code = any ($1)`, [codes]);
 export const maybeItem = (c: Connection, code: string) =>
   maybeOne<ItemRow>(c, `${LIVE} where i.code = $1`, [code]);
 
@@ -28,13 +29,33 @@ export interface FactRow {
   happened_at: Date;
   who: string;
 }
-/** The fact in force for each item and symbol: the latest by happened_at, then id. null: all items. */
-export const manyFacts = (c: Connection, itemIds: readonly number[] | null) =>
+/** The fact in force for each item and symbol, with who said it and when: the latest by happened_at, then id. */
+export const manyFacts = (c: Connection, itemIds: readonly number[]) =>
   many<FactRow>(
     c,
     `select f.*, e.happened_at, e.who from fact_now f join entry e on e.id = f.entry_id
-     where $1::int[] is null or f.item_id = any ($1) order by f.item_id, f.symbol`,
+     where f.item_id = any ($1) order by f.item_id, f.symbol`,
     [itemIds],
+  );
+
+/** An item with its facts and outline in force, in one row: what every judgement begins with. */
+export interface FullItemRow extends ItemRow {
+  unused: number;
+  facts: Pick<FactRow, 'symbol' | 'text' | 'unit' | 'value' | 'origin'>[];
+  segments: HolderSegment[];
+}
+export const manyFullItems = (c: Connection, ids: readonly number[]) =>
+  many<FullItemRow>(
+    c,
+    `select i.id, i.code, i.kind, i.maker, i.family, i.entry_id, n.unused,
+       coalesce((select json_agg(json_build_object('symbol', f.symbol, 'text', f.text, 'unit', f.unit, 'value', f.value, 'origin', f.origin)
+                                 order by f.symbol) from fact_now f where f.item_id = i.id), '[]') as facts,
+       coalesce((select json_agg(json_build_object('length', s.length_mm, 'upper', s.upper_mm, 'lower', s.lower_mm) order by s.ordinal)
+                 from holder_segment s where s.item_id = i.id and s.entry_id = (
+                   select x.entry_id from holder_segment x join live_entry e on e.id = x.entry_id where x.item_id = i.id
+                   order by e.happened_at desc, e.id desc limit 1)), '[]') as segments
+     from item_now n join item i on i.id = n.item_id where n.item_id = any ($1) order by i.kind, i.code`,
+    [ids],
   );
 
 export interface NewFacts {
@@ -73,15 +94,28 @@ export interface LinkRow {
   reason: string;
   happened_at: Date;
 }
-/** Newer versions and substitutes of items, and what they follow. null: of all. */
-export const manyLinks = (c: Connection, itemIds: readonly number[] | null) =>
+/** Newer versions and substitutes of items, and what they follow. */
+export const manyLinks = (c: Connection, itemIds: readonly number[]) =>
   many<LinkRow>(
     c,
     `select l.*, i.code as item, o.code as earlier, e.happened_at from item_link l join live_entry e on e.id = l.entry_id
      join item i on i.id = l.item_id join item o on o.id = l.earlier_item_id
-     where $1::int[] is null or l.item_id = any ($1) or l.earlier_item_id = any ($1) order by l.entry_id`,
+     where l.item_id = any ($1) or l.earlier_item_id = any ($1) order by l.entry_id`,
     [itemIds],
   );
+
+/** The item and every version before it, to any depth. */
+export const versionsBefore = async (c: Connection, itemId: number): Promise<number[]> =>
+  (
+    await many<{ id: number }>(
+      c,
+      `with recursive before as (
+         select $1::int as id
+         union select l.earlier_item_id from before b join item_link l on l.item_id = b.id and l.relation = 'version' join live_entry e on e.id = l.entry_id
+       ) select id from before`,
+      [itemId],
+    )
+  ).map((r) => r.id);
 
 export type Standing = 'approved' | 'trial' | 'discontinued' | 'rejected';
 export interface StandingRow {
@@ -90,25 +124,12 @@ export interface StandingRow {
   reason: string;
   happened_at: Date;
 }
-/** How an item stands, the latest word. null: all that have one. */
-export const manyStandings = (c: Connection, itemIds: readonly number[] | null) =>
+/** How an item stands, the latest word. */
+export const manyStandings = (c: Connection, itemIds: readonly number[]) =>
   many<StandingRow>(
     c,
     `select distinct on (s.item_id) s.item_id, s.standing, s.reason, e.happened_at from item_standing s join live_entry e on e.id = s.entry_id
-     where $1::int[] is null or s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
-    [itemIds],
-  );
-
-export type SegmentRow = { item_id: number } & HolderSegment;
-/** The outline in force for each holder: the segments of its latest entry. */
-export const manySegments = (c: Connection, itemIds: readonly number[] | null) =>
-  many<SegmentRow>(
-    c,
-    `select s.item_id, s.length_mm as length, s.upper_mm as upper, s.lower_mm as lower from holder_segment s
-     where ($1::int[] is null or s.item_id = any ($1)) and s.entry_id = (
-       select x.entry_id from holder_segment x join live_entry e on e.id = x.entry_id where x.item_id = s.item_id
-       order by e.happened_at desc, e.id desc limit 1)
-     order by s.item_id, s.ordinal`,
+     where s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
     [itemIds],
   );
 
@@ -118,11 +139,11 @@ export interface AssumedLifeRow {
   minutes: number;
   origin: Origin;
 }
-export const manyAssumedLives = (c: Connection, itemIds: readonly number[] | null = null) =>
+export const manyAssumedLives = (c: Connection, itemIds: readonly number[]) =>
   many<AssumedLifeRow>(
     c,
     `select distinct on (a.item_id, a.material_id) a.item_id, a.material_id, a.minutes, a.origin from assumed_life a
-     join live_entry e on e.id = a.entry_id where $1::int[] is null or a.item_id = any ($1)
+     join live_entry e on e.id = a.entry_id where a.item_id = any ($1)
      order by a.item_id, a.material_id, e.happened_at desc, e.id desc`,
     [itemIds],
   );
@@ -138,14 +159,14 @@ export interface SupplyRow {
   minimum: number;
   lead_time_days: number | null;
 }
-export const manySupplies = (c: Connection, itemIds: readonly number[] | null = null) =>
+export const manySupplies = (c: Connection, itemIds: readonly number[]) =>
   many<SupplyRow>(
     c,
     `select distinct on (s.item_id) s.*, sup.code as supplier, t.lead_time_days from supply s
      join live_entry e on e.id = s.entry_id join supplier sup on sup.id = s.supplier_id
      left join lateral (select x.lead_time_days from supplier_terms x join live_entry xe on xe.id = x.entry_id
        where x.supplier_id = s.supplier_id order by xe.happened_at desc, xe.id desc limit 1) t on true
-     where $1::int[] is null or s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
+     where s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
     [itemIds],
   );
 

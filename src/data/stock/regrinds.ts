@@ -38,20 +38,20 @@ export interface RegroundRow {
   happened_at: Date;
   who: string;
 }
-/** How reground pieces are now, by piece. null: all. */
-export const presentSizes = async (c: Connection, pieceIds: readonly number[] | null) => {
+/** How reground pieces are now, by piece. */
+export const presentSizes = async (c: Connection, pieceIds: readonly number[]) => {
   const sizes = new Map<number, { dc: number; lcf: number }>();
   for (const r of await manyReground(c, pieceIds))
     if (!sizes.has(r.piece_id)) sizes.set(r.piece_id, { dc: r.dc_mm, lcf: r.lcf_mm });
   return sizes;
 };
 
-/** What came back reground, the latest first. null: of all pieces. */
-export const manyReground = (c: Connection, pieceIds: readonly number[] | null) =>
+/** What came back reground of some pieces, the latest first. */
+export const manyReground = (c: Connection, pieceIds: readonly number[]) =>
   many<RegroundRow>(
     c,
     `select b.entry_id, o.piece_id, b.dc_mm, b.dc_entered, b.lcf_mm, b.lcf_entered, b.recoated, b.cost_cents, e.happened_at, e.who
      from regrind_back b join live_entry e on e.id = b.entry_id join regrind_out o on o.entry_id = b.out_entry_id
-     where not b.lost and ($1::int[] is null or o.piece_id = any ($1)) order by b.entry_id desc`,
+     where not b.lost and o.piece_id = any ($1) order by b.entry_id desc`,
     [pieceIds],
   );

@@ -191,6 +191,7 @@ describe('taking back', () => {
           unit: 'words',
           value: null,
           origin: 'maker',
+          item_id: 1,
           who: 'IK',
           happened_at: new Date(0),
           entry_id: 1,

@@ -1,0 +1,59 @@
+import { loadItems, type CribItem } from '@/crib/cutters';
+import { manyAssembliesById, manyStandingAssemblies, type AssemblyRow } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import {
+  manyOpenOperations,
+  manyPassDepths,
+  manyPrograms,
+  manyTies,
+  type OperationRow,
+  type PassDepthRow,
+  type ProgramRow,
+  type TieRow,
+} from '@/data/jobs';
+import { manyMachines, type MachineRow } from '@/data/machines';
+
+/** Operations with what their tools are judged by. */
+export interface Work {
+  operations: readonly OperationRow[];
+  machines: Map<number, MachineRow>;
+  programs: Map<number, ProgramRow>;
+  ties: TieRow[];
+  passes: PassDepthRow[];
+  /** What is tied, taken down or not, and what else stands. */
+  assemblies: Map<number, AssemblyRow>;
+  /** Cutters of all of these, and holders of those that stand. */
+  items: Map<number, CribItem>;
+}
+
+/**
+ * Operations with parts to make and everything that stands: read once for the rack, the jobs, Today and buying, which
+ * all judge by it.
+ */
+export const openWork = async (c: Connection): Promise<Work> =>
+  workAround(c, await manyOpenOperations(c), await manyStandingAssemblies(c));
+
+/** Some operations with what is around them. */
+export async function workAround(
+  c: Connection,
+  operations: readonly OperationRow[],
+  standing: readonly AssemblyRow[] = [],
+): Promise<Work> {
+  const ids = operations.map((o) => o.id);
+  const ties = await manyTies(c, ids);
+  const assemblies = new Map(standing.map((a) => [a.id, a]));
+  const missing = [...new Set(ties.flatMap((t) => t.assembly_id ?? []))].filter((id) => !assemblies.has(id));
+  for (const a of missing.length ? await manyAssembliesById(c, missing) : []) assemblies.set(a.id, a);
+  const itemIds = [...assemblies.values()].flatMap((a) =>
+    a.taken_down_entry_id === null ? [a.cutter_item_id, a.holder_item_id] : [a.cutter_item_id],
+  );
+  return {
+    operations,
+    machines: new Map((await manyMachines(c)).map((m) => [m.id, m])),
+    programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operation_id, p])),
+    ties,
+    passes: await manyPassDepths(c, ids),
+    assemblies,
+    items: new Map((await loadItems(c, [...new Set(itemIds)])).map((i) => [i.id, i])),
+  };
+}
