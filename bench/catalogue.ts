@@ -10,7 +10,7 @@ import {
 import {
   cataloguePaged,
   countSql,
-  manyMarks,
+  manyMarksOf,
   pageSql,
   stockPaged,
   type PagedQuestion,
@@ -114,7 +114,7 @@ async function bareStock(db: Database, asked: StockAsked): Promise<() => Promise
   const q = await stockQuestion(db, asked);
   const paged = stockPaged(q);
   return async () => {
-    const rows = await barePage<{ item_id: number; place_id: number; pieces: number }>(
+    const rows = await barePage<{ item_id: number; place_id: number; lot_id: number | null; pieces: number }>(
       db,
       paged,
       q.limit + 1,
@@ -122,13 +122,7 @@ async function bareStock(db: Database, asked: StockAsked): Promise<() => Promise
     if (rows.length) {
       await db.query(FACTS, [[...new Set(rows.map((r) => r.item_id))]]);
       const marked = rows.filter((r) => r.pieces > 0);
-      if (marked.length)
-        await manyMarks(
-          db,
-          marked.map((r) => r.item_id),
-          marked.map((r) => r.place_id),
-          3,
-        );
+      if (marked.length) await manyMarksOf(db, marked, 3);
     }
   };
 }

@@ -80,20 +80,7 @@ export async function settle(db: Database): Promise<void> {
     update item_now n set unused = coalesce((select sum(b.quantity - b.marked) from balance b join place p on p.id = b.place_id
                                              where b.item_id = n.item_id and in_crib(p.kind)), 0);
     analyze;
-  `);
-  for (const q of [
-    'select refresh_assemblies(array(select id from assembly))',
-    'select refresh_operations(array(select id from operation))',
-    'select refresh_lives(array(select id from edge_set))',
-    'select refresh_open_uses(array(select id from use where edge_set_id is null))',
-    'select refresh_purchases(array(select entry_id from purchase))',
-    'select refresh_tie(x.operation_id, x.t) from (select distinct operation_id, t from tie) x',
-  ]) {
-    const f = performance.now();
-    await db.script(q);
-    console.log(Math.round(performance.now() - f), q);
-  }
-  await db.script(`call rebuild_in_force();
+    call rebuild_in_force();
     set session_replication_role = default;
   `);
   await db.script('vacuum analyze');

@@ -15,7 +15,15 @@ const YEAR = {
   movements: 100_000,
   orders: 150,
 };
-export const STANDING = { assemblies: 120, popular: 60, openJobs: 3, toolsPerOperation: 5 };
+/** Four machines with fifteen tools each, and what is planned for the next weeks. */
+export const STANDING = {
+  assemblies: 60,
+  openJobs: 3,
+  openOperationsPerJob: 4,
+  toolsPerOperation: 5,
+  toGrade: 20,
+  used: 150,
+};
 
 export interface Worked {
   crib: Crib;
@@ -48,7 +56,7 @@ export const program = (tools: number, minutes = 1.5): string =>
 export async function yearsOfWork(years: number): Promise<Worked> {
   const n = (of: Exclude<keyof typeof YEAR, 'operationsPerJob'>) => Math.round(YEAR[of] * years);
   const operations = n('jobs') * YEAR.operationsPerJob;
-  const open = STANDING.openJobs * YEAR.operationsPerJob;
+  const open = STANDING.openJobs * STANDING.openOperationsPerJob;
   const standing = STANDING.assemblies;
   // The popular ones are cutters of the first items: every fifth item, from the fourth on, is a holder.
   const popular = '(5 + 5 * ((g / 2) % 15) + ((g / 2) / 15) % 4)';
@@ -104,6 +112,7 @@ export async function yearsOfWork(years: number): Promise<Worked> {
   const ordered = entries('placeOrder', n('orders') + 6);
   const received = entries('receiveOrder', n('orders'));
   const worn = entries('recordWear', lives);
+  const graded = entries('gradePiece', lives);
   const counted = entries('startCount', Math.max(10, 100 * years));
   entries('moveStock', n('movements') / 4);
   const S = (sql: string) => script.push(sql);
@@ -124,8 +133,9 @@ export async function yearsOfWork(years: number): Promise<Worked> {
      select 'J-' || lpad(g::text, 5, '0'), 'Housing ' || g, 'A', 1 + g % 5, case when g > ${n('jobs')} then 400 else 40 end,
        (${day('g', jobs)})::date + 30, ${added} + g - 1 from generate_series(1, ${jobs}) g`);
   S(`insert into operation (job_id, number, machine_id, entry_id)
-     select 1 + (g - 1) / ${YEAR.operationsPerJob}, 10 * (1 + (g - 1) % ${YEAR.operationsPerJob}), 1 + g % 4, ${added} + (g - 1) / ${YEAR.operationsPerJob}
-     from generate_series(1, ${operations + open}) g`);
+     select j, 10 * (1 + (g - 1) % ${YEAR.operationsPerJob}), 1 + g % 4, ${added} + j - 1 from generate_series(1, ${operations + open}) g
+     cross join lateral (select case when g > ${operations} then ${n('jobs')} + 1 + (g - ${operations} - 1) / ${STANDING.openOperationsPerJob}
+       else 1 + (g - 1) / ${YEAR.operationsPerJob} end as j) x`);
   S(
     `insert into operation_figures (entry_id, operation_id, highest_beside_mm, highest_beside_entered) select ${programs} + g - 1, g, 0, '0' from generate_series(1, ${operations + open}) g`,
   );
@@ -156,26 +166,20 @@ export async function yearsOfWork(years: number): Promise<Worked> {
   S(
     `insert into count_booking (entry_id, sheet_id) select ${counted} + g - 1, g from generate_series(1, ${Math.max(10, 100 * years) - 2}) g`,
   );
-  // Ended cutters went to the scrap, one in ten to the drawer of used ones, graded; what stands is in its build.
+  // Ended cutters went to the scrap, of the last ones some to the drawer of used ones, graded; what stands is in its build.
   S(`insert into movement (entry_id, item_id, piece_id, from_place_id, to_place_id, quantity)
      select case when p.id <= ${lives} then ${ended} + p.id - 1 else ${built} + p.id - 1 end, p.item_id, p.id, pp.place_id,
-       (select id from place where code = case when p.id > ${lives} then 'BUILD' when p.id % 10 = 0 then 'USED' else 'SCRAP' end), 1
+       (select id from place where code = case when p.id > ${lives} then 'BUILD' when p.id > ${lives - 4 * STANDING.used} and p.id % 4 = 0 then 'USED' else 'SCRAP' end), 1
      from piece p join piece_place pp on pp.piece_id = p.id`);
   S(
     `update piece_place pp set place_id = m.to_place_id from movement m where m.piece_id = pp.piece_id and m.id = (select max(x.id) from movement x where x.piece_id = pp.piece_id)`,
   );
   S(
-    `insert into grade (entry_id, piece_id, grade, signs) select ${ended} + g - 1, g, 'plastics', '[]' from generate_series(1, ${lives}) g where g % 10 = 0 and g < ${lives - 100}`,
+    `insert into grade (entry_id, piece_id, grade, signs) select ${graded} + g - 1, g, 'plastics', '[]' from generate_series(1, ${lives}) g where g % 4 = 0 and g < ${lives - 4 * STANDING.toGrade}`,
   );
   S(`select setval(pg_get_serial_sequence('entry', 'id'), ${next})`);
-  for (const sql of script) {
-    const f = performance.now();
-    await db.script(`set session_replication_role = replica; ${sql};`);
-    if (performance.now() - f > 1000) console.log(Math.round(performance.now() - f), sql.slice(0, 90));
-  }
-  const f = performance.now();
+  for (const sql of script) await db.script(`set session_replication_role = replica; ${sql};`);
   await settle(db);
-  console.log('settle', performance.now() - f);
   const crib: Crib = { db, zone: 'Europe/Oslo', now: () => new Date('2027-01-12T09:00:00Z') };
   return {
     crib,

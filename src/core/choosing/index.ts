@@ -7,5 +7,7 @@ export type { ChoosingRules, Reason } from './rules';
 // Cutters for it, and kits for threads and close holes
 export { chooseCutters, DRILLED_FROM_UM, judgeCandidate } from './chooseCutter';
 export type { Availability, Candidate, Choice } from './chooseCutter';
+export { windowsOf } from './windows';
+export type { Window } from './windows';
 export { kitFor, reamingAllowance } from './kit';
 export type { KitStep } from './kit';

@@ -4,6 +4,7 @@ import {
   DEFAULT_RULES,
   FEATURES,
   kitFor,
+  windowsOf,
   type Candidate,
   type Choice,
   type ChoosingRules,
@@ -16,7 +17,15 @@ import { toLength, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/stock';
 import { manyTagsOfItems } from '@/data/assemblies';
 import { maybeOne, type Connection } from '@/data/database';
-import { manyItemsOfFamilies, manyLinks, manyPiecesHere, manyStandings, manySupplies } from '@/data/stock';
+import {
+  countOfFamilies,
+  manyLinks,
+  manyNearItems,
+  manyPiecesHere,
+  manyStandings,
+  manySupplies,
+  type NearQuestion,
+} from '@/data/stock';
 import { CUT_SCHEMA, type CutInput } from './cutSchema';
 
 export interface ChooseView {
@@ -26,9 +35,14 @@ export interface ChooseView {
   rejected: Choice[];
   /** More were rejected than are shown. */
   rejectedMore: number;
+  /** There are more of these families, further from the size that is asked for than those that were judged. */
+  notLookedAt: boolean;
   kit: KitStep[] | null;
 }
 const REJECTED_SHOWN = 40;
+/** Of each family so many on the side where what fits lies, and so many misses, that lie on the shelf; half as many to buy. */
+const NEAREST = 20;
+const MISSES = 4;
 
 /** The rules the shop set last, or the usual ones. */
 export async function rulesInForce(c: Connection): Promise<ChoosingRules> {
@@ -71,11 +85,14 @@ export async function chooseView(c: Connection, input: unknown): Promise<ChooseV
   validate(CUT_SCHEMA, input);
   const cut = toCut(input as CutInput);
   const rules = await rulesInForce(c);
-  const families = new Set<string>(FEATURES[cut.feature].families);
-  // A kit is chosen from more than what makes the feature itself.
-  if (cut.feature === 'thread' || cut.feature === 'hole')
-    for (const f of ['spot-drill', 'drill', 'chamfer', 'countersink', 'tap', 'reamer']) families.add(f);
-  const candidates = await loadCandidates(c, [...families]);
+  const windows = windowsOf(cut).map(({ family, near, fits }): NearQuestion => ({
+    family,
+    near,
+    below: fits === 'above' ? MISSES : fits === 'below' ? NEAREST : NEAREST / 2,
+    above: fits === 'below' ? MISSES : fits === 'above' ? NEAREST : NEAREST / 2,
+  }));
+  const families = [...new Set(windows.map((w) => w.family))];
+  const candidates = await loadCandidates(c, await manyNearItems(c, windows, cut.depth));
   const own = candidates.filter((x) =>
     (FEATURES[cut.feature].families as readonly string[]).includes(x.cutter.family),
   );
@@ -86,13 +103,13 @@ export async function chooseView(c: Connection, input: unknown): Promise<ChooseV
     fit,
     rejected: rejected.slice(0, REJECTED_SHOWN),
     rejectedMore: Math.max(0, rejected.length - REJECTED_SHOWN),
+    notLookedAt: (await countOfFamilies(c, families, candidates.length)) > candidates.length,
     kit: kitFor(cut, candidates, rules),
   };
 }
 
-/** Cutters and bodies of some families with what choosing needs to know of them. */
-async function loadCandidates(c: Connection, families: readonly string[]): Promise<Candidate[]> {
-  const ids = await manyItemsOfFamilies(c, families);
+/** Cutters and bodies with what choosing needs to know of them. */
+async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Candidate[]> {
   const items = await loadItems(c, ids);
   const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
   const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));

@@ -3,9 +3,9 @@ import type { Because, Judgement } from '@/core/because';
 import { regroundGeometry, type CutterGeometry } from '@/core/cutters';
 import { reachNeeded } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
-import { factText, type CribItem } from '@/crib/cutters';
+import { factText, loadItems, type CribItem } from '@/crib/cutters';
 import { readOnce, type ReadOnce } from '@/crib/door';
-import { openWork, workAround, type Work } from '@/crib/jobs';
+import { openWork, type Work } from '@/crib/jobs';
 import { loadLifeBook, openBook, type LifeBook } from '@/crib/life';
 import { measuredState, type MeasuredState } from '@/crib/measuring';
 import { manyAssembliesById, measuredNow, type AssemblyRow, type MeasuredRow } from '@/data/assemblies';
@@ -89,50 +89,55 @@ export async function standingCards(
   const work = await once(openWork);
   const rows = [...work.assemblies.values()].filter((a) => a.taken_down_entry_id === null);
   const book = await once(openBook);
-  return (await standingOf(c, rows, work, book)).map((s) => s.card).sort((a, b) => byTag(a.tag, b.tag));
+  return (await standingOf(c, rows, work.items, tiesOf(work), book))
+    .map((s) => s.card)
+    .sort((a, b) => byTag(a.tag, b.tag));
 }
 const byTag = (a: string, b: string) => a.localeCompare(b, 'en', { numeric: true });
 
-/** Some of them, by number. */
-export async function standingById(c: Connection, ids: readonly number[]): Promise<Standing[]> {
-  const rows = (await manyAssembliesById(c, ids)).filter((a) => a.taken_down_entry_id === null);
-  const ties = await manyTiesOfAssemblies(c, ids);
-  const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operation_id))]);
-  const work = await workAround(c, operations, rows);
+/** One of them, with what it is tied to. */
+export async function standingOne(c: Connection, row: AssemblyRow): Promise<Standing> {
+  const items = await loadItems(c, [row.cutter_item_id, row.holder_item_id]);
+  const book = await loadLifeBook(c, [row.cutter_item_id], [row.edge_set_id]);
+  const [standing] = await standingOf(c, [row], new Map(items.map((i) => [i.id, i])), new Map(), book);
+  return standing!;
+}
+
+/** What stands on the tools of some work. */
+export async function standingOn(c: Connection, work: Work): Promise<AssemblyCard[]> {
+  const rows = [...work.assemblies.values()].filter((a) => a.taken_down_entry_id === null);
   const book = await loadLifeBook(
     c,
     [...new Set(rows.map((r) => r.cutter_item_id))],
     rows.map((r) => r.edge_set_id),
   );
-  return standingOf(c, rows, work, book);
+  return (await standingOf(c, rows, work.items, tiesOf(work), book)).map((s) => s.card);
 }
 
 async function standingOf(
   c: Connection,
   rows: readonly AssemblyRow[],
-  work: Work,
+  items: Around['items'],
+  tied: Around['tiesOf'],
   book: LifeBook,
 ): Promise<Standing[]> {
-  const tied = tiesOf(work);
+  const ids = (of: (row: AssemblyRow) => number) => rows.map(of);
   const loose = rows.filter((r) => !tied.has(r.id)).map((r) => r.id);
+  const wear = await manyLatestWear(
+    c,
+    ids((r) => r.edge_set_id),
+  );
   const around: Around = {
-    items: work.items,
+    items,
     book,
     measured: await measuredNow(
       c,
-      rows.map((r) => r.id),
+      ids((r) => r.id),
     ),
-    wear: new Map(
-      (
-        await manyLatestWear(
-          c,
-          rows.map((r) => r.edge_set_id),
-        )
-      ).map((w) => [w.edge_set_id, w]),
-    ),
+    wear: new Map(wear.map((w) => [w.edge_set_id, w])),
     sizes: await presentSizes(
       c,
-      rows.map((r) => r.piece_id),
+      ids((r) => r.piece_id),
     ),
     tiesOf: new Map([...tied, ...(loose.length ? await lastTiesOf(c, loose) : [])]),
   };
@@ -159,7 +164,7 @@ function tiesOf(work: Pick<Work, 'operations' | 'ties' | 'programs'>): Around['t
   return group(tied, (t) => t.assembly);
 }
 
-/** The last tie of assemblies that no open operation calls: their job is done. */
+/** Ties of assemblies by themselves: of open operations, and where none calls them, the last one. */
 async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promise<Around['tiesOf']> {
   const ties = await manyTiesOfAssemblies(c, assemblyIds);
   if (!ties.length) return new Map();

@@ -6,7 +6,7 @@ import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/ass
 import type { Connection } from '@/data/database';
 import { manyOpenUsesOf, maybeOperation, type OpenUseSum } from '@/data/jobs';
 import { manyMachines } from '@/data/machines';
-import { standingById, standingCards, type AssemblyCard, type TiedTo } from './cards';
+import { standingCards, standingOn, standingOne, type AssemblyCard, type TiedTo } from './cards';
 import { registersOn, type MachineRegisters } from './registers';
 
 /** An assembly as it hangs on the rack: what is drawn of it, and the figure below its tip. */
@@ -67,9 +67,8 @@ export interface AssemblyView extends AssemblyCard {
 /** One assembly that stands; null where there is none of that tag. */
 export async function assemblyView(c: Connection, tag: string): Promise<AssemblyView | null> {
   const assembly = await maybeAssembly(c, tag.toUpperCase());
-  const [standing] = assembly ? await standingById(c, [assembly.id]) : [];
-  if (!standing) return null;
-  const { card, row, cutter, operations } = standing;
+  if (!assembly || assembly.taken_down_entry_id !== null) return null;
+  const { card, row, cutter, operations } = await standingOne(c, assembly);
   const { measured } = card;
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
   return {
@@ -103,12 +102,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const openUses = await manyOpenUsesOf(c, operationId);
   return {
     job,
-    assemblies: (
-      await standingById(
-        c,
-        work.ties.flatMap((t) => t.assembly_id ?? []),
-      )
-    ).map((s) => rackCard(s.card)),
+    assemblies: (await standingOn(c, work)).map(rackCard),
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),
     standing: openUses.length ? await standingChoices(c) : [],
   };

@@ -6,7 +6,7 @@ import {
   manyBalancesAt,
   manyCountLines,
   manyLoans,
-  manyMarks,
+  manyMarksOf,
   manyMovements,
   manyPlaces,
   manyPlaceTotals,
@@ -26,7 +26,7 @@ import {
 export interface PlaceLine extends BalanceRow {
   item: string;
   words: string;
-  /** Marks of the pieces that lie there, the first twelve. */
+  /** Marks of the pieces that lie there, the first six. */
   marks: string[];
 }
 export interface PlacesView {
@@ -81,8 +81,8 @@ export interface PlaceView {
   /** More lies there than is shown: the table of all stock has it, a page at a time. */
   more: boolean;
 }
-const LINES_SHOWN = 200;
-const MARKS_SHOWN = 12;
+const LINES_SHOWN = 100;
+const MARKS_SHOWN = 6;
 
 /** What lies at a place and in what is inside it. */
 export async function placeView(c: Connection, code: string | null): Promise<PlaceView> {
@@ -103,9 +103,7 @@ async function linesAt(
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const marked = balances.filter((b) => b.pieces > 0);
   const marks = group(
-    marked.length
-      ? await manyMarks(c, [...new Set(marked.map((b) => b.item_id))], placeIds, MARKS_SHOWN)
-      : [],
+    marked.length ? await manyMarksOf(c, marked, MARKS_SHOWN) : [],
     (p) => `${p.item_id} ${p.place_id} ${p.lot_id}`,
   );
   return balances.map((b) => ({

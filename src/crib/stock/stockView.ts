@@ -9,6 +9,7 @@ import {
   COUNTED_TO,
   manyItemFacts,
   manyMarks,
+  manyMarksOf,
   maybePlace,
   maybeStockLine,
   maybeSupplier,
@@ -148,15 +149,17 @@ async function stockLines(
   const marked = rows.filter((r) => r.pieces > 0);
   const key = (r: { item_id: number; place_id: number; lot_id: number | null }) =>
     `${r.item_id} ${r.place_id} ${r.lot_id}`;
+  const those = (of: (r: StockRow) => number) => [...new Set(marked.map(of))];
   const marks = group(
-    marked.length
-      ? await manyMarks(
-          c,
-          marked.map((r) => r.item_id),
-          marked.map((r) => r.place_id),
-          marksEach,
-        )
-      : [],
+    !marked.length
+      ? []
+      : marksEach === null
+        ? await manyMarks(
+            c,
+            those((r) => r.item_id),
+            those((r) => r.place_id),
+          )
+        : await manyMarksOf(c, marked, marksEach),
     key,
   );
   return rows.map(({ family, ...row }) => ({

@@ -20,6 +20,8 @@ create index program_by_operation on program (operation_id, entry_id);
 create index supplier_terms_by_supplier on supplier_terms (supplier_id);
 create index take_down_by_assembly on take_down (assembly_id);
 create index use_by_entry on use (entry_id);
+create index item_now_here on item_now (family, (coalesce(dc, 1e9)), item_id) where unused > 0;
+create index item_now_to_buy on item_now (family, (coalesce(dc, 1e9)), item_id) where unused = 0;
 create index use_by_log on use (parts_log_id);
 create index use_assignment_by_use on use_assignment (use_id);
 create index use_assignment_by_edge_set on use_assignment (edge_set_id);
@@ -390,6 +392,7 @@ begin
 end $$;
 call rebuild_in_force();
 alter table piece_place alter column item_id set not null;
+create index piece_place_at on piece_place (place_id, item_id, piece_id);
 create index piece_place_here on piece_place (item_id) where not gone;
 create index piece_place_to_grade on piece_place (piece_id) where to_grade;
 alter table piece_place enable trigger piece_place_derived;

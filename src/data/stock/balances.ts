@@ -128,15 +128,14 @@ export interface PieceRow {
 }
 /** Every piece that stands, where it lies, its present edge set and the grade given since that began or ended. */
 const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id, pl.code as place, pl.kind as place_kind,
-    es.id as edge_set_id, es.entry_id as edge_set_entry_id, es.fresh, x.entry_id as ended_entry_id, x.happened_at as ended_at,
+    n.edge_set_id, es.entry_id as edge_set_entry_id, n.fresh, n.ended_id as ended_entry_id, xe.happened_at as ended_at,
     g.grade, g.entry_id as grade_entry_id, g.good_zone, g.good_from_mm, g.good_to_mm,
     rb.entry_id is not null as reground, rb.recoated
-  from piece p join live_entry e on e.id = p.entry_id
-  left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id
-  join lateral (select s.* from edge_set s join live_entry se on se.id = s.entry_id where s.piece_id = p.id order by s.id desc limit 1) es on true
-  left join lateral (select t.entry_id, te.happened_at from ending t join live_entry te on te.id = t.entry_id where t.edge_set_id = es.id) x on true
+  from piece p left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id
+  join lateral (select l.* from life_now l where l.piece_id = p.id order by l.edge_set_id desc limit 1) n on true
+  join edge_set es on es.id = n.edge_set_id left join entry xe on xe.id = n.ended_id
   left join lateral (select gr.* from grade gr join live_entry ge on ge.id = gr.entry_id
-    where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id > coalesce(x.entry_id, 0) order by ge.id desc limit 1) g on true
+    where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id > coalesce(n.ended_id, 0) order by ge.id desc limit 1) g on true
   left join lateral (select b.entry_id, b.recoated from regrind_out o join regrind_back b on b.out_entry_id = o.entry_id
     join live_entry be on be.id = b.entry_id where o.piece_id = p.id and not b.lost order by b.entry_id desc limit 1) rb on true`;
 /** Pieces of some items that are still here: neither scrapped nor lost. */

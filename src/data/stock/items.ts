@@ -1,5 +1,5 @@
 import type { Family, HolderSegment, ItemKind, Origin } from '@/core/cutters';
-import { many, maybeOne, type Connection } from '../database';
+import { many, maybeOne, one, type Connection } from '../database';
 
 export interface ItemRow {
   id: number;
@@ -269,12 +269,64 @@ export const insertSupplyRows = (
     ),
   );
 
-/** Cutters and bodies of some families. */
-export const manyItemsOfFamilies = async (c: Connection, families: readonly string[]): Promise<number[]> =>
-  (
+/** Of a family, cutters nearest to a diameter: so many from below and from above, mm. */
+export interface NearQuestion {
+  family: Family;
+  near: number;
+  below: number;
+  above: number;
+}
+/** Diameters nearest to the size among which the reach is looked at. */
+const LOOKED_AT = 200;
+/** Beyond any diameter. */
+const NO_BOUND = 1e8;
+/**
+ * Cutters and bodies nearest to some diameters, those on the shelf first and half as many that would be bought; those
+ * that may reach the depth before the nearest that don't; and every cutter of the families that lies used or stands here.
+ */
+export const manyNearItems = async (
+  c: Connection,
+  windows: readonly NearQuestion[],
+  depth: number | null,
+): Promise<number[]> => {
+  const side = (down: boolean, stock: '>' | '=', share: number, misses: number) => {
+    const dc = 'coalesce(n.dc, 1e9)';
+    const nearest = `(select n.item_id from item_now n where n.family = w.family and ${dc} ${down ? '<=' : '>'} w.near and n.unused ${stock} 0
+      order by ${dc} ${down ? 'desc' : 'asc'}, n.item_id limit`;
+    const wanted = `ceil(w.${down ? 'below' : 'above'} * ${share})::int`;
+    return `(select y.item_id from ${nearest} ${LOOKED_AT}) y where $5::float8 is null
+        or not exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol = 'LCF')
+        or exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol in ('LCF', 'LU', 'CW') and f.value >= $5)
+      limit ${wanted}) union ${nearest} ${misses})`;
+  };
+  return (
     await many<{ item_id: number }>(
       c,
-      `select item_id from item_now where kind in ('cutter', 'body') and family = any ($1) order by sort_code`,
-      [families],
+      `select x.item_id from unnest($1::text[], $2::float8[], $3::int[], $4::int[]) w(family, near, below, above)
+       cross join lateral (${side(true, '>', 1, 4)} union ${side(true, '=', 0.5, 2)} union ${side(false, '>', 1, 4)} union ${side(false, '=', 0.5, 2)}) x
+       union select n.item_id from item_now n join piece_place pp on pp.item_id = n.item_id and not pp.gone
+       where n.family = any ($1) order by 1`,
+      [
+        windows.map((w) => w.family),
+        windows.map((w) => Math.min(w.near + 1e-6, NO_BOUND)),
+        windows.map((w) => w.below),
+        windows.map((w) => w.above),
+        depth,
+      ],
     )
   ).map((r) => r.item_id);
+};
+
+/** How many cutters and bodies there are of some families, counted to one beyond a number. */
+export const countOfFamilies = async (
+  c: Connection,
+  families: readonly string[],
+  upTo: number,
+): Promise<number> =>
+  (
+    await one<{ n: number }>(
+      c,
+      `select count(*)::int as n from (select 1 from item_now where family = any ($1) limit $2) x`,
+      [families, upTo + 1],
+    )
+  ).n;

@@ -92,31 +92,38 @@ export const allStockRows = (c: Connection, q: StockQuestion): Promise<StockRow[
 export const maybeStockLine = (c: Connection, id: number) =>
   maybeOne<{ id: number }>(c, 'select id from balance where id = $1', [id]);
 
-/**
- * Marked pieces among some items at some places, with the grade that counts: so many of each parcel as a page names
- * (null: all), since what is known of a piece is read for each by itself.
- */
-export const manyMarks = (
-  c: Connection,
-  itemIds: readonly number[],
-  placeIds: readonly number[],
-  each: number | null = null,
-) =>
-  many<Pick<PieceRow, 'mark' | 'item_id' | 'lot_id' | 'grade'> & { place_id: number }>(
+/** Of a marked piece: the latest grade that no later edge set and no later ending has overtaken; most have none at all. */
+const GRADE_NOW = `left join lateral (select gr.grade from grade gr join live_entry ge on ge.id = gr.entry_id
+    where gr.piece_id = p.id
+    and not exists (select 1 from life_now l join edge_set s on s.id = l.edge_set_id
+                    where l.piece_id = p.id and (s.entry_id > ge.id or l.ended_id >= ge.id))
+    order by ge.id desc limit 1) g on true`;
+type MarkRow = Pick<PieceRow, 'mark' | 'item_id' | 'lot_id' | 'grade'> & { place_id: number };
+
+/** Where a parcel lies: some of an item, of one lot, at a place. */
+export interface Parcel {
+  item_id: number;
+  place_id: number;
+  lot_id: number | null;
+}
+/** The first so many marked pieces of each of some parcels, with the grade that counts. */
+export const manyMarksOf = (c: Connection, parcels: readonly Parcel[], each: number) =>
+  many<MarkRow>(
     c,
-    `select p.mark, p.item_id, p.lot_id, p.place_id, g.grade
-     from (select x.id, x.mark, x.item_id, x.lot_id, pp.place_id,
-             row_number() over (partition by x.item_id, pp.place_id, x.lot_id order by x.mark) as nth
-           from piece x join piece_place pp on pp.piece_id = x.id
-           where x.item_id = any ($1) and pp.place_id = any ($2)) p
-     -- The latest grade that no later edge set and no later ending has overtaken; most pieces have none at all.
-     left join lateral (select gr.grade from grade gr join live_entry ge on ge.id = gr.entry_id
-                        where gr.piece_id = p.id
-                        and not exists (select 1 from edge_set s join live_entry se on se.id = s.entry_id
-                                        where s.piece_id = p.id and s.entry_id > ge.id)
-                        and not exists (select 1 from edge_set s join ending t on t.edge_set_id = s.id join live_entry te on te.id = t.entry_id
-                                        where s.piece_id = p.id and t.entry_id >= ge.id)
-                        order by ge.id desc limit 1) g on true
-     where $3::int is null or p.nth <= $3 order by p.mark`,
-    [itemIds, placeIds, each],
+    `select p.mark, p.item_id, p.lot_id, x.place_id, g.grade
+     from unnest($1::int[], $2::int[], $3::int[]) x(item_id, place_id, lot_id)
+     cross join lateral (select y.id, y.mark, y.item_id, y.lot_id from piece_place pp join piece y on y.id = pp.piece_id
+                         where pp.place_id = x.place_id and pp.item_id = x.item_id and y.lot_id is not distinct from x.lot_id
+                         order by pp.piece_id limit $4) p
+     ${GRADE_NOW} order by p.mark`,
+    [parcels.map((p) => p.item_id), parcels.map((p) => p.place_id), parcels.map((p) => p.lot_id), each],
+  );
+
+/** All marked pieces of some items at some places: for a list that goes out. */
+export const manyMarks = (c: Connection, itemIds: readonly number[], placeIds: readonly number[]) =>
+  many<MarkRow>(
+    c,
+    `select p.mark, p.item_id, p.lot_id, pp.place_id, g.grade from piece_place pp join piece p on p.id = pp.piece_id
+     ${GRADE_NOW} where pp.item_id = any ($1) and pp.place_id = any ($2) order by p.mark`,
+    [itemIds, placeIds],
   );

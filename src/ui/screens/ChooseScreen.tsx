@@ -267,6 +267,12 @@ function Rejected({ view }: { view: ChooseView }) {
         </tbody>
       </table>
       {view.rejectedMore > 0 && <p className="soft small">and {view.rejectedMore} more</p>}
+      {view.notLookedAt && (
+        <p className="soft small">
+          Judged were those nearest to the size that is asked for, what lies on the shelf first. Others of
+          these families are further off: say more of the cut to be led to them.
+        </p>
+      )}
     </>
   );
 }

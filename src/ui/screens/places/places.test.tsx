@@ -280,6 +280,7 @@ const chosen = (over: Partial<ChooseView>): ChooseView => ({
   fit: [],
   rejected: [],
   rejectedMore: 0,
+  notLookedAt: false,
   kit: null,
   ...over,
 });

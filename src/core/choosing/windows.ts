@@ -1,0 +1,62 @@
+import { readThread, tapDrill, type Family } from '../cutters';
+import { FEATURES, type Cut } from './cut';
+import { reamingAllowance } from './kit';
+
+/** Of one family, the diameters a cut asks for: those nearest to a size from below and from above. */
+export interface Window {
+  family: Family;
+  /** mm; those at it count as below. Infinity: nothing bounds it. */
+  near: number;
+  /** On which side what fits lies; on the other lie the nearest misses. */
+  fits: 'below' | 'above' | 'around';
+}
+
+/**
+ * Where in a catalogue of any size the cutters for a cut are looked for, family by family, its kit's too. A cutter
+ * further from the size fits no better: among mills the stoutest that passes does best, a hole has one size. mm.
+ * Example: a pocket with a corner of 4: square mills of 8 and below, and the few just above as misses.
+ */
+export function windowsOf(cut: Cut): Window[] {
+  const own: readonly Family[] = FEATURES[cut.feature].families;
+  const least = (...limits: (number | null)[]) => Math.min(...limits.map((l) => l ?? Infinity));
+  const below = (families: readonly Family[], near: number): Window[] =>
+    families.map((family) => ({ family, near, fits: 'below' }));
+  const around = (family: Family, near: number): Window => ({
+    family,
+    near,
+    fits: near === Infinity ? 'below' : 'around',
+  });
+  switch (cut.feature) {
+    case 'side':
+    case 'pocket':
+      return below(own, least(cut.corner === null ? null : 2 * cut.corner, cut.clearance));
+    case 'slot':
+      return below(own, least(cut.width, cut.clearance));
+    case 'face':
+    case 'floor':
+      return below(own, least(cut.clearance));
+    case 'chamfer':
+      return own.map((family) => ({ family, near: cut.diameter ?? 0, fits: 'above' }));
+    case 'hole': {
+      const D = cut.diameter ?? Infinity;
+      const before = D === Infinity ? D : D - reamingAllowance(D);
+      return [around('drill', D), around('drill', before), around('reamer', D), ...startOf(D)];
+    }
+    case 'thread': {
+      const thread = cut.thread === null ? null : readThread(cut.thread);
+      const D = thread?.major ?? Infinity;
+      const drills = thread
+        ? (['cutting', 'forming'] as const).map((by) => around('drill', tapDrill(thread, by).drill))
+        : [around('drill', Infinity)];
+      return [around('tap', D), ...below(['thread-mill'], 0.85 * D), ...drills, ...startOf(D)];
+    }
+  }
+}
+
+/** What spots and chamfers a hole of a size: anything that is large enough. */
+const startOf = (size: number): Window[] =>
+  (['spot-drill', 'chamfer', 'countersink'] as const).map((family) => ({
+    family,
+    near: size === Infinity ? 0 : family === 'spot-drill' ? size * 0.6 : size,
+    fits: 'above',
+  }));
