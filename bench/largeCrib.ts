@@ -49,15 +49,15 @@ export async function largeCrib(size: Size): Promise<Database> {
     analyze;
     set session_replication_role = replica;
     insert into edge_set (piece_id, fresh, entry_id) select id, true, entry_id from piece order by id;
-    insert into movement (entry_id, item_id, to_place_id, quantity) select i.entry_id, i.id, h.home, 200 from item i join home h using (id) order by i.id;
-    insert into movement (entry_id, item_id, piece_id, from_place_id, to_place_id, quantity)
-      select p.entry_id, p.item_id, p.id, h.home, h.away, 1 from piece p join home h on h.id = p.item_id order by p.id;
+    insert into movement (entry_id, who, item_id, to_place_id, quantity) select i.entry_id, 'IK', i.id, h.home, 200 from item i join home h using (id) order by i.id;
+    insert into movement (entry_id, who, item_id, piece_id, from_place_id, to_place_id, quantity)
+      select p.entry_id, case when p.entry_id % 3 = 0 then 'TO' else 'IK' end, p.item_id, p.id, h.home, h.away, 1 from piece p join home h on h.id = p.item_id order by p.id;
   `);
   const loose = size.movements - size.items - size.pieces;
   for (let at = 0; at < loose; at += SLICE)
     await db.script(
-      `insert into movement (entry_id, item_id, from_place_id, to_place_id, quantity)
-       select 1 + g % 1000, h.id, case g % 2 when 0 then h.home else h.away end, case g % 2 when 0 then h.away else h.home end, 1
+      `insert into movement (entry_id, who, item_id, from_place_id, to_place_id, quantity)
+       select 1 + g % 1000, case when (1 + g % 1000) % 3 = 0 then 'TO' else 'IK' end, h.id, case g % 2 when 0 then h.home else h.away end, case g % 2 when 0 then h.away else h.home end, 1
        from generate_series(${at}, ${Math.min(at + SLICE, loose) - 1}) g join home h on h.id = 1 + (g / 2) % ${size.items} order by g`,
     );
   await db.script(`

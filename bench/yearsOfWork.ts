@@ -167,8 +167,8 @@ export async function yearsOfWork(years: number): Promise<Worked> {
     `insert into count_booking (entry_id, sheet_id) select ${counted} + g - 1, g from generate_series(1, ${Math.max(10, 100 * years) - 2}) g`,
   );
   // Ended cutters went to the scrap, of the last ones some to the drawer of used ones, graded; what stands is in its build.
-  S(`insert into movement (entry_id, item_id, piece_id, from_place_id, to_place_id, quantity)
-     select case when p.id <= ${lives} then ${ended} + p.id - 1 else ${built} + p.id - 1 end, p.item_id, p.id, pp.place_id,
+  S(`insert into movement (entry_id, who, item_id, piece_id, from_place_id, to_place_id, quantity)
+     select case when p.id <= ${lives} then ${ended} + p.id - 1 else ${built} + p.id - 1 end, 'IK', p.item_id, p.id, pp.place_id,
        (select id from place where code = case when p.id > ${lives} then 'BUILD' when p.id > ${lives - 4 * STANDING.used} and p.id % 4 = 0 then 'USED' else 'SCRAP' end), 1
      from piece p join piece_place pp on pp.piece_id = p.id`);
   S(

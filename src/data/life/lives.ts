@@ -117,13 +117,11 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
        coalesce((select json_agg(json_build_object('material_id', u.material_id, 'minutes', u.minutes) order by u.material_id)
                  from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
      from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
-     join life_now n on n.piece_id = pp.piece_id and n.ended is null
+     -- The present edges of the piece: grinding or turning them began a new set.
+     join lateral (select l.* from life_now l where l.piece_id = pp.piece_id order by l.edge_set_id desc limit 1) n on n.ended is null
      join piece p on p.id = pp.piece_id
      left join assembly_now b on b.piece_id = pp.piece_id left join assembly a on a.id = b.assembly_id
-     where pp.item_id = any ($1) and not pp.gone
-       -- The present edges of the piece: grinding or turning them began a new set.
-       and not exists (select 1 from life_now z where z.piece_id = n.piece_id and z.edge_set_id > n.edge_set_id)
-     order by p.mark`,
+     where pp.item_id = any ($1) and not pp.gone order by p.mark`,
     [itemIds],
   );
 

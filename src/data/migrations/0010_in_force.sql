@@ -27,6 +27,20 @@ create index use_assignment_by_use on use_assignment (use_id);
 create index use_assignment_by_edge_set on use_assignment (edge_set_id);
 create index verdict_by_measurement on verdict (measurement_id);
 
+-- Who moved it, kept beside the movement: found by its own index however many other entries a person signed.
+alter table movement disable trigger movement_kept;
+alter table movement add column who text;
+update movement m set who = e.who from entry e where e.id = m.entry_id;
+alter table movement alter column who set not null;
+alter table movement enable trigger movement_kept;
+create index movement_by_who on movement (who, id);
+create function fill_movement() returns trigger language plpgsql as $$
+begin
+  select e.who into new.who from entry e where e.id = new.entry_id;
+  return new;
+end $$;
+create trigger movement_filled before insert on movement for each row execute function fill_movement();
+
 -- A measurement counts when nothing questioned it, or a person accepted it: the core's own rule, which a test compares.
 create function measurement_counts(questions jsonb, accepted boolean) returns boolean language sql immutable as $$
   select case when jsonb_array_length(questions) = 0 then accepted is not false else accepted is true end

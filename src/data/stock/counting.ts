@@ -91,11 +91,11 @@ export function manyMovements(c: Connection, q: MovementQuestion): Promise<Movem
     where.push(
       `not exists (select 1 from entry z where z.counters = m.entry_id or (z.id = m.entry_id and z.counters is not null))`,
     );
-  // A person's movements are found through their entries; a place's through both of its ends, each by its own index.
+  // A place's are found through both of its ends, each by its own index.
   let source: string;
   if (q.who !== undefined) {
-    const who = p(q.who);
-    source = `select m.* from movement m join entry we on we.id = m.entry_id where we.who = ${who} and ${where.join(' and ')} order by m.entry_id desc, m.id desc limit ${limit}`;
+    where.push(`m.who = ${p(q.who)}`);
+    source = `select m.* from movement m where ${where.join(' and ')} order by m.id desc limit ${limit}`;
   } else if (q.placeId !== undefined) {
     const place = p(q.placeId);
     const end = (column: string) =>

@@ -326,7 +326,9 @@ export const countOfFamilies = async (
   (
     await one<{ n: number }>(
       c,
-      `select count(*)::int as n from (select 1 from item_now where family = any ($1) limit $2) x`,
+      `select count(*)::int as n from (
+         (select 1 from item_now where family = any ($1) and unused > 0 limit $2)
+         union all (select 1 from item_now where family = any ($1) and unused = 0 limit $2)) x`,
       [families, upTo + 1],
     )
   ).n;

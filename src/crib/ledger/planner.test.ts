@@ -1,0 +1,304 @@
+import { randomUUID } from 'node:crypto';
+import type { Connection, Database, Param } from '@/data/database';
+import { perform } from '../door';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { VERBS, verbNamed } from '../verbs';
+import { VIEWS } from '../views';
+
+/**
+ * No view and no verb may read a whole table of the ledger: what it costs would grow with the shop's history. Every
+ * statement they put is kept as it was asked, and the planner says how it would look it up where scanning is dear.
+ */
+
+/** Tables that have as many rows as the shop has things of the kind, or changes of its own rules. */
+const SMALL = new Set([
+  'person',
+  'place',
+  'material',
+  'supplier',
+  'supplier_terms',
+  'machine',
+  'machine_figures',
+  'kind_word',
+  'grade_ladder',
+  'choosing_rules',
+  'saved_view',
+  'column_mapping',
+  'settlement',
+]);
+/** Kept tables that grow with the history too; of the others, all rows are what is open now. */
+const KEPT = [
+  'fact_now',
+  'item_now',
+  'balance',
+  'piece_place',
+  'tie_now',
+  'operation_now',
+  'edge_use',
+  'life_now',
+  'life_line',
+  'purchase_now',
+];
+/** Indexes that hold what is open, or is here, alone: all of one may be read. */
+const OPEN = new Set(['operation_now_open', 'purchase_now_open', 'piece_place_to_grade', 'piece_place_here']);
+/** Statements that read on purpose all of what they name: lists that come in are compared with the whole catalogue. */
+const WHOLE_LISTS = ['importItems'];
+
+interface Plan {
+  'Node Type': string;
+  'Relation Name'?: string;
+  'Index Name'?: string;
+  'Index Cond'?: string;
+  Plans?: Plan[];
+}
+
+let crib: TestCrib;
+let large: Set<string>;
+const asked = new Map<string, { params: readonly Param[]; by: string }>();
+let by = '';
+const done = new Set<string>();
+
+/** The same database, each statement kept with what put it. */
+function listening(db: Database): Database {
+  const hear = (c: Connection): Connection => ({
+    query: <Row>(sql: string, params: readonly Param[] = []) => {
+      if (!asked.has(sql)) asked.set(sql, { params, by });
+      return c.query<Row>(sql, params);
+    },
+  });
+  return { ...db, ...hear(db), transaction: (work) => db.transaction((c) => work(hear(c))) };
+}
+
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  const ledger = await crib.db.query<{ name: string }>(
+    "select tgrelid::regclass::text as name from pg_trigger where tgname = tgrelid::regclass::text || '_kept'",
+  );
+  large = new Set([...ledger.map((r) => r.name), ...KEPT].filter((name) => !SMALL.has(name)));
+  expect(large.size).toBeGreaterThan(30);
+});
+afterAll(() => crib.db.close());
+
+/** Scans of a plan that read a whole table. A page cut straight from an index (Limit above it, no sort between) is none. */
+function wholeScans(plan: Plan, underLimit = false): string[] {
+  const kind = plan['Node Type'];
+  const table = plan['Relation Name'];
+  const scans = /Scan$/.test(kind) && table !== undefined && large.has(table);
+  const own =
+    scans && kind === 'Seq Scan'
+      ? [`${table} row by row`]
+      : scans &&
+          !plan['Index Cond'] &&
+          !underLimit &&
+          !OPEN.has(plan['Index Name'] ?? '') &&
+          !/Bitmap Heap/.test(kind)
+        ? [`${table} along the whole of ${plan['Index Name']}`]
+        : [];
+  const cut =
+    kind === 'Limit' ||
+    (underLimit &&
+      ['Nested Loop', 'Incremental Sort', 'Subquery Scan', 'Result', 'Append', 'Merge Append'].includes(
+        kind,
+      ));
+  // Only the outer side of a loop stops when the limit is reached.
+  return [
+    ...own,
+    ...(plan.Plans ?? []).flatMap((p, i) => wholeScans(p, cut && (i === 0 || /Append/.test(kind)))),
+  ];
+}
+
+it('no statement of a view or a verb reads a table of the ledger whole', async () => {
+  const heard = { ...crib, db: listening(crib.db) };
+  const does = async (name: string, input: Record<string, unknown>): Promise<Record<string, unknown>> => {
+    by = name;
+    done.add(name);
+    return perform(heard, verbNamed(name)!, { who: 'IK', formId: randomUUID(), ...input });
+  };
+  const EVERY: [string, Record<string, string>][] = [
+    ['item', { code: 'EM10' }],
+    ['item', { code: 'SL10' }],
+    ['item', { code: 'FM50' }],
+    ['place', { code: 'S1' }],
+    ['count', { number: 'C-0001' }],
+    ['movements', { item: 'EM10' }],
+    ['movements', { piece: 'E-0001' }],
+    ['movements', { place: 'S1' }],
+    ['movements', { who: 'IK', before: '900' }],
+    ['choose', { feature: 'pocket', depth: '10', corner: '6' }],
+    ['choose', { feature: 'thread', thread: 'M8' }],
+    ['takeable', { what: 'cutter', q: 'square DC 9..11' }],
+    ['takeable', { what: 'cutter', q: 'E-0001' }],
+    ['takeable', { what: 'holder', like: 'SL10' }],
+    ['assembly', { tag: 'A-0001' }],
+    ['job', { number: 'J-1' }],
+    ['run', { operation: '1' }],
+    ['jobs', { after: '1' }],
+    ['lives', { after: '1-1' }],
+    ['life', { item: 'EM10', material: 'C45' }],
+    ['items', { q: 'square DC 9..11', sort: 'dc', place: 'S1', after: 'EM10' }],
+    ['items', { sort: '-unused' }],
+    ['stock', { q: 'square', sort: 'place', owner: 'NORD' }],
+    ['stock', { sort: '-quantity', place: 'S1' }],
+    ['entries', { before: '900' }],
+  ];
+  const everyView = async () => {
+    for (const [path, query] of [
+      ...VIEWS.map((v): [string, Record<string, string>] => [v.path, {}]),
+      ...EVERY,
+    ]) {
+      by = `view ${path}`;
+      await VIEWS.find((v) => v.path === path)!.read(heard, new URLSearchParams(query));
+    }
+  };
+
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  await does('addPlace', { code: 'GRIND', name: 'Grinder', kind: 'regrind' });
+  await does('addPerson', { initials: 'TO', name: 'Tor Olander' });
+  await does('addItem', {
+    code: 'FM50',
+    kind: 'body',
+    family: 'face',
+    facts: { DC: maker('50'), CICT: maker('4'), MIID: maker('APKT') },
+  });
+  await does('addItem', {
+    code: 'AP16',
+    kind: 'insert',
+    facts: { ISO1832: maker('APKT 160408'), CEDC: maker('2') },
+  });
+  await does('addItem', {
+    code: 'EM11',
+    kind: 'cutter',
+    family: 'square',
+    similarTo: 'EM10',
+    facts: { DC: maker('11') },
+  });
+  await does('linkItem', { item: 'EM11', earlier: 'EM10', relation: 'version', reason: 'newer' });
+  await does('stateStanding', { item: 'EM11', standing: 'trial', reason: 'two' });
+  await does('stateFacts', { item: 'EM10', facts: { COATING: maker('TiAlN') } });
+  for (const [item, quantity] of [
+    ['EM10', 20],
+    ['SL10', 5],
+    ['FM50', 2],
+    ['AP16', 20],
+  ] as const)
+    await does('receiveStock', { item, place: 'S1', quantity });
+  await does('receiveStock', { item: 'EM10', place: 'S1', quantity: 4, supplier: 'NORD' });
+  await does('moveStock', { item: 'EM10', from: 'S1', quantity: 2, to: 'USED' });
+  await does('issueStock', { item: 'EM10', from: 'USED', quantity: 1, to: 'TO', due: '2027-02-01' });
+  const operation = (
+    await does('addJob', {
+      number: 'J-1',
+      part: 'Block',
+      material: 'C45',
+      quantity: 40,
+      due: '2027-02-01',
+      machine: 'M2',
+      highestBeside: 0,
+    })
+  ).operation as number;
+  await does('storeProgram', { operation, text: oneToolProgram(7, 2) });
+  await does('logParts', { operation, parts: 1 });
+  for (let i = 0; i < 3; i += 1)
+    await does('buildAssembly', {
+      cutter: { item: 'EM10', place: 'S1' },
+      holder: { item: 'SL10', place: 'S1' },
+      stickout: '34',
+      for: { operation, t: 7 },
+    });
+  await does('tieTool', { operation, t: 7, tag: 'A-0001' });
+  await does('assignUse', { operation, t: 7, tag: 'A-0001' });
+  const { entry: measurement } = await does('recordMeasurement', { tag: 'A-0001', gaugeLength: 97 });
+  await does('judgeMeasurement', { measurement, accepted: true, reason: 'set so' });
+  await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
+  await does('statePassDepth', { operation, t: 7, depth: 2 });
+  await does('stateOperation', { operation, highestBeside: 1 });
+  await does('logParts', { operation, parts: 2 });
+  await does('startCount', { place: 'S1' });
+  await does('enterCount', { sheet: 'C-0001', lines: [{ place: 'S1', item: 'SL10', counted: 3 }] });
+  await everyView();
+  await does('bookCount', { sheet: 'C-0001', explained: 'nobody knows' });
+  await does('resetStickout', { tag: 'A-0002', stickout: '33' });
+  await does('endLife', {
+    tag: 'A-0001',
+    kind: 'worn',
+    cutterTo: 'USED',
+    partsSince: [{ operation, parts: 1 }],
+    rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: '34' },
+  });
+  await does('gradePiece', { piece: 'E-0001', grade: 'slotting steel' });
+  await does('takeDown', { tag: 'A-0003', cutterTo: 'USED' });
+  await does('sendToRegrind', { piece: 'E-0001', to: 'GRIND' });
+  await does('takeFromRegrind', { piece: 'E-0001', place: 'S1', dc: '9.8', lcf: '20' });
+  await does('mountInserts', { body: 'FM50', bodyFrom: 'S1', item: 'AP16', from: 'S1' });
+  const [{ mark }] = (await crib.db.query<{ mark: string }>(
+    "select p.mark from piece p join item i on i.id = p.item_id where i.code = 'FM50'",
+  )) as [{ mark: string }];
+  await does('stateSeat', { piece: mark, seat: 1, damaged: 'yes' });
+  await does('unmountInserts', { piece: mark, to: 'S1' });
+  await does('returnStock', { item: 'EM10', from: 'HAND-TO', quantity: 1, to: 'S1', used: 'no' });
+  await does('scrapStock', { item: 'EM10', from: 'S1', quantity: 1, reason: 'dropped' });
+  await does('loseStock', { item: 'EM10', from: 'S1', quantity: 1, reason: 'gone' });
+  await does('foundStock', { item: 'EM10', place: 'S1', quantity: 1 });
+  const { number } = await does('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-02-01' });
+  const { entry } = await does('receiveOrder', { number, quantity: 1, place: 'S1' });
+  await does('counterEntry', { counters: entry });
+  await does('saveView', { name: 'drills', address: '/cutters?q=drill' });
+  await everyView();
+
+  // What is not done here sets the shop's own rules, or reads a whole list on purpose.
+  expect(
+    VERBS.map((v) => v.name)
+      .filter((n) => !done.has(n))
+      .sort(),
+  ).toEqual(
+    [
+      'addMachine',
+      'addMaterial',
+      'addPicture',
+      'addSupplier',
+      'changeMachine',
+      'setChoosingRules',
+      'setLadder',
+      'settleTakings',
+      ...WHOLE_LISTS,
+    ].sort(),
+  );
+  expect(asked.size).toBeGreaterThan(150);
+  // As the planner would see them after years: a million rows each, of which nothing more is known.
+  await crib.db.script('analyze');
+  await crib.db.query(
+    `with of as (select c.oid from pg_class c where c.relnamespace = 'public'::regnamespace and c.relname = any ($1)),
+       tables as (update pg_class set reltuples = 1e6 where oid in (select oid from of) returning oid),
+       indexes as (update pg_class set reltuples = 1e6 where oid in (select indexrelid from pg_index where indrelid in (select oid from of)))
+     delete from pg_statistic where starelid in (select oid from of)`,
+    [[...large]],
+  );
+  await crib.db.script('set enable_seqscan = off; set enable_hashjoin = off; set enable_mergejoin = off;');
+  const found: string[] = [];
+  for (const [sql, { params, by: who }] of asked) {
+    const [row] = await crib.db.query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(
+      `explain (format json) ${sql}`,
+      params,
+    );
+    for (const scan of wholeScans(row!['QUERY PLAN'][0].Plan))
+      found.push(`${who} reads ${scan}: ${sql.replace(/\s+/g, ' ').slice(0, 160)}`);
+  }
+  expect(found).toEqual([]);
+});
+
+it('tells a whole scan from one that is looked up or cut by a limit', async () => {
+  const scans = async (sql: string) => {
+    const [row] = await crib.db.query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(`explain (format json) ${sql}`);
+    return wholeScans(row!['QUERY PLAN'][0].Plan);
+  };
+  expect(await scans('select * from parts_log')).toHaveLength(1);
+  expect(await scans('select count(*) from entry')).toHaveLength(1);
+  expect(await scans('select * from movement order by quantity limit 5')).toHaveLength(1);
+  expect(await scans('select * from movement order by id desc limit 5')).toEqual([]);
+  expect(await scans('select * from movement where item_id = 1')).toEqual([]);
+  expect(await scans('select * from operation_now where open order by due, job, number')).toEqual([]);
+  expect(await scans('select * from operation_now where not open order by due, operation_id')).toHaveLength(
+    1,
+  );
+});
