@@ -49,7 +49,7 @@ export async function largeCrib(size: Size): Promise<Database> {
     analyze;
     set session_replication_role = replica;
     insert into edge_set (piece_id, fresh, entry_id) select id, true, entry_id from piece order by id;
-    insert into movement (entry_id, who, item_id, to_place_id, quantity) select i.entry_id, 'IK', i.id, h.home, 200 from item i join home h using (id) order by i.id;
+    insert into movement (entry_id, who, item_id, to_place_id, quantity) select i.entry_id, 'IK', i.id, h.home, 2000 from item i join home h using (id) order by i.id;
     insert into movement (entry_id, who, item_id, piece_id, from_place_id, to_place_id, quantity)
       select p.entry_id, case when p.entry_id % 3 = 0 then 'TO' else 'IK' end, p.item_id, p.id, h.home, h.away, 1 from piece p join home h on h.id = p.item_id order by p.id;
   `);

@@ -8,7 +8,7 @@ import { readOnce, type ReadOnce } from '@/crib/door';
 import { openWork, type Work } from '@/crib/jobs';
 import { loadLifeBook, openBook, type LifeBook } from '@/crib/life';
 import { measuredState, type MeasuredState } from '@/crib/measuring';
-import { manyAssembliesById, measuredNow, type AssemblyRow, type MeasuredRow } from '@/data/assemblies';
+import { measuredNow, type AssemblyRow, type MeasuredRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyPrograms, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
