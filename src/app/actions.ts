@@ -26,7 +26,8 @@ export async function perform(name: string, input: Record<string, unknown>): Pro
 
 /** What a scan or typed words mean: where to go, and what is said. */
 export async function lookUp(text: string): Promise<ScanAnswer> {
-  return lookUpCode((await crib()).db, String(text).slice(0, 200));
+  const { db, zone } = await crib();
+  return lookUpCode(db, String(text).slice(0, 200), zone);
 }
 
 /** Keeps who is at this screen. */

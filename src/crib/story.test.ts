@@ -49,7 +49,7 @@ describe('the flow', () => {
 
   it('walks the whole job once: build, measure, register, program, parts, wear, ending, order', async () => {
     expect(await build()).toMatchObject({ tag: 'A-0001' });
-    expect(await assemblyView(crib.db, 'A-0001')).toMatchObject({
+    expect(await assemblyView(crib.db, 'A-0001', crib.zone)).toMatchObject({
       measured: { state: 'not measured' },
       registers: [],
       expectedMm: 94,
@@ -61,7 +61,7 @@ describe('the flow', () => {
       diameter: '9.988',
       runout: '0.006',
     });
-    const measured = (await assemblyView(crib.db, (await tags())[0]!))!;
+    const measured = (await assemblyView(crib.db, (await tags())[0]!, crib.zone))!;
     // K 490, L 94.112: down to the datum surface is L - K; radius school is half the diameter (hand arithmetic)
     expect(measured.registers).toMatchObject([
       { machine: 'M2', H: { value: expect.closeTo(-395.888, 9) }, D: { value: 4.994 } },
@@ -75,7 +75,7 @@ describe('the flow', () => {
     expect(job.tools[0]!.judgements.find((j) => j.code === 'REACH')).toMatchObject({ grade: 'good' });
 
     await crib.do('logParts', { operation, parts: '10' });
-    const cutting = (await assemblyView(crib.db, (await tags())[0]!))!;
+    const cutting = (await assemblyView(crib.db, (await tags())[0]!, crib.zone))!;
     // 10 parts x 2 min of an assumed 40: half used, 10 more parts
     expect(cutting.life).toMatchObject({ minutes: expect.closeTo(20, 2), used: expect.closeTo(0.5, 3) });
     expect(cutting.ties[0]).toMatchObject({ goodFor: 10, partsLeft: 30 });
@@ -131,7 +131,7 @@ describe('the flow', () => {
     expect(await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: '94.141' })).toMatchObject({
       inQuestion: true,
     });
-    const card = async () => (await assemblyView(crib.db, (await tags())[0]!))!;
+    const card = async () => (await assemblyView(crib.db, (await tags())[0]!, crib.zone))!;
     expect(await card()).toMatchObject({ measured: { state: 'in question' }, registers: [] });
     const measurement = (await card()).measurements[0]!.entry_id;
     expect(
@@ -161,7 +161,7 @@ describe('the flow', () => {
       tag: 'A-0002',
       was: 'A-0001',
     });
-    const card = (await assemblyView(crib.db, (await tags())[0]!))!;
+    const card = (await assemblyView(crib.db, (await tags())[0]!, crib.zone))!;
     expect(card).toMatchObject({
       measured: { state: 'not measured' },
       life: { minutes: expect.closeTo(10, 2) },
@@ -196,7 +196,7 @@ describe('the flow', () => {
     expect((await todayView(crib.db, '2027-01-05')).lines.map((l) => l.todo)).toContain('Grade E-0001');
     await crib.do('gradePiece', { piece: 'E-0001', grade: 'aluminium' });
     await again();
-    expect((await assemblyView(crib.db, (await tags())[0]!))!.life).toMatchObject({
+    expect((await assemblyView(crib.db, (await tags())[0]!, crib.zone))!.life).toMatchObject({
       fresh: false,
       used: null,
     });
@@ -231,7 +231,7 @@ describe('the flow', () => {
       holder: { item: 'SL10', place: 'S1' },
       stickout: '34',
     });
-    expect((await assemblyView(crib.db, (await tags())[0]!))!.life).toMatchObject({ fresh: true });
+    expect((await assemblyView(crib.db, (await tags())[0]!, crib.zone))!.life).toMatchObject({ fresh: true });
   });
 
   it('parts keep the minutes of the program as it stood then, and the tool that was tied then', async () => {
@@ -254,7 +254,7 @@ describe('the flow', () => {
     await crib.do('assignUse', { operation, t: 7, tag: 'A-0001' });
 
     expect((await todayView(crib.db, '2027-01-07')).lines.some((l) => l.kind === 'which tool')).toBe(false);
-    expect((await assemblyView(crib.db, (await tags())[0]!))!.life.minutes).toBeCloseTo(21, 2);
+    expect((await assemblyView(crib.db, (await tags())[0]!, crib.zone))!.life.minutes).toBeCloseTo(21, 2);
   });
 
   it('counter-entries take back what nothing leans on, and name the later entry otherwise', async () => {

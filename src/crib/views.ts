@@ -1,5 +1,6 @@
 import { buyingView } from './buying';
-import { localDay, type Crib } from './door';
+import { localDay } from '@/core/units';
+import type { Crib } from './door';
 import { chooseView, rulesInForce } from './choosing';
 import { exchangeView } from './exchange';
 import { jobsView, jobView } from './jobs';
@@ -87,7 +88,7 @@ export const VIEWS: readonly View[] = [
     placeView(crib.db, query.get('code')),
   ),
   view('count', 'A count sheet with what may explain each difference: ?number=', (crib, query) =>
-    countView(crib.db, query.get('number')),
+    countView(crib.db, query.get('number'), crib.zone),
   ),
   view('movements', 'What moved, newest first: ?item, piece, place or who; before an id.', (crib, query) =>
     movementsView(crib.db, movementsAskedOf(query)),
@@ -129,7 +130,7 @@ export const VIEWS: readonly View[] = [
   ),
   view('assemblies', 'Assemblies that stand, as the rack draws them.', (crib) => rackView(crib.db)),
   view('assembly', 'One that stands: judgement, measurements, registers, life: ?tag=', (crib, query) =>
-    assemblyView(crib.db, query.get('tag') ?? ''),
+    assemblyView(crib.db, query.get('tag') ?? '', crib.zone),
   ),
   view(
     'jobs',

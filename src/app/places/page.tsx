@@ -21,13 +21,13 @@ export default async function Page({ searchParams }: { searchParams: Promise<Sea
   const asked = new URLSearchParams(
     Object.keys(search).flatMap((name) => (text(name) ? [[name, text(name)!]] : [])),
   );
-  const { db, view } = await openForPage();
+  const { db, zone, view } = await openForPage();
   const show = text('show');
   return (
     <PlacesScreen
       view={await view(placesView)}
       place={await placeView(db, text('open') ?? null)}
-      count={await countView(db, text('sheet') ?? null)}
+      count={await countView(db, text('sheet') ?? null, zone)}
       moves={
         show === 'moves'
           ? await movementsView(db, movementsAskedOf(asked)).catch(() => ({ movements: [], next: null }))

@@ -9,7 +9,7 @@ type Search = Record<string, string | string[] | undefined>;
 export default async function Page({ searchParams }: { searchParams: Promise<Search> }) {
   const search = await searchParams;
   const text = (name: string) => (typeof search[name] === 'string' ? search[name] || null : null);
-  const { db, view } = await openForPage();
+  const { db, zone, view } = await openForPage();
   const open = text('open');
   const job = text('job');
   return (
@@ -18,7 +18,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Sea
       jobs={(await view(openJobs))
         .filter((j) => j.program)
         .map((j) => ({ operation: j.operation.id, job: j.operation.job }))}
-      card={open === null ? null : await assemblyView(db, open)}
+      card={open === null ? null : await assemblyView(db, open, zone)}
       job={job === null ? null : await jobView(db, job)}
       places={(await view(shopView)).places}
     />

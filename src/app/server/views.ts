@@ -1,6 +1,7 @@
 import 'server-only';
 import { connection } from 'next/server';
-import { localDay, type ReadAll, type ReadOnce } from '@/crib/door';
+import { localDay } from '@/core/units';
+import type { ReadAll, ReadOnce } from '@/crib/door';
 import { lastEntry } from '@/data/ledger';
 import { crib, type OpenCrib } from './crib';
 
@@ -8,6 +9,7 @@ interface PageCrib {
   db: OpenCrib['db'];
   /** Today in the shop's zone. */
   today: string;
+  zone: string;
   /**
    * A view, computed once for each state of the ledger: everything shown derives from its entries and the day, so
    * the last entry's number and the day say whether what was computed still stands. What one view needs of another
@@ -32,5 +34,5 @@ export async function openForPage(): Promise<PageCrib> {
     value.catch(() => kept.delete(read));
     return value;
   };
-  return { db: open.db, today, view };
+  return { db: open.db, today, zone: open.zone, view };
 }

@@ -1,3 +1,4 @@
+import { addDays, daysBetween } from '../units';
 import type { Because } from '../because';
 
 /** One booked use of a cutter: an operation of a job that still has parts to make. */
@@ -61,10 +62,6 @@ export interface LivesBalance {
   onOrder: number;
 }
 
-/** Whole days since the epoch of an ISO day, so that no clock's zone moves it. */
-const dayNumber = (iso: string): number =>
-  Date.UTC(+iso.slice(0, 4), +iso.slice(5, 7) - 1, +iso.slice(8, 10)) / 86_400_000;
-const isoDay = (day: number): string => new Date(day * 86_400_000).toISOString().slice(0, 10);
 const two = (n: number) => n.toFixed(2);
 
 /**
@@ -114,7 +111,7 @@ export function proposeOrder(
       because: { ...because, words: 'Stock, life left and open orders cover the booked jobs.' },
       lives,
     };
-  const orderDay = terms.leadTimeDays === null ? null : dayNumber(first.due) - terms.leadTimeDays;
+  const orderBy = terms.leadTimeDays === null ? null : addDays(first.due, -terms.leadTimeDays);
   const pack = Math.max(1, terms.pack);
   const quantity = short <= 0 ? 0 : Math.ceil(Math.max(short, terms.minimum) / pack) * pack;
   return {
@@ -122,8 +119,8 @@ export function proposeOrder(
     quantity,
     short: Math.max(0, short),
     firstShort: { job: first.job, due: first.due },
-    orderBy: orderDay === null ? null : isoDay(orderDay),
-    daysLate: orderDay === null ? 0 : Math.max(0, dayNumber(today) - orderDay),
+    orderBy,
+    daysLate: orderBy === null ? 0 : Math.max(0, daysBetween(orderBy, today)),
     because: {
       ...because,
       words:

@@ -1,3 +1,5 @@
+import { daysBetween } from '../units';
+
 /** A loan, the oldest first in its list: so many of a thing, by a day. */
 export interface Loan {
   quantity: number;
@@ -22,7 +24,7 @@ export function loansOut<L extends Loan>(
     back -= returned;
     const out = l.quantity - returned;
     if (out === 0) return [];
-    const late = l.due === null ? 0 : (Date.parse(today) - Date.parse(l.due)) / 86_400_000;
-    return [{ ...l, out, daysLate: Math.max(0, Math.round(late)) }];
+    const late = l.due === null ? 0 : daysBetween(l.due, today);
+    return [{ ...l, out, daysLate: Math.max(0, late) }];
   });
 }

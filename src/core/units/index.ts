@@ -1,6 +1,9 @@
 // Lengths and numbers as people type and read them
-export { parseNumber } from './parseNumber';
+export { parseNumber, readsTwoWays } from './parseNumber';
 export { MM_PER_INCH, enteredText, formatLength, parseDiameter, parseLength, showEntered } from './length';
 export type { Length, LengthUnit } from './length';
 export { drillSize } from './drillSizes';
 export { round } from './round';
+// Days and money
+export { addDays, daysBetween, localDay } from './days';
+export { money } from './money';

@@ -6,6 +6,7 @@ import {
   parseDiameter,
   parseLength,
   parseNumber,
+  readsTwoWays,
   round,
   showEntered,
 } from './index';
@@ -100,4 +101,24 @@ describe('drills by number and letter (ASME B94.11M, from memory)', () => {
     expect(parseLength('F')).toBeNull();
     expect(parseLength('#7 mm')).toBeNull();
   });
+});
+
+describe('a comma that may part thousands or decimals (common practice of either side)', () => {
+  it.each(['10,000', '1,250', '-10,000', ' 999,999 '])(
+    '%s is refused, not read as one of the two',
+    (text) => {
+      expect(readsTwoWays(text)).toBe(true);
+      expect(parseNumber(text)).toBeNull();
+      expect(parseLength(text)).toBeNull();
+    },
+  );
+  it.each([
+    ['0,125', 0.125],
+    ['12,5', 12.5],
+    ['10,00', 10],
+    ['10,0000', 10],
+    ['1000,000', 1000],
+    ['10.000', 10],
+    ['10000', 10000],
+  ])('%s can only be %d', (text, value) => expect(parseNumber(text)).toBe(value));
 });

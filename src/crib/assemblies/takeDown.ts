@@ -18,7 +18,7 @@ export async function standing(
   if (assembly.taken_down_entry_id !== null)
     throw new Problem(
       'CONFLICT',
-      `${assembly.tag} was taken down on ${assembly.taken_down_at!.toISOString().slice(0, 10)}`,
+      `${assembly.tag} was taken down on ${moment.day(assembly.taken_down_at!)}`,
       {
         field: name,
         value: assembly.tag,

@@ -13,7 +13,7 @@ import {
 } from '@/core/choosing';
 import { inCrib } from '@/core/stock';
 import { loadItems } from '@/crib/cutters';
-import { toLength, validate } from '@/crib/door';
+import { maybeNumber, toLength, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/stock';
 import { manyTagsOfItems } from '@/data/assemblies';
 import { maybeOne, type Connection } from '@/data/database';
@@ -69,11 +69,11 @@ function toCut(i: CutInput): Cut {
     width: mm(i.width),
     corner: mm(i.corner),
     floorRadius: mm(i.floorRadius),
-    draft: i.draft === undefined ? null : Number(String(i.draft).replace(',', '.')),
+    draft: maybeNumber(i.draft),
     diameter: mm(i.diameter),
     cls: i.cls?.trim() ?? null,
     thread: i.thread?.trim() ?? null,
-    angle: i.angle === undefined ? null : Number(String(i.angle).replace(',', '.')),
+    angle: maybeNumber(i.angle),
     clearance: mm(i.clearance),
     plunge: i.plunge === 'yes',
     stock: mm(i.stock),

@@ -1,6 +1,6 @@
 import { VERBS } from '../verbs';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { field, localDay, perform, Problem, toLength, toProblem, validate } from './index';
+import { field, perform, Problem, toLength, toProblem, validate } from './index';
 
 let crib: TestCrib;
 beforeAll(async () => {
@@ -81,6 +81,15 @@ describe('validate', () => {
       },
       expect.objectContaining({ field: 'day', value: 'soon' }),
     ]);
+  });
+  it('a comma that can be read two ways is refused with both ways to write it', () => {
+    const detail = (input: object) => problemOf(() => validate(schema, input))?.parts[0]?.detail;
+    expect(detail({ l: 1, n: '1,000' })).toBe(
+      'n: “1,000” can be read two ways: write 1000 or 1.000 (0 to 5, whole)',
+    );
+    expect(detail({ l: '10,000 mm' })).toBe(
+      'l: “10,000 mm” can be read two ways: write 10000 mm or 10.000 mm (1 to 100 mm)',
+    );
   });
 });
 
@@ -191,10 +200,4 @@ it('toLength keeps the text as entered beside its mm', () => {
   expect(toLength('1/4 in')).toMatchObject({ mm: 6.35, entered: '1/4 in' });
   expect(toLength(12.5)).toMatchObject({ mm: 12.5, entered: '12.5 mm' });
   expect(toLength('12,5')).toMatchObject({ mm: 12.5, entered: '12,5 mm' });
-});
-
-it('localDay is the day in the shop, not in Greenwich (St John’s is 3 h 30 min behind in winter)', () => {
-  expect(localDay(new Date('2027-01-06T03:29:59Z'), 'America/St_Johns')).toBe('2027-01-05');
-  expect(localDay(new Date('2027-01-06T03:30:00Z'), 'America/St_Johns')).toBe('2027-01-06');
-  expect(localDay(new Date('2027-01-06T23:30:00Z'), 'Europe/Oslo')).toBe('2027-01-07');
 });

@@ -8,4 +8,3 @@ export { defineVerb, perform } from './verb';
 export type { Crib, Done, Moment, Verb } from './verb';
 export { readOnce } from './readOnce';
 export type { ReadAll, ReadOnce } from './readOnce';
-export { localDay } from './localDay';

@@ -1,7 +1,7 @@
 import Ajv2020, { type ErrorObject, type ValidateFunction } from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import type { JSONSchema } from 'json-schema-to-ts';
-import { parseLength, parseNumber } from '@/core/units';
+import { parseLength, parseNumber, readsTwoWays } from '@/core/units';
 import { Problem, type ProblemPart } from './problem';
 
 // No coercion: Ajv would turn null and false into 0. The number parser of the core reads text instead.
@@ -23,7 +23,9 @@ const withLimits = (keyword: string, read: (data: string | number) => number | n
       const range = `${limits.min} to ${limits.max}${unit}${limits.whole ? ', whole' : ''}`;
       const message =
         value === null || !Number.isFinite(value)
-          ? `is not ${unit ? 'a length' : 'a number'}`
+          ? typeof data === 'string' && readsTwoWays(data.replace(/[^\d,.+-]*$/, ''))
+            ? `can be read two ways: write ${data.replace(',', '')} or ${data.replace(',', '.')}`
+            : `is not ${unit ? 'a length' : 'a number'}`
           : limits.whole && !Number.isInteger(value)
             ? 'is not a whole number'
             : value < limits.min

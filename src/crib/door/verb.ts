@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
+import { localDay } from '@/core/units';
 import { isDataError, type DataError, type Connection, type Database } from '@/data/database';
 import {
   insertEntry,
@@ -10,7 +11,6 @@ import {
   maybeItemOfEntry,
 } from '@/data/ledger';
 import { maybePerson } from '@/data/people';
-import { localDay } from './localDay';
 import { ENVELOPE } from './schema';
 import { Problem, toProblem } from './problem';
 import { found } from './read';
@@ -32,6 +32,8 @@ export interface Moment {
   now: Date;
   /** Today in the shop's zone, ISO. */
   today: string;
+  /** The day of a moment in the shop's zone, ISO. */
+  day(at: Date): string;
   note: string | null;
   /** This entry leans on an earlier one, which can't be countered while this one stands. null is a built-in thing. */
   leansOn(entryId: number | null): Promise<void>;
@@ -159,6 +161,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
         happenedAt: happened,
         now,
         today: localDay(now, crib.zone),
+        day: (at: Date) => localDay(at, crib.zone),
         note: note?.trim() || null,
         leansOn,
       };

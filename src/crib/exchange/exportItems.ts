@@ -1,3 +1,4 @@
+import { money } from '@/core/units';
 import { loadItems } from '@/crib/cutters';
 import { catalogueQuestion, type CatalogueAsked } from '@/crib/stock';
 import type { Connection } from '@/data/database';
@@ -97,7 +98,7 @@ export function itemTable(items: readonly Exported[]): Table {
       segments: i.segments.map((s) => `${s.length}:${s.upper}:${s.lower}`).join('; '),
       supplier: i.supply?.supplier ?? '',
       order_code: i.supply?.orderCode ?? '',
-      price: i.supply?.priceCents == null ? '' : (i.supply.priceCents / 100).toFixed(2),
+      price: i.supply?.priceCents == null ? '' : money(i.supply.priceCents),
       pack: i.supply ? String(i.supply.pack) : '',
       minimum: i.supply ? String(i.supply.minimum) : '',
       life_minutes: i.life ? String(i.life.minutes) : '',
@@ -128,7 +129,7 @@ export async function exportItems(c: Connection, asked: CatalogueAsked, format: 
       ? {
           supplier: supply.supplier,
           order_code: supply.orderCode,
-          price: supply.priceCents === null ? null : (supply.priceCents / 100).toFixed(2),
+          price: supply.priceCents === null ? null : money(supply.priceCents),
           pack: supply.pack,
           minimum: supply.minimum,
         }

@@ -1,3 +1,4 @@
+import { money } from '@/core/units';
 import { createHash } from 'node:crypto';
 import { KINDS } from '@/core/cutters';
 import type { Connection } from '@/data/database';
@@ -102,7 +103,7 @@ function clashOf(before: Exported, now: ExchangeItem): string | undefined {
 
 const supplyText = (s: ExchangeItem['supply']) =>
   s &&
-  `${s.supplier} ${s.orderCode}, ${s.priceCents === null ? 'no price' : (s.priceCents / 100).toFixed(2)}, pack ${s.pack}, minimum ${s.minimum}`;
+  `${s.supplier} ${s.orderCode}, ${s.priceCents === null ? 'no price' : money(s.priceCents)}, pack ${s.pack}, minimum ${s.minimum}`;
 const segmentsText = (i: ExchangeItem) =>
   i.segments.map((s) => `${s.length}:${s.upper}:${s.lower}`).join('; ');
 const lifeText = (l: ExchangeItem['life']) => l && `${l.minutes} min, ${l.origin}`;

@@ -15,6 +15,8 @@ beforeAll(async () => {
     holder: { item: 'SL10', place: 'S1' },
     stickout: 34,
   });
+  // Ten in the evening in the shop, already tomorrow in Greenwich.
+  crib.at('2027-01-06T01:30:00Z');
   await crib.do('takeDown', { tag: 'A-0002', cutterTo: 'USED' });
   await crib.do('addJob', {
     number: 'J-1',
@@ -44,7 +46,7 @@ it.each([
   ['A-9999', null, /not known here/],
   ["'; drop table item; --", null, /not known here/],
 ] as const)('%j', async (text, href, said) => {
-  const found = await lookUpCode(crib.db, text);
+  const found = await lookUpCode(crib.db, text, crib.zone);
   expect(found.href).toBe(href);
   expect(found.said).toMatch(said);
 });

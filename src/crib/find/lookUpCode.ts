@@ -1,3 +1,4 @@
+import { localDay } from '@/core/units';
 import { maybeAssembly } from '@/data/assemblies';
 import { maybePurchase } from '@/data/buying';
 import type { Connection } from '@/data/database';
@@ -15,6 +16,7 @@ import { catalogueView } from '@/crib/stock';
 export async function lookUpCode(
   c: Connection,
   text: string,
+  zone: string,
 ): Promise<{ href: string | null; said: string }> {
   const code = text.trim();
   const upper = code.toUpperCase();
@@ -22,7 +24,7 @@ export async function lookUpCode(
   if (assembly)
     return assembly.taken_down_entry_id === null
       ? { href: `/rack?open=${assembly.tag}`, said: 'opened beside the rack · scan it again to measure' }
-      : { href: null, said: `was taken down on ${assembly.taken_down_at!.toISOString().slice(0, 10)}` };
+      : { href: null, said: `was taken down on ${localDay(assembly.taken_down_at!, zone)}` };
   const piece = await maybePiece(c, upper);
   if (piece) {
     const built = await maybeStandingAssemblyOfPiece(c, piece.id);

@@ -1,4 +1,4 @@
-import { localDay } from '../door';
+import { localDay } from '@/core/units';
 import { previewImport } from '../exchange';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
 import { consignedView } from '../stock';

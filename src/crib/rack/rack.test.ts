@@ -7,7 +7,7 @@ beforeAll(async () => {
   await furnish(crib);
 });
 afterAll(() => crib.db.close());
-const card = async (tag = 'A-0001'): Promise<AssemblyView> => (await assemblyView(crib.db, tag))!;
+const card = async (tag = 'A-0001'): Promise<AssemblyView> => (await assemblyView(crib.db, tag, crib.zone))!;
 const machine = (code: string, over: Record<string, unknown>) =>
   crib.do('addMachine', {
     code,

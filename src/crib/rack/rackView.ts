@@ -65,7 +65,7 @@ export interface AssemblyView extends AssemblyCard {
 }
 
 /** One assembly that stands; null where there is none of that tag. */
-export async function assemblyView(c: Connection, tag: string): Promise<AssemblyView | null> {
+export async function assemblyView(c: Connection, tag: string, zone: string): Promise<AssemblyView | null> {
   const assembly = await maybeAssembly(c, tag.toUpperCase());
   if (!assembly || assembly.taken_down_entry_id !== null) return null;
   const { card, row, cutter, operations } = await standingOne(c, assembly);
@@ -78,7 +78,7 @@ export async function assemblyView(c: Connection, tag: string): Promise<Assembly
       measured.state === 'measured'
         ? machines
             .filter((m) => card.holder.taper !== null && sameTaper(m.taper, card.holder.taper) === true)
-            .map((m) => registersOn(m, measured.measurement, cutter.DC, operations))
+            .map((m) => registersOn(m, measured.measurement, cutter.DC, operations, zone))
         : [],
   };
 }

@@ -6,7 +6,7 @@ import {
   workOffset,
   type Register,
 } from '@/core/measuring';
-import type { LengthUnit } from '@/core/units';
+import { localDay, type LengthUnit } from '@/core/units';
 import type { MeasurementRow } from '@/data/assemblies';
 import type { OperationRow } from '@/data/jobs';
 import type { MachineRow } from '@/data/machines';
@@ -29,6 +29,7 @@ export function registersOn(
   measurement: MeasurementRow,
   DC: number,
   operations: readonly OperationRow[],
+  zone: string,
 ): MachineRegisters {
   const lengths = { school: m.length_school, K: m.k_mm, K0: m.k0_mm, Lm: m.master_length_mm };
   const operation = operations.find((o) => o.machine === m.code && o.part_zero_mm !== null);
@@ -57,7 +58,7 @@ export function registersOn(
         {
           name: 'K',
           value: `${m.k_mm.toFixed(3)} mm`,
-          source: `${m.code} since ${m.figures_since.toISOString().slice(0, 10)}`,
+          source: `${m.code} since ${localDay(m.figures_since, zone)}`,
         },
         ...(m.k0_mm === null ? [] : [{ name: 'K0', value: `${m.k0_mm.toFixed(3)} mm` }]),
         ...(m.master_length_mm === null

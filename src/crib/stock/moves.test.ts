@@ -203,7 +203,12 @@ describe('count sheets', () => {
   });
   it('lists what lies at the place and inside it; differences are explained before they are booked', async () => {
     expect(
-      (await countView(crib.db, 'C-0001')).lines.map((l) => [l.place, l.item, l.expected, l.counted]),
+      (await countView(crib.db, 'C-0001', crib.zone)).lines.map((l) => [
+        l.place,
+        l.item,
+        l.expected,
+        l.counted,
+      ]),
     ).toEqual([
       ['S1', 'EM10', 3, null],
       ['S1', 'SL10', 2, null],
@@ -213,7 +218,7 @@ describe('count sheets', () => {
       { place: 'S1', item: 'EM10', counted: 1 },
       { place: 'S1-A', item: 'EM10', counted: 6 },
     ]);
-    const { lines } = await countView(crib.db, 'C-0001');
+    const { lines } = await countView(crib.db, 'C-0001', crib.zone);
     expect(lines[0]!.explanations[0]).toMatch(/2 pieces too many at S1-A/);
     expect(await refused('bookCount', { sheet: 'C-0001' })).toMatchObject({ field: 'explained' });
     expect(await crib.do('bookCount', { sheet: 'C-0001', explained: 'moved without booking' })).toMatchObject(
@@ -234,7 +239,10 @@ describe('count sheets', () => {
   it('entered again, the later figure counts; somewhere else, twice, or below the marked ones is refused', async () => {
     await enter([{ place: 'S1', item: 'EM10', counted: 9 }]);
     await enter([{ place: 'S1', item: 'EM10', counted: 3 }]);
-    expect((await countView(crib.db, 'C-0001')).lines[0]).toMatchObject({ counted: 3, explanations: [] });
+    expect((await countView(crib.db, 'C-0001', crib.zone)).lines[0]).toMatchObject({
+      counted: 3,
+      explanations: [],
+    });
     const line = { place: 'S1', item: 'EM10', counted: 3 };
     expect(
       await refused('enterCount', { sheet: 'C-0001', lines: [{ ...line, place: 'USED' }] }),

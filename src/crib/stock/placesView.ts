@@ -1,3 +1,4 @@
+import { localDay } from '@/core/units';
 import { group } from 'd3';
 import { explainDifference, inCrib, loansOut } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
@@ -134,7 +135,7 @@ export interface CountView {
 }
 
 /** A count sheet: what the books say, what was counted, and for each difference what may explain it. */
-export async function countView(c: Connection, number: string | null): Promise<CountView> {
+export async function countView(c: Connection, number: string | null, zone: string): Promise<CountView> {
   const sheet = number === null ? null : await maybeSheet(c, number.toUpperCase());
   if (!sheet) return { sheet: null, lines: [] };
   const counted = await manyCountLines(c, sheet.id);
@@ -158,7 +159,7 @@ export async function countView(c: Connection, number: string | null): Promise<C
         marks: book?.marks ?? [],
         counted: l.counted,
         by: l.who,
-        explanations: l.counted === l.expected ? [] : await explained(c, l, counted, items),
+        explanations: l.counted === l.expected ? [] : await explained(c, l, counted, items, zone),
       };
     }),
   );
@@ -191,6 +192,7 @@ async function explained(
   line: Counted,
   all: readonly Counted[],
   items: ReadonlyMap<number, CribItem>,
+  zone: string,
 ): Promise<string[]> {
   const item = items.get(line.item_id)!;
   const alike = (other: CribItem | undefined) =>
@@ -216,7 +218,7 @@ async function explained(
       .filter((m) => m.from_place === line.place || m.to_place === line.place)
       .slice(0, 8)
       .map((m) => ({
-        words: `${m.quantity} ${m.from_place === line.place ? `to ${m.to_place ?? 'outside'}` : `from ${m.from_place ?? 'outside'}`} by ${m.who} on ${m.happened_at.toISOString().slice(0, 10)}`,
+        words: `${m.quantity} ${m.from_place === line.place ? `to ${m.to_place ?? 'outside'}` : `from ${m.from_place ?? 'outside'}`} by ${m.who} on ${localDay(m.happened_at, zone)}`,
         quantity: m.quantity,
         out: m.from_place === line.place,
       })),

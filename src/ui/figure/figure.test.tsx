@@ -1,9 +1,10 @@
 /** @jest-environment jsdom */
 import { render, screen } from '@testing-library/react';
+import { money } from '@/core/units';
 import { kaplanMeier, medianLife } from '@/core/life';
 import type { LifeSheet } from '@/crib/life';
 import { SurvivalChart } from '../chart';
-import { BecauseThis, Caution, GradeMark, Judgements, money, Row, Unknown } from './index';
+import { BecauseThis, Caution, GradeMark, Judgements, Row, Unknown } from './index';
 
 it('a grade is told by word and shape, not by colour alone', () => {
   render(

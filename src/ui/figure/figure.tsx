@@ -110,6 +110,3 @@ export function Row({
 export const Unknown = ({ children = 'not known' }: { children?: ReactNode }) => (
   <span className="unknown">{children}</span>
 );
-
-/** Money in the shop's one currency, from integer cents. */
-export const money = (cents: number): string => (cents / 100).toFixed(2);

@@ -1,2 +1,2 @@
 // Figures, their reasons, grades and cautions
-export { BecauseThis, Caution, GradeMark, Judgements, money, Row, Unknown } from './figure';
+export { BecauseThis, Caution, GradeMark, Judgements, Row, Unknown } from './figure';

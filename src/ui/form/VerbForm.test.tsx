@@ -64,7 +64,7 @@ it('names the unit that is shown and sends it', async () => {
   expect(calls[0]!.input.gaugeLength).toBe('3.7 in');
 });
 
-it('a problem stands at its field, what was typed stays, and the corrected form has another id', async () => {
+it('a problem stands at its field, what was typed stays, and the corrected form keeps its id until it is recorded', async () => {
   let answers = 0;
   const { calls } = showIn(form, async () =>
     answers++ === 0
@@ -81,7 +81,10 @@ it('a problem stands at its field, what was typed stays, and the corrected form 
   type(/Gauge length/, '94');
   await send();
   expect(screen.queryByRole('alert')).toBeNull();
-  expect(calls[0]!.input.formId).not.toBe(calls[1]!.input.formId);
+  expect(calls[1]!.input.formId).toBe(calls[0]!.input.formId);
+  type(/Gauge length/, '95');
+  await send();
+  expect(calls[2]!.input.formId).not.toBe(calls[1]!.input.formId);
 });
 
 it('a lost answer keeps the form’s id, so that sending again records it once', async () => {

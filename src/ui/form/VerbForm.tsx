@@ -8,13 +8,13 @@ import NativeSelect from '@mui/material/NativeSelect';
 import { useRouter } from 'next/navigation';
 import { useId, useState, type ReactNode } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
-import { v4 as newId } from 'uuid';
 import { ORIGINS, type Origin } from '@/core/cutters';
 import type { LengthUnit } from '@/core/units';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useSurroundings } from '../shell';
 import { SearchField } from './SearchField';
 import { SendButton } from './SendButton';
+import { useSendOnce } from './useSendOnce';
 import { problemOf, SEVERAL, toInput, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
@@ -63,9 +63,8 @@ export function VerbForm({
   // The unit is the one the form was opened in: swapping the display must not turn a typed 20 mm into 20 inches.
   const [unit] = useState(shownUnit);
   const router = useRouter();
-  const [formId, setFormId] = useState<string | null>(null);
+  const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
-  const [pending, setPending] = useState(false);
   const [late, setLate] = useState(false);
   const [adding, setAdding] = useState<SubForm | null>(null);
   const all: FieldSpec[] = late
@@ -75,33 +74,22 @@ export function VerbForm({
   const { control, handleSubmit, reset } = useForm<Texts>({ defaultValues: starts });
 
   const send = async (values: Texts) => {
-    if (pending) return;
-    setPending(true);
-    const id = formId ?? newId();
-    setFormId(id);
     const texts = Object.fromEntries(
       all.flatMap((f) => [
         [f.name, values[key(f.name)]],
         ...(f.origin ? [[f.origin, values[key(f.origin)]]] : []),
       ]),
     );
-    let input: Record<string, unknown> = { ...toInput(all, texts, unit), ...fixed, formId: id };
+    let typed: Record<string, unknown> = { ...toInput(all, texts, unit), ...fixed };
     if (late && texts.happenedAt)
-      input = { ...input, happenedAt: dayjs.tz(texts.happenedAt, zone).toISOString() };
-    let answer;
-    try {
-      answer = await perform(verb, shape ? shape(input) : input);
-    } catch {
-      answer = { ok: false as const, problem: LOST };
-    }
-    setPending(false);
-    if (!answer.ok) {
-      // What was refused was not recorded: the corrected form is a new one. A lost answer keeps its id.
-      if (answer.problem !== LOST) setFormId(null);
-      return setProblem(answer.problem);
-    }
+      typed = { ...typed, happenedAt: dayjs.tz(texts.happenedAt, zone).toISOString() };
+    const answer = await once((formId) => {
+      const input = { ...typed, formId };
+      return perform(verb, shape ? shape(input) : input);
+    });
+    if (!answer) return;
+    if (!answer.ok) return setProblem(answer.problem);
     setProblem(null);
-    setFormId(null);
     reset(starts);
     say(said ? said(answer.done) : 'done');
     onDone?.(answer.done);
@@ -162,16 +150,6 @@ export function VerbForm({
     </>
   );
 }
-
-const LOST: ProblemDocument = {
-  type: 'about:blank',
-  title: 'No answer',
-  status: 0,
-  code: 'INTERNAL',
-  detail: 'No answer came',
-  way_out: 'Send it again: it is recorded only once.',
-  problems: [],
-};
 
 function FormField({
   spec,

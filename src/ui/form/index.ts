@@ -1,6 +1,8 @@
 // Forms for verbs
 export { VerbForm } from './VerbForm';
 export { useVerb } from './useVerb';
+export { useSendOnce } from './useSendOnce';
+export { base64, LOST, post } from './post';
 export { ProblemNote } from './ProblemNote';
 export { problemOf, toInput } from './toInput';
 export type { FieldSpec, Found, SubForm } from './toInput';

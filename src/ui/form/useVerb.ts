@@ -1,36 +1,29 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { v4 as newId } from 'uuid';
 import type { Done, ProblemDocument } from '@/crib/door';
 import { useSurroundings } from '../shell';
+import { LOST } from './post';
+import { useSendOnce } from './useSendOnce';
 
-/** A verb behind a button: pending, problem, and the same form id until an answer came. */
+/** A verb behind a button: pending, problem, and recorded once however often it is sent. */
 export function useVerb(verb: string) {
   const { perform, say } = useSurroundings();
   const router = useRouter();
+  const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
-  const [pending, setPending] = useState(false);
-  const [kept, setKept] = useState<string | null>(null);
   const send = async (input: Record<string, unknown>, said: (done: Done) => string): Promise<Done | null> => {
-    if (pending) return null;
-    setPending(true);
-    const formId = kept ?? newId();
-    setKept(formId);
-    try {
-      const answer = await perform(verb, { ...input, formId });
-      setKept(null);
-      setProblem(answer.ok ? null : answer.problem);
-      if (!answer.ok) return null;
-      say(said(answer.done));
-      router.refresh();
-      return answer.done;
-    } catch {
-      say('no answer came: send it again, it is recorded only once');
+    const answer = await once((formId) => perform(verb, { ...input, formId }));
+    if (!answer) return null;
+    if (!answer.ok) {
+      if (answer.problem === LOST) say('no answer came: send it again, it is recorded only once');
+      else setProblem(answer.problem);
       return null;
-    } finally {
-      setPending(false);
     }
+    setProblem(null);
+    say(said(answer.done));
+    router.refresh();
+    return answer.done;
   };
   return { send, problem, pending };
 }

@@ -132,6 +132,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
 
 /** 'EM8|CAB1-A' is stock at a place, 'E-0012' a marked piece. */
 export const sourceOf = (value: string): Record<string, string> => {
-  const [item, place] = value.split('|');
-  return place ? { item: item!, place } : { piece: value };
+  // A place's code has no bar; an item's may have one.
+  const bar = value.lastIndexOf('|');
+  return bar < 0 ? { piece: value } : { item: value.slice(0, bar), place: value.slice(bar + 1) };
 };

@@ -3,7 +3,8 @@ import { inCrib } from '@/core/stock';
 import Link from 'next/link';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
-import { BecauseThis, GradeMark, money, Row } from '../figure';
+import { addDays, money } from '@/core/units';
+import { BecauseThis, GradeMark, Row } from '../figure';
 import { VerbForm } from '../form';
 import { Middle, shortDay } from '../shell';
 import { Tag } from '../tag';
@@ -234,9 +235,6 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
     </Tag>
   );
 }
-
-const addDays = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 
 function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; shop: ShopView }) {
   const query = useQuery();

@@ -3,14 +3,12 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { v4 as newId } from 'uuid';
 import { SYMBOLS } from '@/core/cutters';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, Preview } from '@/crib/exchange';
-import { FileButton, ProblemNote, SendButton } from '../form';
+import { FileButton, ProblemNote, SendButton, base64, post, useSendOnce } from '../form';
 import { Middle, useSurroundings, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
-import { base64, LOST, post } from './post';
 
 /** Columns that are no facts, as docs/formats.md has them. */
 const PLAIN = [
@@ -41,7 +39,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
   const [mapping, setMapping] = useState<Record<string, string | null>>({});
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
   const [busy, setBusy] = useState<string | null>(null);
-  const formId = useRef(newId());
+  const { once } = useSendOnce();
   const cancel = useRef<AbortController | null>(null);
 
   const look = async (list: Chosen, map: Record<string, string | null>) => {
@@ -76,19 +74,18 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
   const accept = async () => {
     if (!chosen || !preview) return;
     setBusy('Bringing it in …');
-    const answer = await post<{ added: number; changed: number }>('/api/v1/items/imported', {
-      ...chosen,
-      mapping,
-      accepted: preview.digest,
-      formId: formId.current,
-      who,
-    });
+    const answer = await once((formId) =>
+      post<{ added: number; changed: number }>('/api/v1/items/imported', {
+        ...chosen,
+        mapping,
+        accepted: preview.digest,
+        formId,
+        who,
+      }),
+    );
     setBusy(null);
-    if (!answer.ok) {
-      if (answer.problem !== LOST) formId.current = newId();
-      return setProblem(answer.problem);
-    }
-    formId.current = newId();
+    if (!answer) return;
+    if (!answer.ok) return setProblem(answer.problem);
     setProblem(null);
     setPreview(null);
     setChosen(null);

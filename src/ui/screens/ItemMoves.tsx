@@ -3,15 +3,13 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { v4 as newId } from 'uuid';
 import { SIGNS } from '@/core/life';
 import { inCrib } from '@/core/stock';
 import type { ProblemDocument } from '@/crib/door';
 import type { ItemLine } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
-import { FileButton, ProblemNote, VerbForm, type FieldSpec } from '../form';
+import { FileButton, ProblemNote, VerbForm, type FieldSpec, base64, post, useSendOnce } from '../form';
 import { useSurroundings } from '../shell';
-import { base64, post } from './post';
 import { useQuery } from './query';
 import { SET_UP } from './setUp';
 import { thingInput, thingOptions } from './things';
@@ -255,17 +253,22 @@ function TakeBack({
   const router = useRouter();
   const [picture, setPicture] = useState<File | null>(null);
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const { once } = useSendOnce();
   const cutter = item.kind === 'cutter';
   /** The picture goes to the mark that came back; where it fails the return stands, and it can be sent again below. */
   const keep = async (marks: readonly string[]) => {
     if (!picture) return;
-    const answer = await post('/api/v1/pictures', {
-      ...(marks[0] ? { piece: marks[0] } : { item: item.code }),
-      shows: 'worn edge',
-      content: await base64(picture),
-      who,
-      formId: newId(),
-    });
+    const content = await base64(picture);
+    const answer = await once((formId) =>
+      post('/api/v1/pictures', {
+        ...(marks[0] ? { piece: marks[0] } : { item: item.code }),
+        shows: 'worn edge',
+        content,
+        who,
+        formId,
+      }),
+    );
+    if (!answer) return;
     setProblem(answer.ok ? null : answer.problem);
     if (!answer.ok) return;
     say(`${marks[0] ?? item.code} is back, its picture kept`);

@@ -14,7 +14,8 @@ import {
 import { coatingNow, rungsFor } from '@/core/life';
 import type { ItemLine, OneItemView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
-import { money, Row, Unknown } from '../figure';
+import { money } from '@/core/units';
+import { Row, Unknown } from '../figure';
 import { VerbForm, type FieldSpec } from '../form';
 import { CutterDrawing } from '../rack';
 import { useLengths, useTimes } from '../shell';

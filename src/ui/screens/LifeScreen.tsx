@@ -2,7 +2,8 @@
 import Link from 'next/link';
 import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
 import { SurvivalChart } from '../chart';
-import { BecauseThis, money, Row } from '../figure';
+import { money } from '@/core/units';
+import { BecauseThis, Row } from '../figure';
 import { Middle, useTimes } from '../shell';
 import { Tag } from '../tag';
 import { EntryBack } from './EntryBack';

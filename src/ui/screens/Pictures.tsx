@@ -1,13 +1,11 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
-import { v4 as newId } from 'uuid';
+import { useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { PictureLine } from '@/crib/stock';
-import { FileButton, ProblemNote } from '../form';
+import { FileButton, ProblemNote, base64, post, useSendOnce } from '../form';
 import { useSurroundings, useTimes } from '../shell';
 import { EntryBack } from './EntryBack';
-import { base64, post } from './post';
 
 const SHOWS = ['the cutter', 'worn edge', 'chipped corner', 'chip', 'finish left', 'something else'] as const;
 
@@ -26,21 +24,20 @@ export function Pictures({
   const router = useRouter();
   const [of, setOf] = useState('');
   const [shows, setShows] = useState<string>(SHOWS[0]);
-  const [busy, setBusy] = useState(false);
+  const { once, pending: busy } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
-  const formId = useRef(newId());
   const send = async (file: File) => {
-    setBusy(true);
-    const answer = await post<{ shows: string }>('/api/v1/pictures', {
-      ...(of ? { piece: of } : { item: code }),
-      shows,
-      content: await base64(file),
-      who,
-      formId: formId.current,
-    });
-    setBusy(false);
-    // A lost answer keeps its form: sent again, it is kept once.
-    if (answer.ok || answer.problem.status !== 0) formId.current = newId();
+    const content = await base64(file);
+    const answer = await once((formId) =>
+      post<{ shows: string }>('/api/v1/pictures', {
+        ...(of ? { piece: of } : { item: code }),
+        shows,
+        content,
+        who,
+        formId,
+      }),
+    );
+    if (!answer) return;
     setProblem(answer.ok ? null : answer.problem);
     if (!answer.ok) return;
     say(`picture of ${of || code} kept`);

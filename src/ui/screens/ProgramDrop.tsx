@@ -2,9 +2,8 @@
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type DragEvent } from 'react';
-import { v4 as newId } from 'uuid';
 import type { ProblemDocument } from '@/crib/door';
-import { ProblemNote } from '../form';
+import { ProblemNote, LOST, post, useSendOnce } from '../form';
 import { useSurroundings } from '../shell';
 
 /** Paste or drop an NC program. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
@@ -14,9 +13,7 @@ export function ProgramDrop({ operation }: { operation: number }) {
   const area = useRef<HTMLTextAreaElement>(null);
   const [name, setName] = useState('pasted');
   const [over, setOver] = useState(false);
-  const [pending, setPending] = useState(false);
-  // Kept until an answer came: the same program sent again after a lost answer is recorded once.
-  const form = useRef<string | null>(null);
+  const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
 
   const take = async (file: File) => {
@@ -24,35 +21,26 @@ export function ProgramDrop({ operation }: { operation: number }) {
     area.current!.value = await file.text();
   };
   const send = async () => {
-    if (pending) return;
-    setPending(true);
-    form.current ??= newId();
-    try {
-      const answer = await fetch('/api/v1/programs', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({
-          who: who ?? '',
-          formId: form.current,
-          operation,
-          name,
-          text: area.current!.value,
-        }),
-      });
-      const said = await answer.json();
-      form.current = null;
-      if (!answer.ok) return setProblem(said as ProblemDocument);
-      setProblem(null);
-      area.current!.value = '';
-      say(
-        `program read: ${said.tools} tools, ${said.warnings} warnings, ${said.notUnderstood} words not understood`,
-      );
-      router.refresh();
-    } catch {
-      say('no answer came: send it again, it is recorded only once');
-    } finally {
-      setPending(false);
+    const answer = await once((formId) =>
+      post<{ tools: number; warnings: number; notUnderstood: number }>('/api/v1/programs', {
+        who: who ?? '',
+        formId,
+        operation,
+        name,
+        text: area.current!.value,
+      }),
+    );
+    if (!answer) return;
+    if (!answer.ok) {
+      if (answer.problem === LOST) say('no answer came: send it again, it is recorded only once');
+      else setProblem(answer.problem);
+      return;
     }
+    setProblem(null);
+    area.current!.value = '';
+    const { tools, warnings, notUnderstood } = answer.value;
+    say(`program read: ${tools} tools, ${warnings} warnings, ${notUnderstood} words not understood`);
+    router.refresh();
   };
   const drop = (e: DragEvent) => {
     e.preventDefault();

@@ -6,8 +6,8 @@ import { EndScreen } from '@/ui/screens';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {
-  const { db, view } = await openForPage();
-  const card = await assemblyView(db, (await params).tag);
+  const { db, zone, view } = await openForPage();
+  const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
   return (
     <EndScreen

@@ -5,8 +5,8 @@ import { PrintTag } from '@/ui/screens';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {
-  const { db } = await openForPage();
-  const card = await assemblyView(db, (await params).tag);
+  const { db, zone } = await openForPage();
+  const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
   return <PrintTag card={card} code={bwip.toSVG({ bcid: 'datamatrix', text: card.tag })} />;
 }

@@ -1,12 +1,11 @@
 'use client';
+import { money } from '@/core/units';
 import Link from 'next/link';
 import type { ConsignedView, Taken } from '@/crib/stock';
 import { Unknown } from '../../figure';
 import { VerbForm } from '../../form';
 import { useTimes } from '../../shell';
 import { EntryBack } from '../EntryBack';
-
-const money = (cents: number) => (cents / 100).toFixed(2);
 
 /** What was taken of suppliers' own stock: each supplier's list, to be settled with them. */
 export function Consigned({ view }: { view: ConsignedView }) {

@@ -1,0 +1,15 @@
+import { addDays, daysBetween, localDay } from './index';
+
+it('localDay is the day in the shop, not in Greenwich (St John’s is 3 h 30 min behind in winter)', () => {
+  expect(localDay(new Date('2027-01-06T03:29:59Z'), 'America/St_Johns')).toBe('2027-01-05');
+  expect(localDay(new Date('2027-01-06T03:30:00Z'), 'America/St_Johns')).toBe('2027-01-06');
+  expect(localDay(new Date('2027-01-06T23:30:00Z'), 'Europe/Oslo')).toBe('2027-01-07');
+});
+
+it('days are counted by the calendar, over leap days and summer time (2028 is a leap year; clocks go on in March)', () => {
+  expect(addDays('2028-02-28', 2)).toBe('2028-03-01');
+  expect(addDays('2027-02-28', 1)).toBe('2027-03-01');
+  expect(addDays('2027-01-01', -1)).toBe('2026-12-31');
+  expect(daysBetween('2027-03-27', '2027-03-29')).toBe(2);
+  expect(daysBetween('2027-03-01', '2027-02-27')).toBe(-2);
+});

@@ -1,0 +1,20 @@
+/** Calendar days are ISO text ('2027-01-12'), never moments: no zone can move them. */
+const DAY_MS = 86_400_000;
+
+/** The calendar day of a moment in a zone, ISO. Example: 2027-01-01T02:00Z in America/St_Johns is 2026-12-31. */
+export const localDay = (at: Date, zone: string): string =>
+  new Intl.DateTimeFormat('en-CA', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(at);
+
+const dayNumber = (day: string): number => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
+
+/** The day so many days after another (before it, when negative). Example: addDays('2027-02-27', 2) = '2027-03-01'. */
+export const addDays = (day: string, days: number): string =>
+  new Date((dayNumber(day) + days) * DAY_MS).toISOString().slice(0, 10);
+
+/** How many days a day lies after another; negative before it. Example: daysBetween('2027-03-01', '2027-02-27') = -2. */
+export const daysBetween = (from: string, to: string): number => Math.round(dayNumber(to) - dayNumber(from));
