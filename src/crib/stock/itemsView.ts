@@ -139,13 +139,16 @@ async function noHolderTakes(c: Connection, item: ItemLine): Promise<string | nu
   const mm = (n: number) => `${Math.round(n * 1000) / 1000}`;
   // Most shanks are taken by one of the first; only one that nothing takes is looked for among all.
   let barred: { code: string; shanks: string | null } | null = null;
-  for (let after = 0; ;) {
-    const fit = await manyHoldersOf(c, shank, after, HOLDERS_AT_ONCE);
+  for (let after: number | null = 0; after !== null;) {
+    const { fit, next }: Awaited<ReturnType<typeof manyHoldersOf>> = await manyHoldersOf(
+      c,
+      shank,
+      after,
+      HOLDERS_AT_ONCE,
+    );
     if (fit.some((r) => shankIn(form, r.shanks) !== 'stop')) return null;
     barred ??= fit[0] ?? null;
-    const last = fit.at(-1);
-    if (!last || fit.length < HOLDERS_AT_ONCE) break;
-    after = last.item_id;
+    after = next;
   }
   if (barred)
     return `No holder or collet here holds a ${form} shank of ${mm(shank)} mm: ${barred.code} takes ${barred.shanks}`;

@@ -26,12 +26,17 @@ export const manyBalances = (c: Connection, itemIds: readonly number[]) =>
     `${BALANCE} where b.quantity > 0 and b.item_id = any ($1) order by b.item_id, p.code, b.lot_id nulls first`,
     [itemIds],
   );
-/** What lies at some places, in the order of places and items; so many lines, null: all. */
+/**
+ * What lies at some places, in the order of places and items; so many lines, null: all. Where there are more than that
+ * the first of each place's items are taken by their number, so that the scrap of ten years is not sorted for a page.
+ */
 export const manyBalancesAt = (c: Connection, placeIds: readonly number[], limit: number | null = null) =>
   many<BalanceRow>(
     c,
-    `${BALANCE} join item_now n on n.item_id = b.item_id where b.quantity > 0 and b.place_id = any ($1)
-     order by p.sort_code, n.sort_code, b.lot_id nulls first limit $2`,
+    `${BALANCE.replace(
+      'from balance b',
+      `from (select * from balance x where x.quantity > 0 and x.place_id = any ($1) order by x.place_id, x.item_id limit $2) b`,
+    )} join item_now n on n.item_id = b.item_id order by p.sort_code, n.sort_code, b.lot_id nulls first`,
     [placeIds, limit],
   );
 /** How much lies at each place: parcels, and pieces of them. */

@@ -172,17 +172,29 @@ export const manySupplies = (c: Connection, itemIds: readonly number[]) =>
 
 /** Shanks count as equal when they differ by less, mm. */
 const SAME_SHANK = 1e-6;
-/** Holders, collets and extensions that take a shank of so many mm, with the forms they say they take: so many after one. */
-export const manyHoldersOf = (c: Connection, shank: number, after: number, limit: number) =>
-  many<{ item_id: number; code: string; shanks: string | null }>(
+/**
+ * Which of the next so many holders, collets and extensions after one take a shank of so many mm, with the forms they
+ * say they take; and where to go on, null at the end. So many are looked at, however many there are.
+ */
+export async function manyHoldersOf(
+  c: Connection,
+  shank: number,
+  after: number,
+  lookedAt: number,
+): Promise<{ fit: { code: string; shanks: string | null }[]; next: number | null }> {
+  const rows = await many<{ item_id: number; code: string; shanks: string | null; fits: boolean | null }>(
     c,
-    `select n.item_id, i.code, sh.text as shanks from item_now n join item i on i.id = n.item_id
-     join fact_now lo on lo.item_id = n.item_id and lo.symbol = 'CLAMP_MIN' and lo.value <= $1 + ${SAME_SHANK}
-     join fact_now hi on hi.item_id = n.item_id and hi.symbol = 'CLAMP_MAX' and hi.value >= $1 - ${SAME_SHANK}
-     left join fact_now sh on sh.item_id = n.item_id and sh.symbol = 'SHANKS'
-     where n.kind in ('holder', 'collet', 'extension') and n.item_id > $2 order by n.item_id limit $3`,
-    [shank, after, limit],
+    `select n.item_id, i.code, sh.text as shanks, lo.value <= $1 + ${SAME_SHANK} and hi.value >= $1 - ${SAME_SHANK} as fits
+     from (select x.item_id from item_now x where x.kind in ('holder', 'collet', 'extension') and x.item_id > $2
+           order by x.item_id limit $3) n
+     join item i on i.id = n.item_id
+     left join fact_now lo on lo.item_id = n.item_id and lo.symbol = 'CLAMP_MIN'
+     left join fact_now hi on hi.item_id = n.item_id and hi.symbol = 'CLAMP_MAX'
+     left join fact_now sh on sh.item_id = n.item_id and sh.symbol = 'SHANKS' order by n.item_id`,
+    [shank, after, lookedAt],
   );
+  return { fit: rows.filter((r) => r.fits), next: rows.length < lookedAt ? null : rows.at(-1)!.item_id };
+}
 /** What comes nearest to taking a shank from below and from above. */
 export const manyNearestHolders = (c: Connection, shank: number) =>
   many<{ code: string; min: number; max: number }>(
