@@ -30,7 +30,18 @@ const server = (command: string, port: string, env: Record<string, string>) => (
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  // What only reads the demo runs beside what writes to a folder of its own; what writes to the demo comes after.
+  workers: 2,
+  projects: [
+    { name: 'reads', testMatch: 'views.spec.ts', fullyParallel: true },
+    { name: 'own', testMatch: ['story.spec.ts', 'server.spec.ts'] },
+    {
+      name: 'writes',
+      testMatch: ['shelves.spec.ts', 'together.spec.ts', 'doors.spec.ts'],
+      dependencies: ['reads'],
+      workers: 1,
+    },
+  ],
   timeout: 90_000,
   expect: { timeout: 15_000 },
   reporter: [

@@ -1,9 +1,9 @@
 import { benchCatalogue } from './catalogue';
 import { readProgram } from '../src/core/programs';
 import { kaplanMeier } from '../src/core/life';
-import { furnish, oneToolProgram, openTestCrib } from '../src/crib/testing';
-import { rackView } from '../src/crib/rack';
-import { todayView } from '../src/crib/today';
+import { previewImport } from '../src/crib/exchange';
+import { benchYears } from './years';
+import { emptyCrib } from './yearsOfWork';
 
 /** Ratios within one run: what grows with the data, and what the shop's rules cost over the bare query. */
 async function best(times: number, work: () => unknown): Promise<number> {
@@ -17,6 +17,23 @@ async function best(times: number, work: () => unknown): Promise<number> {
 }
 const say = (name: string, ratio: number, note: string) =>
   console.log(`${name.padEnd(72)} ${ratio.toFixed(2).padStart(7)}   ${note}`);
+
+/** Milliseconds that a list of so many cutters takes into an empty crib, its preview included. */
+async function importing(rows: number): Promise<number> {
+  const { do: does, db } = await emptyCrib();
+  await does('addPerson', { initials: 'IK', name: 'Ida Kern' });
+  const lines = Array.from(
+    { length: rows },
+    (_, i) => `EM${i};cutter;square;Skarv;${1 + (i % 400) / 10};${20 + (i % 50)};4`,
+  );
+  const content = Buffer.from(`code;kind;family;maker;DC;LCF;NOF\n${lines.join('\n')}\n`);
+  const from = performance.now();
+  const { digest } = await previewImport(db, content);
+  await does('importItems', { name: 'list.csv', content: content.toString('base64'), accepted: digest });
+  const took = performance.now() - from;
+  await db.close();
+  return took;
+}
 
 async function main(): Promise<void> {
   console.log('what'.padEnd(72), '  ratio', '  of what');
@@ -42,56 +59,12 @@ async function main(): Promise<void> {
     '1 is linear',
   );
 
-  const crib = await openTestCrib();
-  await furnish(crib);
-  const { operation } = await crib.do('addJob', {
-    number: 'J-1',
-    part: 'Block',
-    material: 'C45',
-    quantity: 100_000,
-    due: '2027-02-01',
-    machine: 'M2',
-  });
-  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
-  await crib.do('buildAssembly', {
-    cutter: { item: 'EM10', place: 'S1' },
-    holder: { item: 'SL10', place: 'S1' },
-    stickout: '34',
-    for: { operation, t: 7 },
-  });
-  const log = async (n: number) => {
-    for (let i = 0; i < n; i += 1) await crib.do('logParts', { operation, parts: 1 });
-    await crib.db.script('analyze');
-  };
-  await log(100);
-  const before = {
-    rack: await best(5, () => rackView(crib.db)),
-    today: await best(5, () => todayView(crib.db, '2027-01-05')),
-    log: await best(10, () => crib.do('logParts', { operation, parts: 1 })),
-  };
-  const bare = await best(10, () => crib.db.query('select * from entry where id = $1', [1]));
-  await log(900);
   say(
-    'rack with 1,000 logs against 100',
-    (await best(5, () => rackView(crib.db))) / before.rack,
-    '1 does not grow',
+    'importing 50,000 rows against 10 x a tenth of them',
+    (await importing(50_000)) / (10 * (await importing(5_000))),
+    '1 is linear',
   );
-  say(
-    'Today with 1,000 logs against 100',
-    (await best(5, () => todayView(crib.db, '2027-01-05'))) / before.today,
-    '1 does not grow',
-  );
-  say(
-    'one log of parts with 1,000 before it against 100',
-    (await best(10, () => crib.do('logParts', { operation, parts: 1 }))) / before.log,
-    '1 does not grow',
-  );
-  say(
-    'one log of parts against the bare point query',
-    (await best(10, () => crib.do('logParts', { operation, parts: 1 }))) / bare,
-    'checks, ledger, uses',
-  );
-  await crib.db.close();
+  await benchYears(say);
   await benchCatalogue(say);
 }
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readProgram } from '../src/core/programs';
 import { perform, type Crib } from '../src/crib/door';
 import { verbNamed } from '../src/crib/verbs';
-import type { Database } from '../src/data/database';
+import { migrate, openInMemory, type Database } from '../src/data/database';
 import { largeCrib, settle } from './largeCrib';
 
 /** What a shop does in a year, and what it has standing at any time, however old it is. */
@@ -180,10 +180,21 @@ export async function yearsOfWork(years: number): Promise<Worked> {
   S(`select setval(pg_get_serial_sequence('entry', 'id'), ${next})`);
   for (const sql of script) await db.script(`set session_replication_role = replica; ${sql};`);
   await settle(db);
+  return working(db);
+}
+
+const working = (db: Database): Worked => {
   const crib: Crib = { db, zone: 'Europe/Oslo', now: () => new Date('2027-01-12T09:00:00Z') };
   return {
     crib,
     db,
     do: (name, input) => perform(crib, verbNamed(name)!, { who: 'IK', formId: randomUUID(), ...input }),
   };
+};
+
+/** A crib in which nothing is yet. */
+export async function emptyCrib(): Promise<Worked> {
+  const db = await openInMemory();
+  await migrate(db);
+  return working(db);
 }

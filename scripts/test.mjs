@@ -1,5 +1,5 @@
 // npm test: everything, every step runs, one plain line at the end. npm run test:unit | test:data | test:e2e: one part.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,7 +15,26 @@ const count = (name, code) => {
   console.log(`${code === 0 ? 'ok' : 'FAILED'}: ${name}`);
 };
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
-const step = (name, command, args) => count(name, run(command, args, { keepGoing: true }));
+/** Steps that look at the sources alone, side by side: each one's words come out whole, once it has ended. */
+const beside = (...steps) =>
+  Promise.all(
+    steps.map(
+      ([name, command, args]) =>
+        new Promise((resolve) => {
+          const child = spawn(command, args, { cwd: ROOT });
+          let out = '';
+          const hear = (chunk) => (out += chunk);
+          child.stdout.on('data', hear);
+          child.stderr.on('data', hear);
+          child.on('error', (error) => hear(`${command} did not start: ${error.message}\n`));
+          child.on('close', (code) => {
+            process.stdout.write(out);
+            count(name, code ?? 1);
+            resolve();
+          });
+        }),
+    ),
+  );
 
 /** The chromium on this machine; on Debian as root it is installed, elsewhere we say what to install. */
 function findChromium() {
@@ -111,10 +130,12 @@ if (!only) {
     keepGoing: true,
     env: { STABLE_DIST: '.next-test' },
   });
-  step('types', bin('tsc'), ['--noEmit']);
-  step('lint', bin('eslint'), ['.', '--max-warnings=0']);
-  step('dependency rule', bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
-  step('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
+  await beside(
+    ['types', bin('tsc'), ['--noEmit']],
+    ['lint', bin('eslint'), ['.', '--max-warnings=0']],
+    ['dependency rule', bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']],
+    ['format', bin('prettier'), ['--check', '--log-level=warn', '.']],
+  );
 }
 if (!only || only === 'unit') jest('unit');
 if (!only || only === 'data') jest('data');

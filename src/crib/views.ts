@@ -1,6 +1,6 @@
 import { buyingView } from './buying';
 import { localDay } from '@/core/units';
-import type { Crib } from './door';
+import { readOnce, type Crib, type ReadAll, type ReadOnce } from './door';
 import { chooseView, rulesInForce } from './choosing';
 import { exchangeView } from './exchange';
 import { jobsView, jobView } from './jobs';
@@ -28,7 +28,8 @@ import { missingView, todayView } from './today';
 export interface View {
   path: string;
   summary: string;
-  read(crib: Crib, query: URLSearchParams): Promise<unknown>;
+  /** `once`: what other views read already is not read again. */
+  read(crib: Crib, query: URLSearchParams, once?: ReadOnce): Promise<unknown>;
 }
 
 /** A catalogue question from the address. */
@@ -68,10 +69,13 @@ export function movementsAskedOf(query: URLSearchParams): MovementsAsked {
 }
 
 const view = (path: string, summary: string, read: View['read']): View => ({ path, summary, read });
+/** A view of everything of its kind, which shares what it reads with others. */
+const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
+  view(path, summary, (crib, _, once) => (once ?? readOnce(crib.db, localDay(crib.now(), crib.zone)))(read));
 
 /** Everything a screen shows, as JSON. */
 export const VIEWS: readonly View[] = [
-  view('today', 'The worklist with reasons.', (crib) => todayView(crib.db, localDay(crib.now(), crib.zone))),
+  whole('today', 'The worklist with reasons.', todayView),
   view('shop', 'People, places, materials, suppliers and machines.', (crib) => shopView(crib.db)),
   view(
     'items',
@@ -81,9 +85,7 @@ export const VIEWS: readonly View[] = [
   view('item', 'One item with facts, stock, suppliers, versions: ?code=', (crib, query) =>
     itemView(crib.db, query.get('code')),
   ),
-  view('places', 'Places as a tree, who has what, what is being reground, count sheets.', (crib) =>
-    placesView(crib.db, localDay(crib.now(), crib.zone)),
-  ),
+  whole('places', 'Places as a tree, who has what, what is being reground, count sheets.', placesView),
   view('place', 'What lies at a place and inside it: ?code=', (crib, query) =>
     placeView(crib.db, query.get('code')),
   ),
@@ -112,10 +114,10 @@ export const VIEWS: readonly View[] = [
         ? chooseView(crib.db, Object.fromEntries(query))
         : { rules: await rulesInForce(crib.db) },
   ),
-  view(
+  whole(
     'missing',
     'Facts that are not known or guessed and that something booked waits for, the worst first.',
-    (crib) => missingView(crib.db, localDay(crib.now(), crib.zone)),
+    missingView,
   ),
   view('saved-views', 'Questions to the catalogue kept by name.', (crib) => savedViews(crib.db)),
   view(
@@ -128,14 +130,14 @@ export const VIEWS: readonly View[] = [
         like: query.get('like') || undefined,
       }),
   ),
-  view('assemblies', 'Assemblies that stand, as the rack draws them.', (crib) => rackView(crib.db)),
+  whole('assemblies', 'Assemblies that stand, as the rack draws them.', rackView),
   view('assembly', 'One that stands: judgement, measurements, registers, life: ?tag=', (crib, query) =>
     assemblyView(crib.db, query.get('tag') ?? '', crib.zone),
   ),
   view(
     'jobs',
     'Operations with parts to make, each T checked, and a page of those that are done: ?after=ID goes on.',
-    (crib, query) => jobsView(crib.db, Number(query.get('after')) || null),
+    (crib, query, once) => jobsView(crib.db, Number(query.get('after')) || null, once),
   ),
   view('job', 'One job: its program as read, each T checked, parts logged: ?number=', (crib, query) =>
     jobView(crib.db, query.get('number') ?? ''),
@@ -151,9 +153,7 @@ export const VIEWS: readonly View[] = [
   view('life', 'One cutter in one material: survival curve and lives: ?item= and material=', (crib, query) =>
     lifeSheet(crib.db, query.get('item') ?? '', query.get('material') ?? ''),
   ),
-  view('orders', 'What to buy and what is on order.', (crib) =>
-    buyingView(crib.db, localDay(crib.now(), crib.zone)),
-  ),
+  whole('orders', 'What to buy and what is on order.', buyingView),
   view('entries', 'The ledger, newest first; ?before=ID goes back.', (crib, query) =>
     historyView(crib.db, 200, Number(query.get('before')) || null),
   ),

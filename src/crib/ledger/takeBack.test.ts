@@ -1,4 +1,5 @@
 import { localDay } from '@/core/units';
+import { readOnce, type ReadOnce } from '../door';
 import { previewImport } from '../exchange';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
 import { consignedView } from '../stock';
@@ -55,7 +56,7 @@ const ASKED: Record<string, string> = {
 };
 
 /** Screens that are compared, but for the ledger and the history of movements, whose entries stay. */
-const SHOWN: [string, () => Promise<unknown>][] = [
+const SHOWN: [string, (once: ReadOnce) => Promise<unknown>][] = [
   // What moved stays in its history, as entries do; but every place has what it had.
   [
     'balances',
@@ -67,9 +68,9 @@ const SHOWN: [string, () => Promise<unknown>][] = [
   ['catalogue', () => crib.db.query('select * from item_now order by item_id')],
   ['facts', () => crib.db.query('select * from fact_now order by item_id, symbol')],
   ...VIEWS.filter((v) => v.path !== 'entries' && v.path !== 'movements').map(
-    (v): [string, () => Promise<unknown>] => [
+    (v): [string, (once: ReadOnce) => Promise<unknown>] => [
       v.path,
-      () => v.read(crib, new URLSearchParams(ASKED[v.path] ?? '')),
+      (once) => v.read(crib, new URLSearchParams(ASKED[v.path] ?? ''), once),
     ],
   ),
 ];
@@ -79,13 +80,15 @@ const plain = (shown: unknown): unknown => JSON.parse(JSON.stringify(shown));
 async function screens(): Promise<Record<string, unknown>> {
   expect(localDay(crib.now(), crib.zone)).toBe('2027-01-05');
   const shown: Record<string, unknown> = {};
-  for (const [name, read] of SHOWN) shown[name] = plain(await read());
+  const once = readOnce(crib.db, '2027-01-05');
+  for (const [name, read] of SHOWN) shown[name] = plain(await read(once));
   return shown;
 }
 /** The first screen that shows something else than before; null where all are as they were. */
 async function changed(before: Record<string, unknown>): Promise<string | null> {
+  const once = readOnce(crib.db, '2027-01-05');
   for (const [name, read] of SHOWN)
-    if (JSON.stringify(plain(await read())) !== JSON.stringify(before[name])) return name;
+    if (JSON.stringify(plain(await read(once))) !== JSON.stringify(before[name])) return name;
   return null;
 }
 

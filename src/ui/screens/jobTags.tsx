@@ -59,9 +59,11 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
         ]}
         said={(d) => `T${line.t} is ${d.tag ? String(d.tag) : 'free'}`}
       />
-      <Link href={`/rack?new=build&job=${job.operation.job}&operation=${job.operation.id}&t=${line.t}`}>
-        build one for it
-      </Link>
+      <p>
+        <Link href={`/rack?new=build&job=${job.operation.job}&operation=${job.operation.id}&t=${line.t}`}>
+          build one for it
+        </Link>
+      </p>
       <h2>Depth of one pass</h2>
       <VerbForm
         verb="statePassDepth"
