@@ -32,6 +32,25 @@ const config = [
       ],
     },
   },
+  {
+    // Tables and columns are named on the floor of the data alone.
+    files: ['src/crib/**/*.ts'],
+    ignores: ['src/crib/**/*.test.ts', 'src/crib/testing.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@/data/database',
+              importNames: ['insert', 'inserts', 'insertsWithId', 'many', 'maybeOne', 'one'],
+              message: 'Tables and columns are named in src/data alone: call a function of its rooms.',
+            },
+          ],
+        },
+      ],
+    },
+  },
 ];
 
 export default config;

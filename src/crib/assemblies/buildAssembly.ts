@@ -1,12 +1,13 @@
+import { insertEdgeSet } from '@/data/life';
 import { inCrib } from '@/core/stock';
 import { judgeBuild } from '@/core/assemblies';
 import { KINDS, regroundGeometry, type ItemKind } from '@/core/cutters';
 import type { Judgement } from '@/core/because';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
 import { factText, loadItems } from '@/crib/cutters';
-import { nextNumber } from '@/data/assemblies';
-import { insert, type Connection } from '@/data/database';
-import { maybeOperation } from '@/data/jobs';
+import { nextNumber, insertAssembly } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import { maybeOperation, insertTie } from '@/data/jobs';
 import {
   insertMovement,
   manyBalances,
@@ -15,6 +16,7 @@ import {
   maybePlace,
   onePlaceOfKind,
   presentSizes,
+  insertPiece,
 } from '@/data/stock';
 
 /** Where the cutter comes from: unused stock of an item at a place, or a marked piece that lies in the crib. */
@@ -86,19 +88,14 @@ async function takeUnused(
 async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
   const build = await onePlaceOfKind(c, 'build');
   const startEdges = (pieceId: number, fresh: boolean) =>
-    insert(c, 'edge_set', { piece_id: pieceId, fresh, entry_id: moment.entryId }, 'id');
+    insertEdgeSet(c, moment.entryId, { pieceId: pieceId, fresh });
   if ('item' in source) {
     const { item, place, lotId } = await takeUnused(c, moment, 'cutter', source.item, source.place, [
       'cutter',
       'body',
     ]);
     const mark = await nextNumber(c, 'piece', 'mark', 'E');
-    const pieceId = await insert(
-      c,
-      'piece',
-      { mark, item_id: item.id, lot_id: lotId, entry_id: moment.entryId },
-      'id',
-    );
+    const pieceId = await insertPiece(c, moment.entryId, { mark, itemId: item.id, lotId: lotId });
     await insertMovement(c, {
       entryId: moment.entryId,
       itemId: item.id,
@@ -174,22 +171,16 @@ export async function build(
       wayOut: 'Change the stickout or the holder; or say in ‘despite’ why it is right all the same.',
     });
   const tag = await nextNumber(c, 'assembly', 'tag', 'A');
-  const assemblyId = await insert(
-    c,
-    'assembly',
-    {
-      tag,
-      piece_id: cutter.pieceId,
-      edge_set_id: cutter.edgeSetId,
-      holder_item_id: holder.itemId,
-      holder_place_id: holder.placeId,
-      holder_lot_id: holder.lotId,
-      stickout_mm: length.mm,
-      stickout_entered: length.entered,
-      entry_id: moment.entryId,
-    },
-    'id',
-  );
+  const assemblyId = await insertAssembly(c, moment.entryId, {
+    tag,
+    pieceId: cutter.pieceId,
+    edgeSetId: cutter.edgeSetId,
+    holderItemId: holder.itemId,
+    holderPlaceId: holder.placeId,
+    holderLotId: holder.lotId,
+    stickoutMm: length.mm,
+    stickoutEntered: length.entered,
+  });
   return { tag, assemblyId, judgements };
 }
 
@@ -256,10 +247,5 @@ async function tieBuilt(
 ): Promise<void> {
   const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
   await moment.leansOn(operation.entry_id);
-  await insert(c, 'tie', {
-    entry_id: moment.entryId,
-    operation_id: operation.id,
-    t,
-    assembly_id: assemblyId,
-  });
+  await insertTie(c, moment.entryId, { operationId: operation.id, t, assemblyId: assemblyId });
 }

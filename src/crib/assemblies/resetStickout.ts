@@ -1,6 +1,5 @@
 import { defineVerb, field } from '@/crib/door';
-import { insert } from '@/data/database';
-import { manyTiesOfAssemblies } from '@/data/jobs';
+import { manyTiesOfAssemblies, insertTie } from '@/data/jobs';
 import { onePlaceById } from '@/data/stock';
 import { build } from './buildAssembly';
 import { dismantle, standing } from './takeDown';
@@ -29,11 +28,10 @@ export const resetStickout = defineVerb({
       input.despite,
     );
     for (const tie of await manyTiesOfAssemblies(c, [old.id]))
-      await insert(c, 'tie', {
-        entry_id: moment.entryId,
-        operation_id: tie.operation_id,
+      await insertTie(c, moment.entryId, {
+        operationId: tie.operation_id,
         t: tie.t,
-        assembly_id: built.assemblyId,
+        assemblyId: built.assemblyId,
       });
     return { tag: built.tag, was: old.tag, judgements: built.judgements };
   },

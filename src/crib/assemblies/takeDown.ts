@@ -1,7 +1,7 @@
 import { placeInCrib } from '@/crib/stock';
 import { defineVerb, field, found, Problem, type Moment } from '@/crib/door';
-import { maybeAssembly, type AssemblyRow } from '@/data/assemblies';
-import { insert, type Connection } from '@/data/database';
+import { maybeAssembly, type AssemblyRow, insertTakeDown } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
 import { insertMovement, onePlaceOfKind, type PlaceRow } from '@/data/stock';
 
 /**
@@ -65,7 +65,7 @@ export async function dismantle(
       to: a.holder_place_id,
       quantity: 1,
     });
-  await insert(c, 'take_down', { entry_id: moment.entryId, assembly_id: a.id });
+  await insertTakeDown(c, moment.entryId, { assemblyId: a.id });
 }
 
 export const takeDown = defineVerb({

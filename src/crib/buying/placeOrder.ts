@@ -2,9 +2,8 @@ import { placeInCrib } from '@/crib/stock';
 import { proposalFor } from './buyingView';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
-import { insert } from '@/data/database';
 import { manySupplies, maybeItem, insertMovement } from '@/data/stock';
-import { maybePurchase } from '@/data/buying';
+import { maybePurchase, insertPurchase, insertReceipt } from '@/data/buying';
 
 export const placeOrder = defineVerb({
   name: 'placeOrder',
@@ -32,14 +31,13 @@ export const placeOrder = defineVerb({
     await moment.leansOn(item.entry_id);
     await moment.leansOn(supply.entry_id);
     const number = await nextNumber(c, 'purchase', 'number', 'O');
-    await insert(c, 'purchase', {
-      entry_id: moment.entryId,
+    await insertPurchase(c, moment.entryId, {
       number,
-      item_id: item.id,
-      supplier_id: supply.supplier_id,
+      itemId: item.id,
+      supplierId: supply.supplier_id,
       quantity: toNumber(input.quantity),
       promised: input.promised,
-      price_cents: supply.price_cents,
+      priceCents: supply.price_cents,
       because: JSON.stringify(
         line?.proposal?.because ?? { words: 'Ordered without a proposal.', values: [] },
       ),
@@ -67,7 +65,7 @@ export const receiveOrder = defineVerb({
         wayOut: 'Receive what is open; book the rest as received without an order.',
       });
     await moment.leansOn(order.entry_id);
-    await insert(c, 'receipt', { entry_id: moment.entryId, purchase_id: order.entry_id, quantity });
+    await insertReceipt(c, moment.entryId, { purchaseId: order.entry_id, quantity });
     await insertMovement(c, {
       entryId: moment.entryId,
       itemId: order.item_id,

@@ -16,7 +16,7 @@ import { loadItems } from '@/crib/cutters';
 import { maybeNumber, toLength, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/stock';
 import { manyTagsOfItems } from '@/data/assemblies';
-import { maybeOne, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 import {
   countOfFamilies,
   manyLinks,
@@ -25,6 +25,7 @@ import {
   manyStandings,
   manySupplies,
   type NearQuestion,
+  maybeChoosingRules,
 } from '@/data/stock';
 import { CUT_SCHEMA, type CutInput } from './cutSchema';
 
@@ -46,10 +47,7 @@ const MISSES = 4;
 
 /** The rules the shop set last, or the usual ones. */
 export async function rulesInForce(c: Connection): Promise<ChoosingRules> {
-  const row = await maybeOne<{ rules: Partial<ChoosingRules> }>(
-    c,
-    `select r.rules from choosing_rules r join live_entry e on e.id = r.entry_id order by e.happened_at desc, e.id desc limit 1`,
-  );
+  const row = await maybeChoosingRules<ChoosingRules>(c);
   return {
     ...DEFAULT_RULES,
     ...row?.rules,

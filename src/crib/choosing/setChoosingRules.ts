@@ -1,6 +1,6 @@
+import { insertChoosingRules } from '@/data/stock';
 import { GROUPS, REASON_NAMES } from '@/core/choosing';
 import { defineVerb, field, Problem, toNumber } from '@/crib/door';
-import { insert } from '@/data/database';
 import { rulesInForce } from './chooseView';
 
 const weight = field.decimal(0, 10, 'How much this reason weighs; 0 leaves it out.');
@@ -58,7 +58,7 @@ export const setChoosingRules = defineVerb({
       bulk: input.bulk ?? before.bulk,
       finishing: input.finishing ?? before.finishing,
     };
-    await insert(c, 'choosing_rules', { entry_id: moment.entryId, rules: JSON.stringify(rules) });
+    await insertChoosingRules(c, moment.entryId, { rules: JSON.stringify(rules) });
     return { rules };
   },
 });

@@ -25,7 +25,6 @@ import {
   type LengthSchool,
   type MeasuredAgainst,
 } from '@/core/measuring';
-
 import {
   assumed,
   buildOf,

@@ -11,8 +11,8 @@ import {
 } from '@/core/cutters';
 import { loadItems } from './loadItems';
 import { defineVerb, field, found, Problem, toLength, type Moment } from '@/crib/door';
-import { insert, type Connection } from '@/data/database';
-import { manyFacts, maybeItem } from '@/data/stock';
+import type { Connection } from '@/data/database';
+import { manyFacts, maybeItem, insertHolderSegment, insertItem } from '@/data/stock';
 import { assumedLifeSchema, supplySchema, writeAssumedLife, writeSupply } from './supplyAndLife';
 import { factsSchema, insertFacts, readFacts, refuseFaults, withFollowing, type Fact } from './writeFacts';
 
@@ -112,21 +112,20 @@ export const addItem = defineVerb({
       });
     refuseFaults(checkItem(kind, family, facts, segments));
     const code = input.code.trim();
-    const id = await insert(
-      c,
-      'item',
-      { code, kind, maker: input.maker?.trim() ?? null, family, entry_id: moment.entryId },
-      'id',
-    );
+    const id = await insertItem(c, moment.entryId, {
+      code,
+      kind,
+      maker: input.maker?.trim() ?? null,
+      family,
+    });
     await insertFacts(c, moment.entryId, id, facts);
     for (const [ordinal, s] of segments.entries())
-      await insert(c, 'holder_segment', {
-        entry_id: moment.entryId,
-        item_id: id,
+      await insertHolderSegment(c, moment.entryId, {
+        itemId: id,
         ordinal,
-        length_mm: s.length,
-        upper_mm: s.upper,
-        lower_mm: s.lower,
+        lengthMm: s.length,
+        upperMm: s.upper,
+        lowerMm: s.lower,
       });
     if (input.assumedLife) await writeAssumedLife(c, moment, id, input.assumedLife);
     if (input.supply) await writeSupply(c, moment, id, input.supply);

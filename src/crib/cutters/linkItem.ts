@@ -1,6 +1,5 @@
 import { defineVerb, field, found, Problem } from '@/crib/door';
-import { insert } from '@/data/database';
-import { versionsBefore, maybeItem } from '@/data/stock';
+import { versionsBefore, maybeItem, insertItemLink, insertItemStanding } from '@/data/stock';
 
 /** A maker's renamed grade, a changed geometry, a new number for a discontinued one; or another item used in its place. */
 export const linkItem = defineVerb({
@@ -32,10 +31,9 @@ export const linkItem = defineVerb({
       refuse(`${earlier.code} is itself a later version of ${item.code}`, 'Turn the two round.');
     await moment.leansOn(item.entry_id);
     await moment.leansOn(earlier.entry_id);
-    await insert(c, 'item_link', {
-      entry_id: moment.entryId,
-      item_id: item.id,
-      earlier_item_id: earlier.id,
+    await insertItemLink(c, moment.entryId, {
+      itemId: item.id,
+      earlierItemId: earlier.id,
       relation: input.relation,
       reason: input.reason.trim(),
     });
@@ -56,9 +54,8 @@ export const stateStanding = defineVerb({
   async run(c, input, moment) {
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
     await moment.leansOn(item.entry_id);
-    await insert(c, 'item_standing', {
-      entry_id: moment.entryId,
-      item_id: item.id,
+    await insertItemStanding(c, moment.entryId, {
+      itemId: item.id,
       standing: input.standing,
       reason: input.reason.trim(),
     });

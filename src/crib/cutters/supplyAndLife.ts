@@ -1,7 +1,7 @@
 import { field, found, toNumber } from '@/crib/door';
 import type { Moment } from '@/crib/door';
-import { insert, type Connection } from '@/data/database';
-import { maybeMaterial, maybeSupplier } from '@/data/stock';
+import type { Connection } from '@/data/database';
+import { maybeMaterial, maybeSupplier, insertAssumedLife, insertSupply } from '@/data/stock';
 import type { FromSchema } from 'json-schema-to-ts';
 
 export const assumedLifeSchema = {
@@ -35,10 +35,9 @@ export async function writeAssumedLife(
       ? null
       : found(await maybeMaterial(c, a.material), 'assumedLife.material', a.material, 'material');
   if (material) await moment.leansOn(material.entry_id);
-  await insert(c, 'assumed_life', {
-    entry_id: moment.entryId,
-    item_id: itemId,
-    material_id: material?.id ?? null,
+  await insertAssumedLife(c, moment.entryId, {
+    itemId: itemId,
+    materialId: material?.id ?? null,
     minutes: toNumber(a.minutes),
     origin: a.origin,
   });
@@ -52,12 +51,11 @@ export async function writeSupply(
 ): Promise<void> {
   const supplier = found(await maybeSupplier(c, s.supplier), 'supply.supplier', s.supplier, 'supplier');
   await moment.leansOn(supplier.entry_id);
-  await insert(c, 'supply', {
-    entry_id: moment.entryId,
-    item_id: itemId,
-    supplier_id: supplier.id,
-    order_code: s.orderCode.trim(),
-    price_cents: s.priceCents ?? null,
+  await insertSupply(c, moment.entryId, {
+    itemId: itemId,
+    supplierId: supplier.id,
+    orderCode: s.orderCode.trim(),
+    priceCents: s.priceCents ?? null,
     pack: s.pack === undefined ? 1 : toNumber(s.pack),
     minimum: s.minimum === undefined ? 1 : toNumber(s.minimum),
   });

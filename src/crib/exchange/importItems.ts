@@ -1,7 +1,8 @@
+import { insertSupplier } from '@/data/buying';
 import { createHash } from 'node:crypto';
 import { defineVerb, field, Problem, type Moment } from '@/crib/door';
-import { insert, type Connection } from '@/data/database';
-import { insertMappings } from '@/data/exchange';
+import type { Connection } from '@/data/database';
+import { insertMappings, insertImportList } from '@/data/exchange';
 import {
   insertFactRows,
   insertItemRows,
@@ -9,6 +10,9 @@ import {
   insertSupplyRows,
   manyItemsByCode,
   manySuppliers,
+  insertAssumedLife,
+  insertItemLink,
+  insertItemStanding,
 } from '@/data/stock';
 import type { ExchangeItem } from './itemRows';
 import { previewOf } from './preview';
@@ -83,8 +87,7 @@ export const importItems = defineVerb({
     const present = new Map((await manyItemsByCode(c, codes)).map((i) => [i.code, i]));
     await writeParts(c, moment, all, present);
     await insertMappings(c, moment.entryId, mapping);
-    await insert(c, 'import_list', {
-      entry_id: moment.entryId,
+    await insertImportList(c, moment.entryId, {
       name: input.name.trim(),
       digest,
       added: preview.added.length,
@@ -111,7 +114,7 @@ const narrowed = (item: ExchangeItem, fields: readonly string[]): ExchangeItem =
 });
 
 async function writeSuppliers(c: Connection, moment: Moment, codes: readonly string[]): Promise<void> {
-  for (const code of codes) await insert(c, 'supplier', { code, name: code, entry_id: moment.entryId });
+  for (const code of codes) await insertSupplier(c, moment.entryId, { code, name: code });
 }
 
 async function writeParts(
@@ -141,10 +144,9 @@ async function writeParts(
   );
   for (const i of items) {
     if (i.life)
-      await insert(c, 'assumed_life', {
-        entry_id: moment.entryId,
-        item_id: id(i.code),
-        material_id: null,
+      await insertAssumedLife(c, moment.entryId, {
+        itemId: id(i.code),
+        materialId: null,
         minutes: i.life.minutes,
         origin: i.life.origin,
       });
@@ -160,17 +162,15 @@ async function writeStandings(
 ): Promise<void> {
   for (const i of items) {
     if (i.standing)
-      await insert(c, 'item_standing', {
-        entry_id: moment.entryId,
-        item_id: id(i.code),
+      await insertItemStanding(c, moment.entryId, {
+        itemId: id(i.code),
         standing: i.standing.standing,
         reason: i.standing.reason,
       });
     for (const l of i.links)
-      await insert(c, 'item_link', {
-        entry_id: moment.entryId,
-        item_id: id(i.code),
-        earlier_item_id: id(l.earlier),
+      await insertItemLink(c, moment.entryId, {
+        itemId: id(i.code),
+        earlierItemId: id(l.earlier),
         relation: l.relation,
         reason: l.reason,
       });

@@ -1,5 +1,5 @@
+import { insertJob, insertOperation } from '@/data/jobs';
 import { defineVerb, field, found, toNumber } from '@/crib/door';
-import { insert } from '@/data/database';
 import { maybeMachine } from '@/data/machines';
 import { maybeMaterial } from '@/data/stock';
 import { operationFigures, writeOperationFigures } from './operationFigures';
@@ -25,26 +25,19 @@ export const addJob = defineVerb({
     const machine = found(await maybeMachine(c, input.machine), 'machine', input.machine, 'machine');
     await moment.leansOn(material.entry_id);
     await moment.leansOn(machine.entry_id);
-    const jobId = await insert(
-      c,
-      'job',
-      {
-        number: input.number,
-        part: input.part.trim(),
-        revision: input.revision?.trim() ?? '',
-        material_id: material.id,
-        quantity: toNumber(input.quantity),
-        due: input.due,
-        entry_id: moment.entryId,
-      },
-      'id',
-    );
-    const operation = await insert(
-      c,
-      'operation',
-      { job_id: jobId, number: 10, machine_id: machine.id, entry_id: moment.entryId },
-      'id',
-    );
+    const jobId = await insertJob(c, moment.entryId, {
+      number: input.number,
+      part: input.part.trim(),
+      revision: input.revision?.trim() ?? '',
+      materialId: material.id,
+      quantity: toNumber(input.quantity),
+      due: input.due,
+    });
+    const operation = await insertOperation(c, moment.entryId, {
+      jobId: jobId,
+      number: 10,
+      machineId: machine.id,
+    });
     await writeOperationFigures(c, moment.entryId, operation, input);
     return { number: input.number, operation };
   },

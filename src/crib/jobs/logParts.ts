@@ -1,8 +1,16 @@
 import { defineVerb, field, found, Problem, toNumber, type Moment } from '@/crib/door';
 import { standing } from '@/crib/assemblies';
 import { manyAssembliesById } from '@/data/assemblies';
-import { insert, type Connection } from '@/data/database';
-import { manyOpenUses, manyTiesAt, maybeOperation, maybeProgramAt } from '@/data/jobs';
+import type { Connection } from '@/data/database';
+import {
+  manyOpenUses,
+  manyTiesAt,
+  maybeOperation,
+  maybeProgramAt,
+  insertPartsLog,
+  insertUse,
+  insertUseAssignment,
+} from '@/data/jobs';
 
 export interface LoggedUse {
   t: number;
@@ -31,12 +39,11 @@ export async function bookParts(
     });
   await moment.leansOn(operation.entry_id);
   await moment.leansOn(program.entry_id);
-  const logId = await insert(
-    c,
-    'parts_log',
-    { entry_id: moment.entryId, operation_id: operation.id, program_id: program.entry_id, parts },
-    'id',
-  );
+  const logId = await insertPartsLog(c, moment.entryId, {
+    operationId: operation.id,
+    programId: program.entry_id,
+    parts,
+  });
   const ties = await manyTiesAt(c, operation.id, moment.happenedAt);
   const tiedIds = ties.flatMap((t) => t.assembly_id ?? []);
   const assemblies = new Map((await manyAssembliesById(c, tiedIds)).map((a) => [a.id, a]));
@@ -50,13 +57,12 @@ export async function bookParts(
       tied && (tied.taken_down_at === null || tied.taken_down_at > moment.happenedAt) ? tied : undefined;
     if (on) await moment.leansOn(on.entry_id);
     const minutes = (parts * tool.cutting_s) / 60;
-    await insert(c, 'use', {
-      entry_id: moment.entryId,
-      parts_log_id: logId,
+    await insertUse(c, moment.entryId, {
+      partsLogId: logId,
       t: tool.t,
-      edge_set_id: on?.edge_set_id ?? null,
+      edgeSetId: on?.edge_set_id ?? null,
       minutes,
-      lower_bound: tool.lower_bound,
+      lowerBound: tool.lower_bound,
     });
     uses.push({ t: tool.t, minutes, tag: on?.tag ?? null });
   }
@@ -90,11 +96,7 @@ export const assignUse = defineVerb({
     await moment.leansOn(assembly.entry_id);
     for (const use of uses) {
       await moment.leansOn(use.entry_id);
-      await insert(c, 'use_assignment', {
-        entry_id: moment.entryId,
-        use_id: use.id,
-        edge_set_id: assembly.edge_set_id,
-      });
+      await insertUseAssignment(c, moment.entryId, { useId: use.id, edgeSetId: assembly.edge_set_id });
     }
     return {
       operation: input.operation,

@@ -1,5 +1,6 @@
+import { insertOperationFigures } from '@/data/jobs';
 import { field, maybeLength } from '@/crib/door';
-import { insert, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 
 /** What is stated of an operation beside its program; left out means not known. */
 export const operationFigures = {
@@ -17,12 +18,11 @@ export async function writeOperationFigures(
 ): Promise<void> {
   const beside = maybeLength(stated.highestBeside);
   const zero = maybeLength(stated.partZero);
-  await insert(c, 'operation_figures', {
-    entry_id: entryId,
-    operation_id: operationId,
-    highest_beside_mm: beside?.mm ?? null,
-    highest_beside_entered: beside?.entered ?? null,
-    part_zero_mm: zero?.mm ?? null,
-    part_zero_entered: zero?.entered ?? null,
+  await insertOperationFigures(c, entryId, {
+    operationId: operationId,
+    highestBesideMm: beside?.mm ?? null,
+    highestBesideEntered: beside?.entered ?? null,
+    partZeroMm: zero?.mm ?? null,
+    partZeroEntered: zero?.entered ?? null,
   });
 }

@@ -1,8 +1,7 @@
 import { DEFAULTS } from '@/core/defaults';
 import { readProgram } from '@/core/programs';
 import { defineVerb, field, found, Problem } from '@/crib/door';
-import { insert } from '@/data/database';
-import { maybeOperation } from '@/data/jobs';
+import { maybeOperation, insertProgram } from '@/data/jobs';
 
 /** Refuses text that no NC program can be, before the reader spends time on it. */
 export function checkProgramText(text: string): void {
@@ -63,9 +62,8 @@ export const storeProgram = defineVerb({
           '.',
       });
     await moment.leansOn(operation.entry_id);
-    await insert(c, 'program', {
-      entry_id: moment.entryId,
-      operation_id: operation.id,
+    await insertProgram(c, moment.entryId, {
+      operationId: operation.id,
       name: input.name?.trim() ?? 'program',
       text: input.text,
       report: json,

@@ -1,7 +1,6 @@
 import { defineVerb, field, found, Problem, toLength, toNumber } from '@/crib/door';
 import { standing } from '@/crib/assemblies';
-import { insert } from '@/data/database';
-import { manyPrograms, maybeOperation } from '@/data/jobs';
+import { manyPrograms, maybeOperation, insertPassDepth, insertTie } from '@/data/jobs';
 
 const t = field.whole(0, 9999);
 
@@ -35,11 +34,10 @@ export const tieTool = defineVerb({
     const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
     await moment.leansOn(operation.entry_id);
     await moment.leansOn(assembly?.entry_id ?? null);
-    await insert(c, 'tie', {
-      entry_id: moment.entryId,
-      operation_id: operation.id,
+    await insertTie(c, moment.entryId, {
+      operationId: operation.id,
       t: number,
-      assembly_id: assembly?.id ?? null,
+      assemblyId: assembly?.id ?? null,
     });
     return { operation: operation.id, t: number, tag: assembly?.tag ?? null };
   },
@@ -60,12 +58,11 @@ export const statePassDepth = defineVerb({
     );
     await moment.leansOn(operation.entry_id);
     const depth = toLength(input.depth);
-    await insert(c, 'pass_depth', {
-      entry_id: moment.entryId,
-      operation_id: operation.id,
+    await insertPassDepth(c, moment.entryId, {
+      operationId: operation.id,
       t: toNumber(input.t),
-      depth_mm: depth.mm,
-      depth_entered: depth.entered,
+      depthMm: depth.mm,
+      depthEntered: depth.entered,
     });
     return { operation: operation.id, t: toNumber(input.t) };
   },

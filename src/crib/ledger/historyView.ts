@@ -1,5 +1,5 @@
-import { many, type Connection } from '@/data/database';
-import { manyEntries } from '@/data/ledger';
+import type { Connection } from '@/data/database';
+import { manyEntries, manyFormAnswers } from '@/data/ledger';
 
 export interface HistoryLine {
   id: number;
@@ -75,10 +75,9 @@ export async function historyView(
   const entries = await manyEntries(c, limit, before);
   const answers = new Map(
     (
-      await many<{ form_id: string; answer: Record<string, unknown> }>(
+      await manyFormAnswers(
         c,
-        'select form_id, answer from form_answer where form_id = any ($1::uuid[])',
-        [entries.map((e) => e.form_id)],
+        entries.map((e) => e.form_id),
       )
     ).map((a) => [a.form_id, a.answer]),
   );

@@ -1,9 +1,9 @@
+import { insertEnding } from '@/data/life';
 import { ENDING_NAMES, SIGNS } from '@/core/life';
 import { build, cutterSourceSchema, dismantle, standing, type CutterSource } from '@/crib/assemblies';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/jobs';
-import { insert } from '@/data/database';
-import { manyTiesOfAssemblies } from '@/data/jobs';
+import { manyTiesOfAssemblies, insertTie } from '@/data/jobs';
 import { maybePlace, onePlaceOfKind } from '@/data/stock';
 
 /**
@@ -60,12 +60,11 @@ export const endLife = defineVerb({
         value: to.code,
         wayOut: 'Scrap, or a place in the crib until it is graded.',
       });
-    await insert(c, 'ending', {
-      entry_id: moment.entryId,
-      edge_set_id: assembly.edge_set_id,
+    await insertEnding(c, moment.entryId, {
+      edgeSetId: assembly.edge_set_id,
       kind: input.kind,
       signs: JSON.stringify(input.signs ?? []),
-      cost_cents: input.costCents ?? null,
+      costCents: input.costCents ?? null,
     });
     await dismantle(c, moment, assembly, to, !input.rebuild);
     if (!input.rebuild) return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null };
@@ -78,11 +77,10 @@ export const endLife = defineVerb({
       input.rebuild.despite,
     );
     for (const tie of await manyTiesOfAssemblies(c, [assembly.id]))
-      await insert(c, 'tie', {
-        entry_id: moment.entryId,
-        operation_id: tie.operation_id,
+      await insertTie(c, moment.entryId, {
+        operationId: tie.operation_id,
         t: tie.t,
-        assembly_id: built.assemblyId,
+        assemblyId: built.assemblyId,
       });
     return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: built.tag };
   },

@@ -1,6 +1,6 @@
+import { insertWearReading } from '@/data/life';
 import { standing } from '@/crib/assemblies';
 import { defineVerb, field, toLength } from '@/crib/door';
-import { insert } from '@/data/database';
 
 export const recordWear = defineVerb({
   name: 'recordWear',
@@ -12,11 +12,10 @@ export const recordWear = defineVerb({
     const assembly = await standing(c, moment, input.tag);
     const wear = toLength(input.flankWear);
     await moment.leansOn(assembly.entry_id);
-    await insert(c, 'wear_reading', {
-      entry_id: moment.entryId,
-      edge_set_id: assembly.edge_set_id,
-      flank_wear_mm: wear.mm,
-      flank_wear_entered: wear.entered,
+    await insertWearReading(c, moment.entryId, {
+      edgeSetId: assembly.edge_set_id,
+      flankWearMm: wear.mm,
+      flankWearEntered: wear.entered,
     });
     return { tag: assembly.tag, flankWearMm: wear.mm };
   },

@@ -1,7 +1,7 @@
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS, type DiameterSchool, type LengthSchool } from '@/core/measuring';
 import { defineVerb, field, found, maybeLength, maybeNumber, Problem, toLength } from '@/crib/door';
-import { insert, type Connection } from '@/data/database';
-import { maybeMachine } from '@/data/machines';
+import type { Connection } from '@/data/database';
+import { maybeMachine, insertMachine, insertMachineFigures } from '@/data/machines';
 import type { FromSchema } from 'json-schema-to-ts';
 
 const figures = {
@@ -40,22 +40,21 @@ async function writeFigures(c: Connection, entryId: number, machineId: number, f
   if (f.lengthSchool === 'master' && f.masterLength === undefined)
     need('masterLength', 'registers count from the master tool');
   const k = toLength(f.k);
-  await insert(c, 'machine_figures', {
-    entry_id: entryId,
-    machine_id: machineId,
+  await insertMachineFigures(c, entryId, {
+    machineId: machineId,
     taper: f.taper.trim(),
-    k_mm: k.mm,
-    k_entered: k.entered,
-    length_school: f.lengthSchool,
-    k0_mm: maybeLength(f.k0)?.mm ?? null,
-    master_length_mm: maybeLength(f.masterLength)?.mm ?? null,
-    diameter_school: f.diameterSchool,
+    kMm: k.mm,
+    kEntered: k.entered,
+    lengthSchool: f.lengthSchool,
+    k0Mm: maybeLength(f.k0)?.mm ?? null,
+    masterLengthMm: maybeLength(f.masterLength)?.mm ?? null,
+    diameterSchool: f.diameterSchool,
     units: f.units,
-    h_equals_t: f.hEqualsT === 'yes',
-    rpm_max: maybeNumber(f.rpmMax),
-    feed_max_mm_min: maybeLength(f.feedMax)?.mm ?? null,
-    rapid_mm_min: maybeLength(f.rapid)?.mm ?? null,
-    tool_change_s: maybeNumber(f.toolChangeS),
+    hEqualsT: f.hEqualsT === 'yes',
+    rpmMax: maybeNumber(f.rpmMax),
+    feedMaxMmMin: maybeLength(f.feedMax)?.mm ?? null,
+    rapidMmMin: maybeLength(f.rapid)?.mm ?? null,
+    toolChangeS: maybeNumber(f.toolChangeS),
   });
 }
 
@@ -66,12 +65,7 @@ export const addMachine = defineVerb({
   properties: { code: field.code, name: field.words(), ...figures },
   required: ['code', 'name', ...REQUIRED],
   async run(c, input, moment) {
-    const id = await insert(
-      c,
-      'machine',
-      { code: input.code, name: input.name.trim(), entry_id: moment.entryId },
-      'id',
-    );
+    const id = await insertMachine(c, moment.entryId, { code: input.code, name: input.name.trim() });
     await writeFigures(c, moment.entryId, id, input);
     return { code: input.code };
   },

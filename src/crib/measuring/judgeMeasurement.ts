@@ -1,6 +1,5 @@
 import { defineVerb, field, found, Problem } from '@/crib/door';
-import { maybeMeasurement } from '@/data/assemblies';
-import { insert } from '@/data/database';
+import { maybeMeasurement, insertVerdict } from '@/data/assemblies';
 
 export const judgeMeasurement = defineVerb({
   name: 'judgeMeasurement',
@@ -26,9 +25,8 @@ export const judgeMeasurement = defineVerb({
         wayOut: 'Nothing to do: it counts already.',
       });
     await moment.leansOn(measurement.entry_id);
-    await insert(c, 'verdict', {
-      entry_id: moment.entryId,
-      measurement_id: measurement.entry_id,
+    await insertVerdict(c, moment.entryId, {
+      measurementId: measurement.entry_id,
       accepted: input.accepted,
       reason: input.reason.trim(),
     });

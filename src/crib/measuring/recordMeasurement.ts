@@ -5,8 +5,7 @@ import { questionMeasurement } from '@/core/measuring';
 import { loadItems } from '@/crib/cutters';
 import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
 import { standing } from '@/crib/assemblies';
-import { measuredNow } from '@/data/assemblies';
-import { insert } from '@/data/database';
+import { measuredNow, insertMeasurement } from '@/data/assemblies';
 
 export const recordMeasurement = defineVerb({
   name: 'recordMeasurement',
@@ -41,15 +40,14 @@ export const recordMeasurement = defineVerb({
       DC: cutter.DC,
     });
     await moment.leansOn(assembly.entry_id);
-    await insert(c, 'measurement', {
-      entry_id: moment.entryId,
-      assembly_id: assembly.id,
-      gauge_length_mm: L.mm,
-      gauge_length_entered: L.entered,
-      diameter_mm: D?.mm ?? null,
-      diameter_entered: D?.entered ?? null,
-      runout_mm: runout?.mm ?? null,
-      runout_entered: runout?.entered ?? null,
+    await insertMeasurement(c, moment.entryId, {
+      assemblyId: assembly.id,
+      gaugeLengthMm: L.mm,
+      gaugeLengthEntered: L.entered,
+      diameterMm: D?.mm ?? null,
+      diameterEntered: D?.entered ?? null,
+      runoutMm: runout?.mm ?? null,
+      runoutEntered: runout?.entered ?? null,
       questions: JSON.stringify(questions),
     });
     return { tag: assembly.tag, inQuestion: questions.length > 0, questions };

@@ -1,5 +1,5 @@
+import { insertMaterial } from '@/data/stock';
 import { defineVerb, field } from '@/crib/door';
-import { insert } from '@/data/database';
 
 export const addMaterial = defineVerb({
   name: 'addMaterial',
@@ -12,11 +12,10 @@ export const addMaterial = defineVerb({
   },
   required: ['code', 'name', 'isoGroup'],
   async run(c, input, moment) {
-    await insert(c, 'material', {
+    await insertMaterial(c, moment.entryId, {
       code: input.code,
       name: input.name.trim(),
-      iso_group: input.isoGroup,
-      entry_id: moment.entryId,
+      isoGroup: input.isoGroup,
     });
     return { code: input.code };
   },

@@ -1,7 +1,6 @@
 import { ADDED_PLACES } from '@/core/stock';
 import { defineVerb, field, found } from '@/crib/door';
-import { insert } from '@/data/database';
-import { maybePlace } from '@/data/stock';
+import { maybePlace, insertPlace } from '@/data/stock';
 
 export const addPlace = defineVerb({
   name: 'addPlace',
@@ -22,12 +21,11 @@ export const addPlace = defineVerb({
         : found(await maybePlace(c, input.parent.toUpperCase()), 'parent', input.parent, 'place');
     if (parent) await moment.leansOn(parent.entry_id);
     const code = input.code.toUpperCase();
-    await insert(c, 'place', {
+    await insertPlace(c, moment.entryId, {
       code,
       name: input.name.trim(),
       kind: input.kind,
-      parent_id: parent?.id ?? null,
-      entry_id: moment.entryId,
+      parentId: parent?.id ?? null,
     });
     return { code };
   },

@@ -1,6 +1,6 @@
 import { defineVerb, field, found, Problem, toNumber, type Moment } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
-import { insert, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 import {
   insertMovement,
   manyCountLines,
@@ -11,6 +11,9 @@ import {
   onePlaceOfKind,
   placesBelow,
   type SheetRow,
+  insertCountBooking,
+  insertCountLine,
+  insertCountSheet,
 } from '@/data/stock';
 import { placeInCrib } from './placeInCrib';
 import { parcelFields, parcelOf } from './things';
@@ -37,7 +40,7 @@ export const startCount = defineVerb({
   async run(c, input, moment) {
     const place = await placeInCrib(c, moment, 'place', input.place);
     const number = await nextNumber(c, 'count_sheet', 'number', 'C');
-    await insert(c, 'count_sheet', { number, place_id: place.id, entry_id: moment.entryId });
+    await insertCountSheet(c, moment.entryId, { number, placeId: place.id });
     return { number, place: place.code };
   },
 });
@@ -107,12 +110,11 @@ export const enterCount = defineVerb({
           },
         );
       if (counted !== expected) differ += 1;
-      await insert(c, 'count_line', {
-        entry_id: moment.entryId,
-        sheet_id: sheet.id,
-        place_id: place.id,
-        item_id: item.id,
-        lot_id: lotId,
+      await insertCountLine(c, moment.entryId, {
+        sheetId: sheet.id,
+        placeId: place.id,
+        itemId: item.id,
+        lotId: lotId,
         counted,
         expected,
       });
@@ -145,11 +147,7 @@ export const bookCount = defineVerb({
           'Look at the explanations offered, then say in a few words what was the matter, or that nobody knows.',
       });
     for (const l of lines) await moment.leansOn(l.entry_id);
-    await insert(c, 'count_booking', {
-      entry_id: moment.entryId,
-      sheet_id: sheet.id,
-      explained: input.explained ?? null,
-    });
+    await insertCountBooking(c, moment.entryId, { sheetId: sheet.id, explained: input.explained ?? null });
     const lost = await onePlaceOfKind(c, 'lost');
     for (const l of differ) {
       const missing = l.expected - l.counted;

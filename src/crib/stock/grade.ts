@@ -1,7 +1,8 @@
+import { insertGrade } from '@/data/life';
 import { coatingNow, rungsFor } from '@/core/life';
 import { factText, loadItems } from '@/crib/cutters';
 import { field, maybeLength, Problem, type Moment } from '@/crib/door';
-import { insert, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 import type { PieceRow } from '@/data/stock';
 import { ladderInForce } from './ladder';
 
@@ -63,13 +64,12 @@ export async function recordGrade(
       value: to.entered,
       limit: `more than ${from?.entered ?? '0'}`,
     });
-  await insert(c, 'grade', {
-    entry_id: moment.entryId,
-    piece_id: pieceId,
+  await insertGrade(c, moment.entryId, {
+    pieceId: pieceId,
     grade: g.grade!,
-    good_zone: g.goodZone ?? null,
-    good_from_mm: to ? (from?.mm ?? 0) : null,
-    good_to_mm: to?.mm ?? null,
+    goodZone: g.goodZone ?? null,
+    goodFromMm: to ? (from?.mm ?? 0) : null,
+    goodToMm: to?.mm ?? null,
     signs: JSON.stringify(g.signs ?? []),
   });
 }

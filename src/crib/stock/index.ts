@@ -13,10 +13,11 @@ export { mountInserts, unmountInserts } from './inserts';
 export { stateSeat } from './seats';
 export { consignedView, settleTakings } from './settle';
 export type { ConsignedView, Taken, TakenLine } from './settle';
-export { addPicture, keptPicture, maybePicture } from './pictures';
-export type { PictureLine } from './pictures';
+export { addPicture, keptPicture } from './pictures';
+export { maybePicture } from '@/data/stock';
+export type { PictureLine } from '@/data/stock';
 export { savedViews, saveView } from './saveView';
-export type { SavedView } from './saveView';
+export type { SavedView } from '@/data/stock';
 // What moved, what lies where, who has what, count sheets
 export { movementsView } from './movementsView';
 export type { MovementsAsked, MovementsView } from './movementsView';

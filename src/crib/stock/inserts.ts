@@ -1,32 +1,24 @@
+import { insertEdgeSet, insertEnding } from '@/data/life';
 import { inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
 import { defineVerb, field, found, Problem, toNumber, type Moment } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
-import { insert, maybeOne, type Connection } from '@/data/database';
-import { insertMovement, lotOf, maybePiece, onePlaceOfKind, type PieceRow } from '@/data/stock';
+import type { Connection } from '@/data/database';
+import {
+  insertMovement,
+  lotOf,
+  maybePiece,
+  onePlaceOfKind,
+  type PieceRow,
+  insertMounting,
+  insertPiece,
+  insertUnmounting,
+  manyDamagedSeats,
+  maybeLotCode,
+  maybeMounted,
+} from '@/data/stock';
 import { placeInCrib } from './placeInCrib';
-import { damagedSeats } from './seats';
 import { parcelFields, takeThing } from './things';
-
-interface Mounted {
-  edge_set_id: number;
-  entry_id: number;
-  item_id: number;
-  item: string;
-  lot_id: number | null;
-  edges_left: number | null;
-  quantity: number;
-}
-/** The inserts that are in a body now; null when it is bare. */
-export const maybeMounted = (c: Connection, pieceId: number) =>
-  maybeOne<Mounted>(
-    c,
-    `select m.edge_set_id, m.entry_id, m.item_id, i.code as item, m.lot_id, l.edges_left, m.quantity from mounting m join live_entry e on e.id = m.entry_id
-     join edge_set s on s.id = m.edge_set_id join item i on i.id = m.item_id left join lot l on l.id = m.lot_id
-     where s.piece_id = $1 and not exists (select 1 from unmounting u join live_entry ue on ue.id = u.entry_id where u.edge_set_id = m.edge_set_id)
-     order by m.edge_set_id desc limit 1`,
-    [pieceId],
-  );
 
 const fact = (item: CribItem, symbol: string) => item.facts.find((f) => f.symbol === symbol);
 
@@ -54,13 +46,8 @@ async function bodyPiece(
     });
   const thing = await takeThing(c, moment, { item: input.body, from: input.bodyFrom, quantity: 1 });
   const mark = await nextNumber(c, 'piece', 'mark', 'E');
-  const id = await insert(
-    c,
-    'piece',
-    { mark, item_id: thing.item.id, lot_id: thing.lotId, entry_id: moment.entryId },
-    'id',
-  );
-  await insert(c, 'edge_set', { piece_id: id, fresh: true, entry_id: moment.entryId });
+  const id = await insertPiece(c, moment.entryId, { mark, itemId: thing.item.id, lotId: thing.lotId });
+  await insertEdgeSet(c, moment.entryId, { pieceId: id, fresh: true });
   // It stays where it lies and is marked from now on: out of the unmarked stock and back as this piece.
   const build = await onePlaceOfKind(c, 'build');
   for (const [from, to] of [
@@ -117,7 +104,7 @@ export const mountInserts = defineVerb({
         limit: 'CICT stated',
         wayOut: 'State its insert seats (CICT) first.',
       });
-    const damaged = (await damagedSeats(c, body.id)).filter((s) => s.piece_id === piece.id).length;
+    const damaged = (await manyDamagedSeats(c, body.id)).filter((s) => s.piece_id === piece.id).length;
     const quantity = seats - damaged;
     if (quantity < 1)
       throw new Problem('REFUSED', `No seat of ${piece.mark} is good`, {
@@ -156,12 +143,11 @@ export const mountInserts = defineVerb({
     const edgeSetId =
       piece.entry_id === moment.entryId
         ? piece.edge_set_id
-        : await insert(c, 'edge_set', { piece_id: piece.id, fresh: true, entry_id: moment.entryId }, 'id');
-    await insert(c, 'mounting', {
-      entry_id: moment.entryId,
-      edge_set_id: edgeSetId,
-      item_id: thing.item.id,
-      lot_id: thing.lotId,
+        : await insertEdgeSet(c, moment.entryId, { pieceId: piece.id, fresh: true });
+    await insertMounting(c, moment.entryId, {
+      edgeSetId: edgeSetId,
+      itemId: thing.item.id,
+      lotId: thing.lotId,
       quantity,
     });
     return { piece: piece.mark, item: thing.item.code, quantity, damaged };
@@ -218,7 +204,7 @@ export const unmountInserts = defineVerb({
         null,
         to.id,
         await lotOf(c, moment.entryId, item.id, {
-          code: await lotCode(c, mounted.lot_id),
+          code: await maybeLotCode(c, mounted.lot_id),
           ownerId: null,
           edgesLeft: left,
         }),
@@ -226,14 +212,13 @@ export const unmountInserts = defineVerb({
       );
     }
     if (piece.ended_entry_id === null && piece.edge_set_id === mounted.edge_set_id)
-      await insert(c, 'ending', {
-        entry_id: moment.entryId,
-        edge_set_id: mounted.edge_set_id,
+      await insertEnding(c, moment.entryId, {
+        edgeSetId: mounted.edge_set_id,
         kind: 'preventive',
         signs: '[]',
-        cost_cents: null,
+        costCents: null,
       });
-    await insert(c, 'unmounting', { entry_id: moment.entryId, edge_set_id: mounted.edge_set_id, broken });
+    await insertUnmounting(c, moment.entryId, { edgeSetId: mounted.edge_set_id, broken });
     return {
       piece: piece.mark,
       item: item.code,
@@ -243,9 +228,3 @@ export const unmountInserts = defineVerb({
     };
   },
 });
-
-const lotCode = async (c: Connection, lotId: number | null): Promise<string | null> =>
-  lotId === null
-    ? null
-    : ((await maybeOne<{ code: string | null }>(c, 'select code from lot where id = $1', [lotId]))?.code ??
-      null);

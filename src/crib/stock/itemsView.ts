@@ -2,9 +2,6 @@ import { group } from 'd3';
 import { shankIn } from '@/core/cutters';
 import { ageOfStock, inCrib } from '@/core/stock';
 import { loadItems, type CribItem } from '@/crib/cutters';
-import { maybeMounted } from './inserts';
-import { picturesOf, type PictureLine } from './pictures';
-import { damagedSeats } from './seats';
 import type { Connection } from '@/data/database';
 import {
   manyAssumedLives,
@@ -25,6 +22,10 @@ import {
   type PieceRow,
   type StandingRow,
   type SupplyRow,
+  manyDamagedSeats,
+  manyPictures,
+  maybeMounted,
+  type PictureLine,
 } from '@/data/stock';
 
 /** One catalogue line with what the shelf has of it. */
@@ -103,7 +104,7 @@ export async function itemView(c: Connection, code: string | null): Promise<OneI
     item,
     noHolderTakes: await noHolderTakes(c, item),
     bodies: row.kind === 'body' ? await bodiesOf(c, row.id) : [],
-    pictures: await picturesOf(c, row.id),
+    pictures: await manyPictures(c, row.id),
     age:
       row.kind === 'collet' || row.kind === 'holder'
         ? ageOfStock(
@@ -115,7 +116,7 @@ export async function itemView(c: Connection, code: string | null): Promise<OneI
 }
 
 async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bodies']> {
-  const damaged = group(await damagedSeats(c, itemId), (s) => s.piece_id);
+  const damaged = group(await manyDamagedSeats(c, itemId), (s) => s.piece_id);
   const bodies: OneItemView['bodies'] = [];
   for (const p of await manyPiecesHere(c, [itemId])) {
     const in_ = await maybeMounted(c, p.id);

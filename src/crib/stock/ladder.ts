@@ -1,16 +1,12 @@
+import { insertGradeLadder, maybeLadder } from '@/data/life';
 import { GROUPS } from '@/core/choosing';
 import { DEFAULT_LADDER, type Rung } from '@/core/life';
 import { defineVerb, field, Problem } from '@/crib/door';
-import { insert, maybeOne, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 
 /** The ladder the shop set last, or the usual one. */
 export const ladderInForce = async (c: Connection): Promise<readonly Rung[]> =>
-  (
-    await maybeOne<{ rungs: Rung[] }>(
-      c,
-      'select g.rungs from grade_ladder g join live_entry e on e.id = g.entry_id order by e.happened_at desc, e.id desc limit 1',
-    )
-  )?.rungs ?? DEFAULT_LADDER;
+  (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER;
 
 export const setLadder = defineVerb({
   name: 'setLadder',
@@ -49,7 +45,7 @@ export const setLadder = defineVerb({
         field: 'rungs',
         value: twice.name,
       });
-    await insert(c, 'grade_ladder', { entry_id: moment.entryId, rungs: JSON.stringify(rungs) });
+    await insertGradeLadder(c, moment.entryId, { rungs: JSON.stringify(rungs) });
     return { rungs };
   },
 });

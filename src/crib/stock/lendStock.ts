@@ -1,8 +1,9 @@
+import { insertEdgeSet } from '@/data/life';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
-import { insert, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 import { maybePerson } from '@/data/people';
-import { maybePiece, oneHand, onePlaceOfKind, type PlaceRow } from '@/data/stock';
+import { maybePiece, oneHand, onePlaceOfKind, type PlaceRow, insertLoan, insertPiece } from '@/data/stock';
 import { checkGrade, gradeFields, recordGrade } from './grade';
 import { ladderInForce } from './ladder';
 import { placeInCrib } from './placeInCrib';
@@ -40,12 +41,11 @@ export const issueStock = defineVerb({
         value: person.initials,
       });
     await moveThing(c, moment, thing, hand.id);
-    await insert(c, 'loan', {
-      entry_id: moment.entryId,
-      item_id: thing.item.id,
-      piece_id: thing.piece?.id ?? null,
-      lot_id: thing.lotId,
-      hand_place_id: hand.id,
+    await insertLoan(c, moment.entryId, {
+      itemId: thing.item.id,
+      pieceId: thing.piece?.id ?? null,
+      lotId: thing.lotId,
+      handPlaceId: hand.id,
       quantity: thing.quantity,
       due: input.due ?? null,
     });
@@ -102,13 +102,12 @@ export const returnStock = defineVerb({
       // Each used one gets a mark of its own, and a life that is shown apart: nobody counted its minutes.
       for (let i = 0; i < thing.quantity; i += 1) {
         const mark = await nextNumber(c, 'piece', 'mark', 'E');
-        const pieceId = await insert(
-          c,
-          'piece',
-          { mark, item_id: thing.item.id, lot_id: thing.lotId, entry_id: moment.entryId },
-          'id',
-        );
-        await insert(c, 'edge_set', { piece_id: pieceId, fresh: false, entry_id: moment.entryId });
+        const pieceId = await insertPiece(c, moment.entryId, {
+          mark,
+          itemId: thing.item.id,
+          lotId: thing.lotId,
+        });
+        await insertEdgeSet(c, moment.entryId, { pieceId: pieceId, fresh: false });
         const piece = (await maybePiece(c, mark))!;
         await moveThing(c, moment, { ...thing, piece, quantity: 1 }, await landing(c, input.grade, to));
         await recordGrade(c, moment, pieceId, input);

@@ -1,32 +1,6 @@
 import sharp from 'sharp';
 import { defineVerb, field, found, Problem } from '@/crib/door';
-import { insert, many, maybeOne, type Connection } from '@/data/database';
-import { maybeItem, maybePiece } from '@/data/stock';
-
-/** A picture as it is listed, without its bytes. */
-export interface PictureLine {
-  entry_id: number;
-  shows: string;
-  mark: string | null;
-  width: number;
-  height: number;
-  who: string;
-  happened_at: Date;
-}
-/** Pictures of an item and of its pieces, the latest first. */
-export const picturesOf = (c: Connection, itemId: number) =>
-  many<PictureLine>(
-    c,
-    `select p.entry_id, p.shows, x.mark, p.width, p.height, e.who, e.happened_at from picture p join live_entry e on e.id = p.entry_id
-     left join piece x on x.id = p.piece_id where p.item_id = $1 or x.item_id = $1 order by p.entry_id desc limit 60`,
-    [itemId],
-  );
-export const maybePicture = (c: Connection, entryId: number) =>
-  maybeOne<{ mime: string; bytes: Uint8Array; thumb: Uint8Array }>(
-    c,
-    'select p.mime, p.bytes, p.thumb from picture p join live_entry e on e.id = p.entry_id where p.entry_id = $1',
-    [entryId],
-  );
+import { maybeItem, maybePiece, insertPicture } from '@/data/stock';
 
 /** What a phone may send, and what of it is kept. */
 const MOST_BYTES = 15_000_000;
@@ -97,10 +71,9 @@ export const addPicture = defineVerb({
         ? null
         : found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
     await moment.leansOn(item?.entry_id ?? piece!.entry_id);
-    await insert(c, 'picture', {
-      entry_id: moment.entryId,
-      item_id: item?.id ?? null,
-      piece_id: piece?.id ?? null,
+    await insertPicture(c, moment.entryId, {
+      itemId: item?.id ?? null,
+      pieceId: piece?.id ?? null,
       shows: input.shows.trim(),
       mime: 'image/jpeg',
       width: kept.width,

@@ -1,7 +1,7 @@
+import { insertEdgeSet } from '@/data/life';
 import { againstRegrind } from '@/core/cutters';
 import { loadItems } from '@/crib/cutters';
 import { defineVerb, field, found, maybeNumber, Problem, toLength } from '@/crib/door';
-import { insert } from '@/data/database';
 import {
   insertMovement,
   manyReground,
@@ -10,6 +10,8 @@ import {
   maybePlace,
   maybeRegrindOut,
   onePlaceOfKind,
+  insertRegrindBack,
+  insertRegrindOut,
 } from '@/data/stock';
 import { placeInCrib } from './placeInCrib';
 import { moveThing, takeThing } from './things';
@@ -60,10 +62,9 @@ export const sendToRegrind = defineVerb({
       });
     await moment.leansOn(to.entry_id);
     await moveThing(c, moment, thing, to.id);
-    await insert(c, 'regrind_out', {
-      entry_id: moment.entryId,
-      piece_id: thing.piece!.id,
-      place_id: to.id,
+    await insertRegrindOut(c, moment.entryId, {
+      pieceId: thing.piece!.id,
+      placeId: to.id,
       due: input.due ?? null,
       wanted: input.wanted?.trim() ?? null,
     });
@@ -128,17 +129,16 @@ export const takeFromRegrind = defineVerb({
     });
     const edgeSetId = lost
       ? null
-      : await insert(c, 'edge_set', { piece_id: piece.id, fresh: false, entry_id: moment.entryId }, 'id');
-    await insert(c, 'regrind_back', {
-      entry_id: moment.entryId,
-      out_entry_id: out.entry_id,
-      edge_set_id: edgeSetId,
-      dc_mm: dc?.mm ?? null,
-      dc_entered: dc?.entered ?? null,
-      lcf_mm: lcf?.mm ?? null,
-      lcf_entered: lcf?.entered ?? null,
+      : await insertEdgeSet(c, moment.entryId, { pieceId: piece.id, fresh: false });
+    await insertRegrindBack(c, moment.entryId, {
+      outEntryId: out.entry_id,
+      edgeSetId: edgeSetId,
+      dcMm: dc?.mm ?? null,
+      dcEntered: dc?.entered ?? null,
+      lcfMm: lcf?.mm ?? null,
+      lcfEntered: lcf?.entered ?? null,
       recoated: input.recoated?.trim() ?? null,
-      cost_cents: maybeNumber(input.costCents),
+      costCents: maybeNumber(input.costCents),
       lost,
     });
     return {

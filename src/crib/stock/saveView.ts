@@ -1,17 +1,9 @@
+import { insertSavedView, manySavedViews } from '@/data/stock';
 import { defineVerb, field } from '@/crib/door';
-import { insert, many, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 
-export interface SavedView {
-  name: string;
-  address: string;
-}
 /** Questions kept by name; a name's latest address counts, an empty one drops it. */
-export const savedViews = (c: Connection) =>
-  many<SavedView>(
-    c,
-    `select name, address from (select distinct on (v.name) v.name, v.address from saved_view v join live_entry e on e.id = v.entry_id
-     order by v.name, e.id desc) x where address <> '' order by name`,
-  );
+export const savedViews = (c: Connection) => manySavedViews(c);
 
 export const saveView = defineVerb({
   name: 'saveView',
@@ -21,7 +13,7 @@ export const saveView = defineVerb({
   required: ['name', 'address'],
   async run(c, input, moment) {
     const name = input.name.trim();
-    await insert(c, 'saved_view', { entry_id: moment.entryId, name, address: input.address });
+    await insertSavedView(c, moment.entryId, { name, address: input.address });
     return { name };
   },
 });

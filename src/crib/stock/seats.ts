@@ -1,22 +1,6 @@
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { loadItems } from '@/crib/cutters';
-import { insert, many, type Connection } from '@/data/database';
-import { maybePiece } from '@/data/stock';
-
-interface SeatRow {
-  piece_id: number;
-  seat: number;
-  damaged: boolean;
-  note: string | null;
-}
-/** Seats of bodies that are damaged now. */
-export const damagedSeats = (c: Connection, itemId: number) =>
-  many<SeatRow>(
-    c,
-    `select * from (select distinct on (s.piece_id, s.seat) s.piece_id, s.seat, s.damaged, e.note from seat_state s join live_entry e on e.id = s.entry_id
-     join piece p on p.id = s.piece_id where p.item_id = $1 order by s.piece_id, s.seat, e.happened_at desc, e.id desc) x where damaged`,
-    [itemId],
-  );
+import { maybePiece, insertSeatState } from '@/data/stock';
 
 export const stateSeat = defineVerb({
   name: 'stateSeat',
@@ -41,12 +25,7 @@ export const stateSeat = defineVerb({
         limit: `1 to ${seats}`,
       });
     await moment.leansOn(piece.entry_id);
-    await insert(c, 'seat_state', {
-      entry_id: moment.entryId,
-      piece_id: piece.id,
-      seat,
-      damaged: input.damaged === 'yes',
-    });
+    await insertSeatState(c, moment.entryId, { pieceId: piece.id, seat, damaged: input.damaged === 'yes' });
     return { piece: piece.mark, seat, damaged: input.damaged === 'yes' };
   },
 });

@@ -1,7 +1,7 @@
 import { group } from 'd3';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { loadItems } from '@/crib/cutters';
-import { insert, type Connection } from '@/data/database';
+import type { Connection } from '@/data/database';
 import {
   manySettlements,
   manySupplies,
@@ -9,6 +9,7 @@ import {
   maybeSupplier,
   type SettlementRow,
   type TakingRow,
+  insertSettlement,
 } from '@/data/stock';
 
 export interface TakenLine {
@@ -91,10 +92,9 @@ export const settleTakings = defineVerb({
         wayOut: 'Somebody may have settled it meanwhile: look again.',
       });
     await moment.leansOn(supplier.entry_id);
-    await insert(c, 'settlement', {
-      entry_id: moment.entryId,
-      supplier_id: supplier.id,
-      up_to_movement_id: upTo,
+    await insertSettlement(c, moment.entryId, {
+      supplierId: supplier.id,
+      upToMovementId: upTo,
       reference: input.reference?.trim() ?? null,
     });
     const [taken] = await takenOf(c, rows);

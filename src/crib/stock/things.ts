@@ -12,6 +12,7 @@ import {
   type ItemRow,
   type PieceRow,
   type PlaceRow,
+  oneItemById,
 } from '@/data/stock';
 
 /** What tells a parcel apart at the door: a maker's lot, whose stock it is, edges left on each insert. */
@@ -101,7 +102,7 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
     const from = (await maybePlace(c, piece.place!))!;
     await moment.leansOn(piece.entry_id);
     return {
-      item: (await maybeItem(c, (await itemCode(c, piece.item_id))!))!,
+      item: await oneItemById(c, piece.item_id),
       piece,
       lotId: piece.lot_id,
       from,
@@ -137,9 +138,6 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
     );
   return { item, piece: null, lotId, from, quantity, words: `${quantity} × ${item.code}` };
 }
-
-const itemCode = async (c: Connection, id: number): Promise<string | null> =>
-  (await c.query<{ code: string }>('select code from item where id = $1', [id]))[0]?.code ?? null;
 
 /** Moves a thing to a place (null: out of the house for good). */
 export const moveThing = (c: Connection, moment: Moment, t: Thing, toId: number) =>

@@ -1,1 +1,2 @@
 export * from './assemblies';
+export * from './write';

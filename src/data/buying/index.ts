@@ -1,1 +1,2 @@
 export * from './orders';
+export * from './write';

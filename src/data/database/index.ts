@@ -2,7 +2,7 @@
 export type { Connection, Database, Param } from './connection';
 export { DataError, isDataError } from './errors';
 export type { DataErrorCode } from './errors';
-export { insert, many, maybeOne, one } from './rows';
+export { insert, inserts, insertsWithId, many, maybeOne, one } from './rows';
 // Opening
 export { FolderInUse, lockFolder } from './lockFolder';
 export { migrate, MigrationChanged } from './migrate';

@@ -47,3 +47,27 @@ export async function insert(
   );
   return returning ? rows[0]!.id : 0;
 }
+
+/** 'gaugeLengthMm' is the column gauge_length_mm. */
+const column = (field: string): string => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+const columns = (entryId: number, row: object): Record<string, Param> => ({
+  entry_id: entryId,
+  ...Object.fromEntries(
+    Object.entries(row as Record<string, Param | undefined>).flatMap(([field, value]) =>
+      value === undefined ? [] : [[column(field), value]],
+    ),
+  ),
+});
+
+/** Makes the insert of a table of the ledger: its row in our own words, and the entry that writes it. */
+export const inserts =
+  <Row extends object>(table: string) =>
+  async (c: Connection, entryId: number, row: Row): Promise<void> => {
+    await insert(c, table, columns(entryId, row));
+  };
+
+/** The same of a table whose rows have a number of their own, which it gives back. */
+export const insertsWithId =
+  <Row extends object>(table: string) =>
+  (c: Connection, entryId: number, row: Row): Promise<number> =>
+    insert(c, table, columns(entryId, row), 'id');

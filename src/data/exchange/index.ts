@@ -56,3 +56,4 @@ export const usesOfImport = (c: Connection, entryId: number) =>
      order by e.id limit 5`,
     [entryId],
   );
+export * from './write';

@@ -1,1 +1,2 @@
 export * from './jobs';
+export * from './write';

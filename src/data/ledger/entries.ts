@@ -64,6 +64,13 @@ export const maybeFormAnswer = (c: Connection, formId: string) =>
     [formId],
   );
 
+/** The answers that were given to some forms. */
+export const manyFormAnswers = (c: Connection, formIds: readonly string[]) =>
+  many<{ form_id: string; answer: Record<string, unknown> }>(
+    c,
+    'select form_id, answer from form_answer where form_id = any ($1::uuid[])',
+    [formIds],
+  );
 export async function insertFormAnswer(
   c: Connection,
   formId: string,

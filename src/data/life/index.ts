@@ -1,1 +1,2 @@
 export * from './lives';
+export * from './write';

@@ -1,5 +1,5 @@
-import type { Ending } from '@/core/life';
-import { many, type Connection } from '../database';
+import type { Ending, Rung } from '@/core/life';
+import { many, maybeOne, type Connection } from '../database';
 
 /** A life: what it has cut, and how it ended. */
 export interface LifeRow {
@@ -141,4 +141,11 @@ export const manyLatestWear = (c: Connection, edgeSetIds: readonly number[]) =>
     `select distinct on (w.edge_set_id) w.*, e.happened_at, e.who, e.note from wear_reading w join live_entry e on e.id = w.entry_id
      where w.edge_set_id = any ($1) order by w.edge_set_id, e.happened_at desc, e.id desc`,
     [edgeSetIds],
+  );
+
+/** The ladder of second lives that the shop set last. */
+export const maybeLadder = (c: Connection) =>
+  maybeOne<{ rungs: Rung[] }>(
+    c,
+    'select g.rungs from grade_ladder g join live_entry e on e.id = g.entry_id order by e.happened_at desc, e.id desc limit 1',
   );

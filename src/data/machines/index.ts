@@ -1,1 +1,2 @@
 export * from './machines';
+export * from './write';

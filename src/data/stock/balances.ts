@@ -83,6 +83,13 @@ export async function lotOf(
   );
 }
 
+/** The maker's code of a lot; null where it has none, or there is no lot. */
+export const maybeLotCode = async (c: Connection, lotId: number | null): Promise<string | null> =>
+  lotId === null
+    ? null
+    : ((await maybeOne<{ code: string | null }>(c, 'select code from lot where id = $1', [lotId]))?.code ??
+      null);
+
 export interface NewMovement {
   entryId: number;
   itemId: number;

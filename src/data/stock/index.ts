@@ -8,3 +8,7 @@ export * from './paging';
 export * from './places';
 export * from './regrinds';
 export * from './stockLines';
+export * from './write';
+export * from './bodies';
+export * from './pictures';
+export * from './rules';

@@ -17,6 +17,8 @@ export const manyItemsByCode = (c: Connection, codes: readonly string[]) =>
 export const maybeItem = (c: Connection, code: string) =>
   maybeOne<ItemRow>(c, `${LIVE} where i.code = $1`, [code]);
 
+export const oneItemById = (c: Connection, id: number) => one<ItemRow>(c, `${LIVE} where i.id = $1`, [id]);
+
 export interface FactRow {
   entry_id: number;
   item_id: number;

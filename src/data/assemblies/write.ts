@@ -1,0 +1,35 @@
+import { inserts, insertsWithId } from '../database';
+
+/** One row of each table of this room; texts of jsonb columns are JSON. */
+
+export const insertAssembly = insertsWithId<{
+  tag: string;
+  pieceId: number;
+  edgeSetId: number;
+  holderItemId: number;
+  holderPlaceId: number;
+  stickoutMm: number;
+  stickoutEntered: string;
+  holderLotId?: number | null;
+}>('assembly');
+
+export const insertTakeDown = inserts<{
+  assemblyId: number;
+}>('take_down');
+
+export const insertMeasurement = inserts<{
+  assemblyId: number;
+  gaugeLengthMm: number;
+  gaugeLengthEntered: string;
+  diameterMm?: number | null;
+  diameterEntered?: string | null;
+  runoutMm?: number | null;
+  runoutEntered?: string | null;
+  questions: string;
+}>('measurement');
+
+export const insertVerdict = inserts<{
+  measurementId: number;
+  accepted: boolean;
+  reason: string;
+}>('verdict');

@@ -1,0 +1,28 @@
+import { inserts, insertsWithId } from '../database';
+
+/** One row of each table of this room; texts of jsonb columns are JSON. */
+
+export const insertPurchase = inserts<{
+  number: string;
+  itemId: number;
+  supplierId: number;
+  quantity: number;
+  promised: string;
+  priceCents?: number | null;
+  because: string;
+}>('purchase');
+
+export const insertReceipt = inserts<{
+  purchaseId: number;
+  quantity: number;
+}>('receipt');
+
+export const insertSupplier = insertsWithId<{
+  code: string;
+  name: string;
+}>('supplier');
+
+export const insertSupplierTerms = inserts<{
+  supplierId: number;
+  leadTimeDays?: number | null;
+}>('supplier_terms');

@@ -1,0 +1,34 @@
+import { inserts, insertsWithId } from '../database';
+
+/** One row of each table of this room; texts of jsonb columns are JSON. */
+
+export const insertEnding = inserts<{
+  edgeSetId: number;
+  kind: string;
+  signs: string;
+  costCents?: number | null;
+}>('ending');
+
+export const insertWearReading = inserts<{
+  edgeSetId: number;
+  flankWearMm: number;
+  flankWearEntered: string;
+}>('wear_reading');
+
+export const insertGrade = inserts<{
+  pieceId: number;
+  grade: string;
+  goodZone?: string | null;
+  goodFromMm?: number | null;
+  goodToMm?: number | null;
+  signs?: string | null;
+}>('grade');
+
+export const insertGradeLadder = inserts<{
+  rungs: string;
+}>('grade_ladder');
+
+export const insertEdgeSet = insertsWithId<{
+  pieceId: number;
+  fresh: boolean;
+}>('edge_set');
