@@ -242,3 +242,20 @@ test('a thing that is gone says so', async ({ page }) => {
   await page.goto('/end/A-9999');
   await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
 });
+
+test('the script of a first view is at most 300 kB, compressed as it comes: a page brings its own screen', async ({
+  browser,
+}) => {
+  for (const path of ['/', '/rack', '/cutters', '/jobs', '/life', '/places?show=stock', '/run/1']) {
+    const page = await browser.newPage({ baseURL: DEMO });
+    await page.goto(path, { waitUntil: 'load' });
+    const kilobytes = await page.evaluate(() => {
+      const own = new Set([...document.scripts].map((script) => script.src).filter(Boolean));
+      const loaded = performance.getEntriesByType('resource') as PerformanceResourceTiming[];
+      return loaded.filter((r) => own.has(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0) / 1000;
+    });
+    expect.soft(kilobytes, path).toBeGreaterThan(50);
+    expect.soft(kilobytes, path).toBeLessThanOrEqual(300);
+    await page.close();
+  }
+});

@@ -1,6 +1,6 @@
 import { buyingView } from './buying';
 import { localDay } from '@/core/units';
-import { readOnce, type Crib, type ReadAll, type ReadOnce } from './door';
+import { readOnce, rowNumber, type Crib, type ReadAll, type ReadOnce } from './door';
 import { chooseView, rulesInForce } from './choosing';
 import { exchangeView } from './exchange';
 import { jobsView, jobView } from './jobs';
@@ -64,7 +64,7 @@ export function movementsAskedOf(query: URLSearchParams): MovementsAsked {
     piece: text('piece'),
     place: text('place'),
     who: text('who'),
-    before: Number(query.get('before')) || undefined,
+    before: rowNumber(query.get('before')) ?? undefined,
   };
 }
 
@@ -137,7 +137,7 @@ export const VIEWS: readonly View[] = [
   view(
     'jobs',
     'Operations with parts to make, each T checked, and a page of those that are done: ?after=ID goes on.',
-    (crib, query, once) => jobsView(crib.db, Number(query.get('after')) || null, once),
+    (crib, query, once) => jobsView(crib.db, rowNumber(query.get('after')), once),
   ),
   view('job', 'One job: its program as read, each T checked, parts logged: ?number=', (crib, query) =>
     jobView(crib.db, query.get('number') ?? ''),
@@ -145,7 +145,7 @@ export const VIEWS: readonly View[] = [
   view(
     'run',
     'An operation at the machine: its tools, life left, minutes without a tag: ?operation=',
-    (crib, query) => runView(crib.db, Number(query.get('operation')) || 0),
+    (crib, query) => runView(crib.db, rowNumber(query.get('operation')) ?? 0),
   ),
   view('lives', 'Lives per cutter and material, most lives first: ?after= goes on.', (crib, query) =>
     lifeView(crib.db, query.get('after')),
@@ -155,6 +155,6 @@ export const VIEWS: readonly View[] = [
   ),
   whole('orders', 'What to buy and what is on order.', buyingView),
   view('entries', 'The ledger, newest first; ?before=ID goes back.', (crib, query) =>
-    historyView(crib.db, 200, Number(query.get('before')) || null),
+    historyView(crib.db, 200, rowNumber(query.get('before'))),
   ),
 ];

@@ -1,15 +1,16 @@
 import { buyingView, orderView } from '@/crib/buying';
 import { shopView } from '@/crib/shop';
-import { BuyingScreen } from '@/ui/screens';
+import { BuyingScreen } from '@/ui/screens/BuyingScreen';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ order?: string }> }) {
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const order = (await questionIn(searchParams)).get('order');
   const { db, today, view } = await openForPage();
-  const { order } = await searchParams;
   return (
     <BuyingScreen
       view={await view(buyingView)}
-      order={typeof order === 'string' ? await orderView(db, order) : null}
+      order={order === null ? null : await orderView(db, order)}
       shop={await view(shopView)}
       today={today}
     />

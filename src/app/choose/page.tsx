@@ -1,15 +1,11 @@
 import { chooseView, rulesInForce, type ChooseView } from '@/crib/choosing';
-import { ChooseScreen } from '@/ui/screens';
+import { ChooseScreen } from '@/ui/screens/ChooseScreen';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-type Search = Record<string, string | string[] | undefined>;
-
-export default async function Page({ searchParams }: { searchParams: Promise<Search> }) {
-  const { show: _show, ...search } = await searchParams;
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const { show: _show, ...described } = Object.fromEntries(await questionIn(searchParams));
   const { db } = await openForPage();
-  const described = Object.fromEntries(
-    Object.entries(search).filter(([, v]) => typeof v === 'string' && v !== ''),
-  );
   let view: ChooseView | null = null;
   let problem: string | null = null;
   if (described.feature)

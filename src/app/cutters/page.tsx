@@ -1,35 +1,27 @@
 import { shopView } from '@/crib/shop';
 import { catalogueView, itemView, savedViews } from '@/crib/stock';
-import { CuttersScreen } from '@/ui/screens';
-import { questionOf } from '@/ui/screens/question';
 import { missingView } from '@/crib/today';
+import { askedOf } from '@/crib/views';
+import { CuttersScreen } from '@/ui/screens/CuttersScreen';
+import { questionOf } from '@/ui/screens/question';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-type Search = Record<string, string | string[] | undefined>;
-
-export default async function Page({ searchParams }: { searchParams: Promise<Search> }) {
-  const search = await searchParams;
-  const text = (name: string) => (typeof search[name] === 'string' ? search[name] || undefined : undefined);
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const query = await questionIn(searchParams);
   const { db, view } = await openForPage();
-  const asked = {
-    q: text('q'),
-    kind: text('kind'),
-    place: text('place'),
-    sort: text('sort'),
-    after: text('after'),
-    before: text('before'),
-    unit: text('unit') === 'inch' ? ('inch' as const) : ('mm' as const),
-  };
   return (
     <CuttersScreen
       view={{
-        ...(await catalogueView(db, asked).catch((problem: Error) => ({ problem: problem.message }))),
-        asked: questionOf({ get: (name) => text(name) ?? null }),
+        ...(await catalogueView(db, askedOf(query)).catch((problem: Error) => ({
+          problem: problem.message,
+        }))),
+        asked: questionOf(query),
       }}
-      one={await itemView(db, text('open') ?? null)}
+      one={await itemView(db, query.get('open'))}
       shop={await view(shopView)}
       saved={await view(savedViews)}
-      missing={text('show') === 'missing' ? (await view(missingView)).facts : null}
+      missing={query.get('show') === 'missing' ? (await view(missingView)).facts : null}
     />
   );
 }

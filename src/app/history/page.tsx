@@ -1,13 +1,11 @@
+import { rowNumber } from '@/crib/door';
 import { historyView } from '@/crib/ledger';
-import { HistoryScreen } from '@/ui/screens';
+import { HistoryScreen } from '@/ui/screens/HistoryScreen';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ before?: string }> }) {
+export default async function Page({ searchParams }: { searchParams: Search }) {
   const { db } = await openForPage();
-  const before = Number((await searchParams).before);
-  return (
-    <HistoryScreen
-      lines={await historyView(db, 100, Number.isInteger(before) && before > 0 ? before : null)}
-    />
-  );
+  const before = rowNumber((await questionIn(searchParams)).get('before'));
+  return <HistoryScreen lines={await historyView(db, 100, before)} />;
 }

@@ -1,19 +1,18 @@
+import { rowNumber } from '@/crib/door';
 import { jobsView, jobView } from '@/crib/jobs';
 import { shopView } from '@/crib/shop';
-import { JobsScreen } from '@/ui/screens';
+import { JobsScreen } from '@/ui/screens/JobsScreen';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-export default async function Page({
-  searchParams,
-}: {
-  searchParams: Promise<{ open?: string; after?: string }>;
-}) {
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const query = await questionIn(searchParams);
   const { db, view } = await openForPage();
-  const { open, after } = await searchParams;
+  const open = query.get('open');
   return (
     <JobsScreen
-      view={await jobsView(db, Number(after) || null, view)}
-      job={typeof open === 'string' ? await jobView(db, open) : null}
+      view={await jobsView(db, rowNumber(query.get('after')), view)}
+      job={open === null ? null : await jobView(db, open)}
       shop={await view(shopView)}
     />
   );

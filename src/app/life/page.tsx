@@ -1,15 +1,13 @@
 import { lifeSheet, lifeView } from '@/crib/life';
-import { LifeScreen } from '@/ui/screens';
+import { LifeScreen } from '@/ui/screens/LifeScreen';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-export default async function Page({
-  searchParams,
-}: {
-  searchParams: Promise<{ item?: string; material?: string; after?: string }>;
-}) {
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const query = await questionIn(searchParams);
   const { db } = await openForPage();
-  const { item, material, after } = await searchParams;
-  const view = await lifeView(db, after ?? null);
+  const [item, material] = [query.get('item'), query.get('material')];
+  const view = await lifeView(db, query.get('after'));
   const first = view.lines[0];
   // Without a choice, or with one that is not here any more, the first line is open.
   const asked = item && material ? await lifeSheet(db, item, material) : null;

@@ -9,25 +9,20 @@ import {
   stockView,
 } from '@/crib/stock';
 import { movementsAskedOf, stockAskedOf } from '@/crib/views';
-import { PlacesScreen } from '@/ui/screens';
+import { PlacesScreen } from '@/ui/screens/places/PlacesScreen';
 import { OF_STOCK, questionOf } from '@/ui/screens/question';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-type Search = Record<string, string | string[] | undefined>;
-
-export default async function Page({ searchParams }: { searchParams: Promise<Search> }) {
-  const search = await searchParams;
-  const text = (name: string) => (typeof search[name] === 'string' ? search[name] || undefined : undefined);
-  const asked = new URLSearchParams(
-    Object.keys(search).flatMap((name) => (text(name) ? [[name, text(name)!]] : [])),
-  );
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const asked = await questionIn(searchParams);
   const { db, zone, view } = await openForPage();
-  const show = text('show');
+  const show = asked.get('show');
   return (
     <PlacesScreen
       view={await view(placesView)}
-      place={await placeView(db, text('open') ?? null)}
-      count={await countView(db, text('sheet') ?? null, zone)}
+      place={await placeView(db, asked.get('open'))}
+      count={await countView(db, asked.get('sheet'), zone)}
       moves={
         show === 'moves'
           ? await movementsView(db, movementsAskedOf(asked)).catch(() => ({ movements: [], next: null }))

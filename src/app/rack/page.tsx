@@ -1,17 +1,15 @@
 import { jobView, openJobs } from '@/crib/jobs';
 import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
-import { RackScreen } from '@/ui/screens';
+import { RackScreen } from '@/ui/screens/RackScreen';
+import { questionIn, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
-type Search = Record<string, string | string[] | undefined>;
-
-export default async function Page({ searchParams }: { searchParams: Promise<Search> }) {
-  const search = await searchParams;
-  const text = (name: string) => (typeof search[name] === 'string' ? search[name] || null : null);
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const query = await questionIn(searchParams);
   const { db, zone, view } = await openForPage();
-  const open = text('open');
-  const job = text('job');
+  const open = query.get('open');
+  const job = query.get('job');
   return (
     <RackScreen
       view={await view(rackView)}

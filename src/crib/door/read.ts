@@ -37,3 +37,7 @@ export function found<T>(thing: T | null, field: string, value: unknown, what: s
     wayOut: `Check the ${what}, or add it first.`,
   });
 }
+
+/** The number of a row as an address says it; null where it says none. Nine digits are less than any row will have. */
+export const rowNumber = (text: string | null | undefined): number | null =>
+  text && /^\d{1,9}$/.test(text) ? Number(text) : null;
