@@ -93,7 +93,7 @@ async function bareCatalogue(db: Database, asked: CatalogueAsked): Promise<() =>
   const q = await catalogueQuestion(db, asked);
   const paged = cataloguePaged(q);
   return async () => {
-    const ids = (await barePage<{ item_id: number }>(db, paged, q.limit + 1)).map((r) => r.item_id);
+    const ids = (await barePage<{ itemId: number }>(db, paged, q.limit + 1)).map((r) => r.itemId);
     if (ids.length) {
       await db.query(FACTS, [ids]);
       await db.query(
@@ -114,13 +114,13 @@ async function bareStock(db: Database, asked: StockAsked): Promise<() => Promise
   const q = await stockQuestion(db, asked);
   const paged = stockPaged(q);
   return async () => {
-    const rows = await barePage<{ item_id: number; place_id: number; lot_id: number | null; pieces: number }>(
+    const rows = await barePage<{ itemId: number; placeId: number; lotId: number | null; pieces: number }>(
       db,
       paged,
       q.limit + 1,
     );
     if (rows.length) {
-      await db.query(FACTS, [[...new Set(rows.map((r) => r.item_id))]]);
+      await db.query(FACTS, [[...new Set(rows.map((r) => r.itemId))]]);
       const marked = rows.filter((r) => r.pieces > 0);
       if (marked.length) await manyMarksOf(db, marked, 3);
     }

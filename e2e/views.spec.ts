@@ -182,8 +182,8 @@ test('new figures of a machine begin with those in force: nothing is lost by lea
       machines: Record<string, unknown>[];
     };
     const {
-      figures_entry_id: _entry,
-      figures_since: _since,
+      figuresEntryId: _entry,
+      figuresSince: _since,
       ...rest
     } = shop.machines.find((m) => m.code === 'HORI-3')!;
     return rest;

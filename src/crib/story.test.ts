@@ -133,17 +133,17 @@ describe('the flow', () => {
     });
     const card = async () => (await assemblyView(crib.db, (await tags())[0]!, crib.zone))!;
     expect(await card()).toMatchObject({ measured: { state: 'in question' }, registers: [] });
-    const measurement = (await card()).measurements[0]!.entry_id;
+    const measurement = (await card()).measurements[0]!.entryId;
     expect(
       await problem(crib.do('judgeMeasurement', { measurement, accepted: true, reason: '  ' })),
     ).toMatchObject({ code: 'INVALID_INPUT', field: 'reason' });
     await crib.do('judgeMeasurement', { measurement, accepted: false, reason: 'chip on the taper' });
     expect(await card()).toMatchObject({
-      measured: { state: 'measured', measurement: { gauge_length_mm: 94.1 } },
+      measured: { state: 'measured', measurement: { gaugeLengthMm: 94.1 } },
     });
     await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: '94.15' });
     await crib.do('judgeMeasurement', {
-      measurement: (await card()).measurements[0]!.entry_id,
+      measurement: (await card()).measurements[0]!.entryId,
       accepted: true,
       reason: 'set again on purpose',
     });

@@ -70,8 +70,8 @@ async function takeUnused(
   const place = found(await maybePlace(c, placeCode.toUpperCase()), `${field_}.place`, placeCode, 'place');
   // Our own ordinary stock first, then lots, then what is a supplier's until it is used.
   const parcels = (await manyBalances(c, [item.id]))
-    .filter((b) => b.place_id === place.id && b.quantity > b.pieces)
-    .sort((a, b) => Number(a.owner !== null) - Number(b.owner !== null) || (a.lot_id ?? 0) - (b.lot_id ?? 0));
+    .filter((b) => b.placeId === place.id && b.quantity > b.pieces)
+    .sort((a, b) => Number(a.owner !== null) - Number(b.owner !== null) || (a.lotId ?? 0) - (b.lotId ?? 0));
   if (!parcels.length)
     throw new Problem('CONFLICT', `The count says there is no unused ${code} at ${place.code}`, {
       field: `${field_}.place`,
@@ -79,9 +79,9 @@ async function takeUnused(
       limit: 'none there',
       wayOut: 'If you hold one, book it as found there first; else choose another place.',
     });
-  await moment.leansOn(item.entry_id);
-  await moment.leansOn(place.entry_id);
-  return { item, place, lotId: parcels[0]!.lot_id };
+  await moment.leansOn(item.entryId);
+  await moment.leansOn(place.entryId);
+  return { item, place, lotId: parcels[0]!.lotId };
 }
 
 /** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
@@ -108,32 +108,32 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
     return { itemId: item.id, pieceId, edgeSetId: await startEdges(pieceId, true) };
   }
   const piece = found(await maybePiece(c, source.piece.toUpperCase()), 'cutter.piece', source.piece, 'piece');
-  if (piece.place_id === null || !inCrib(piece.place_kind))
+  if (piece.placeId === null || !inCrib(piece.placeKind))
     throw new Problem('CONFLICT', `${piece.mark} is not in the crib: ${piece.place ?? 'nowhere'}`, {
       field: 'cutter.piece',
       value: piece.mark,
       wayOut: 'Take its assembly down first, or choose another.',
     });
-  if (piece.ended_entry_id !== null && (piece.grade === null || piece.grade === 'scrap'))
+  if (piece.endedEntryId !== null && (piece.grade === null || piece.grade === 'scrap'))
     throw new Problem('REFUSED', `${piece.mark} ended and is not graded`, {
       field: 'cutter.piece',
       value: piece.mark,
       wayOut: 'Grade it first: where may it be used again?',
     });
-  await moment.leansOn(piece.entry_id);
-  await moment.leansOn(piece.edge_set_entry_id);
-  await moment.leansOn(piece.grade_entry_id);
+  await moment.leansOn(piece.entryId);
+  await moment.leansOn(piece.edgeSetEntryId);
+  await moment.leansOn(piece.gradeEntryId);
   await insertMovement(c, {
     entryId: moment.entryId,
-    itemId: piece.item_id,
+    itemId: piece.itemId,
     pieceId: piece.id,
-    lotId: piece.lot_id,
-    from: piece.place_id,
+    lotId: piece.lotId,
+    from: piece.placeId,
     to: build.id,
     quantity: 1,
   });
-  const edgeSetId = piece.ended_entry_id === null ? piece.edge_set_id : await startEdges(piece.id, false);
-  return { itemId: piece.item_id, pieceId: piece.id, edgeSetId };
+  const edgeSetId = piece.endedEntryId === null ? piece.edgeSetId : await startEdges(piece.id, false);
+  return { itemId: piece.itemId, pieceId: piece.id, edgeSetId };
 }
 
 /**
@@ -246,6 +246,6 @@ async function tieBuilt(
   assemblyId: number,
 ): Promise<void> {
   const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
-  await moment.leansOn(operation.entry_id);
+  await moment.leansOn(operation.entryId);
   await insertTie(c, moment.entryId, { operationId: operation.id, t, assemblyId: assemblyId });
 }

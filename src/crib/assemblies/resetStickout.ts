@@ -17,19 +17,19 @@ export const resetStickout = defineVerb({
   required: ['tag', 'stickout'],
   async run(c, input, moment) {
     const old = await standing(c, moment, input.tag);
-    const bench = await onePlaceById(c, old.holder_place_id);
+    const bench = await onePlaceById(c, old.holderPlaceId);
     await dismantle(c, moment, old, bench, false);
     const built = await build(
       c,
       moment,
       { piece: old.mark },
-      { itemId: old.holder_item_id, placeId: old.holder_place_id, lotId: old.holder_lot_id },
+      { itemId: old.holderItemId, placeId: old.holderPlaceId, lotId: old.holderLotId },
       input.stickout,
       input.despite,
     );
     for (const tie of await manyTiesOfAssemblies(c, [old.id]))
       await insertTie(c, moment.entryId, {
-        operationId: tie.operation_id,
+        operationId: tie.operationId,
         t: tie.t,
         assemblyId: built.assemblyId,
       });

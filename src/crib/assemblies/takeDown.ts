@@ -15,22 +15,18 @@ export async function standing(
   name = 'tag',
 ): Promise<AssemblyRow> {
   const assembly = found(await maybeAssembly(c, tag.toUpperCase()), name, tag, 'assembly');
-  if (assembly.taken_down_entry_id !== null)
-    throw new Problem(
-      'CONFLICT',
-      `${assembly.tag} was taken down on ${moment.day(assembly.taken_down_at!)}`,
-      {
-        field: name,
-        value: assembly.tag,
-        limit: 'an assembly that stands',
-        wayOut: 'Look for the tag of the newer build.',
-      },
-    );
-  if (assembly.built_at > moment.happenedAt)
+  if (assembly.takenDownEntryId !== null)
+    throw new Problem('CONFLICT', `${assembly.tag} was taken down on ${moment.day(assembly.takenDownAt!)}`, {
+      field: name,
+      value: assembly.tag,
+      limit: 'an assembly that stands',
+      wayOut: 'Look for the tag of the newer build.',
+    });
+  if (assembly.builtAt > moment.happenedAt)
     throw new Problem('INVALID_INPUT', `happenedAt: ${assembly.tag} was not built yet then`, {
       field: 'happenedAt',
       value: moment.happenedAt.toISOString(),
-      limit: `from ${assembly.built_at.toISOString()}`,
+      limit: `from ${assembly.builtAt.toISOString()}`,
       wayOut: 'Enter the time it happened, or look for the tag of the older build.',
     });
   return assembly;
@@ -45,13 +41,13 @@ export async function dismantle(
   holderBack: boolean,
 ): Promise<void> {
   const inBuild = await onePlaceOfKind(c, 'build');
-  await moment.leansOn(a.entry_id);
-  await moment.leansOn(cutterTo.entry_id);
+  await moment.leansOn(a.entryId);
+  await moment.leansOn(cutterTo.entryId);
   await insertMovement(c, {
     entryId: moment.entryId,
-    itemId: a.cutter_item_id,
-    pieceId: a.piece_id,
-    lotId: a.cutter_lot_id,
+    itemId: a.cutterItemId,
+    pieceId: a.pieceId,
+    lotId: a.cutterLotId,
     from: inBuild.id,
     to: cutterTo.id,
     quantity: 1,
@@ -59,10 +55,10 @@ export async function dismantle(
   if (holderBack)
     await insertMovement(c, {
       entryId: moment.entryId,
-      itemId: a.holder_item_id,
-      lotId: a.holder_lot_id,
+      itemId: a.holderItemId,
+      lotId: a.holderLotId,
       from: inBuild.id,
-      to: a.holder_place_id,
+      to: a.holderPlaceId,
       quantity: 1,
     });
   await insertTakeDown(c, moment.entryId, { assemblyId: a.id });

@@ -14,7 +14,7 @@ export interface BuyingLine {
   proposal: OrderProposal;
   supply: Pick<
     SupplyRow,
-    'supplier' | 'order_code' | 'price_cents' | 'pack' | 'minimum' | 'lead_time_days'
+    'supplier' | 'orderCode' | 'priceCents' | 'pack' | 'minimum' | 'leadTimeDays'
   > | null;
 }
 
@@ -58,11 +58,11 @@ interface Booked {
 
 /** What open operations will cut, by the cutter tied to each T, and what of it can't be said. */
 function bookedUses(work: Work): { booked: Booked[]; unknown: BuyingView['unknown'] } {
-  const ties = new Map(work.ties.map((t) => [`${t.operation_id} ${t.t}`, t]));
+  const ties = new Map(work.ties.map((t) => [`${t.operationId} ${t.t}`, t]));
   const booked: Booked[] = [];
   const unknown: BuyingView['unknown'] = [];
   for (const o of work.operations) {
-    const partsLeft = o.quantity - o.parts_made;
+    const partsLeft = o.quantity - o.partsMade;
     for (const tool of work.programs.get(o.id)?.tools ?? []) {
       if (tool.cutting_s <= 0) {
         if (tool.lower_bound)
@@ -76,14 +76,14 @@ function bookedUses(work: Work): { booked: Booked[]; unknown: BuyingView['unknow
         continue;
       }
       // A tool that was taken down still says which cutter is wanted there.
-      const tied = work.assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assembly_id ?? -1);
+      const tied = work.assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assemblyId ?? -1);
       if (!tied) {
         unknown.push({ job: o.job, operation: o.id, t: tool.t, partsLeft, why: 'no cutter was ever tied' });
         continue;
       }
       booked.push({
-        itemId: tied.cutter_item_id,
-        materialId: o.material_id,
+        itemId: tied.cutterItemId,
+        materialId: o.materialId,
         use: {
           job: `${o.job} T${tool.t}`,
           due: o.due,
@@ -106,9 +106,9 @@ export async function proposals(c: Connection, today: string, once: ReadOnce): P
   const { booked, unknown } = bookedUses(work);
   // Only what is booked is bought for: the rest of the catalogue is not read.
   const usesOf = group(booked, (b) => b.itemId);
-  const supplies = new Map((await manySupplies(c, [...usesOf.keys()])).map((s) => [s.item_id, s]));
-  const running = group(book.running, (e) => e.item_id);
-  const ordered = group(orders, (o) => o.item_id);
+  const supplies = new Map((await manySupplies(c, [...usesOf.keys()])).map((s) => [s.itemId, s]));
+  const running = group(book.running, (e) => e.itemId);
+  const ordered = group(orders, (o) => o.itemId);
   const lines = [...usesOf].flatMap(([itemId, uses]): BuyingLine[] => {
     const item = work.items.get(itemId);
     if (!item) return [];
@@ -123,7 +123,7 @@ export async function proposals(c: Connection, today: string, once: ReadOnce): P
       }),
       supplyOf(item, running.get(itemId) ?? [], ordered.get(itemId) ?? [], book),
       {
-        leadTimeDays: supply?.lead_time_days ?? null,
+        leadTimeDays: supply?.leadTimeDays ?? null,
         pack: supply?.pack ?? 1,
         minimum: supply?.minimum ?? 1,
       },
@@ -150,7 +150,7 @@ const supplyOf = (
 ): CutterSupply => ({
   shelf: item.unused,
   edgeSets: running.map((e) => {
-    const share = book.used(e.edge_set_id);
+    const share = book.used(e.edgeSetId);
     return { tag: e.tag ?? `${e.mark} in ${e.place}`, livesLeft: share === null ? null : 1 - share };
   }),
   openOrders: orders.map((o) => ({

@@ -84,7 +84,7 @@ it('an order keeps its cause, is received in parts, and a promised day in the pa
     number: 'O-0001',
     supplier: 'NORD',
     received: 0,
-    price_cents: 3150,
+    priceCents: 3150,
     because: {
       values: expect.arrayContaining([expect.objectContaining({ name: 'J-1 T1, due 2027-02-10' })]),
     },

@@ -28,16 +28,16 @@ export const placeOrder = defineVerb({
         wayOut: 'Enter the day the supplier promised.',
       });
     const line = await proposalFor(c, moment.today, item.id);
-    await moment.leansOn(item.entry_id);
-    await moment.leansOn(supply.entry_id);
+    await moment.leansOn(item.entryId);
+    await moment.leansOn(supply.entryId);
     const number = await nextNumber(c, 'purchase', 'number', 'O');
     await insertPurchase(c, moment.entryId, {
       number,
       itemId: item.id,
-      supplierId: supply.supplier_id,
+      supplierId: supply.supplierId,
       quantity: toNumber(input.quantity),
       promised: input.promised,
-      priceCents: supply.price_cents,
+      priceCents: supply.priceCents,
       because: JSON.stringify(
         line?.proposal?.because ?? { words: 'Ordered without a proposal.', values: [] },
       ),
@@ -64,11 +64,11 @@ export const receiveOrder = defineVerb({
         limit: `at most ${open}`,
         wayOut: 'Receive what is open; book the rest as received without an order.',
       });
-    await moment.leansOn(order.entry_id);
-    await insertReceipt(c, moment.entryId, { purchaseId: order.entry_id, quantity });
+    await moment.leansOn(order.entryId);
+    await insertReceipt(c, moment.entryId, { purchaseId: order.entryId, quantity });
     await insertMovement(c, {
       entryId: moment.entryId,
-      itemId: order.item_id,
+      itemId: order.itemId,
       from: null,
       to: place.id,
       quantity,

@@ -109,14 +109,14 @@ export async function chooseView(c: Connection, input: unknown): Promise<ChooseV
 /** Cutters and bodies with what choosing needs to know of them. */
 async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Candidate[]> {
   const items = await loadItems(c, ids);
-  const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
-  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));
+  const pieces = group(await manyPiecesHere(c, ids), (p) => p.itemId);
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.itemId, s.standing]));
   const followed = new Set(
-    (await manyLinks(c, ids)).filter((l) => l.relation === 'version').map((l) => l.earlier_item_id),
+    (await manyLinks(c, ids)).filter((l) => l.relation === 'version').map((l) => l.earlierItemId),
   );
-  const prices = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s.price_cents]));
+  const prices = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s.priceCents]));
   const ladder = await ladderInForce(c);
-  const built = group(await manyTagsOfItems(c, ids), (a) => a.item_id);
+  const built = group(await manyTagsOfItems(c, ids), (a) => a.itemId);
   return items.map((item) => {
     const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
     const tapping = text('TAPPING');
@@ -138,12 +138,12 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
       unused: item.unused,
       built: (built.get(item.id) ?? []).map((a) => a.tag),
       graded: (pieces.get(item.id) ?? [])
-        .filter((p) => p.grade !== null && inCrib(p.place_kind))
+        .filter((p) => p.grade !== null && inCrib(p.placeKind))
         .map((p) => ({
           mark: p.mark,
           grade: p.grade!,
           groups: ladder.find((r) => r.name === p.grade)?.groups ?? [],
-          goodTo: p.good_to_mm,
+          goodTo: p.goodToMm,
         })),
       priceCents: prices.get(item.id) ?? null,
     };

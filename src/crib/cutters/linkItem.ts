@@ -29,8 +29,8 @@ export const linkItem = defineVerb({
     // Walking back from the earlier one must not come round to the item itself.
     if (input.relation === 'version' && (await versionsBefore(c, earlier.id)).includes(item.id))
       refuse(`${earlier.code} is itself a later version of ${item.code}`, 'Turn the two round.');
-    await moment.leansOn(item.entry_id);
-    await moment.leansOn(earlier.entry_id);
+    await moment.leansOn(item.entryId);
+    await moment.leansOn(earlier.entryId);
     await insertItemLink(c, moment.entryId, {
       itemId: item.id,
       earlierItemId: earlier.id,
@@ -53,7 +53,7 @@ export const stateStanding = defineVerb({
   required: ['item', 'standing', 'reason'],
   async run(c, input, moment) {
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
-    await moment.leansOn(item.entry_id);
+    await moment.leansOn(item.entryId);
     await insertItemStanding(c, moment.entryId, {
       itemId: item.id,
       standing: input.standing,

@@ -70,7 +70,7 @@ function toItem(row: FullItemRow): CribItem {
   const centre = text('CCC');
   return {
     id: row.id,
-    entryId: row.entry_id,
+    entryId: row.entryId,
     unused: row.unused,
     code: row.code,
     kind: row.kind,

@@ -131,8 +131,8 @@ describe('perform', () => {
     const [row] = await crib.db.query<Record<string, unknown>>('select * from entry where id = $1', [entry]);
     expect(row).toMatchObject({
       who: 'IK',
-      happened_at: new Date('2027-01-04T08:00:00Z'),
-      recorded_at: new Date('2027-01-05T09:00:00Z'),
+      happenedAt: new Date('2027-01-04T08:00:00Z'),
+      recordedAt: new Date('2027-01-05T09:00:00Z'),
       note: 'left at the door',
     });
   });

@@ -186,8 +186,8 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
   }
 }
 
-function again(before: { input_digest: string; answer: unknown }, digest: string): Done {
-  if (before.input_digest !== digest)
+function again(before: { inputDigest: string; answer: unknown }, digest: string): Done {
+  if (before.inputDigest !== digest)
     throw new Problem('CONFLICT', 'This form was recorded before with other values', {
       field: 'formId',
       wayOut: 'Open the form anew and send it again.',

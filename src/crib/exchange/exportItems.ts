@@ -26,19 +26,19 @@ export interface Exported extends ExchangeItem {
 export async function exportedItems(c: Connection, asked: CatalogueAsked): Promise<Exported[]> {
   const ids = await manyCatalogueIds(c, await catalogueQuestion(c, asked));
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
-  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s]));
+  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s]));
   const lives = new Map(
-    (await manyAssumedLives(c, ids)).filter((a) => a.material_id === null).map((a) => [a.item_id, a]),
+    (await manyAssumedLives(c, ids)).filter((a) => a.materialId === null).map((a) => [a.itemId, a]),
   );
-  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s]));
-  const links = group(await manyLinks(c, ids), (l) => l.item_id);
-  const balances = group(await manyBalances(c, ids), (b) => b.item_id);
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.itemId, s]));
+  const links = group(await manyLinks(c, ids), (l) => l.itemId);
+  const balances = group(await manyBalances(c, ids), (b) => b.itemId);
   return ids.map((id) => {
     const item = items.get(id)!;
     const supply = supplies.get(id);
     const life = lives.get(id);
     const standing = standings.get(id);
-    const here = (balances.get(id) ?? []).filter((b) => inCrib(b.place_kind));
+    const here = (balances.get(id) ?? []).filter((b) => inCrib(b.placeKind));
     return {
       code: item.code,
       kind: item.kind,
@@ -55,8 +55,8 @@ export async function exportedItems(c: Connection, asked: CatalogueAsked): Promi
       supply: supply
         ? {
             supplier: supply.supplier,
-            orderCode: supply.order_code,
-            priceCents: supply.price_cents,
+            orderCode: supply.orderCode,
+            priceCents: supply.priceCents,
             pack: supply.pack,
             minimum: supply.minimum,
           }

@@ -121,7 +121,7 @@ async function writeParts(
   c: Connection,
   moment: Moment,
   items: readonly ExchangeItem[],
-  present: ReadonlyMap<string, { id: number; entry_id: number }>,
+  present: ReadonlyMap<string, { id: number; entryId: number }>,
 ): Promise<void> {
   const id = (code: string) => present.get(code)!.id;
   await insertFactRows(

@@ -22,14 +22,14 @@ export async function lookUpCode(
   const upper = code.toUpperCase();
   const assembly = await maybeAssembly(c, upper);
   if (assembly)
-    return assembly.taken_down_entry_id === null
+    return assembly.takenDownEntryId === null
       ? { href: `/rack?open=${assembly.tag}`, said: 'opened beside the rack · scan it again to measure' }
-      : { href: null, said: `was taken down on ${localDay(assembly.taken_down_at!, zone)}` };
+      : { href: null, said: `was taken down on ${localDay(assembly.takenDownAt!, zone)}` };
   const piece = await maybePiece(c, upper);
   if (piece) {
     const built = await maybeStandingAssemblyOfPiece(c, piece.id);
     if (built) return { href: `/rack?open=${built.tag}`, said: `is the cutter in ${built.tag}` };
-    const item = (await loadItems(c, [piece.item_id]))[0]!;
+    const item = (await loadItems(c, [piece.itemId]))[0]!;
     return {
       href: `/cutters?open=${encodeURIComponent(item.code)}`,
       said: `lies in ${piece.place ?? 'no place'}`,

@@ -43,7 +43,7 @@ interface Around extends Omit<Work, 'ties' | 'passes'> {
   ties: Map<string, TieRow>;
   passes: Map<string, PassDepthRow>;
 }
-const keyOf = (x: { operation_id: number; t: number }) => `${x.operation_id} ${x.t}`;
+const keyOf = (x: { operationId: number; t: number }) => `${x.operationId} ${x.t}`;
 
 /** Operations, each T judged by what is around it. */
 export function jobLines(work: Work): JobLine[] {
@@ -56,7 +56,7 @@ export function jobLines(work: Work): JobLine[] {
 }
 
 function jobLine(o: OperationRow, around: Around): JobLine {
-  const machine = around.machines.get(o.machine_id)!;
+  const machine = around.machines.get(o.machineId)!;
   const program = around.programs.get(o.id);
   const tools = (program?.tools ?? []).map((tool) => toolLine(o, tool, machine, around));
   const sum = (of: (t: ToolReport) => number) => tools.reduce((total, t) => total + of(t.tool), 0);
@@ -64,22 +64,22 @@ function jobLine(o: OperationRow, around: Around): JobLine {
     operation: o,
     program: program
       ? {
-          entryId: program.entry_id,
+          entryId: program.entryId,
           name: program.name,
-          since: program.happened_at,
+          since: program.happenedAt,
           who: program.who,
-          toolChanges: program.tool_changes,
+          toolChanges: program.toolChanges,
         }
       : null,
     tools,
     ready: tools.filter((t) => t.tag).length,
-    partsLeft: Math.max(0, o.quantity - o.parts_made),
+    partsLeft: Math.max(0, o.quantity - o.partsMade),
     cycle: program
       ? cycleMinutes(
           sum((t) => t.cutting_s),
           sum((t) => t.rapid_mm),
-          program.tool_changes,
-          { rapidMmMin: machine.rapid_mm_min, toolChangeS: machine.tool_change_s },
+          program.toolChanges,
+          { rapidMmMin: machine.rapidMmMin, toolChangeS: machine.toolChangeS },
         )
       : null,
     grade: worstGrade(tools.flatMap((t) => t.judgements)),
@@ -87,12 +87,12 @@ function jobLine(o: OperationRow, around: Around): JobLine {
 }
 
 function toolLine(o: OperationRow, tool: ToolReport, machine: MachineRow, around: Around): ToolLine {
-  const key = keyOf({ operation_id: o.id, t: tool.t });
-  const tied = around.assemblies.get(around.ties.get(key)?.assembly_id ?? -1);
-  const on = tied && tied.taken_down_entry_id === null ? tied : undefined;
+  const key = keyOf({ operationId: o.id, t: tool.t });
+  const tied = around.assemblies.get(around.ties.get(key)?.assemblyId ?? -1);
+  const on = tied && tied.takenDownEntryId === null ? tied : undefined;
   const pass = around.passes.get(key);
-  const cutter = on && around.items.get(on.cutter_item_id);
-  const holder = on && around.items.get(on.holder_item_id);
+  const cutter = on && around.items.get(on.cutterItemId);
+  const holder = on && around.items.get(on.holderItemId);
   return {
     t: tool.t,
     tool,
@@ -100,23 +100,23 @@ function toolLine(o: OperationRow, tool: ToolReport, machine: MachineRow, around
     tag: on?.tag ?? null,
     words: cutter?.words ?? null,
     wasTag: on ? null : (tied?.tag ?? null),
-    passDepth: pass?.depth_entered ?? null,
-    reachMm: reachNeeded(o.highest_beside_mm, tool.lowest_feed_z_mm),
+    passDepth: pass?.depthEntered ?? null,
+    reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
     judgements: checkToolLine({
       t: tool.t,
       h: tool.h,
       spindle: tool.spindle,
       feeds: tool.feeds.map((f) => f.f * (f.unit === 'inch/min' ? 25.4 : 1)),
       lowestFeedZ: tool.lowest_feed_z_mm,
-      highestBeside: o.highest_beside_mm,
-      passDepth: pass?.depth_mm ?? null,
-      hEqualsT: machine.h_equals_t,
-      machineRpmMax: machine.rpm_max,
-      machineFeedMax: machine.feed_max_mm_min,
+      highestBeside: o.highestBesideMm,
+      passDepth: pass?.depthMm ?? null,
+      hEqualsT: machine.hEqualsT,
+      machineRpmMax: machine.rpmMax,
+      machineFeedMax: machine.feedMaxMmMin,
       assembly: on
         ? {
             tag: on.tag,
-            stickout: on.stickout_mm,
+            stickout: on.stickoutMm,
             LCF: cutter?.cutter?.LCF ?? null,
             holderRpmMax: holder?.holder?.RPM_MAX ?? null,
           }

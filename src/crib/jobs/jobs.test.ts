@@ -163,6 +163,6 @@ it('a T whose cutting was not understood is marked as a lower bound, and so is i
   expect((await job('J-3')).tools[0]).toMatchObject({ minutesPerPart: 0, tool: { lower_bound: true } });
   await crib.do('logParts', { operation: tapped, parts: 1 });
   expect(await crib.db.query('select minutes, lower_bound from use order by id desc limit 1')).toEqual([
-    { minutes: 0, lower_bound: true },
+    { minutes: 0, lowerBound: true },
   ]);
 });

@@ -91,11 +91,11 @@ export async function jobView(c: Connection, number: string): Promise<JobView | 
 /** What can be tied: every assembly that stands, in a few words. */
 export async function standingChoices(c: Connection): Promise<JobView['standing']> {
   const rows = await manyStandingAssemblies(c);
-  const ids = [...new Set(rows.map((r) => r.cutter_item_id))];
+  const ids = [...new Set(rows.map((r) => r.cutterItemId))];
   const words = new Map((await loadItems(c, ids)).map((i) => [i.id, i.words]));
   return rows.map((r) => ({
     tag: r.tag,
-    words: words.get(r.cutter_item_id) ?? '',
-    stickoutMm: r.stickout_mm,
+    words: words.get(r.cutterItemId) ?? '',
+    stickoutMm: r.stickoutMm,
   }));
 }

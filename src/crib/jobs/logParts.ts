@@ -37,30 +37,29 @@ export async function bookParts(
       value: operation.id,
       wayOut: 'Paste its program first; then log the parts.',
     });
-  await moment.leansOn(operation.entry_id);
-  await moment.leansOn(program.entry_id);
+  await moment.leansOn(operation.entryId);
+  await moment.leansOn(program.entryId);
   const logId = await insertPartsLog(c, moment.entryId, {
     operationId: operation.id,
-    programId: program.entry_id,
+    programId: program.entryId,
     parts,
   });
   const ties = await manyTiesAt(c, operation.id, moment.happenedAt);
-  const tiedIds = ties.flatMap((t) => t.assembly_id ?? []);
+  const tiedIds = ties.flatMap((t) => t.assemblyId ?? []);
   const assemblies = new Map((await manyAssembliesById(c, tiedIds)).map((a) => [a.id, a]));
   const uses: LoggedUse[] = [];
   for (const tool of program.tools) {
     if (tool.cutting_s <= 0 && !tool.lower_bound) continue;
     const tie = ties.find((x) => x.t === tool.t);
-    const tied = tie?.assembly_id ? assemblies.get(tie.assembly_id) : undefined;
+    const tied = tie?.assemblyId ? assemblies.get(tie.assemblyId) : undefined;
     // A tag that had been taken down by then was not in the machine any more; at the same moment the earlier entry came first.
-    const on =
-      tied && (tied.taken_down_at === null || tied.taken_down_at > moment.happenedAt) ? tied : undefined;
-    if (on) await moment.leansOn(on.entry_id);
+    const on = tied && (tied.takenDownAt === null || tied.takenDownAt > moment.happenedAt) ? tied : undefined;
+    if (on) await moment.leansOn(on.entryId);
     const minutes = (parts * tool.cutting_s) / 60;
     await insertUse(c, moment.entryId, {
       partsLogId: logId,
       t: tool.t,
-      edgeSetId: on?.edge_set_id ?? null,
+      edgeSetId: on?.edgeSetId ?? null,
       minutes,
       lowerBound: tool.lower_bound,
     });
@@ -93,10 +92,10 @@ export const assignUse = defineVerb({
     const uses = await manyOpenUses(c, input.operation, t);
     found(uses[0] ?? null, 't', `T${t}`, 'open use');
     const assembly = await standing(c, moment, input.tag);
-    await moment.leansOn(assembly.entry_id);
+    await moment.leansOn(assembly.entryId);
     for (const use of uses) {
-      await moment.leansOn(use.entry_id);
-      await insertUseAssignment(c, moment.entryId, { useId: use.id, edgeSetId: assembly.edge_set_id });
+      await moment.leansOn(use.entryId);
+      await insertUseAssignment(c, moment.entryId, { useId: use.id, edgeSetId: assembly.edgeSetId });
     }
     return {
       operation: input.operation,

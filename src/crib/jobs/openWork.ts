@@ -42,15 +42,15 @@ export async function workAround(
   const ids = operations.map((o) => o.id);
   const ties = await manyTies(c, ids);
   const assemblies = new Map(standing.map((a) => [a.id, a]));
-  const missing = [...new Set(ties.flatMap((t) => t.assembly_id ?? []))].filter((id) => !assemblies.has(id));
+  const missing = [...new Set(ties.flatMap((t) => t.assemblyId ?? []))].filter((id) => !assemblies.has(id));
   for (const a of missing.length ? await manyAssembliesById(c, missing) : []) assemblies.set(a.id, a);
   const itemIds = [...assemblies.values()].flatMap((a) =>
-    a.taken_down_entry_id === null ? [a.cutter_item_id, a.holder_item_id] : [a.cutter_item_id],
+    a.takenDownEntryId === null ? [a.cutterItemId, a.holderItemId] : [a.cutterItemId],
   );
   return {
     operations,
     machines: new Map((await manyMachines(c)).map((m) => [m.id, m])),
-    programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operation_id, p])),
+    programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operationId, p])),
     ties,
     passes: await manyPassDepths(c, ids),
     assemblies,

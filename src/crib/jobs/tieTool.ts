@@ -32,8 +32,8 @@ export const tieTool = defineVerb({
         limit: program.tools.map((x) => `T${x.t}`).join(', '),
       });
     const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
-    await moment.leansOn(operation.entry_id);
-    await moment.leansOn(assembly?.entry_id ?? null);
+    await moment.leansOn(operation.entryId);
+    await moment.leansOn(assembly?.entryId ?? null);
     await insertTie(c, moment.entryId, {
       operationId: operation.id,
       t: number,
@@ -56,7 +56,7 @@ export const statePassDepth = defineVerb({
       input.operation,
       'operation',
     );
-    await moment.leansOn(operation.entry_id);
+    await moment.leansOn(operation.entryId);
     const depth = toLength(input.depth);
     await insertPassDepth(c, moment.entryId, {
       operationId: operation.id,

@@ -17,7 +17,7 @@ export const counterEntry = defineVerb({
     const old = found(await maybeEntry(c, input.counters), 'counters', input.counters, 'entry');
     if (NOT_COUNTERED.has(old.kind))
       throw new Problem('REFUSED', 'A person is not taken back: what they signed stays signed');
-    if (old.happened_at > moment.happenedAt)
+    if (old.happenedAt > moment.happenedAt)
       throw new Problem('REFUSED', 'A counter-entry cannot happen before what it counters', {
         field: 'happenedAt',
       });
@@ -26,11 +26,11 @@ export const counterEntry = defineVerb({
     if (used)
       throw new Problem(
         'REFUSED',
-        `${used.item} was used or changed since, by ${used.who} in entry ${used.entry_id}`,
+        `${used.item} was used or changed since, by ${used.who} in entry ${used.entryId}`,
         {
           field: 'counters',
-          value: used.entry_id,
-          wayOut: `Take entry ${used.entry_id} back first; or correct the items one by one.`,
+          value: used.entryId,
+          wayOut: `Take entry ${used.entryId} back first; or correct the items one by one.`,
         },
       );
     return { countered: old.id, kind: old.kind };

@@ -77,18 +77,18 @@ export async function historyView(
     (
       await manyFormAnswers(
         c,
-        entries.map((e) => e.form_id),
+        entries.map((e) => e.formId),
       )
-    ).map((a) => [a.form_id, a.answer]),
+    ).map((a) => [a.formId, a.answer]),
   );
   return entries.map((e) => ({
     id: e.id,
     kind: e.kind,
-    words: WORDS[e.kind]?.(answers.get(e.form_id) ?? {}) ?? e.kind,
+    words: WORDS[e.kind]?.(answers.get(e.formId) ?? {}) ?? e.kind,
     who: e.who,
-    happenedAt: e.happened_at,
+    happenedAt: e.happenedAt,
     note: e.note,
     counters: e.counters,
-    counteredBy: e.countered_by,
+    counteredBy: e.counteredBy,
   }));
 }

@@ -61,7 +61,7 @@ export const endLife = defineVerb({
         wayOut: 'Scrap, or a place in the crib until it is graded.',
       });
     await insertEnding(c, moment.entryId, {
-      edgeSetId: assembly.edge_set_id,
+      edgeSetId: assembly.edgeSetId,
       kind: input.kind,
       signs: JSON.stringify(input.signs ?? []),
       costCents: input.costCents ?? null,
@@ -72,13 +72,13 @@ export const endLife = defineVerb({
       c,
       moment,
       input.rebuild.cutter as CutterSource,
-      { itemId: assembly.holder_item_id, placeId: assembly.holder_place_id, lotId: assembly.holder_lot_id },
+      { itemId: assembly.holderItemId, placeId: assembly.holderPlaceId, lotId: assembly.holderLotId },
       input.rebuild.stickout,
       input.rebuild.despite,
     );
     for (const tie of await manyTiesOfAssemblies(c, [assembly.id]))
       await insertTie(c, moment.entryId, {
-        operationId: tie.operation_id,
+        operationId: tie.operationId,
         t: tie.t,
         assemblyId: built.assemblyId,
       });

@@ -53,7 +53,7 @@ export async function openBook(
   once: ReadOnce,
 ): Promise<LifeBook & { running: RunningRow[] }> {
   const { assemblies } = await once(openWork);
-  const items = [...new Set([...assemblies.values()].map((a) => a.cutter_item_id))];
+  const items = [...new Set([...assemblies.values()].map((a) => a.cutterItemId))];
   const running = await manyRunningEdges(c, items);
   const times = await manyLifeTimes(c, items, DEFAULTS.livesReckoned);
   return { ...lifeBook(times, await manyAssumedLives(c, items), running), running };
@@ -66,17 +66,17 @@ function lifeBook(
 ): LifeBook {
   const times = group(
     lines,
-    (l) => l.item_id,
-    (l) => l.material_id,
+    (l) => l.itemId,
+    (l) => l.materialId,
   );
-  const assumed = group(assumedLives, (a) => a.item_id);
-  const uses = new Map(edges.map((u) => [u.edge_set_id, u]));
+  const assumed = group(assumedLives, (a) => a.itemId);
+  const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const remembered = new Map<string, LifeExpectation | null>();
   const expectation = (itemId: number, materialId: number) => {
     const key = `${itemId} ${materialId}`;
     if (!remembered.has(key)) {
       const own = assumed.get(itemId) ?? [];
-      const a = own.find((x) => x.material_id === materialId) ?? own.find((x) => x.material_id === null);
+      const a = own.find((x) => x.materialId === materialId) ?? own.find((x) => x.materialId === null);
       const line = times.get(itemId)?.get(materialId)?.[0];
       remembered.set(
         key,
@@ -95,7 +95,7 @@ function lifeBook(
     return lifeUsed(
       life.uses.map((u) => ({
         minutes: u.minutes,
-        expected: expectation(life.item_id, u.material_id)?.minutes ?? null,
+        expected: expectation(life.itemId, u.materialId)?.minutes ?? null,
       })),
     );
   };

@@ -66,37 +66,37 @@ const PAGE = 25;
 const APART_SHOWN = 50;
 
 const record = (l: LifeRow): LifeRecord => ({
-  edgeSetId: l.edge_set_id,
+  edgeSetId: l.edgeSetId,
   mark: l.mark,
   minutes: l.minutes,
   parts: l.parts,
-  lowerBound: l.lower_bound,
-  began: l.began_at,
+  lowerBound: l.lowerBound,
+  began: l.beganAt,
   ended: l.ended && ENDINGS[l.ended].words,
-  endedAt: l.ended_at,
+  endedAt: l.endedAt,
   counts: l.ended ? ENDINGS[l.ended].counts : 'censored',
   signs: l.signs ?? [],
-  costCents: l.cost_cents,
+  costCents: l.costCents,
   note: l.note,
-  endedEntry: l.ended_entry_id,
+  endedEntry: l.endedEntryId,
 });
 
 /** A page of lives per cutter and material, most lives first. */
 export async function lifeView(c: Connection, after: string | null = null): Promise<LifeView> {
   const rows = await manyLifeLines(c, placeOf(after), DEFAULTS.livesReckoned, PAGE + 1);
   const shown = rows.slice(0, PAGE);
-  const ids = [...new Set(shown.map((r) => r.item_id))];
+  const ids = [...new Set(shown.map((r) => r.itemId))];
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m]));
   const book = await loadLifeBook(c, ids);
   const last = shown.at(-1);
   return {
     lines: shown.flatMap((row) => {
-      const item = items.get(row.item_id);
-      const material = materials.get(row.material_id);
+      const item = items.get(row.itemId);
+      const material = materials.get(row.materialId);
       return item && material ? [lineOf(row, item, material, book)] : [];
     }),
-    next: rows.length > PAGE && last ? `${last.item_id}-${last.material_id}` : null,
+    next: rows.length > PAGE && last ? `${last.itemId}-${last.materialId}` : null,
     apart:
       after === null
         ? (await manyLivesApart(c, APART_SHOWN)).map((l) => ({
@@ -131,7 +131,7 @@ function lineOf(
     lives: row.lives,
     reckoned: row.minutes.length,
     median: medianLife(lifeTimes(row)),
-    expectation: book.expectation(row.item_id, row.material_id),
+    expectation: book.expectation(row.itemId, row.materialId),
     endings,
   };
 }
@@ -146,7 +146,7 @@ export async function lifeSheet(
   const material = await maybeMaterial(c, materialCode);
   if (!item || !material) return null;
   const row = (await manyLifeTimes(c, [item.id], DEFAULTS.livesReckoned)).find(
-    (l) => l.material_id === material.id,
+    (l) => l.materialId === material.id,
   );
   const [loaded] = await loadItems(c, [item.id]);
   if (!row || !loaded) return null;

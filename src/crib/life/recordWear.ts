@@ -11,9 +11,9 @@ export const recordWear = defineVerb({
   async run(c, input, moment) {
     const assembly = await standing(c, moment, input.tag);
     const wear = toLength(input.flankWear);
-    await moment.leansOn(assembly.entry_id);
+    await moment.leansOn(assembly.entryId);
     await insertWearReading(c, moment.entryId, {
-      edgeSetId: assembly.edge_set_id,
+      edgeSetId: assembly.edgeSetId,
       flankWearMm: wear.mm,
       flankWearEntered: wear.entered,
     });

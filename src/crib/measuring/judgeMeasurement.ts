@@ -21,15 +21,15 @@ export const judgeMeasurement = defineVerb({
     if (measurement.questions.length === 0 && input.accepted)
       throw new Problem('REFUSED', 'This measurement is not in question', {
         field: 'measurement',
-        value: measurement.entry_id,
+        value: measurement.entryId,
         wayOut: 'Nothing to do: it counts already.',
       });
-    await moment.leansOn(measurement.entry_id);
+    await moment.leansOn(measurement.entryId);
     await insertVerdict(c, moment.entryId, {
-      measurementId: measurement.entry_id,
+      measurementId: measurement.entryId,
       accepted: input.accepted,
       reason: input.reason.trim(),
     });
-    return { measurement: measurement.entry_id, accepted: input.accepted };
+    return { measurement: measurement.entryId, accepted: input.accepted };
   },
 });

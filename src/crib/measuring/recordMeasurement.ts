@@ -24,22 +24,22 @@ export const recordMeasurement = defineVerb({
     const L = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
-    const items = await loadItems(c, [assembly.cutter_item_id, assembly.holder_item_id]);
-    const sizes = await presentSizes(c, [assembly.piece_id]);
+    const items = await loadItems(c, [assembly.cutterItemId, assembly.holderItemId]);
+    const sizes = await presentSizes(c, [assembly.pieceId]);
     const cutter = regroundGeometry(
-      items.find((i) => i.id === assembly.cutter_item_id)!.cutter!,
-      sizes.get(assembly.piece_id) ?? null,
+      items.find((i) => i.id === assembly.cutterItemId)!.cutter!,
+      sizes.get(assembly.pieceId) ?? null,
     );
-    const holder = items.find((i) => i.id === assembly.holder_item_id)!.holder!;
+    const holder = items.find((i) => i.id === assembly.holderItemId)!.holder!;
     const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,
-      expected: expectedGaugeLength(holder.LF, assembly.stickout_mm),
-      last: last?.gauge_length_mm ?? null,
+      expected: expectedGaugeLength(holder.LF, assembly.stickoutMm),
+      last: last?.gaugeLengthMm ?? null,
       D: D?.mm ?? null,
       DC: cutter.DC,
     });
-    await moment.leansOn(assembly.entry_id);
+    await moment.leansOn(assembly.entryId);
     await insertMeasurement(c, moment.entryId, {
       assemblyId: assembly.id,
       gaugeLengthMm: L.mm,

@@ -87,7 +87,7 @@ export async function standingCards(
   once: ReadOnce = readOnce(c, today),
 ): Promise<AssemblyCard[]> {
   const work = await once(openWork);
-  const rows = [...work.assemblies.values()].filter((a) => a.taken_down_entry_id === null);
+  const rows = [...work.assemblies.values()].filter((a) => a.takenDownEntryId === null);
   const book = await once(openBook);
   return (await standingOf(c, rows, work.items, tiesOf(work), book))
     .map((s) => s.card)
@@ -97,19 +97,19 @@ const byTag = (a: string, b: string) => a.localeCompare(b, 'en', { numeric: true
 
 /** One of them, with what it is tied to. */
 export async function standingOne(c: Connection, row: AssemblyRow): Promise<Standing> {
-  const items = await loadItems(c, [row.cutter_item_id, row.holder_item_id]);
-  const book = await loadLifeBook(c, [row.cutter_item_id], [row.edge_set_id]);
+  const items = await loadItems(c, [row.cutterItemId, row.holderItemId]);
+  const book = await loadLifeBook(c, [row.cutterItemId], [row.edgeSetId]);
   const [standing] = await standingOf(c, [row], new Map(items.map((i) => [i.id, i])), new Map(), book);
   return standing!;
 }
 
 /** What stands on the tools of some work. */
 export async function standingOn(c: Connection, work: Work): Promise<AssemblyCard[]> {
-  const rows = [...work.assemblies.values()].filter((a) => a.taken_down_entry_id === null);
+  const rows = [...work.assemblies.values()].filter((a) => a.takenDownEntryId === null);
   const book = await loadLifeBook(
     c,
-    [...new Set(rows.map((r) => r.cutter_item_id))],
-    rows.map((r) => r.edge_set_id),
+    [...new Set(rows.map((r) => r.cutterItemId))],
+    rows.map((r) => r.edgeSetId),
   );
   return (await standingOf(c, rows, work.items, tiesOf(work), book)).map((s) => s.card);
 }
@@ -125,7 +125,7 @@ async function standingOf(
   const loose = rows.filter((r) => !tied.has(r.id)).map((r) => r.id);
   const wear = await manyLatestWear(
     c,
-    ids((r) => r.edge_set_id),
+    ids((r) => r.edgeSetId),
   );
   const around: Around = {
     items,
@@ -134,10 +134,10 @@ async function standingOf(
       c,
       ids((r) => r.id),
     ),
-    wear: new Map(wear.map((w) => [w.edge_set_id, w])),
+    wear: new Map(wear.map((w) => [w.edgeSetId, w])),
     sizes: await presentSizes(
       c,
-      ids((r) => r.piece_id),
+      ids((r) => r.pieceId),
     ),
     tiesOf: new Map([...tied, ...(loose.length ? await lastTiesOf(c, loose) : [])]),
   };
@@ -148,12 +148,12 @@ async function standingOf(
 function tiesOf(work: Pick<Work, 'operations' | 'ties' | 'programs'>): Around['tiesOf'] {
   const operations = new Map(work.operations.map((o) => [o.id, o]));
   const tied = work.ties.flatMap((tie) => {
-    const operation = operations.get(tie.operation_id);
-    const tool = work.programs.get(tie.operation_id)?.tools.find((x) => x.t === tie.t);
-    if (!operation || tie.assembly_id === null) return [];
+    const operation = operations.get(tie.operationId);
+    const tool = work.programs.get(tie.operationId)?.tools.find((x) => x.t === tie.t);
+    if (!operation || tie.assemblyId === null) return [];
     return [
       {
-        assembly: tie.assembly_id,
+        assembly: tie.assemblyId,
         operation,
         t: tie.t,
         minutesPerPart: (tool?.cutting_s ?? 0) / 60,
@@ -168,7 +168,7 @@ function tiesOf(work: Pick<Work, 'operations' | 'ties' | 'programs'>): Around['t
 async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promise<Around['tiesOf']> {
   const ties = await manyTiesOfAssemblies(c, assemblyIds);
   if (!ties.length) return new Map();
-  const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operation_id))]);
+  const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))]);
   const programs = await manyPrograms(
     c,
     operations.map((o) => o.id),
@@ -176,20 +176,20 @@ async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promis
   return tiesOf({
     operations,
     ties,
-    programs: new Map(programs.map((p) => [p.operation_id, p])),
+    programs: new Map(programs.map((p) => [p.operationId, p])),
   });
 }
 
 function cardOf(row: AssemblyRow, around: Around): Standing {
-  const cutter = around.items.get(row.cutter_item_id)!;
-  const holder = around.items.get(row.holder_item_id)!;
-  const present = regroundGeometry(cutter.cutter!, around.sizes.get(row.piece_id) ?? null);
+  const cutter = around.items.get(row.cutterItemId)!;
+  const holder = around.items.get(row.holderItemId)!;
+  const present = regroundGeometry(cutter.cutter!, around.sizes.get(row.pieceId) ?? null);
   const measured = measuredState(around.measured.get(row.id) ?? { newest: null, good: null });
-  const expectedMm = expectedGaugeLength(holder.holder!.LF, row.stickout_mm);
+  const expectedMm = expectedGaugeLength(holder.holder!.LF, row.stickoutMm);
   const ties = around.tiesOf.get(row.id) ?? [];
   const life = lifeOf(row, around.book, ties[0]?.operation ?? null);
-  const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gauge_length_mm;
-  const wear = around.wear.get(row.edge_set_id) ?? null;
+  const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
+  const wear = around.wear.get(row.edgeSetId) ?? null;
   const card: AssemblyCard = {
     tag: row.tag,
     mark: row.mark,
@@ -202,14 +202,14 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
       DC: present.DC,
     },
     holder: { code: holder.code, words: holder.words, taper: holder.taper, guesses: holder.guesses },
-    stickoutMm: row.stickout_mm,
-    stickoutEntered: row.stickout_entered,
+    stickoutMm: row.stickoutMm,
+    stickoutEntered: row.stickoutEntered,
     expectedMm,
-    outline: assemblyOutline(present, holder.holder!, row.stickout_mm, length),
+    outline: assemblyOutline(present, holder.holder!, row.stickoutMm, length),
     judgements: judgeBuild({
       cutter: present,
       holder: holder.holder!,
-      stickout: row.stickout_mm,
+      stickout: row.stickoutMm,
       shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
     }),
     measured,
@@ -217,12 +217,12 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     wear: {
       latest: wear,
       limitMm: wearLimit(present.DC),
-      worn: isWorn(wear?.flank_wear_mm ?? null, present.DC),
+      worn: isWorn(wear?.flankWearMm ?? null, present.DC),
     },
     ties: ties.map((t) => tiedTo(t, life.leftMinutes)),
-    builtAt: row.built_at,
+    builtAt: row.builtAt,
     who: row.who,
-    entryId: row.entry_id,
+    entryId: row.entryId,
   };
   return { card, row, cutter: cutter.cutter!, operations: ties.map((t) => t.operation) };
 }
@@ -237,20 +237,20 @@ const tiedTo = (
   machine: o.machine,
   t,
   minutesPerPart,
-  partsLeft: Math.max(0, o.quantity - o.parts_made),
+  partsLeft: Math.max(0, o.quantity - o.partsMade),
   goodFor:
     leftMinutes === null || minutesPerPart <= 0
       ? null
       : Math.floor(Math.max(0, leftMinutes) / minutesPerPart + 1e-9),
-  reachMm: reachNeeded(o.highest_beside_mm, lowestFeedZ),
+  reachMm: reachNeeded(o.highestBesideMm, lowestFeedZ),
 });
 
 function lifeOf(row: AssemblyRow, book: LifeBook, operation: OperationRow | null): AssemblyCard['life'] {
-  const cut = book.cut(row.edge_set_id);
+  const cut = book.cut(row.edgeSetId);
   const minutes = cut?.minutes ?? 0;
-  const used = book.used(row.edge_set_id);
-  const materialId = operation?.material_id ?? cut?.uses.at(-1)?.material_id ?? null;
-  const expectation = materialId === null ? null : book.expectation(row.cutter_item_id, materialId);
+  const used = book.used(row.edgeSetId);
+  const materialId = operation?.materialId ?? cut?.uses.at(-1)?.materialId ?? null;
+  const expectation = materialId === null ? null : book.expectation(row.cutterItemId, materialId);
   return {
     minutes,
     used,

@@ -116,14 +116,14 @@ it('a measurement entered late for an earlier hour is not the last one', async (
     happenedAt: '2027-01-06T08:00:00Z',
   });
   expect(await card()).toMatchObject({
-    measured: { state: 'measured', measurement: { gauge_length_mm: 94.12 } },
+    measured: { state: 'measured', measurement: { gaugeLengthMm: 94.12 } },
   });
   await crib.do('recordMeasurement', {
     tag: 'A-0001',
     gaugeLength: 94.118,
     happenedAt: '2027-01-06T07:00:00Z',
   });
-  expect(await card()).toMatchObject({ measured: { measurement: { gauge_length_mm: 94.12 } } });
+  expect(await card()).toMatchObject({ measured: { measurement: { gaugeLengthMm: 94.12 } } });
 });
 
 it('an inch measurement shows its own text, and its register in the machine’s unit', async () => {
@@ -132,7 +132,7 @@ it('an inch measurement shows its own text, and its register in the machine’s 
   const m = await card();
   expect(m).toMatchObject({
     measured: {
-      measurement: { gauge_length_entered: '3.7055 in', gauge_length_mm: expect.closeTo(94.1197, 9) },
+      measurement: { gaugeLengthEntered: '3.7055 in', gaugeLengthMm: expect.closeTo(94.1197, 9) },
     },
   });
 });

@@ -41,10 +41,10 @@ const rackCard = (a: AssemblyCard): RackCard => ({
   },
   measured: {
     state: a.measured.state,
-    lengthMm: a.measured.state === 'not measured' ? null : a.measured.measurement.gauge_length_mm,
+    lengthMm: a.measured.state === 'not measured' ? null : a.measured.measurement.gaugeLengthMm,
   },
   life: { used: a.life.used, leftMinutes: a.life.leftMinutes },
-  wear: a.wear.latest && a.wear.latest.flank_wear_mm / a.wear.limitMm,
+  wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limitMm,
   ties: a.ties.map(({ operation, job, t, goodFor, reachMm }) => ({ operation, job, t, goodFor, reachMm })),
 });
 
@@ -67,7 +67,7 @@ export interface AssemblyView extends AssemblyCard {
 /** One assembly that stands; null where there is none of that tag. */
 export async function assemblyView(c: Connection, tag: string, zone: string): Promise<AssemblyView | null> {
   const assembly = await maybeAssembly(c, tag.toUpperCase());
-  if (!assembly || assembly.taken_down_entry_id !== null) return null;
+  if (!assembly || assembly.takenDownEntryId !== null) return null;
   const { card, row, cutter, operations } = await standingOne(c, assembly);
   const { measured } = card;
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];

@@ -31,39 +31,37 @@ export function registersOn(
   operations: readonly OperationRow[],
   zone: string,
 ): MachineRegisters {
-  const lengths = { school: m.length_school, K: m.k_mm, K0: m.k0_mm, Lm: m.master_length_mm };
-  const operation = operations.find((o) => o.machine === m.code && o.part_zero_mm !== null);
-  const h = operation?.part_zero_mm ?? null;
-  const L = measurement.gauge_length_mm;
-  const D = measurement.diameter_mm;
+  const lengths = { school: m.lengthSchool, K: m.kMm, K0: m.k0Mm, Lm: m.masterLengthMm };
+  const operation = operations.find((o) => o.machine === m.code && o.partZeroMm !== null);
+  const h = operation?.partZeroMm ?? null;
+  const L = measurement.gaugeLengthMm;
+  const D = measurement.diameterMm;
   return {
     machine: m.code,
     units: m.units,
-    school: LENGTH_SCHOOLS[m.length_school],
+    school: LENGTH_SCHOOLS[m.lengthSchool],
     H: lengthRegister(lengths, L, h),
-    D: D === null ? { needs: 'a measured diameter' } : diameterRegister(m.diameter_school, D, DC),
+    D: D === null ? { needs: 'a measured diameter' } : diameterRegister(m.diameterSchool, D, DC),
     workOffset: workOffset(lengths, h),
     partZeroOf: operation?.job ?? null,
     because: {
-      words: `${m.code} works with ${LENGTH_SCHOOLS[m.length_school]}.`,
+      words: `${m.code} works with ${LENGTH_SCHOOLS[m.lengthSchool]}.`,
       formula: {
         gauge: 'H = L',
         datum: 'H = L − K',
         'common-stand': 'H = L − K0',
         master: 'H = L − Lm',
         'touched-off': 'H = h + L − K',
-      }[m.length_school],
+      }[m.lengthSchool],
       values: [
         { name: 'L', value: `${L.toFixed(3)} mm`, source: `measured by ${measurement.who}` },
         {
           name: 'K',
-          value: `${m.k_mm.toFixed(3)} mm`,
-          source: `${m.code} since ${localDay(m.figures_since, zone)}`,
+          value: `${m.kMm.toFixed(3)} mm`,
+          source: `${m.code} since ${localDay(m.figuresSince, zone)}`,
         },
-        ...(m.k0_mm === null ? [] : [{ name: 'K0', value: `${m.k0_mm.toFixed(3)} mm` }]),
-        ...(m.master_length_mm === null
-          ? []
-          : [{ name: 'Lm', value: `${m.master_length_mm.toFixed(3)} mm` }]),
+        ...(m.k0Mm === null ? [] : [{ name: 'K0', value: `${m.k0Mm.toFixed(3)} mm` }]),
+        ...(m.masterLengthMm === null ? [] : [{ name: 'Lm', value: `${m.masterLengthMm.toFixed(3)} mm` }]),
         ...(h === null ? [] : [{ name: 'h', value: `${h.toFixed(3)} mm`, source: operation!.job }]),
       ],
     },

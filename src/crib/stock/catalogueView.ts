@@ -105,14 +105,14 @@ export async function catalogueView(c: Connection, asked: CatalogueAsked = {}): 
 
 /** The lines of a page: facts, balances and standings of its items alone. */
 async function linesOf(c: Connection, rows: readonly CatalogueRow[]): Promise<CatalogueLine[]> {
-  const ids = rows.map((r) => r.item_id);
+  const ids = rows.map((r) => r.itemId);
   if (!ids.length) return [];
-  const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.item_id, f.facts]));
-  const places = new Map((await manyItemPlaces(c, ids)).map((p) => [p.item_id, p.places]));
-  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s.standing]));
+  const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.itemId, f.facts]));
+  const places = new Map((await manyItemPlaces(c, ids)).map((p) => [p.itemId, p.places]));
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.itemId, s.standing]));
   return rows.map((row) => {
-    const known = facts.get(row.item_id) ?? [];
-    const there = places.get(row.item_id) ?? [];
+    const known = facts.get(row.itemId) ?? [];
+    const there = places.get(row.itemId) ?? [];
     const here = there.filter((p) => inCrib(p.kind));
     const sum = (list: ItemPlaces['places']) => list.reduce((n, p) => n + p.quantity, 0);
     return {
@@ -131,7 +131,7 @@ async function linesOf(c: Connection, rows: readonly CatalogueRow[]): Promise<Ca
           { text: f.text, unit: f.unit, value: f.value, guess: f.origin === 'guess' },
         ]),
       ),
-      standing: standings.get(row.item_id) ?? null,
+      standing: standings.get(row.itemId) ?? null,
     };
   });
 }

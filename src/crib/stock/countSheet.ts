@@ -21,13 +21,13 @@ import { parcelFields, parcelOf } from './things';
 /** The open sheet of a number; a Problem when it is booked, naming who did it and when. */
 async function openSheet(c: Connection, moment: Moment, number: string): Promise<SheetRow> {
   const sheet = found(await maybeSheet(c, number.toUpperCase()), 'sheet', number, 'count sheet');
-  if (sheet.booked_entry_id !== null)
-    throw new Problem('CONFLICT', `${sheet.number} was booked by ${sheet.booked_by}`, {
+  if (sheet.bookedEntryId !== null)
+    throw new Problem('CONFLICT', `${sheet.number} was booked by ${sheet.bookedBy}`, {
       field: 'sheet',
       value: sheet.number,
       wayOut: 'Start a new sheet; or take that booking back if it was wrong.',
     });
-  await moment.leansOn(sheet.entry_id);
+  await moment.leansOn(sheet.entryId);
   return sheet;
 }
 
@@ -72,7 +72,7 @@ export const enterCount = defineVerb({
   required: ['sheet', 'lines'],
   async run(c, input, moment) {
     const sheet = await openSheet(c, moment, input.sheet);
-    const inside = new Set(await placesBelow(c, sheet.place_id));
+    const inside = new Set(await placesBelow(c, sheet.placeId));
     const seen = new Set<string>();
     let differ = 0;
     for (const [i, line] of input.lines.entries()) {
@@ -146,7 +146,7 @@ export const bookCount = defineVerb({
         wayOut:
           'Look at the explanations offered, then say in a few words what was the matter, or that nobody knows.',
       });
-    for (const l of lines) await moment.leansOn(l.entry_id);
+    for (const l of lines) await moment.leansOn(l.entryId);
     await insertCountBooking(c, moment.entryId, { sheetId: sheet.id, explained: input.explained ?? null });
     const lost = await onePlaceOfKind(c, 'lost');
     for (const l of differ) {
@@ -154,19 +154,19 @@ export const bookCount = defineVerb({
       const move = (from: number | null, to: number, quantity: number) =>
         insertMovement(c, {
           entryId: moment.entryId,
-          itemId: l.item_id,
-          lotId: l.lot_id,
+          itemId: l.itemId,
+          lotId: l.lotId,
           from,
           to,
           quantity,
         });
-      if (missing > 0) await move(l.place_id, lost.id, missing);
+      if (missing > 0) await move(l.placeId, lost.id, missing);
       else {
         // What turns up was perhaps lost before.
-        const gone = await maybeBalance(c, l.item_id, lost.id, l.lot_id);
+        const gone = await maybeBalance(c, l.itemId, lost.id, l.lotId);
         const back = Math.min(-missing, (gone?.quantity ?? 0) - (gone?.pieces ?? 0));
-        if (back > 0) await move(lost.id, l.place_id, back);
-        if (-missing > back) await move(null, l.place_id, -missing - back);
+        if (back > 0) await move(lost.id, l.placeId, back);
+        if (-missing > back) await move(null, l.placeId, -missing - back);
       }
     }
     return { sheet: sheet.number, differ: differ.length, missing: sum(differ, 1), over: sum(differ, -1) };

@@ -208,7 +208,7 @@ it('a rung that coating or substrate doesn’t allow is refused with the ones th
     signs: ['corner chipped'],
   });
   expect(await crib.db.query('select grade, good_from_mm, good_to_mm, signs from grade')).toEqual([
-    { grade: 'slotting steel', good_from_mm: 3, good_to_mm: 12.7, signs: ['corner chipped'] },
+    { grade: 'slotting steel', goodFromMm: 3, goodToMm: 12.7, signs: ['corner chipped'] },
   ]);
 });
 
@@ -315,7 +315,7 @@ describe('grading what is told apart, reground or handed back', () => {
       await crib.db.query(
         'select grade, good_from_mm, good_to_mm, signs from grade order by entry_id desc limit 1',
       ),
-    ).toEqual([{ grade: back.grade, good_from_mm: 8, good_to_mm: 20, signs: ['line on the wall'] }]);
+    ).toEqual([{ grade: back.grade, goodFromMm: 8, goodToMm: 20, signs: ['line on the wall'] }]);
     // Handed out by its mark it comes back by its mark.
     const mark = (done.marks as string[])[0]!;
     await crib.do('issueStock', { piece: mark, to: 'IK' });

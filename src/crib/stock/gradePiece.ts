@@ -16,30 +16,30 @@ export const gradePiece = defineVerb({
   required: ['piece', 'grade'],
   async run(c, input, moment) {
     const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    if (piece.ended_entry_id === null)
+    if (piece.endedEntryId === null)
       throw new Problem('REFUSED', `${piece.mark} has not ended: there is nothing to grade`, {
         field: 'piece',
         value: piece.mark,
         wayOut: 'End its life first.',
       });
-    if (piece.place_id === null || !inCrib(piece.place_kind))
+    if (piece.placeId === null || !inCrib(piece.placeKind))
       throw new Problem('REFUSED', `${piece.mark} is in ${piece.place ?? 'no place'}, not in the crib`, {
         field: 'piece',
         value: piece.mark,
         wayOut: 'Take its assembly down first.',
       });
-    await checkGrade(c, piece.item_id, piece, input.grade);
-    await moment.leansOn(piece.ended_entry_id);
+    await checkGrade(c, piece.itemId, piece, input.grade);
+    await moment.leansOn(piece.endedEntryId);
     const to = input.grade === 'scrap' ? 'SCRAP' : input.place?.toUpperCase();
     if (to && to !== piece.place) {
       const place = found(await maybePlace(c, to), 'place', to, 'place');
-      await moment.leansOn(place.entry_id);
+      await moment.leansOn(place.entryId);
       await insertMovement(c, {
         entryId: moment.entryId,
-        itemId: piece.item_id,
+        itemId: piece.itemId,
         pieceId: piece.id,
-        lotId: piece.lot_id,
-        from: piece.place_id,
+        lotId: piece.lotId,
+        from: piece.placeId,
         to: place.id,
         quantity: 1,
       });

@@ -30,13 +30,13 @@ async function bodyPiece(
 ): Promise<PieceRow> {
   if (input.piece !== undefined) {
     const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    if (!inCrib(piece.place_kind))
+    if (!inCrib(piece.placeKind))
       throw new Problem('REFUSED', `${piece.mark} is in ${piece.place ?? 'no place'}, not in the crib`, {
         field: 'piece',
         value: piece.mark,
         wayOut: 'Take its assembly down first: new edges are a new build.',
       });
-    await moment.leansOn(piece.entry_id);
+    await moment.leansOn(piece.entryId);
     return piece;
   }
   if (input.body === undefined || input.bodyFrom === undefined)
@@ -82,7 +82,7 @@ export const mountInserts = defineVerb({
   required: ['item', 'from'],
   async run(c, input, moment) {
     const piece = await bodyPiece(c, moment, input);
-    const body = (await loadItems(c, [piece.item_id]))[0]!;
+    const body = (await loadItems(c, [piece.itemId]))[0]!;
     if (body.kind !== 'body')
       throw new Problem('REFUSED', `${body.code} is no cutter body`, { field: 'piece', value: piece.mark });
     const mounted = await maybeMounted(c, piece.id);
@@ -104,7 +104,7 @@ export const mountInserts = defineVerb({
         limit: 'CICT stated',
         wayOut: 'State its insert seats (CICT) first.',
       });
-    const damaged = (await manyDamagedSeats(c, body.id)).filter((s) => s.piece_id === piece.id).length;
+    const damaged = (await manyDamagedSeats(c, body.id)).filter((s) => s.pieceId === piece.id).length;
     const quantity = seats - damaged;
     if (quantity < 1)
       throw new Problem('REFUSED', `No seat of ${piece.mark} is good`, {
@@ -141,8 +141,8 @@ export const mountInserts = defineVerb({
       quantity,
     });
     const edgeSetId =
-      piece.entry_id === moment.entryId
-        ? piece.edge_set_id
+      piece.entryId === moment.entryId
+        ? piece.edgeSetId
         : await insertEdgeSet(c, moment.entryId, { pieceId: piece.id, fresh: true });
     await insertMounting(c, moment.entryId, {
       edgeSetId: edgeSetId,
@@ -178,8 +178,8 @@ export const unmountInserts = defineVerb({
         limit: `at most ${mounted.quantity}`,
       });
     const to = await placeInCrib(c, moment, 'to', input.to);
-    await moment.leansOn(mounted.entry_id);
-    const item = (await loadItems(c, [mounted.item_id]))[0]!;
+    await moment.leansOn(mounted.entryId);
+    const item = (await loadItems(c, [mounted.itemId]))[0]!;
     const whole = fact(item, 'EDGES')?.value ?? fact(item, 'CEDC')?.value ?? null;
     if (whole === null)
       throw new Problem('REFUSED', `How many edges ${item.code} has is not known`, {
@@ -188,7 +188,7 @@ export const unmountInserts = defineVerb({
         limit: 'EDGES or CEDC stated',
         wayOut: 'State the edges that can be used first: then what comes back is counted.',
       });
-    const left = (mounted.edges_left ?? whole) - 1;
+    const left = (mounted.edgesLeft ?? whole) - 1;
     const build = await onePlaceOfKind(c, 'build');
     const scrap = await onePlaceOfKind(c, 'scrap');
     const move = (from: number | null, toId: number | null, lotId: number | null, quantity: number) =>
@@ -196,29 +196,29 @@ export const unmountInserts = defineVerb({
         ? insertMovement(c, { entryId: moment.entryId, itemId: item.id, lotId, from, to: toId, quantity })
         : Promise.resolve(0);
     const good = left > 0 ? mounted.quantity - broken : 0;
-    await move(build.id, scrap.id, mounted.lot_id, mounted.quantity - good);
+    await move(build.id, scrap.id, mounted.lotId, mounted.quantity - good);
     if (good > 0) {
       // They come back as another parcel: of the same lot, with one edge less, and used: ours, whoever's they were.
-      await move(build.id, null, mounted.lot_id, good);
+      await move(build.id, null, mounted.lotId, good);
       await move(
         null,
         to.id,
         await lotOf(c, moment.entryId, item.id, {
-          code: await maybeLotCode(c, mounted.lot_id),
+          code: await maybeLotCode(c, mounted.lotId),
           ownerId: null,
           edgesLeft: left,
         }),
         good,
       );
     }
-    if (piece.ended_entry_id === null && piece.edge_set_id === mounted.edge_set_id)
+    if (piece.endedEntryId === null && piece.edgeSetId === mounted.edgeSetId)
       await insertEnding(c, moment.entryId, {
-        edgeSetId: mounted.edge_set_id,
+        edgeSetId: mounted.edgeSetId,
         kind: 'preventive',
         signs: '[]',
         costCents: null,
       });
-    await insertUnmounting(c, moment.entryId, { edgeSetId: mounted.edge_set_id, broken });
+    await insertUnmounting(c, moment.entryId, { edgeSetId: mounted.edgeSetId, broken });
     return {
       piece: piece.mark,
       item: item.code,

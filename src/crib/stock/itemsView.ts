@@ -51,35 +51,35 @@ export interface ItemLine extends Omit<CribItem, 'facts'> {
 /** Items with all that is known of their stock. */
 async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[]> {
   const items = await loadItems(c, ids);
-  const facts = group(await manyFacts(c, ids), (f) => f.item_id);
-  const balances = group(await manyBalances(c, ids), (b) => b.item_id);
-  const pieces = group(await manyPiecesHere(c, ids), (p) => p.item_id);
-  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.item_id, s]));
-  const assumed = group(await manyAssumedLives(c, ids), (a) => a.item_id);
-  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.item_id, s]));
+  const facts = group(await manyFacts(c, ids), (f) => f.itemId);
+  const balances = group(await manyBalances(c, ids), (b) => b.itemId);
+  const pieces = group(await manyPiecesHere(c, ids), (p) => p.itemId);
+  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s]));
+  const assumed = group(await manyAssumedLives(c, ids), (a) => a.itemId);
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.itemId, s]));
   const links = await manyLinks(c, ids);
   const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m.code]));
   return items.map((item) => {
     const places = (balances.get(item.id) ?? []).filter(
-      (b) => b.place_kind !== 'scrap' && b.place_kind !== 'lost',
+      (b) => b.placeKind !== 'scrap' && b.placeKind !== 'lost',
     );
     const loose = (list: BalanceRow[]) =>
-      list.filter((b) => inCrib(b.place_kind)).reduce((sum, b) => sum + b.quantity - b.pieces, 0);
+      list.filter((b) => inCrib(b.placeKind)).reduce((sum, b) => sum + b.quantity - b.pieces, 0);
     return {
       ...item,
       facts: facts.get(item.id) ?? [],
       places,
       suppliers: loose(places.filter((b) => b.owner !== null)),
-      inBuilds: places.filter((b) => b.place_kind === 'build').reduce((sum, b) => sum + b.quantity, 0),
-      pieces: (pieces.get(item.id) ?? []).filter((p) => inCrib(p.place_kind)),
-      lent: (pieces.get(item.id) ?? []).filter((p) => p.place_kind === 'hand' || p.place_kind === 'machine'),
+      inBuilds: places.filter((b) => b.placeKind === 'build').reduce((sum, b) => sum + b.quantity, 0),
+      pieces: (pieces.get(item.id) ?? []).filter((p) => inCrib(p.placeKind)),
+      lent: (pieces.get(item.id) ?? []).filter((p) => p.placeKind === 'hand' || p.placeKind === 'machine'),
       supply: supplies.get(item.id) ?? null,
       assumed: (assumed.get(item.id) ?? []).map((a) => ({
         minutes: a.minutes,
         origin: a.origin,
-        material: a.material_id === null ? null : (materials.get(a.material_id) ?? null),
+        material: a.materialId === null ? null : (materials.get(a.materialId) ?? null),
       })),
-      links: links.filter((l) => l.item_id === item.id || l.earlier_item_id === item.id),
+      links: links.filter((l) => l.itemId === item.id || l.earlierItemId === item.id),
       standing: standings.get(item.id) ?? null,
     };
   });
@@ -116,7 +116,7 @@ export async function itemView(c: Connection, code: string | null): Promise<OneI
 }
 
 async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bodies']> {
-  const damaged = group(await manyDamagedSeats(c, itemId), (s) => s.piece_id);
+  const damaged = group(await manyDamagedSeats(c, itemId), (s) => s.pieceId);
   const bodies: OneItemView['bodies'] = [];
   for (const p of await manyPiecesHere(c, [itemId])) {
     const in_ = await maybeMounted(c, p.id);
@@ -126,7 +126,7 @@ async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bod
       damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
       inserts:
         in_ &&
-        `${in_.quantity} × ${in_.item}${in_.edges_left === null ? '' : `, ${in_.edges_left} edges left each`}`,
+        `${in_.quantity} × ${in_.item}${in_.edgesLeft === null ? '' : `, ${in_.edgesLeft} edges left each`}`,
     });
   }
   return bodies;

@@ -89,7 +89,7 @@ export const returnStock = defineVerb({
         wayOut: 'An unused one is stock again; a used one gets a mark and a grade.',
       });
     const used = thing.piece !== null || input.used === 'yes';
-    if (cutter && used && input.grade === undefined && !(thing.piece && thing.piece.ended_entry_id === null))
+    if (cutter && used && input.grade === undefined && !(thing.piece && thing.piece.endedEntryId === null))
       throw new Problem('INVALID_INPUT', 'A used cutter that comes back is graded', {
         field: 'grade',
         limit: (await ladderInForce(c)).map((r) => r.name).join(', '),

@@ -147,7 +147,7 @@ describe('parcels: lots, a supplier’s own stock, inserts with edges used', () 
     const { lines } = await placeView(crib.db, 'S1');
     expect(
       lines
-        .map((l) => [l.item, l.quantity, l.lot, l.owner, l.edges_left])
+        .map((l) => [l.item, l.quantity, l.lot, l.owner, l.edgesLeft])
         .sort((a, b) => String(a).localeCompare(String(b))),
     ).toEqual([
       ['CN12', 10, null, null, null],
@@ -323,7 +323,7 @@ describe('regrinding', () => {
     await crib.do('takeFromRegrind', back);
     expect(await refused('takeFromRegrind', back)).toMatchObject({ code: 'CONFLICT' });
     expect((await itemView(crib.db, 'D10')).item!.pieces).toMatchObject([
-      { mark: 'E-0001', fresh: false, ended_entry_id: null, place: 'S1' },
+      { mark: 'E-0001', fresh: false, endedEntryId: null, place: 'S1' },
     ]);
     // Built again it is judged and measured as it is now: 126 long, 76 of flutes, 9.8 across.
     await crib.do('addItem', {
@@ -390,7 +390,7 @@ describe('inserts in a body', () => {
   const place = async (item: string) =>
     (await placeView(crib.db, 'S1')).lines
       .filter((l) => l.item === item)
-      .map((l) => [l.quantity, l.edges_left]);
+      .map((l) => [l.quantity, l.edgesLeft]);
   it('all good seats get the same item; grades are never mixed; what does not fit is refused', async () => {
     const first = await crib.do('mountInserts', { body: 'FB63', bodyFrom: 'S1', item: 'P25', from: 'S1' });
     expect(first).toMatchObject({ piece: 'E-0001', quantity: 5 });
@@ -465,7 +465,7 @@ it('the history of an item, a piece, a place and a person, page by page, newest 
   expect(await of({})).toEqual(ids);
   expect(await of({ item: 'EM10' })).toEqual(all.movements.filter((m) => m.item === 'EM10').map((m) => m.id));
   expect(await of({ place: 'USED' })).toEqual(
-    all.movements.filter((m) => [m.from_place, m.to_place].includes('USED')).map((m) => m.id),
+    all.movements.filter((m) => [m.fromPlace, m.toPlace].includes('USED')).map((m) => m.id),
   );
   expect(await of({ who: 'TO' })).toEqual(all.movements.filter((m) => m.who === 'TO').map((m) => m.id));
 });

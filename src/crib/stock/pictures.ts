@@ -70,7 +70,7 @@ export const addPicture = defineVerb({
       input.piece === undefined
         ? null
         : found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    await moment.leansOn(item?.entry_id ?? piece!.entry_id);
+    await moment.leansOn(item?.entryId ?? piece!.entryId);
     await insertPicture(c, moment.entryId, {
       itemId: item?.id ?? null,
       pieceId: piece?.id ?? null,

@@ -41,8 +41,8 @@ export interface PlacesView {
 /** Places as a tree with how much lies in each, who has what, what is being reground, count sheets. */
 export async function placesView(c: Connection, today: string): Promise<PlacesView> {
   const places = (await manyPlaces(c)).filter((p) => p.kind !== 'build');
-  const totals = new Map((await manyPlaceTotals(c)).map((t) => [t.place_id, t]));
-  const below = group(places, (p) => p.parent_id);
+  const totals = new Map((await manyPlaceTotals(c)).map((t) => [t.placeId, t]));
+  const below = group(places, (p) => p.parentId);
   const tree = (parent: number | null, depth: number): PlacesView['places'] =>
     (below.get(parent) ?? []).flatMap((p) => [
       { ...p, depth, items: totals.get(p.id)?.items ?? 0, pieces: totals.get(p.id)?.pieces ?? 0 },
@@ -70,7 +70,7 @@ export async function awaitedBack(
   return {
     loans: [...loans.values()]
       .flatMap((list) => loansOut(list, list[0]!.has, today))
-      .sort((a, b) => b.daysLate - a.daysLate || a.happened_at.getTime() - b.happened_at.getTime()),
+      .sort((a, b) => b.daysLate - a.daysLate || a.happenedAt.getTime() - b.happenedAt.getTime()),
     regrinds: await manyRegrindsOut(c),
     sheets: await manySheets(c, 30),
   };
@@ -100,18 +100,18 @@ async function linesAt(
   limit: number | null = null,
 ): Promise<PlaceLine[]> {
   const balances = await manyBalancesAt(c, placeIds, limit);
-  const ids = [...new Set(balances.map((b) => b.item_id))];
+  const ids = [...new Set(balances.map((b) => b.itemId))];
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const marked = balances.filter((b) => b.pieces > 0);
   const marks = group(
     marked.length ? await manyMarksOf(c, marked, MARKS_SHOWN) : [],
-    (p) => `${p.item_id} ${p.place_id} ${p.lot_id}`,
+    (p) => `${p.itemId} ${p.placeId} ${p.lotId}`,
   );
   return balances.map((b) => ({
     ...b,
-    item: items.get(b.item_id)?.code ?? '',
-    words: items.get(b.item_id)?.words ?? '',
-    marks: (marks.get(`${b.item_id} ${b.place_id} ${b.lot_id}`) ?? []).map((p) => p.mark),
+    item: items.get(b.itemId)?.code ?? '',
+    words: items.get(b.itemId)?.words ?? '',
+    marks: (marks.get(`${b.itemId} ${b.placeId} ${b.lotId}`) ?? []).map((p) => p.mark),
   }));
 }
 
@@ -139,22 +139,22 @@ export async function countView(c: Connection, number: string | null, zone: stri
   const sheet = number === null ? null : await maybeSheet(c, number.toUpperCase());
   if (!sheet) return { sheet: null, lines: [] };
   const counted = await manyCountLines(c, sheet.id);
-  const open = sheet.booked_entry_id === null;
-  const there = open ? await linesAt(c, await placesBelow(c, sheet.place_id)) : [];
-  const ids = [...new Set([...counted.map((l) => l.item_id), ...there.map((l) => l.item_id)])];
+  const open = sheet.bookedEntryId === null;
+  const there = open ? await linesAt(c, await placesBelow(c, sheet.placeId)) : [];
+  const ids = [...new Set([...counted.map((l) => l.itemId), ...there.map((l) => l.itemId)])];
   const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
-  const same = (a: { place_id: number; item_id: number; lot_id: number | null }) => (b: typeof a) =>
-    a.place_id === b.place_id && a.item_id === b.item_id && a.lot_id === b.lot_id;
+  const same = (a: { placeId: number; itemId: number; lotId: number | null }) => (b: typeof a) =>
+    a.placeId === b.placeId && a.itemId === b.itemId && a.lotId === b.lotId;
   const lines = await Promise.all(
     counted.map(async (l): Promise<CountedLine> => {
       const book = there.find(same(l));
       return {
         place: l.place,
         item: l.item,
-        words: items.get(l.item_id)?.words ?? '',
+        words: items.get(l.itemId)?.words ?? '',
         lot: l.lot,
         owner: book?.owner ?? null,
-        edgesLeft: book?.edges_left ?? null,
+        edgesLeft: book?.edgesLeft ?? null,
         expected: l.expected,
         marks: book?.marks ?? [],
         counted: l.counted,
@@ -171,7 +171,7 @@ export async function countView(c: Connection, number: string | null, zone: stri
       words: t.words,
       lot: t.lot,
       owner: t.owner,
-      edgesLeft: t.edges_left,
+      edgesLeft: t.edgesLeft,
       expected: t.quantity,
       marks: t.marks,
       counted: null,
@@ -194,34 +194,32 @@ async function explained(
   items: ReadonlyMap<number, CribItem>,
   zone: string,
 ): Promise<string[]> {
-  const item = items.get(line.item_id)!;
+  const item = items.get(line.itemId)!;
   const alike = (other: CribItem | undefined) =>
     other !== undefined &&
     other.kind === item.kind &&
     other.family === item.family &&
     (item.cutter === null || Math.abs(other.cutter!.DC - item.cutter.DC) <= 0.3 * item.cutter.DC);
-  const recent = await manyMovements(c, { itemId: line.item_id, standing: true, limit: 20 });
+  const recent = await manyMovements(c, { itemId: line.itemId, standing: true, limit: 20 });
   const loans = (await manyLoans(c)).filter((l) => l.item === line.item && l.has > 0);
   return explainDifference({
     counted: line.counted,
     expected: line.expected,
     elsewhere: all
-      .filter((o) => o.item_id === line.item_id && o.lot_id === line.lot_id && o.place_id !== line.place_id)
+      .filter((o) => o.itemId === line.itemId && o.lotId === line.lotId && o.placeId !== line.placeId)
       .map((o) => ({ place: o.place, difference: o.counted - o.expected })),
     alike: all
-      .filter(
-        (o) => o.item_id !== line.item_id && o.place_id === line.place_id && alike(items.get(o.item_id)),
-      )
+      .filter((o) => o.itemId !== line.itemId && o.placeId === line.placeId && alike(items.get(o.itemId)))
       .map((o) => ({ item: o.item, difference: o.counted - o.expected })),
     hands: [...new Map(loans.map((l) => [l.person, { person: l.person, quantity: l.has }])).values()],
     recent: recent
-      .filter((m) => m.from_place === line.place || m.to_place === line.place)
+      .filter((m) => m.fromPlace === line.place || m.toPlace === line.place)
       .slice(0, 8)
       .map((m) => ({
-        words: `${m.quantity} ${m.from_place === line.place ? `to ${m.to_place ?? 'outside'}` : `from ${m.from_place ?? 'outside'}`} by ${m.who} on ${localDay(m.happened_at, zone)}`,
+        words: `${m.quantity} ${m.fromPlace === line.place ? `to ${m.toPlace ?? 'outside'}` : `from ${m.fromPlace ?? 'outside'}`} by ${m.who} on ${localDay(m.happenedAt, zone)}`,
         quantity: m.quantity,
-        out: m.from_place === line.place,
+        out: m.fromPlace === line.place,
       })),
-    pack: (await manySupplies(c, [line.item_id]))[0]?.pack ?? null,
+    pack: (await manySupplies(c, [line.itemId]))[0]?.pack ?? null,
   });
 }

@@ -114,7 +114,7 @@ it('random acts and their counter-entries leave every count as a model in memory
     expect(takes.filter((v) => v === 'EM10|S1').length).toBe(model.unused > 0 ? 1 : 0);
     expect(takes.filter((v) => v.startsWith('E-')).sort()).toEqual(
       cutter.pieces
-        .filter((p) => p.ended_entry_id === null || p.grade !== null)
+        .filter((p) => p.endedEntryId === null || p.grade !== null)
         .map((p) => p.mark)
         .sort(),
     );
@@ -123,7 +123,7 @@ it('random acts and their counter-entries leave every count as a model in memory
     expect(cutter.pieces.map((p) => p.mark).sort()).toEqual([...model.loose, ...model.ended].sort());
     expect(
       cutter.pieces
-        .filter((p) => p.ended_entry_id !== null && p.grade === null)
+        .filter((p) => p.endedEntryId !== null && p.grade === null)
         .map((p) => p.mark)
         .sort(),
     ).toEqual([...model.ended].sort());

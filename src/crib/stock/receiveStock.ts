@@ -13,7 +13,7 @@ export const receiveStock = defineVerb({
   async run(c, input, moment) {
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
     const place = await placeInCrib(c, moment, 'place', input.place);
-    await moment.leansOn(item.entry_id);
+    await moment.leansOn(item.entryId);
     const quantity = toNumber(input.quantity);
     await insertMovement(c, {
       entryId: moment.entryId,
@@ -45,24 +45,24 @@ export const foundStock = defineVerb({
     const lost = await onePlaceOfKind(c, 'lost');
     if (input.piece !== undefined) {
       const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-      if (piece.place_kind === 'build')
+      if (piece.placeKind === 'build')
         throw new Problem('REFUSED', `${piece.mark} is in an assembly by the books`, {
           field: 'piece',
           value: piece.mark,
           wayOut: 'Take the assembly down: that says where the cutter goes.',
         });
-      await moment.leansOn(piece.entry_id);
-      if (piece.place_id === place.id)
+      await moment.leansOn(piece.entryId);
+      if (piece.placeId === place.id)
         throw new Problem('REFUSED', `${piece.mark} is at ${place.code} by the books too`, {
           field: 'place',
           value: place.code,
         });
       await insertMovement(c, {
         entryId: moment.entryId,
-        itemId: piece.item_id,
+        itemId: piece.itemId,
         pieceId: piece.id,
-        lotId: piece.lot_id,
-        from: piece.place_id,
+        lotId: piece.lotId,
+        from: piece.placeId,
         to: place.id,
         quantity: 1,
       });
@@ -70,7 +70,7 @@ export const foundStock = defineVerb({
         item: piece.mark,
         place: place.code,
         quantity: 1,
-        ofLost: piece.place_kind === 'lost' ? 1 : 0,
+        ofLost: piece.placeKind === 'lost' ? 1 : 0,
       };
     }
     for (const name of ['item', 'quantity'] as const)
@@ -80,7 +80,7 @@ export const foundStock = defineVerb({
           limit: 'needed',
         });
     const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
-    await moment.leansOn(item.entry_id);
+    await moment.leansOn(item.entryId);
     const lotId = await parcelOf(c, moment, item, input);
     const quantity = toNumber(input.quantity!);
     const missing = await maybeBalance(c, item.id, lost.id, lotId);

@@ -50,9 +50,9 @@ export const sendToRegrind = defineVerb({
       regrinds: before.length,
       limit: fact('REGRINDS'),
       dcMin: fact('DC_MIN'),
-      dc: before[0]?.dc_mm ?? item.cutter!.DC,
-      costCents: before[0]?.cost_cents ?? null,
-      priceCents: (await manySupplies(c, [item.id]))[0]?.price_cents ?? null,
+      dc: before[0]?.dcMm ?? item.cutter!.DC,
+      costCents: before[0]?.costCents ?? null,
+      priceCents: (await manySupplies(c, [item.id]))[0]?.priceCents ?? null,
     });
     if (against.length && !input.despite)
       throw new Problem('REFUSED', `Against regrinding ${thing.words}: ${against.join('; ')}`, {
@@ -60,7 +60,7 @@ export const sendToRegrind = defineVerb({
         value: thing.words,
         wayOut: 'Scrap it; or say in ‘despite’ why it is worth it all the same.',
       });
-    await moment.leansOn(to.entry_id);
+    await moment.leansOn(to.entryId);
     await moveThing(c, moment, thing, to.id);
     await insertRegrindOut(c, moment.entryId, {
       pieceId: thing.piece!.id,
@@ -96,7 +96,7 @@ export const takeFromRegrind = defineVerb({
         value: piece.mark,
         wayOut: 'Look up where it is; somebody may have taken it back already.',
       });
-    await moment.leansOn(out.entry_id);
+    await moment.leansOn(out.entryId);
     const lost = input.lost === 'yes';
     const needs = ['place', 'dc', 'lcf'] as const;
     const missing = lost ? undefined : needs.find((n) => input[n] === undefined);
@@ -107,8 +107,8 @@ export const takeFromRegrind = defineVerb({
       });
     const dc = lost ? null : toLength(input.dc!);
     const lcf = lost ? null : toLength(input.lcf!);
-    const item = (await loadItems(c, [piece.item_id]))[0]!;
-    const largest = (await manyReground(c, [piece.id]))[0]?.dc_mm ?? item.cutter!.DC;
+    const item = (await loadItems(c, [piece.itemId]))[0]!;
+    const largest = (await manyReground(c, [piece.id]))[0]?.dcMm ?? item.cutter!.DC;
     if (dc && dc.mm > largest + 0.05)
       throw new Problem('INVALID_INPUT', `${dc.entered} is more than it was: grinding takes away`, {
         field: 'dc',
@@ -120,10 +120,10 @@ export const takeFromRegrind = defineVerb({
     const to = lost ? await onePlaceOfKind(c, 'lost') : await placeInCrib(c, moment, 'place', input.place!);
     await insertMovement(c, {
       entryId: moment.entryId,
-      itemId: piece.item_id,
+      itemId: piece.itemId,
       pieceId: piece.id,
-      lotId: piece.lot_id,
-      from: piece.place_id,
+      lotId: piece.lotId,
+      from: piece.placeId,
       to: to.id,
       quantity: 1,
     });
@@ -131,7 +131,7 @@ export const takeFromRegrind = defineVerb({
       ? null
       : await insertEdgeSet(c, moment.entryId, { pieceId: piece.id, fresh: false });
     await insertRegrindBack(c, moment.entryId, {
-      outEntryId: out.entry_id,
+      outEntryId: out.entryId,
       edgeSetId: edgeSetId,
       dcMm: dc?.mm ?? null,
       dcEntered: dc?.entered ?? null,

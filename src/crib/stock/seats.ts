@@ -10,7 +10,7 @@ export const stateSeat = defineVerb({
   required: ['piece', 'seat', 'damaged'],
   async run(c, input, moment) {
     const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    const item = (await loadItems(c, [piece.item_id]))[0]!;
+    const item = (await loadItems(c, [piece.itemId]))[0]!;
     const seat = toNumber(input.seat);
     if (item.kind !== 'body')
       throw new Problem('REFUSED', `${piece.mark} is no cutter body: it has no seats`, {
@@ -24,7 +24,7 @@ export const stateSeat = defineVerb({
         value: seat,
         limit: `1 to ${seats}`,
       });
-    await moment.leansOn(piece.entry_id);
+    await moment.leansOn(piece.entryId);
     await insertSeatState(c, moment.entryId, { pieceId: piece.id, seat, damaged: input.damaged === 'yes' });
     return { piece: piece.mark, seat, damaged: input.damaged === 'yes' };
   },

@@ -41,30 +41,30 @@ export async function consignedView(c: Connection): Promise<ConsignedView> {
 }
 
 async function takenOf(c: Connection, rows: readonly TakingRow[]): Promise<Taken[]> {
-  const ids = [...new Set(rows.map((r) => r.item_id))];
+  const ids = [...new Set(rows.map((r) => r.itemId))];
   const items = new Map((ids.length ? await loadItems(c, ids) : []).map((i) => [i.id, i]));
-  const supplies = new Map((ids.length ? await manySupplies(c, ids) : []).map((s) => [s.item_id, s]));
+  const supplies = new Map((ids.length ? await manySupplies(c, ids) : []).map((s) => [s.itemId, s]));
   return [...group(rows, (r) => r.supplier).values()].map((of) => {
     const lines = of.map((r): TakenLine => {
-      const supply = supplies.get(r.item_id);
+      const supply = supplies.get(r.itemId);
       return {
         item: r.item,
-        words: items.get(r.item_id)?.words ?? '',
+        words: items.get(r.itemId)?.words ?? '',
         lot: r.lot,
         quantity: r.quantity,
         since: r.since,
         // Another supplier's price says nothing about theirs.
-        priceCents: supply?.supplier === r.supplier ? supply.price_cents : null,
+        priceCents: supply?.supplier === r.supplier ? supply.priceCents : null,
       };
     });
     return {
       supplier: of[0]!.supplier,
-      name: of[0]!.supplier_name,
+      name: of[0]!.supplierName,
       lines,
       costCents: lines.some((l) => l.priceCents === null)
         ? null
         : lines.reduce((sum, l) => sum + l.quantity * l.priceCents!, 0),
-      upTo: Math.max(...of.map((r) => r.up_to)),
+      upTo: Math.max(...of.map((r) => r.upTo)),
     };
   });
 }
@@ -83,15 +83,15 @@ export const settleTakings = defineVerb({
   async run(c, input, moment) {
     const supplier = found(await maybeSupplier(c, input.supplier), 'supplier', input.supplier, 'supplier');
     const upTo = toNumber(input.upTo);
-    const rows = (await manyTakings(c, upTo)).filter((r) => r.supplier_id === supplier.id);
+    const rows = (await manyTakings(c, upTo)).filter((r) => r.supplierId === supplier.id);
     // The movement that was seen must be one of theirs: a number out of the air would settle what nobody looked at.
-    if (!rows.some((r) => r.up_to === upTo))
+    if (!rows.some((r) => r.upTo === upTo))
       throw new Problem('CONFLICT', `Nothing of ${supplier.code} is open up to there`, {
         field: 'upTo',
         value: upTo,
         wayOut: 'Somebody may have settled it meanwhile: look again.',
       });
-    await moment.leansOn(supplier.entry_id);
+    await moment.leansOn(supplier.entryId);
     await insertSettlement(c, moment.entryId, {
       supplierId: supplier.id,
       upToMovementId: upTo,

@@ -144,11 +144,11 @@ async function stockLines(
   marksEach: number | null,
 ): Promise<StockLine[]> {
   if (!rows.length) return [];
-  const ids = [...new Set(rows.map((r) => r.item_id))];
-  const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.item_id, f.facts]));
+  const ids = [...new Set(rows.map((r) => r.itemId))];
+  const facts = new Map((await manyItemFacts(c, ids)).map((f) => [f.itemId, f.facts]));
   const marked = rows.filter((r) => r.pieces > 0);
-  const key = (r: { item_id: number; place_id: number; lot_id: number | null }) =>
-    `${r.item_id} ${r.place_id} ${r.lot_id}`;
+  const key = (r: { itemId: number; placeId: number; lotId: number | null }) =>
+    `${r.itemId} ${r.placeId} ${r.lotId}`;
   const those = (of: (r: StockRow) => number) => [...new Set(marked.map(of))];
   const marks = group(
     !marked.length
@@ -156,15 +156,15 @@ async function stockLines(
       : marksEach === null
         ? await manyMarks(
             c,
-            those((r) => r.item_id),
-            those((r) => r.place_id),
+            those((r) => r.itemId),
+            those((r) => r.placeId),
           )
         : await manyMarksOf(c, marked, marksEach),
     key,
   );
   return rows.map(({ family, ...row }) => ({
     ...row,
-    words: itemWords({ kind: row.kind, family }, facts.get(row.item_id) ?? []),
+    words: itemWords({ kind: row.kind, family }, facts.get(row.itemId) ?? []),
     marks: (marks.get(key(row)) ?? []).map(({ mark, grade }) => ({ mark, grade })),
   }));
 }

@@ -60,7 +60,7 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
       ? await maybePiece(c, asked.q!.trim().toUpperCase())
       : null;
   const found = scanned
-    ? [scanned.item_id]
+    ? [scanned.itemId]
     : await manyTakeableIds(
         c,
         { words: words.slice(0, 10), ranges: ranges.slice(0, 10), kind: null },
@@ -72,22 +72,22 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
   if (!ids.length) return { sources: [], more: false };
   const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
   // An older version that still lies here belongs beside the newer one, whatever words were typed.
-  const older = links.filter((l) => ids.includes(l.item_id)).map((l) => l.earlier_item_id);
+  const older = links.filter((l) => ids.includes(l.itemId)).map((l) => l.earlierItemId);
   const all = [...new Set([...ids, ...older])];
   const items = new Map((await loadItems(c, all)).map((i) => [i.id, i]));
-  const balances = group(await manyBalances(c, all), (b) => b.item_id);
+  const balances = group(await manyBalances(c, all), (b) => b.itemId);
   const pieces = (await manyPiecesHere(c, all)).filter(
-    (p) => inCrib(p.place_kind) && (!scanned || p.id === scanned.id),
+    (p) => inCrib(p.placeKind) && (!scanned || p.id === scanned.id),
   );
   const known: Known = {
     links,
     balances,
-    pieces: group(pieces, (p) => p.item_id),
+    pieces: group(pieces, (p) => p.itemId),
     sizes: await presentSizes(
       c,
       pieces.map((p) => p.id),
     ),
-    standings: new Map((await manyStandings(c, all)).map((s) => [s.item_id, s.standing])),
+    standings: new Map((await manyStandings(c, all)).map((s) => [s.itemId, s.standing])),
     items,
   };
   const order = ids.flatMap((id) => [...olderThan(id, known), id]);
@@ -108,7 +108,7 @@ interface Known {
 
 /** Unused parcels of an item in the crib, a place at a time. */
 const parcels = (id: number, known: Known): { place: string; quantity: number }[] => {
-  const there = (known.balances.get(id) ?? []).filter((b) => inCrib(b.place_kind) && b.quantity > b.pieces);
+  const there = (known.balances.get(id) ?? []).filter((b) => inCrib(b.placeKind) && b.quantity > b.pieces);
   return [...group(there, (b) => b.place)].map(([place, of]) => ({
     place,
     quantity: of.reduce((n, b) => n + b.quantity - b.pieces, 0),
@@ -117,8 +117,8 @@ const parcels = (id: number, known: Known): { place: string; quantity: number }[
 /** Earlier versions of an item that still lie here, the nearest last. */
 const olderThan = (id: number, known: Known): number[] =>
   known.links
-    .filter((l) => l.item_id === id && parcels(l.earlier_item_id, known).length > 0)
-    .map((l) => l.earlier_item_id);
+    .filter((l) => l.itemId === id && parcels(l.earlierItemId, known).length > 0)
+    .map((l) => l.earlierItemId);
 
 function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean): TakeSource[] {
   if (!item) return [];
@@ -144,7 +144,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
         cutter: item.cutter,
       }));
   const again = (known.pieces.get(item.id) ?? [])
-    .filter((p) => p.ended_entry_id === null || (p.grade !== null && p.grade !== 'scrap'))
+    .filter((p) => p.endedEntryId === null || (p.grade !== null && p.grade !== 'scrap'))
     .map((p) => ({
       ...base,
       value: p.mark,

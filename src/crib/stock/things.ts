@@ -76,7 +76,7 @@ export async function parcelOf(
     p.supplier === undefined
       ? null
       : found(await maybeSupplier(c, p.supplier), 'supplier', p.supplier, 'supplier');
-  await moment.leansOn(owner?.entry_id ?? null);
+  await moment.leansOn(owner?.entryId ?? null);
   return lotOf(c, moment.entryId, item.id, {
     code: p.lot?.trim() ?? null,
     ownerId: owner?.id ?? null,
@@ -88,23 +88,23 @@ export async function parcelOf(
 export async function takeThing(c: Connection, moment: Moment, input: ThingInput): Promise<Thing> {
   if (input.piece !== undefined) {
     const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    if (piece.place_id === null)
+    if (piece.placeId === null)
       throw new Problem('CONFLICT', `${piece.mark} is nowhere in the books`, {
         field: 'piece',
         value: piece.mark,
       });
-    if (piece.place_kind === 'build')
+    if (piece.placeKind === 'build')
       throw new Problem('REFUSED', `${piece.mark} is in an assembly`, {
         field: 'piece',
         value: piece.mark,
         wayOut: 'Take the assembly down first.',
       });
     const from = (await maybePlace(c, piece.place!))!;
-    await moment.leansOn(piece.entry_id);
+    await moment.leansOn(piece.entryId);
     return {
-      item: await oneItemById(c, piece.item_id),
+      item: await oneItemById(c, piece.itemId),
       piece,
-      lotId: piece.lot_id,
+      lotId: piece.lotId,
       from,
       quantity: 1,
       words: piece.mark,
@@ -119,8 +119,8 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
       });
   const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
   const from = found(await maybePlace(c, input.from!.toUpperCase()), 'from', input.from, 'place');
-  await moment.leansOn(item.entry_id);
-  await moment.leansOn(from.entry_id);
+  await moment.leansOn(item.entryId);
+  await moment.leansOn(from.entryId);
   const lotId = await parcelOf(c, moment, item, input);
   const there = await maybeBalance(c, item.id, from.id, lotId);
   const loose = (there?.quantity ?? 0) - (there?.pieces ?? 0);

@@ -109,7 +109,7 @@ export async function todayView(
       add({
         kind: 'wear',
         todo: `Change the cutter of ${a.tag}`,
-        why: `flank wear ${a.wear.latest.flank_wear_mm.toFixed(2)} mm is at the limit of ${a.wear.limitMm.toFixed(2)} mm`,
+        why: `flank wear ${a.wear.latest.flankWearMm.toFixed(2)} mm is at the limit of ${a.wear.limitMm.toFixed(2)} mm`,
         because: {
           words: 'Lesser of 0.3 mm (ISO 8688-2) and 2 % of DC (practice).',
           formula: 'min(0.3 mm, 0.02 DC)',
@@ -192,7 +192,7 @@ export async function todayView(
       todo: `Say what ran as T${u.t} of ${u.job}`,
       why: `${u.minutes.toFixed(1)} min in the cut belong to no cutter`,
       because: null,
-      href: `/run/${u.operation_id}`,
+      href: `/run/${u.operationId}`,
       by: null,
     });
   for (const p of await manyToGrade(c))
@@ -224,7 +224,7 @@ export async function todayView(
       href: '/places?show=regrind',
       by: r.due,
     });
-  for (const s of awaited.sheets.filter((x) => x.booked_entry_id === null))
+  for (const s of awaited.sheets.filter((x) => x.bookedEntryId === null))
     add({
       kind: 'count',
       todo: `Finish count sheet ${s.number}`,

@@ -3,22 +3,22 @@ import { many, maybeOne, type Connection } from '../database';
 export interface AssemblyRow {
   id: number;
   tag: string;
-  piece_id: number;
+  pieceId: number;
   mark: string;
-  cutter_item_id: number;
-  cutter_lot_id: number | null;
-  edge_set_id: number;
+  cutterItemId: number;
+  cutterLotId: number | null;
+  edgeSetId: number;
   fresh: boolean;
-  holder_item_id: number;
-  holder_place_id: number;
-  holder_lot_id: number | null;
-  stickout_mm: number;
-  stickout_entered: string;
-  entry_id: number;
-  built_at: Date;
+  holderItemId: number;
+  holderPlaceId: number;
+  holderLotId: number | null;
+  stickoutMm: number;
+  stickoutEntered: string;
+  entryId: number;
+  builtAt: Date;
   who: string;
-  taken_down_entry_id: number | null;
-  taken_down_at: Date | null;
+  takenDownEntryId: number | null;
+  takenDownAt: Date | null;
 }
 const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, p.lot_id as cutter_lot_id, es.fresh, e.happened_at as built_at, e.who,
     d.entry_id as taken_down_entry_id, d.happened_at as taken_down_at
@@ -33,7 +33,7 @@ const STANDING = ASSEMBLY.replace(
 export const manyStandingAssemblies = (c: Connection) => many<AssemblyRow>(c, `${STANDING} order by a.tag`);
 /** Tags of the builds some cutters stand in. */
 export const manyTagsOfItems = (c: Connection, itemIds: readonly number[]) =>
-  many<{ tag: string; item_id: number }>(
+  many<{ tag: string; itemId: number }>(
     c,
     `select a.tag, pp.item_id from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
      where pp.item_id = any ($1) and not pp.gone order by a.tag`,
@@ -64,19 +64,19 @@ export async function nextNumber(
 }
 
 export interface MeasurementRow {
-  entry_id: number;
-  assembly_id: number;
-  gauge_length_mm: number;
-  gauge_length_entered: string;
-  diameter_mm: number | null;
-  diameter_entered: string | null;
-  runout_mm: number | null;
-  runout_entered: string | null;
+  entryId: number;
+  assemblyId: number;
+  gaugeLengthMm: number;
+  gaugeLengthEntered: string;
+  diameterMm: number | null;
+  diameterEntered: string | null;
+  runoutMm: number | null;
+  runoutEntered: string | null;
   questions: { code: string; words: string; because: import('@/core/because').Because }[];
-  happened_at: Date;
+  happenedAt: Date;
   who: string;
   note: string | null;
-  verdict_entry_id: number | null;
+  verdictEntryId: number | null;
   accepted: boolean | null;
   reason: string | null;
 }
@@ -102,7 +102,7 @@ export async function measuredNow(
   c: Connection,
   assemblyIds: readonly number[],
 ): Promise<Map<number, MeasuredRow>> {
-  const rows = await many<MeasurementRow & { is_newest: boolean; is_good: boolean }>(
+  const rows = await many<MeasurementRow & { isNewest: boolean; isGood: boolean }>(
     c,
     `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason,
        m.entry_id = n.newest_id as is_newest, m.entry_id is not distinct from n.good_id as is_good
@@ -113,9 +113,9 @@ export async function measuredNow(
     [assemblyIds],
   );
   const now = new Map<number, MeasuredRow>();
-  for (const { is_newest, is_good, ...m } of rows) {
-    const { newest, good } = now.get(m.assembly_id) ?? { newest: null, good: null };
-    now.set(m.assembly_id, { newest: is_newest ? m : newest, good: is_good ? m : good });
+  for (const { isNewest, isGood, ...m } of rows) {
+    const { newest, good } = now.get(m.assemblyId) ?? { newest: null, good: null };
+    now.set(m.assemblyId, { newest: isNewest ? m : newest, good: isGood ? m : good });
   }
   return now;
 }

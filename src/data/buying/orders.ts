@@ -2,17 +2,17 @@ import type { Because } from '@/core/because';
 import { many, maybeOne, type Connection } from '../database';
 
 export interface PurchaseRow {
-  entry_id: number;
+  entryId: number;
   number: string;
-  item_id: number;
+  itemId: number;
   item: string;
   supplier: string;
   quantity: number;
   received: number;
   promised: string;
-  price_cents: number | null;
+  priceCents: number | null;
   because: Because;
-  happened_at: Date;
+  happenedAt: Date;
   who: string;
 }
 const PURCHASE = `select p.entry_id, p.number, p.item_id, i.code as item, s.code as supplier, p.quantity, p.promised, p.price_cents, p.because, e.happened_at, e.who,

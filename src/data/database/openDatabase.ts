@@ -24,13 +24,29 @@ const PARSERS: PGliteOptions['parsers'] = {
 /** Parts of words are found by their three-letter pieces. */
 const EXTENSIONS = { pg_trgm };
 
+/** Columns in our own words: 'happened_at' comes out as happenedAt. Each name is turned once. */
+const words = new Map<string, string>();
+const inWords = (column: string): string => {
+  const known = words.get(column);
+  if (known !== undefined) return known;
+  const word = column.replace(/_([a-z0-9])/g, (_, letter: string) => letter.toUpperCase());
+  words.set(column, word);
+  return word;
+};
+const rowInWords = (row: Record<string, unknown>): Record<string, unknown> => {
+  const out: Record<string, unknown> = {};
+  for (const column in row) out[inWords(column)] = row[column];
+  return out;
+};
+
 function connection(run: { query: PGlite['query'] }): Connection {
   return {
     async query<Row>(sql: string, params: readonly Param[] = []): Promise<Row[]> {
       if (params.some((p) => p === undefined))
         throw new TypeError(`undefined parameter in: ${sql.trim().slice(0, 80)}`);
       try {
-        return (await run.query<Row>(sql, [...params])).rows;
+        const { rows } = await run.query<Record<string, unknown>>(sql, [...params]);
+        return rows.map(rowInWords) as Row[];
       } catch (error) {
         throw toDataError(error);
       }

@@ -28,46 +28,40 @@ export async function maybeOne<Row>(
 export const many = <Row>(c: Connection, sql: string, params: readonly Param[] = []): Promise<Row[]> =>
   c.query<Row>(sql, params);
 
+/** 'gaugeLengthMm' is the column gauge_length_mm. */
+const column = (field: string): string => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+
 /**
- * Inserts one row and gives back its id (the column named `returning`). Table and column names come from code,
- * never from input; values are parameters.
+ * Inserts one row and gives back its id (the column named `returning`). Fields in our own words are its columns; what is
+ * undefined is left out. Table and field names come from code, never from input; values are parameters.
  */
 export async function insert(
   c: Connection,
   table: string,
-  values: Record<string, Param>,
+  values: object,
   returning?: string,
 ): Promise<number> {
-  const columns = Object.keys(values);
-  const marks = columns.map((_, i) => `$${i + 1}`);
+  const given = Object.entries(values as Record<string, Param | undefined>).flatMap(([field, value]) =>
+    value === undefined ? [] : [[column(field), value] as const],
+  );
+  const marks = given.map((_, i) => `$${i + 1}`);
   const tail = returning ? ` returning ${returning} as id` : '';
   const rows = await c.query<{ id: number }>(
-    `insert into ${table} (${columns.join(', ')}) values (${marks.join(', ')})${tail}`,
-    columns.map((column) => values[column]!),
+    `insert into ${table} (${given.map(([name]) => name).join(', ')}) values (${marks.join(', ')})${tail}`,
+    given.map(([, value]) => value),
   );
   return returning ? rows[0]!.id : 0;
 }
 
-/** 'gaugeLengthMm' is the column gauge_length_mm. */
-const column = (field: string): string => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
-const columns = (entryId: number, row: object): Record<string, Param> => ({
-  entry_id: entryId,
-  ...Object.fromEntries(
-    Object.entries(row as Record<string, Param | undefined>).flatMap(([field, value]) =>
-      value === undefined ? [] : [[column(field), value]],
-    ),
-  ),
-});
-
-/** Makes the insert of a table of the ledger: its row in our own words, and the entry that writes it. */
+/** Makes the insert of a table of the ledger: its row, and the entry that writes it. */
 export const inserts =
   <Row extends object>(table: string) =>
   async (c: Connection, entryId: number, row: Row): Promise<void> => {
-    await insert(c, table, columns(entryId, row));
+    await insert(c, table, { entryId, ...row });
   };
 
 /** The same of a table whose rows have a number of their own, which it gives back. */
 export const insertsWithId =
   <Row extends object>(table: string) =>
   (c: Connection, entryId: number, row: Row): Promise<number> =>
-    insert(c, table, columns(entryId, row), 'id');
+    insert(c, table, { entryId, ...row }, 'id');

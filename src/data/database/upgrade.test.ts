@@ -42,8 +42,8 @@ it('what was entered under the second schema is there, counted and found under t
        from balance b join place p on p.id = b.place_id where b.quantity > 0 order by p.sort_code`,
     ),
   ).toEqual([
-    { code: 'S2', quantity: 1, marked: 1, lot_id: null, numbered: true },
-    { code: 'S10', quantity: 6, marked: 0, lot_id: null, numbered: true },
+    { code: 'S2', quantity: 1, marked: 1, lotId: null, numbered: true },
+    { code: 'S10', quantity: 6, marked: 0, lotId: null, numbered: true },
   ]);
   expect(await db.query('select dc, unused, search from item_now')).toEqual([
     { dc: 10, unused: 6, search: expect.stringContaining('skarv') },

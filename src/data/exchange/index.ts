@@ -25,12 +25,12 @@ export async function insertMappings(
 }
 
 export interface ImportRow {
-  entry_id: number;
+  entryId: number;
   name: string;
   added: number;
   changed: number;
   who: string;
-  happened_at: Date;
+  happenedAt: Date;
 }
 /** Lists that were brought in, the latest first. */
 export const manyImports = (c: Connection) =>
@@ -41,7 +41,7 @@ export const manyImports = (c: Connection) =>
 
 /** The first thing done with an imported item since: what keeps the import from being taken back. */
 export const usesOfImport = (c: Connection, entryId: number) =>
-  many<{ item: string; entry_id: number; kind: string; who: string }>(
+  many<{ item: string; entryId: number; kind: string; who: string }>(
     c,
     `with touched as (
        select id as item_id from item where entry_id = $1 union select item_id from fact where entry_id = $1 union select item_id from supply where entry_id = $1),

@@ -4,22 +4,22 @@ import { many, maybeOne, type Connection } from '../database';
 export interface OperationRow {
   id: number;
   number: number;
-  entry_id: number;
-  job_id: number;
+  entryId: number;
+  jobId: number;
   job: string;
   part: string;
   revision: string;
   quantity: number;
   due: string;
-  material_id: number;
+  materialId: number;
   material: string;
-  machine_id: number;
+  machineId: number;
   machine: string;
-  highest_beside_mm: number | null;
-  highest_beside_entered: string | null;
-  part_zero_mm: number | null;
-  part_zero_entered: string | null;
-  parts_made: number;
+  highestBesideMm: number | null;
+  highestBesideEntered: string | null;
+  partZeroMm: number | null;
+  partZeroEntered: string | null;
+  partsMade: number;
 }
 const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, j.quantity, j.due, j.material_id,
     mat.code as material, o.machine_id, m.code as machine,
@@ -50,19 +50,19 @@ export const maybeOperation = (c: Connection, id: number) =>
   maybeOne<OperationRow>(c, `${OPERATION} where n.operation_id = $1`, [id]);
 
 export const maybeJob = (c: Connection, number: string) =>
-  maybeOne<{ id: number; entry_id: number }>(
+  maybeOne<{ id: number; entryId: number }>(
     c,
     'select j.id, j.entry_id from job j join live_entry e on e.id = j.entry_id where j.number = $1',
     [number],
   );
 
 export interface ProgramRow {
-  entry_id: number;
-  operation_id: number;
+  entryId: number;
+  operationId: number;
   name: string;
   tools: ProgramReport['tools'];
-  tool_changes: number;
-  happened_at: Date;
+  toolChanges: number;
+  happenedAt: Date;
   who: string;
 }
 const PROGRAM = `p.entry_id, p.operation_id, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
@@ -87,10 +87,10 @@ export const maybeReport = (c: Connection, entryId: number) =>
   maybeOne<{ report: ProgramReport }>(c, 'select report from program where entry_id = $1', [entryId]);
 
 export interface TieRow {
-  operation_id: number;
+  operationId: number;
   t: number;
-  assembly_id: number | null;
-  entry_id: number;
+  assemblyId: number | null;
+  entryId: number;
 }
 /** What is tied to each T of some operations. */
 export const manyTies = (c: Connection, operationIds: readonly number[]) =>
@@ -107,7 +107,7 @@ export const manyTiesAt = (c: Connection, operationId: number, at: Date) =>
   );
 /** Each T that some assemblies are tied to: of open operations; where none is open, the one tied last. */
 export const manyTiesOfAssemblies = (c: Connection, assemblyIds: readonly number[]) =>
-  many<TieRow & { assembly_id: number }>(
+  many<TieRow & { assemblyId: number }>(
     c,
     `with theirs as (
        select t.operation_id, t.t, t.assembly_id, t.entry_id, o.open from tie_now t join operation_now o on o.operation_id = t.operation_id
@@ -122,10 +122,10 @@ export const manyTiesOfAssemblies = (c: Connection, assemblyIds: readonly number
   );
 
 export interface PassDepthRow {
-  operation_id: number;
+  operationId: number;
   t: number;
-  depth_mm: number;
-  depth_entered: string;
+  depthMm: number;
+  depthEntered: string;
 }
 /** The depth of one pass in force for each T of some operations. */
 export const manyPassDepths = (c: Connection, operationIds: readonly number[]) =>
@@ -138,7 +138,7 @@ export const manyPassDepths = (c: Connection, operationIds: readonly number[]) =
 
 export interface OpenUseRow {
   id: number;
-  entry_id: number;
+  entryId: number;
   minutes: number;
 }
 /** Minutes of a T that went to no edge set: somebody must say which. */
@@ -150,7 +150,7 @@ export const manyOpenUses = (c: Connection, operationId: number, t: number) =>
     [operationId, t],
   );
 export interface OpenUseSum {
-  operation_id: number;
+  operationId: number;
   job: string;
   t: number;
   minutes: number;
@@ -166,10 +166,10 @@ export const manyOpenUsesOf = (c: Connection, operationId: number) =>
 
 export interface PartsLogRow {
   id: number;
-  entry_id: number;
-  operation_id: number;
+  entryId: number;
+  operationId: number;
   parts: number;
-  happened_at: Date;
+  happenedAt: Date;
   who: string;
 }
 /** The latest logs of parts of an operation. */

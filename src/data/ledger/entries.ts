@@ -3,13 +3,13 @@ import { insert, many, maybeOne, one, type Connection } from '../database';
 export interface EntryRow {
   id: number;
   kind: string;
-  happened_at: Date;
-  recorded_at: Date;
+  happenedAt: Date;
+  recordedAt: Date;
   who: string;
-  form_id: string;
+  formId: string;
   counters: number | null;
   note: string | null;
-  countered_by: number | null;
+  counteredBy: number | null;
 }
 
 export interface NewEntry {
@@ -28,10 +28,10 @@ export const insertEntry = (c: Connection, e: NewEntry): Promise<number> =>
     'entry',
     {
       kind: e.kind,
-      happened_at: e.happenedAt,
-      recorded_at: e.recordedAt,
+      happenedAt: e.happenedAt,
+      recordedAt: e.recordedAt,
       who: e.who,
-      form_id: e.formId,
+      formId: e.formId,
       counters: e.counters,
       note: e.note,
     },
@@ -58,7 +58,7 @@ export const manyEntries = (c: Connection, limit: number, before: number | null)
   ]);
 
 export const maybeFormAnswer = (c: Connection, formId: string) =>
-  maybeOne<{ input_digest: string; answer: unknown }>(
+  maybeOne<{ inputDigest: string; answer: unknown }>(
     c,
     'select input_digest, answer from form_answer where form_id = $1',
     [formId],
@@ -66,7 +66,7 @@ export const maybeFormAnswer = (c: Connection, formId: string) =>
 
 /** The answers that were given to some forms. */
 export const manyFormAnswers = (c: Connection, formIds: readonly string[]) =>
-  many<{ form_id: string; answer: Record<string, unknown> }>(
+  many<{ formId: string; answer: Record<string, unknown> }>(
     c,
     'select form_id, answer from form_answer where form_id = any ($1::uuid[])',
     [formIds],

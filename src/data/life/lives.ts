@@ -3,22 +3,22 @@ import { many, maybeOne, type Connection } from '../database';
 
 /** A life: what it has cut, and how it ended. */
 export interface LifeRow {
-  edge_set_id: number;
-  item_id: number;
+  edgeSetId: number;
+  itemId: number;
   mark: string;
   fresh: boolean;
   minutes: number;
   parts: number;
-  lower_bound: boolean;
+  lowerBound: boolean;
   /** How many materials it cut; the one it was, null where none or several. */
   materials: number;
-  material_id: number | null;
-  began_at: Date;
+  materialId: number | null;
+  beganAt: Date;
   ended: Ending | null;
-  ended_entry_id: number | null;
-  ended_at: Date | null;
+  endedEntryId: number | null;
+  endedAt: Date | null;
   signs: string[] | null;
-  cost_cents: number | null;
+  costCents: number | null;
   note: string | null;
 }
 const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
@@ -45,8 +45,8 @@ export const manyLivesApart = (c: Connection, limit: number) =>
 
 /** Times of the lives of a cutter in a material that the statistics take, running ones too. */
 export interface LifeTimesRow {
-  item_id: number;
-  material_id: number;
+  itemId: number;
+  materialId: number;
   /** How many there are in all; at most `each` of them come, the latest begun first. */
   lives: number;
   minutes: number[];
@@ -84,19 +84,19 @@ export const manyLifeLines = (
   );
 
 export interface EdgeUseRow {
-  edge_set_id: number;
-  item_id: number;
+  edgeSetId: number;
+  itemId: number;
   fresh: boolean;
   minutes: number;
   /** Minutes in each material it cut. */
-  uses: { material_id: number; minutes: number }[];
+  uses: { materialId: number; minutes: number }[];
 }
 /** What some edge sets have cut so far. */
 export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
   many<EdgeUseRow>(
     c,
     `select n.edge_set_id, n.item_id, n.fresh, n.minutes,
-       coalesce((select json_agg(json_build_object('material_id', u.material_id, 'minutes', u.minutes) order by u.material_id)
+       coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
                  from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
      from life_now n where n.edge_set_id = any ($1)`,
     [edgeSetIds],
@@ -114,7 +114,7 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
   many<RunningRow>(
     c,
     `select n.edge_set_id, n.item_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
-       coalesce((select json_agg(json_build_object('material_id', u.material_id, 'minutes', u.minutes) order by u.material_id)
+       coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
                  from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
      from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
      -- The present edges of the piece: grinding or turning them began a new set.
@@ -126,11 +126,11 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
   );
 
 export interface WearRow {
-  entry_id: number;
-  edge_set_id: number;
-  flank_wear_mm: number;
-  flank_wear_entered: string;
-  happened_at: Date;
+  entryId: number;
+  edgeSetId: number;
+  flankWearMm: number;
+  flankWearEntered: string;
+  happenedAt: Date;
   who: string;
   note: string | null;
 }

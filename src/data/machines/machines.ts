@@ -6,22 +6,22 @@ export interface MachineRow {
   id: number;
   code: string;
   name: string;
-  entry_id: number;
-  figures_entry_id: number;
-  figures_since: Date;
+  entryId: number;
+  figuresEntryId: number;
+  figuresSince: Date;
   taper: string;
-  k_mm: number;
-  k_entered: string;
-  length_school: LengthSchool;
-  k0_mm: number | null;
-  master_length_mm: number | null;
-  diameter_school: DiameterSchool;
+  kMm: number;
+  kEntered: string;
+  lengthSchool: LengthSchool;
+  k0Mm: number | null;
+  masterLengthMm: number | null;
+  diameterSchool: DiameterSchool;
   units: LengthUnit;
-  h_equals_t: boolean;
-  rpm_max: number | null;
-  feed_max_mm_min: number | null;
-  rapid_mm_min: number | null;
-  tool_change_s: number | null;
+  hEqualsT: boolean;
+  rpmMax: number | null;
+  feedMaxMmMin: number | null;
+  rapidMmMin: number | null;
+  toolChangeS: number | null;
 }
 const MACHINE = `select m.id, m.code, m.name, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
     f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s

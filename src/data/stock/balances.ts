@@ -3,15 +3,15 @@ import type { ItemKind } from '@/core/cutters';
 import type { PlaceKind } from './places';
 
 export interface BalanceRow {
-  item_id: number;
-  place_id: number;
+  itemId: number;
+  placeId: number;
   place: string;
-  place_kind: PlaceKind;
-  lot_id: number | null;
+  placeKind: PlaceKind;
+  lotId: number | null;
   /** The maker's lot, whose stock it is, how many edges are left: null where it is ordinary stock of our own. */
   lot: string | null;
   owner: string | null;
-  edges_left: number | null;
+  edgesLeft: number | null;
   quantity: number;
   /** Of them, marked pieces: used cutters that lie here. */
   pieces: number;
@@ -41,7 +41,7 @@ export const manyBalancesAt = (c: Connection, placeIds: readonly number[], limit
   );
 /** How much lies at each place: parcels, and pieces of them. */
 export const manyPlaceTotals = (c: Connection) =>
-  many<{ place_id: number; items: number; pieces: number }>(c, 'select * from place_now');
+  many<{ placeId: number; items: number; pieces: number }>(c, 'select * from place_now');
 export const maybeBalance = (c: Connection, itemId: number, placeId: number, lotId: number | null = null) =>
   maybeOne<BalanceRow>(
     c,
@@ -73,11 +73,11 @@ export async function lotOf(
     c,
     'lot',
     {
-      item_id: itemId,
+      itemId: itemId,
       code: marks.code,
-      owner_supplier_id: marks.ownerId,
-      edges_left: marks.edgesLeft,
-      entry_id: entryId,
+      ownerSupplierId: marks.ownerId,
+      edgesLeft: marks.edgesLeft,
+      entryId: entryId,
     },
     'id',
   );
@@ -104,12 +104,12 @@ export const insertMovement = (c: Connection, m: NewMovement): Promise<number> =
     c,
     'movement',
     {
-      entry_id: m.entryId,
-      item_id: m.itemId,
-      piece_id: m.pieceId ?? null,
-      lot_id: m.lotId ?? null,
-      from_place_id: m.from,
-      to_place_id: m.to,
+      entryId: m.entryId,
+      itemId: m.itemId,
+      pieceId: m.pieceId ?? null,
+      lotId: m.lotId ?? null,
+      fromPlaceId: m.from,
+      toPlaceId: m.to,
       quantity: m.quantity,
     },
     'id',
@@ -118,22 +118,22 @@ export const insertMovement = (c: Connection, m: NewMovement): Promise<number> =
 export interface PieceRow {
   id: number;
   mark: string;
-  item_id: number;
-  lot_id: number | null;
-  entry_id: number;
-  place_id: number | null;
+  itemId: number;
+  lotId: number | null;
+  entryId: number;
+  placeId: number | null;
   place: string | null;
-  place_kind: PlaceKind | null;
-  edge_set_id: number;
-  edge_set_entry_id: number;
+  placeKind: PlaceKind | null;
+  edgeSetId: number;
+  edgeSetEntryId: number;
   fresh: boolean;
-  ended_entry_id: number | null;
-  ended_at: Date | null;
+  endedEntryId: number | null;
+  endedAt: Date | null;
   grade: string | null;
-  grade_entry_id: number | null;
-  good_zone: string | null;
-  good_from_mm: number | null;
-  good_to_mm: number | null;
+  gradeEntryId: number | null;
+  goodZone: string | null;
+  goodFromMm: number | null;
+  goodToMm: number | null;
   /** It was reground; with what it was recoated then, null where nobody said. */
   reground: boolean;
   recoated: string | null;

@@ -1,12 +1,12 @@
 import { many, maybeOne, type Connection } from '../database';
 
 export interface Mounted {
-  edge_set_id: number;
-  entry_id: number;
-  item_id: number;
+  edgeSetId: number;
+  entryId: number;
+  itemId: number;
   item: string;
-  lot_id: number | null;
-  edges_left: number | null;
+  lotId: number | null;
+  edgesLeft: number | null;
   quantity: number;
 }
 /** The inserts that are in a body now; null when it is bare. */
@@ -21,7 +21,7 @@ export const maybeMounted = (c: Connection, pieceId: number) =>
   );
 
 export interface SeatRow {
-  piece_id: number;
+  pieceId: number;
   seat: number;
   damaged: boolean;
   note: string | null;

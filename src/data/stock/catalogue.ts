@@ -21,7 +21,7 @@ export interface CatalogueQuestion {
 
 /** One line of the catalogue as it is kept ready. */
 export interface CatalogueRow {
-  item_id: number;
+  itemId: number;
   code: string;
   kind: ItemKind;
   family: Family | null;
@@ -91,7 +91,7 @@ export const catalogueRows = (c: Connection, q: CatalogueQuestion) =>
   pageOf<CatalogueRow>(c, cataloguePaged(q), q.limit);
 
 export interface ItemFacts {
-  item_id: number;
+  itemId: number;
   facts: Pick<FactRow, 'symbol' | 'text' | 'unit' | 'value' | 'origin'>[];
 }
 /** Facts in force of a page's items, one row an item: a list has no room for who said them and when. */
@@ -104,7 +104,7 @@ export const manyItemFacts = (c: Connection, itemIds: readonly number[]) =>
   );
 
 export interface ItemPlaces {
-  item_id: number;
+  itemId: number;
   places: { place: string; kind: string; quantity: number; theirs: number }[];
 }
 /** What lies where of a page's items, one row an item; `theirs`: of them a supplier's until used. */
@@ -139,7 +139,7 @@ export const manyTakeableIds = async (
   const p = (value: Param) => `$${params.push(value)}`;
   const conditions = [`n.kind = any (${p(kinds)}::text[])`, ...itemConditions(q, p)];
   return (
-    await many<{ item_id: number }>(
+    await many<{ itemId: number }>(
       c,
       `select n.item_id from item_now n where ${conditions.join(' and ')}
        and (n.unused > 0 or exists (select 1 from piece x join piece_place pp on pp.piece_id = x.id join place q on q.id = pp.place_id
@@ -147,7 +147,7 @@ export const manyTakeableIds = async (
        order by n.sort_code, n.item_id limit ${p(limit)}`,
       params,
     )
-  ).map((r) => r.item_id);
+  ).map((r) => r.itemId);
 };
 
 /** Numbers of all items that answer a question, in its order. */
@@ -156,5 +156,5 @@ export async function manyCatalogueIds(c: Connection, q: CatalogueQuestion): Pro
     { ...cataloguePaged({ ...q, from: null }), select: 'x.item_id', outer: '' },
     null,
   );
-  return (await many<{ item_id: number }>(c, sql, params)).map((r) => r.item_id);
+  return (await many<{ itemId: number }>(c, sql, params)).map((r) => r.itemId);
 }

@@ -1,17 +1,17 @@
 import { many, type Connection } from '../database';
 
 export interface TakingRow {
-  supplier_id: number;
+  supplierId: number;
   supplier: string;
-  supplier_name: string;
-  item_id: number;
+  supplierName: string;
+  itemId: number;
   item: string;
   lot: string | null;
   /** Taken, less what came back unused. Negative: more came back than was taken since. */
   quantity: number;
   since: Date;
   /** The newest movement in it. */
-  up_to: number;
+  upTo: number;
 }
 /**
  * What was taken of suppliers' own stock and is not settled, a row for each item and lot. Taken is what leaves the
@@ -44,11 +44,11 @@ export const manyTakings = (c: Connection, upTo: number | null = null) =>
   );
 
 export interface SettlementRow {
-  entry_id: number;
+  entryId: number;
   supplier: string;
   reference: string | null;
   who: string;
-  happened_at: Date;
+  happenedAt: Date;
 }
 /** What was settled with suppliers, the latest first. */
 export const manySettlements = (c: Connection, limit = 20) =>

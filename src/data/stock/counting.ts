@@ -4,14 +4,14 @@ import type { PlaceKind } from './places';
 export interface SheetRow {
   id: number;
   number: string;
-  place_id: number;
+  placeId: number;
   place: string;
-  entry_id: number;
+  entryId: number;
   who: string;
-  happened_at: Date;
-  booked_entry_id: number | null;
-  booked_by: string | null;
-  booked_at: Date | null;
+  happenedAt: Date;
+  bookedEntryId: number | null;
+  bookedBy: string | null;
+  bookedAt: Date | null;
   explained: string | null;
 }
 const SHEET = `select s.id, s.number, s.place_id, p.code as place, s.entry_id, e.who, e.happened_at,
@@ -26,17 +26,17 @@ export const maybeSheet = (c: Connection, number: string) =>
   maybeOne<SheetRow>(c, `${SHEET} where s.number = $1`, [number]);
 
 export interface CountLineRow {
-  entry_id: number;
-  place_id: number;
+  entryId: number;
+  placeId: number;
   place: string;
-  item_id: number;
+  itemId: number;
   item: string;
-  lot_id: number | null;
+  lotId: number | null;
   lot: string | null;
   counted: number;
   expected: number;
   who: string;
-  happened_at: Date;
+  happenedAt: Date;
 }
 /** The latest line of each item and lot at each place of a sheet. */
 export const manyCountLines = (c: Connection, sheetId: number) =>
@@ -51,20 +51,20 @@ export const manyCountLines = (c: Connection, sheetId: number) =>
 
 export interface MovementRow {
   id: number;
-  entry_id: number;
+  entryId: number;
   kind: string;
   who: string;
-  happened_at: Date;
+  happenedAt: Date;
   note: string | null;
   counters: number | null;
-  countered_by: number | null;
+  counteredBy: number | null;
   item: string;
   piece: string | null;
   lot: string | null;
-  from_place: string | null;
-  from_kind: PlaceKind | null;
-  to_place: string | null;
-  to_kind: PlaceKind | null;
+  fromPlace: string | null;
+  fromKind: PlaceKind | null;
+  toPlace: string | null;
+  toKind: PlaceKind | null;
   quantity: number;
 }
 /** What the history is asked for: everything, or all of an item, a piece, a place, a person; newest first, before an id. */
@@ -124,13 +124,13 @@ export const manyReceipts = (c: Connection, itemId: number) =>
   );
 
 export interface LoanRow {
-  entry_id: number;
+  entryId: number;
   item: string;
   piece: string | null;
   person: string;
   quantity: number;
   due: string | null;
-  happened_at: Date;
+  happenedAt: Date;
   /** How many of the item (or the piece) this person has now. */
   has: number;
 }

@@ -7,7 +7,7 @@ export interface ItemRow {
   kind: ItemKind;
   maker: string | null;
   family: Family | null;
-  entry_id: number;
+  entryId: number;
 }
 /** Of each item that stands there is one kept line. */
 const LIVE = 'select i.* from item i join item_now n on n.item_id = i.id';
@@ -20,15 +20,15 @@ export const maybeItem = (c: Connection, code: string) =>
 export const oneItemById = (c: Connection, id: number) => one<ItemRow>(c, `${LIVE} where i.id = $1`, [id]);
 
 export interface FactRow {
-  entry_id: number;
-  item_id: number;
+  entryId: number;
+  itemId: number;
   symbol: string;
   text: string;
   unit: 'mm' | 'inch' | 'deg' | '' | 'words';
   /** mm where a length; null where the fact is words. */
   value: number | null;
   origin: Origin;
-  happened_at: Date;
+  happenedAt: Date;
   who: string;
 }
 /** The fact in force for each item and symbol, with who said it and when: the latest by happened_at, then id. */
@@ -87,14 +87,14 @@ export const insertFactRows = (c: Connection, entryId: number, facts: readonly N
   );
 
 export interface LinkRow {
-  entry_id: number;
-  item_id: number;
+  entryId: number;
+  itemId: number;
   item: string;
-  earlier_item_id: number;
+  earlierItemId: number;
   earlier: string;
   relation: 'version' | 'substitute';
   reason: string;
-  happened_at: Date;
+  happenedAt: Date;
 }
 /** Newer versions and substitutes of items, and what they follow. */
 export const manyLinks = (c: Connection, itemIds: readonly number[]) =>
@@ -121,10 +121,10 @@ export const versionsBefore = async (c: Connection, itemId: number): Promise<num
 
 export type Standing = 'approved' | 'trial' | 'discontinued' | 'rejected';
 export interface StandingRow {
-  item_id: number;
+  itemId: number;
   standing: Standing;
   reason: string;
-  happened_at: Date;
+  happenedAt: Date;
 }
 /** How an item stands, the latest word. */
 export const manyStandings = (c: Connection, itemIds: readonly number[]) =>
@@ -136,8 +136,8 @@ export const manyStandings = (c: Connection, itemIds: readonly number[]) =>
   );
 
 export interface AssumedLifeRow {
-  item_id: number;
-  material_id: number | null;
+  itemId: number;
+  materialId: number | null;
   minutes: number;
   origin: Origin;
 }
@@ -151,15 +151,15 @@ export const manyAssumedLives = (c: Connection, itemIds: readonly number[]) =>
   );
 
 export interface SupplyRow {
-  entry_id: number;
-  item_id: number;
-  supplier_id: number;
+  entryId: number;
+  itemId: number;
+  supplierId: number;
   supplier: string;
-  order_code: string;
-  price_cents: number | null;
+  orderCode: string;
+  priceCents: number | null;
   pack: number;
   minimum: number;
-  lead_time_days: number | null;
+  leadTimeDays: number | null;
 }
 export const manySupplies = (c: Connection, itemIds: readonly number[]) =>
   many<SupplyRow>(
@@ -184,7 +184,7 @@ export async function manyHoldersOf(
   after: number,
   lookedAt: number,
 ): Promise<{ fit: { code: string; shanks: string | null }[]; next: number | null }> {
-  const rows = await many<{ item_id: number; code: string; shanks: string | null; fits: boolean | null }>(
+  const rows = await many<{ itemId: number; code: string; shanks: string | null; fits: boolean | null }>(
     c,
     `select n.item_id, i.code, sh.text as shanks, lo.value <= $1 + ${SAME_SHANK} and hi.value >= $1 - ${SAME_SHANK} as fits
      from (select x.item_id from item_now x where x.kind in ('holder', 'collet', 'extension') and x.item_id > $2
@@ -195,7 +195,7 @@ export async function manyHoldersOf(
      left join fact_now sh on sh.item_id = n.item_id and sh.symbol = 'SHANKS' order by n.item_id`,
     [shank, after, lookedAt],
   );
-  return { fit: rows.filter((r) => r.fits), next: rows.length < lookedAt ? null : rows.at(-1)!.item_id };
+  return { fit: rows.filter((r) => r.fits), next: rows.length < lookedAt ? null : rows.at(-1)!.itemId };
 }
 /** What comes nearest to taking a shank from below and from above. */
 export const manyNearestHolders = (c: Connection, shank: number) =>
@@ -314,7 +314,7 @@ export const manyNearItems = async (
       limit ${wanted}) union ${nearest} ${misses})`;
   };
   return (
-    await many<{ item_id: number }>(
+    await many<{ itemId: number }>(
       c,
       `select x.item_id from unnest($1::text[], $2::float8[], $3::int[], $4::int[]) w(family, near, below, above)
        cross join lateral (${side(true, '>', 1, 4)} union ${side(true, '=', 0.5, 2)} union ${side(false, '>', 1, 4)} union ${side(false, '=', 0.5, 2)}) x
@@ -328,7 +328,7 @@ export const manyNearItems = async (
         depth,
       ],
     )
-  ).map((r) => r.item_id);
+  ).map((r) => r.itemId);
 };
 
 /** How many cutters and bodies there are of some families, counted to one beyond a number. */

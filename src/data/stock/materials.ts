@@ -4,8 +4,8 @@ export interface MaterialRow {
   id: number;
   code: string;
   name: string;
-  iso_group: string;
-  entry_id: number;
+  isoGroup: string;
+  entryId: number;
 }
 const LIVE = 'select m.* from material m join live_entry e on e.id = m.entry_id';
 export const manyMaterials = (c: Connection) => many<MaterialRow>(c, `${LIVE} order by m.code`);
@@ -16,8 +16,8 @@ export interface SupplierRow {
   id: number;
   code: string;
   name: string;
-  entry_id: number;
-  lead_time_days: number | null;
+  entryId: number;
+  leadTimeDays: number | null;
 }
 const SUPPLIER = `select s.*, t.lead_time_days from supplier s join live_entry e on e.id = s.entry_id
   left join lateral (select x.lead_time_days from supplier_terms x join live_entry xe on xe.id = x.entry_id

@@ -2,13 +2,13 @@ import { many, maybeOne, type Connection } from '../database';
 
 /** A picture as it is listed, without its bytes. */
 export interface PictureLine {
-  entry_id: number;
+  entryId: number;
   shows: string;
   mark: string | null;
   width: number;
   height: number;
   who: string;
-  happened_at: Date;
+  happenedAt: Date;
 }
 /** Pictures of an item and of its pieces, the latest first. */
 export const manyPictures = (c: Connection, itemId: number) =>

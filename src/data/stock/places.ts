@@ -7,10 +7,10 @@ export interface PlaceRow {
   code: string;
   name: string;
   kind: PlaceKind;
-  parent_id: number | null;
+  parentId: number | null;
   /** Whose hand it is. */
   person: string | null;
-  entry_id: number | null;
+  entryId: number | null;
 }
 const LIVE = `select p.* from place p where (p.entry_id is null or exists (select 1 from live_entry e where e.id = p.entry_id))`;
 export const manyPlaces = (c: Connection) => many<PlaceRow>(c, `${LIVE} order by p.sort_code`);

@@ -1,14 +1,14 @@
 import { many, maybeOne, type Connection } from '../database';
 
 export interface RegrindOutRow {
-  entry_id: number;
-  piece_id: number;
+  entryId: number;
+  pieceId: number;
   mark: string;
-  item_id: number;
+  itemId: number;
   item: string;
   place: string;
   who: string;
-  happened_at: Date;
+  happenedAt: Date;
   due: string | null;
   wanted: string | null;
 }
@@ -27,22 +27,22 @@ export const maybeRegrindOut = (c: Connection, pieceId: number) =>
   maybeOne<RegrindOutRow>(c, `${OUT} and o.piece_id = $1`, [pieceId]);
 
 export interface RegroundRow {
-  entry_id: number;
-  piece_id: number;
-  dc_mm: number;
-  dc_entered: string;
-  lcf_mm: number;
-  lcf_entered: string;
+  entryId: number;
+  pieceId: number;
+  dcMm: number;
+  dcEntered: string;
+  lcfMm: number;
+  lcfEntered: string;
   recoated: string | null;
-  cost_cents: number | null;
-  happened_at: Date;
+  costCents: number | null;
+  happenedAt: Date;
   who: string;
 }
 /** How reground pieces are now, by piece. */
 export const presentSizes = async (c: Connection, pieceIds: readonly number[]) => {
   const sizes = new Map<number, { dc: number; lcf: number }>();
   for (const r of await manyReground(c, pieceIds))
-    if (!sizes.has(r.piece_id)) sizes.set(r.piece_id, { dc: r.dc_mm, lcf: r.lcf_mm });
+    if (!sizes.has(r.pieceId)) sizes.set(r.pieceId, { dc: r.dcMm, lcf: r.lcfMm });
   return sizes;
 };
 

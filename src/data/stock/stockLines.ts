@@ -28,7 +28,7 @@ export interface StockRow extends BalanceRow {
   kind: ItemKind;
   family: Family | null;
   maker: string | null;
-  place_name: string;
+  placeName: string;
 }
 
 const SORTS: Record<StockSort, readonly string[]> = {
@@ -98,13 +98,13 @@ const GRADE_NOW = `left join lateral (select gr.grade from grade gr join live_en
     and not exists (select 1 from life_now l join edge_set s on s.id = l.edge_set_id
                     where l.piece_id = p.id and (s.entry_id > ge.id or l.ended_id >= ge.id))
     order by ge.id desc limit 1) g on true`;
-type MarkRow = Pick<PieceRow, 'mark' | 'item_id' | 'lot_id' | 'grade'> & { place_id: number };
+type MarkRow = Pick<PieceRow, 'mark' | 'itemId' | 'lotId' | 'grade'> & { placeId: number };
 
 /** Where a parcel lies: some of an item, of one lot, at a place. */
 export interface Parcel {
-  item_id: number;
-  place_id: number;
-  lot_id: number | null;
+  itemId: number;
+  placeId: number;
+  lotId: number | null;
 }
 /** The first so many marked pieces of each of some parcels, with the grade that counts. */
 export const manyMarksOf = (c: Connection, parcels: readonly Parcel[], each: number) =>
@@ -116,7 +116,7 @@ export const manyMarksOf = (c: Connection, parcels: readonly Parcel[], each: num
                          where pp.place_id = x.place_id and pp.item_id = x.item_id and y.lot_id is not distinct from x.lot_id
                          order by pp.piece_id limit $4) p
      ${GRADE_NOW} order by p.mark`,
-    [parcels.map((p) => p.item_id), parcels.map((p) => p.place_id), parcels.map((p) => p.lot_id), each],
+    [parcels.map((p) => p.itemId), parcels.map((p) => p.placeId), parcels.map((p) => p.lotId), each],
   );
 
 /** All marked pieces of some items at some places: for a list that goes out. */

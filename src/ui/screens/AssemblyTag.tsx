@@ -34,24 +34,22 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
         <Row name="Length" unit={now ? unitWord : undefined} big>
           {now ? (
             m.state === 'in question' ? (
-              <span className="grade question">
-                ▲ {entered(now.gauge_length_entered, now.gauge_length_mm)}
-              </span>
+              <span className="grade question">▲ {entered(now.gaugeLengthEntered, now.gaugeLengthMm)}</span>
             ) : (
-              entered(now.gauge_length_entered, now.gauge_length_mm)
+              entered(now.gaugeLengthEntered, now.gaugeLengthMm)
             )
           ) : (
             <NotMeasured />
           )}
         </Row>
-        <Row name="Diameter" unit={now?.diameter_entered ? unitWord : undefined}>
-          {now?.diameter_entered ? entered(now.diameter_entered, now.diameter_mm) : <NotMeasured />}
+        <Row name="Diameter" unit={now?.diameterEntered ? unitWord : undefined}>
+          {now?.diameterEntered ? entered(now.diameterEntered, now.diameterMm) : <NotMeasured />}
         </Row>
         <Row name="Stickout" note={`${(card.stickoutMm / card.cutter.DC).toFixed(1)} × D`} unit={unitWord}>
           {entered(card.stickoutEntered, card.stickoutMm, 1)}
         </Row>
-        <Row name="Runout" unit={now?.runout_entered ? unitWord : undefined}>
-          {now?.runout_entered ? entered(now.runout_entered, now.runout_mm) : <NotMeasured />}
+        <Row name="Runout" unit={now?.runoutEntered ? unitWord : undefined}>
+          {now?.runoutEntered ? entered(now.runoutEntered, now.runoutMm) : <NotMeasured />}
         </Row>
       </div>
       {m.state === 'in question' && <Question card={card} />}
@@ -200,7 +198,7 @@ function Question({ card }: { card: AssemblyView }) {
   const { measurement } = card.measured;
   const judge = (accepted: boolean) =>
     send(
-      { measurement: measurement.entry_id, accepted, reason },
+      { measurement: measurement.entryId, accepted, reason },
       () => `${card.tag}: measurement ${accepted ? 'accepted' : 'rejected'}`,
     );
   return (
@@ -246,10 +244,10 @@ function Past({ card }: { card: AssemblyView }) {
       <h2>Measured before</h2>
       {card.measurements.length === 0 && <p className="soft">Never yet.</p>}
       {card.measurements.map((m) => (
-        <div key={m.entry_id} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>
-          <span className="fig">{entered(m.gauge_length_entered, m.gauge_length_mm)}</span>{' '}
+        <div key={m.entryId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>
+          <span className="fig">{entered(m.gaugeLengthEntered, m.gaugeLengthMm)}</span>{' '}
           <span className="soft small">
-            {moment(m.happened_at)}, {m.who}
+            {moment(m.happenedAt)}, {m.who}
           </span>{' '}
           {m.questions.length > 0 && (
             <GradeMark grade={m.accepted === null ? 'question' : m.accepted ? 'good' : 'stop'}>
@@ -260,7 +258,7 @@ function Past({ card }: { card: AssemblyView }) {
                   : `rejected: ${m.reason}`}
             </GradeMark>
           )}
-          <EntryBack entry={m.entry_id} what={`the measurement of ${card.tag}`} />
+          <EntryBack entry={m.entryId} what={`the measurement of ${card.tag}`} />
         </div>
       ))}
       <p className="soft small">

@@ -191,12 +191,12 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
           </>
         )}
         {supply && (
-          <Row name={supply.supplier} note={supply.order_code}>
-            {supply.price_cents === null ? 'no price' : money(supply.price_cents)}
+          <Row name={supply.supplier} note={supply.orderCode}>
+            {supply.priceCents === null ? 'no price' : money(supply.priceCents)}
           </Row>
         )}
-        {p.say === 'order' && supply?.price_cents != null && (
-          <Row name="Together">{money(supply.price_cents * p.quantity)}</Row>
+        {p.say === 'order' && supply?.priceCents != null && (
+          <Row name="Together">{money(supply.priceCents * p.quantity)}</Row>
         )}
       </div>
       <p>{p.because.words}</p>
@@ -220,7 +220,7 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
                 name: 'promised',
                 label: 'Promised for',
                 kind: 'day',
-                start: supply.lead_time_days === null ? '' : addDays(today, supply.lead_time_days),
+                start: supply.leadTimeDays === null ? '' : addDays(today, supply.leadTimeDays),
               },
             ]}
             said={(d) => `${String(d.number)} recorded`}
@@ -252,7 +252,7 @@ function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; sho
         </Row>
         <Row name="Ordered">{o.quantity}</Row>
         <Row name="Promised">{shortDay(o.promised)}</Row>
-        {o.price_cents !== null && <Row name="Price each">{money(o.price_cents)}</Row>}
+        {o.priceCents !== null && <Row name="Price each">{money(o.priceCents)}</Row>}
       </div>
       <BecauseThis because={o.because} label="ordered because" />
       {open > 0 && (
@@ -277,7 +277,7 @@ function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; sho
           />
         </>
       )}
-      <EntryBack entry={o.entry_id} what={`order ${o.number}`} />
+      <EntryBack entry={o.entryId} what={`order ${o.number}`} />
     </Tag>
   );
 }

@@ -182,14 +182,14 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
             </thead>
             <tbody>
               {view.imports.map((i) => (
-                <tr key={i.entry_id}>
-                  <td>{moment(i.happened_at)}</td>
+                <tr key={i.entryId}>
+                  <td>{moment(i.happenedAt)}</td>
                   <td>{i.name}</td>
                   <td className="num fig">{i.added}</td>
                   <td className="num fig">{i.changed}</td>
                   <td>{i.who}</td>
                   <td>
-                    <EntryBack entry={i.entry_id} what={`the list ${i.name}`} />
+                    <EntryBack entry={i.entryId} what={`the list ${i.name}`} />
                   </td>
                 </tr>
               ))}

@@ -83,7 +83,7 @@ export function ItemMoves({
     label: 'Onto',
     kind: 'choice',
     options: cribPlaces(shop),
-    start: item.places.find((p) => inCrib(p.place_kind))?.place ?? '',
+    start: item.places.find((p) => inCrib(p.placeKind))?.place ?? '',
     add: SET_UP.place,
   };
   const fixed = { item: item.code };

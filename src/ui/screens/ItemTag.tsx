@@ -47,7 +47,7 @@ export function ItemTag({
 }) {
   const query = useQuery();
   const act = query.get('do');
-  const toGrade = item.pieces.filter((p) => p.ended_entry_id && !p.grade);
+  const toGrade = item.pieces.filter((p) => p.endedEntryId && !p.grade);
   const grades = openGrades(item, shop);
   const questions = item.cutter ? questionCutter(item.cutter) : [];
   return (
@@ -225,7 +225,7 @@ function Versions({ item }: { item: ItemLine }) {
   return (
     <ul className="small plainlist">
       {item.links.map((l) => (
-        <li key={l.entry_id}>
+        <li key={l.entryId}>
           {l.item === item.code ? (
             <>
               {l.relation === 'version' ? 'Newer version of ' : 'May stand in for '}
@@ -256,14 +256,14 @@ function Counts({ item }: { item: ItemLine }) {
       </Row>
       {item.places.map((p) => (
         <Row
-          key={`${p.place_id} ${p.lot_id}`}
+          key={`${p.placeId} ${p.lotId}`}
           name={p.place}
           note={
             [
-              p.pieces > 0 && p.place_kind !== 'build' && `${p.pieces} of them used`,
+              p.pieces > 0 && p.placeKind !== 'build' && `${p.pieces} of them used`,
               p.lot && `lot ${p.lot}`,
               p.owner && `${p.owner}’s until used`,
-              p.edges_left !== null && `${p.edges_left} edges left each`,
+              p.edgesLeft !== null && `${p.edgesLeft} edges left each`,
             ]
               .filter(Boolean)
               .join(', ') || undefined
@@ -317,7 +317,7 @@ function Facts({ item }: { item: ItemLine }) {
             <Row
               key={symbol}
               name={symbolSpec(symbol).words}
-              note={`${symbol}, ${ORIGIN_WORDS[fact.origin]}, ${day(fact.happened_at)}`}
+              note={`${symbol}, ${ORIGIN_WORDS[fact.origin]}, ${day(fact.happenedAt)}`}
               unit={length ? unitWord : undefined}
             >
               {length
@@ -359,15 +359,15 @@ function Supply({ item }: { item: ItemLine }) {
   const s = item.supply;
   if (!s) return null;
   const edges = item.facts.find((f) => f.symbol === 'EDGES') ?? item.facts.find((f) => f.symbol === 'CEDC');
-  const edge = item.kind === 'insert' ? pricePerEdge(s.price_cents, edges?.value ?? null) : null;
+  const edge = item.kind === 'insert' ? pricePerEdge(s.priceCents, edges?.value ?? null) : null;
   return (
     <p className="soft small">
-      {s.supplier} {s.order_code}
-      {s.price_cents !== null ? `, ${money(s.price_cents)} each` : ''}
+      {s.supplier} {s.orderCode}
+      {s.priceCents !== null ? `, ${money(s.priceCents)} each` : ''}
       {edge !== null
         ? `, ${money(Math.round(edge))} an edge (${edges!.value} edges${edges!.symbol === 'CEDC' ? ', as many as it has' : ''})`
         : ''}
-      , pack of {s.pack}, {s.lead_time_days ?? 'unknown'} days
+      , pack of {s.pack}, {s.leadTimeDays ?? 'unknown'} days
     </p>
   );
 }

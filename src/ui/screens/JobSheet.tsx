@@ -29,7 +29,7 @@ export function JobSheet({ job }: { job: JobView }) {
             {o.job} {o.part} {o.revision && `rev ${o.revision}`}
           </h1>
           <div className="soft">
-            {o.quantity} in {o.material} on {o.machine}, due {shortDay(o.due)} · {o.parts_made} made,{' '}
+            {o.quantity} in {o.material} on {o.machine}, due {shortDay(o.due)} · {o.partsMade} made,{' '}
             {job.partsLeft} left
           </div>
         </div>
@@ -126,9 +126,9 @@ export function JobSheet({ job }: { job: JobView }) {
         <div key={l.id} style={{ borderBottom: '1px dotted var(--line)' }}>
           <span className="fig">{l.parts}</span>{' '}
           <span className="soft small">
-            {moment(l.happened_at)}, {l.who}
+            {moment(l.happenedAt)}, {l.who}
           </span>{' '}
-          <EntryBack entry={l.entry_id} what={`${l.parts} parts logged ${moment(l.happened_at)}`} />
+          <EntryBack entry={l.entryId} what={`${l.parts} parts logged ${moment(l.happenedAt)}`} />
         </div>
       ))}
       {job.moreLogs && (

@@ -155,7 +155,7 @@ function DoneList({ view }: { view: JobsView }) {
               <td>{o.material}</td>
               <td>{o.machine}</td>
               <td className="num fig">
-                {o.parts_made} <span className="soft">of {o.quantity}</span>
+                {o.partsMade} <span className="soft">of {o.quantity}</span>
               </td>
               <td className="fig">{shortDay(o.due)}</td>
             </tr>

@@ -74,9 +74,9 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
                 </td>
                 <td>{m.name}</td>
                 <td>{m.taper}</td>
-                <td className="num fig">{show(m.k_mm)}</td>
-                <td>{LENGTH_SCHOOLS[m.length_school]}</td>
-                <td>{DIAMETER_SCHOOLS[m.diameter_school]}</td>
+                <td className="num fig">{show(m.kMm)}</td>
+                <td>{LENGTH_SCHOOLS[m.lengthSchool]}</td>
+                <td>{DIAMETER_SCHOOLS[m.diameterSchool]}</td>
                 <td>{m.units}</td>
               </tr>
             ))}
@@ -88,14 +88,14 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
         <Little kind="person" rows={shop.people.map((p) => [p.initials, p.name])} />
         <Little
           kind="place"
-          rows={shop.places.filter((p) => p.entry_id !== null).map((p) => [p.code, p.name])}
+          rows={shop.places.filter((p) => p.entryId !== null).map((p) => [p.code, p.name])}
         />
-        <Little kind="material" rows={shop.materials.map((m) => [m.code, `${m.name} (${m.iso_group})`])} />
+        <Little kind="material" rows={shop.materials.map((m) => [m.code, `${m.name} (${m.isoGroup})`])} />
         <Little
           kind="supplier"
           rows={shop.suppliers.map((s) => [
             s.code,
-            `${s.name}, ${s.lead_time_days === null ? 'lead time not known' : `${s.lead_time_days} days`}`,
+            `${s.name}, ${s.leadTimeDays === null ? 'lead time not known' : `${s.leadTimeDays} days`}`,
           ])}
         />
       </div>
@@ -129,41 +129,41 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
   const starts: Record<string, string> = {
     // Everything in force is filled in, with its unit: what is left out of new figures is not known any more.
     taper: m.taper,
-    k: m.k_entered,
-    k0: inMm(m.k0_mm),
-    masterLength: inMm(m.master_length_mm),
-    feedMax: inMm(m.feed_max_mm_min),
-    rapid: inMm(m.rapid_mm_min),
-    lengthSchool: m.length_school,
-    diameterSchool: m.diameter_school,
+    k: m.kEntered,
+    k0: inMm(m.k0Mm),
+    masterLength: inMm(m.masterLengthMm),
+    feedMax: inMm(m.feedMaxMmMin),
+    rapid: inMm(m.rapidMmMin),
+    lengthSchool: m.lengthSchool,
+    diameterSchool: m.diameterSchool,
     units: m.units,
-    hEqualsT: m.h_equals_t ? 'yes' : 'no',
-    rpmMax: m.rpm_max === null ? '' : String(m.rpm_max),
-    toolChangeS: m.tool_change_s === null ? '' : String(m.tool_change_s),
+    hEqualsT: m.hEqualsT ? 'yes' : 'no',
+    rpmMax: m.rpmMax === null ? '' : String(m.rpmMax),
+    toolChangeS: m.toolChangeS === null ? '' : String(m.toolChangeS),
   };
   return (
     <Tag
       over={m.name}
       number={m.code}
-      words={`${m.taper}, ${LENGTH_SCHOOLS[m.length_school]}`}
+      words={`${m.taper}, ${LENGTH_SCHOOLS[m.lengthSchool]}`}
       closeHref={query.href({ open: null, do: null })}
     >
       <div className="rows">
         <Row name="K" note={unitWord} big>
-          {entered(m.k_entered, m.k_mm)}
+          {entered(m.kEntered, m.kMm)}
         </Row>
-        <Row name="since">{day(m.figures_since)}</Row>
-        {m.k0_mm !== null && <Row name="Stand K0">{show(m.k0_mm)}</Row>}
-        {m.master_length_mm !== null && <Row name="Master tool">{show(m.master_length_mm)}</Row>}
-        <Row name="H must equal T">{m.h_equals_t ? 'yes' : 'no'}</Row>
-        <Row name="Highest rev/min">{m.rpm_max ?? unknown}</Row>
+        <Row name="since">{day(m.figuresSince)}</Row>
+        {m.k0Mm !== null && <Row name="Stand K0">{show(m.k0Mm)}</Row>}
+        {m.masterLengthMm !== null && <Row name="Master tool">{show(m.masterLengthMm)}</Row>}
+        <Row name="H must equal T">{m.hEqualsT ? 'yes' : 'no'}</Row>
+        <Row name="Highest rev/min">{m.rpmMax ?? unknown}</Row>
         <Row name="Feed ceiling" note={`${unitWord}/min`}>
-          {m.feed_max_mm_min === null ? unknown : show(m.feed_max_mm_min, 0)}
+          {m.feedMaxMmMin === null ? unknown : show(m.feedMaxMmMin, 0)}
         </Row>
         <Row name="Rapid" note={`${unitWord}/min`}>
-          {m.rapid_mm_min === null ? unknown : show(m.rapid_mm_min, 0)}
+          {m.rapidMmMin === null ? unknown : show(m.rapidMmMin, 0)}
         </Row>
-        <Row name="Tool change">{m.tool_change_s === null ? unknown : `${m.tool_change_s} s`}</Row>
+        <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
       </div>
       {query.get('do') === 'figures' ? (
         <>

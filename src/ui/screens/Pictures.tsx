@@ -49,16 +49,16 @@ export function Pictures({
       {pictures.length > 0 && (
         <div className="pictures">
           {pictures.map((p) => (
-            <figure key={p.entry_id}>
-              <a href={`/api/v1/pictures/${p.entry_id}`} target="_blank" rel="noreferrer">
+            <figure key={p.entryId}>
+              <a href={`/api/v1/pictures/${p.entryId}`} target="_blank" rel="noreferrer">
                 {/* Kept pictures are small already and come from this server alone. */}
                 {/* eslint-disable-next-line @next/next/no-img-element */}
-                <img src={`/api/v1/pictures/${p.entry_id}/small`} alt={`${p.mark ?? code}: ${p.shows}`} />
+                <img src={`/api/v1/pictures/${p.entryId}/small`} alt={`${p.mark ?? code}: ${p.shows}`} />
               </a>
               <figcaption className="small soft">
                 {p.shows}
-                {p.mark ? `, ${p.mark}` : ''}, {day(p.happened_at)}, {p.who}{' '}
-                <EntryBack entry={p.entry_id} what={`the picture ${p.shows}`} />
+                {p.mark ? `, ${p.mark}` : ''}, {day(p.happenedAt)}, {p.who}{' '}
+                <EntryBack entry={p.entryId} what={`the picture ${p.shows}`} />
               </figcaption>
             </figure>
           ))}

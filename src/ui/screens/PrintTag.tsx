@@ -25,10 +25,10 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
           <div className="no">{card.tag}</div>
           <div className="words">{card.cutter.words}</div>
           <div className="line">
-            L <b>{m ? m.gauge_length_entered.replace(' mm', '') : ''}</b>
+            L <b>{m ? m.gaugeLengthEntered.replace(' mm', '') : ''}</b>
           </div>
           <div className="line">
-            D <b>{m?.diameter_entered ? m.diameter_entered.replace(' mm', '') : ''}</b>
+            D <b>{m?.diameterEntered ? m.diameterEntered.replace(' mm', '') : ''}</b>
           </div>
           <div style={{ fontSize: '2mm', marginTop: '.4mm', lineHeight: 1.1 }}>
             {registers.map((r) => (

@@ -21,7 +21,7 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
           {o.job} {o.part}
         </h1>
         <div className="soft">
-          {o.machine} · {o.parts_made} of {o.quantity} made
+          {o.machine} · {o.partsMade} of {o.quantity} made
         </div>
         {!who && <p className="ask">Pick your initials first: under Areas.</p>}
         <h2>Parts made since the last log</h2>

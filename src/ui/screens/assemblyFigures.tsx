@@ -54,7 +54,7 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
           )}
         </Row>
         <Row name="Flank wear" note={`worn at ${show(card.wear.limitMm, 2)}`}>
-          {card.wear.latest ? show(card.wear.latest.flank_wear_mm, 2) : <NotMeasured />}
+          {card.wear.latest ? show(card.wear.latest.flankWearMm, 2) : <NotMeasured />}
         </Row>
       </div>
       {card.ties.map((t) => (

@@ -49,7 +49,7 @@ export const inserts: Search = asking<StockView>('stock', { kind: 'insert', limi
       l.words,
       l.lot && `lot ${l.lot}`,
       l.owner && `${l.owner}’s until used`,
-      l.edges_left !== null && `${l.edges_left} edges left each`,
+      l.edgesLeft !== null && `${l.edgesLeft} edges left each`,
     ]
       .filter(Boolean)
       .join(', '),
@@ -61,5 +61,5 @@ const parcelInput = (l: StockLine) => ({
   from: l.place,
   ...(l.lot ? { lot: l.lot } : {}),
   ...(l.owner ? { supplier: l.owner } : {}),
-  ...(l.edges_left !== null ? { edgesLeft: l.edges_left } : {}),
+  ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
 });

@@ -260,7 +260,7 @@ describe('ending a life', () => {
 
 describe('at the machine', () => {
   const job = {
-    operation: { id: 5, job: 'J-1', part: 'Block', machine: 'M2', quantity: 40, parts_made: 10 },
+    operation: { id: 5, job: 'J-1', part: 'Block', machine: 'M2', quantity: 40, partsMade: 10 },
     tools: [
       { t: 7, tag: 'A-0001', words: 'end mill' },
       { t: 8, tag: null, words: null },

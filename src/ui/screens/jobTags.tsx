@@ -100,10 +100,10 @@ export function OperationTag({ job }: { job: JobView }) {
           {job.partsLeft}
         </Row>
         <Row name="Highest Z beside the cut" note={unitWord}>
-          {o.highest_beside_entered ? entered(o.highest_beside_entered, o.highest_beside_mm, 2) : unknown}
+          {o.highestBesideEntered ? entered(o.highestBesideEntered, o.highestBesideMm, 2) : unknown}
         </Row>
         <Row name="Part zero above datum" note={unitWord}>
-          {o.part_zero_entered ? entered(o.part_zero_entered, o.part_zero_mm) : unknown}
+          {o.partZeroEntered ? entered(o.partZeroEntered, o.partZeroMm) : unknown}
         </Row>
       </div>
       <h2>State them anew</h2>
@@ -117,7 +117,7 @@ export function OperationTag({ job }: { job: JobView }) {
             label: 'Highest Z beside the cut',
             kind: 'length',
             optional: true,
-            start: o.highest_beside_entered ?? '',
+            start: o.highestBesideEntered ?? '',
             help: 'part top or jaw, in the program’s coordinates',
           },
           {
@@ -125,7 +125,7 @@ export function OperationTag({ job }: { job: JobView }) {
             label: 'Part zero above datum',
             kind: 'length',
             optional: true,
-            start: o.part_zero_entered ?? '',
+            start: o.partZeroEntered ?? '',
           },
         ]}
         said={() => `${o.job}: figures stated`}

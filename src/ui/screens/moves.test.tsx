@@ -19,14 +19,14 @@ jest.mock('next/navigation', () => ({
 }));
 
 const parcel = (over: Partial<ItemLine['places'][number]>): ItemLine['places'][number] => ({
-  item_id: 1,
-  place_id: 1,
+  itemId: 1,
+  placeId: 1,
   place: 'S1',
-  place_kind: 'shelf',
-  lot_id: null,
+  placeKind: 'shelf',
+  lotId: null,
   lot: null,
   owner: null,
-  edges_left: null,
+  edgesLeft: null,
   quantity: 3,
   pieces: 0,
   ...over,
@@ -34,22 +34,22 @@ const parcel = (over: Partial<ItemLine['places'][number]>): ItemLine['places'][n
 const piece = (over: Partial<ItemLine['pieces'][number]>): ItemLine['pieces'][number] => ({
   id: 1,
   mark: 'E-0001',
-  item_id: 1,
-  lot_id: null,
-  entry_id: 1,
-  place_id: 2,
+  itemId: 1,
+  lotId: null,
+  entryId: 1,
+  placeId: 2,
   place: 'USED',
-  place_kind: 'drawer',
-  edge_set_id: 1,
-  edge_set_entry_id: 1,
+  placeKind: 'drawer',
+  edgeSetId: 1,
+  edgeSetEntryId: 1,
   fresh: true,
-  ended_entry_id: 5,
-  ended_at: null,
+  endedEntryId: 5,
+  endedAt: null,
   grade: null,
-  grade_entry_id: null,
-  good_zone: null,
-  good_from_mm: null,
-  good_to_mm: null,
+  gradeEntryId: null,
+  goodZone: null,
+  goodFromMm: null,
+  goodToMm: null,
   reground: false,
   recoated: null,
   ...over,
@@ -87,12 +87,12 @@ describe('what can be taken from where it lies', () => {
   const told = item({
     places: [
       parcel({}),
-      parcel({ lot_id: 4, lot: 'B7', owner: 'NORD', edges_left: 2, quantity: 20 }),
-      parcel({ place: 'USED', place_kind: 'drawer', quantity: 1, pieces: 1 }),
-      parcel({ place: 'HAND-TO', place_kind: 'hand', quantity: 2 }),
+      parcel({ lotId: 4, lot: 'B7', owner: 'NORD', edgesLeft: 2, quantity: 20 }),
+      parcel({ place: 'USED', placeKind: 'drawer', quantity: 1, pieces: 1 }),
+      parcel({ place: 'HAND-TO', placeKind: 'hand', quantity: 2 }),
     ],
     pieces: [piece({ grade: 'aluminium' })],
-    lent: [piece({ mark: 'E-0002', place: 'HAND-TO', place_kind: 'hand', ended_entry_id: null })],
+    lent: [piece({ mark: 'E-0002', place: 'HAND-TO', placeKind: 'hand', endedEntryId: null })],
   });
   it('parcels that are told apart and marked pieces stand by themselves', () => {
     expect(thingOptions(told, inCrib).map(([, words]) => words)).toEqual([
@@ -117,7 +117,7 @@ describe('what can be taken from where it lies', () => {
 });
 
 describe('taking back', () => {
-  const lent = item({ places: [parcel({ place: 'HAND-TO', place_kind: 'hand', quantity: 1 })] });
+  const lent = item({ places: [parcel({ place: 'HAND-TO', placeKind: 'hand', quantity: 1 })] });
   it('sends the grade with signs, then the picture of the edge to the mark that came back', async () => {
     address = 'open=EM10&do=return';
     const posted: { path: string; body: Record<string, unknown> }[] = [];
@@ -191,10 +191,10 @@ describe('taking back', () => {
           unit: 'words',
           value: null,
           origin: 'maker',
-          item_id: 1,
+          itemId: 1,
           who: 'IK',
-          happened_at: new Date(0),
-          entry_id: 1,
+          happenedAt: new Date(0),
+          entryId: 1,
         },
       ],
     });
@@ -276,7 +276,7 @@ describe('finding while somebody types', () => {
   it('inserts are found a parcel at a time, each as the input that takes it', async () => {
     answers({
       lines: [
-        { item: 'CN', words: 'CNMG', place: 'S1', quantity: 8, lot: null, owner: 'NORD', edges_left: 3 },
+        { item: 'CN', words: 'CNMG', place: 'S1', quantity: 8, lot: null, owner: 'NORD', edgesLeft: 3 },
       ],
       next: null,
     });

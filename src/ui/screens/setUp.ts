@@ -127,7 +127,7 @@ export const SET_UP: Record<'person' | 'place' | 'material' | 'supplier' | 'mach
 /** What is there of each kind. */
 export const countOf = (shop: ShopView): Record<keyof typeof SET_UP, number> => ({
   person: shop.people.length,
-  place: shop.places.filter((p) => p.entry_id !== null).length,
+  place: shop.places.filter((p) => p.entryId !== null).length,
   machine: shop.machines.length,
   material: shop.materials.length,
   supplier: shop.suppliers.length,

@@ -8,29 +8,29 @@ type Option = readonly [value: string, words: string];
  */
 export function thingOptions(item: ItemLine, at: (kind: string) => boolean): Option[] {
   const parcels = item.places
-    .filter((p) => at(p.place_kind) && p.quantity > p.pieces)
+    .filter((p) => at(p.placeKind) && p.quantity > p.pieces)
     .map((p): Option => {
       const apart = [
         p.lot && `lot ${p.lot}`,
         p.owner && `${p.owner}’s until used`,
-        p.edges_left !== null && `${p.edges_left} edges left each`,
+        p.edgesLeft !== null && `${p.edgesLeft} edges left each`,
       ].filter(Boolean);
       const value =
-        p.lot_id === null
+        p.lotId === null
           ? p.place
           : JSON.stringify({
               from: p.place,
               ...(p.lot ? { lot: p.lot } : {}),
               ...(p.owner ? { supplier: p.owner } : {}),
-              ...(p.edges_left !== null ? { edgesLeft: p.edges_left } : {}),
+              ...(p.edgesLeft !== null ? { edgesLeft: p.edgesLeft } : {}),
             });
       return [value, [`${p.place}, ${p.quantity - p.pieces} there`, ...apart].join(', ')];
     });
   const marked = [...item.pieces, ...item.lent]
-    .filter((p) => at(p.place_kind ?? ''))
+    .filter((p) => at(p.placeKind ?? ''))
     .map((p): Option => [
       JSON.stringify({ piece: p.mark }),
-      `${p.mark} at ${p.place}${p.grade ? `, graded ${p.grade}` : p.ended_entry_id ? ', to grade' : ', used'}`,
+      `${p.mark} at ${p.place}${p.grade ? `, graded ${p.grade}` : p.endedEntryId ? ', to grade' : ', used'}`,
     ]);
   return [...parcels, ...marked];
 }

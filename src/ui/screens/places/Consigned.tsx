@@ -26,10 +26,10 @@ export function Consigned({ view }: { view: ConsignedView }) {
           <h2>Settled</h2>
           <ul className="plainlist">
             {view.settled.map((s) => (
-              <li key={s.entry_id}>
-                {day(s.happened_at)} with {s.supplier}
+              <li key={s.entryId}>
+                {day(s.happenedAt)} with {s.supplier}
                 {s.reference ? `, ${s.reference}` : ''}, {s.who}{' '}
-                <EntryBack entry={s.entry_id} what={`the settlement with ${s.supplier}`} />
+                <EntryBack entry={s.entryId} what={`the settlement with ${s.supplier}`} />
               </li>
             ))}
           </ul>

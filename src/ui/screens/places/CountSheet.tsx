@@ -13,7 +13,7 @@ export function CountSheet({ view }: { view: CountView }) {
   const query = useQuery();
   const { send, problem, pending } = useVerb('enterCount');
   const sheet = view.sheet!;
-  const open = sheet.booked_entry_id === null;
+  const open = sheet.bookedEntryId === null;
   const [texts, setTexts] = useState<Record<string, string>>({});
   const [shown, setShown] = useState(false);
   const entered = view.lines.filter((l) => (texts[key(l)] ?? '').trim() !== '');
@@ -43,7 +43,7 @@ export function CountSheet({ view }: { view: CountView }) {
     >
       {!open && (
         <p>
-          Booked by {sheet.booked_by}. {sheet.explained}
+          Booked by {sheet.bookedBy}. {sheet.explained}
         </p>
       )}
       {open && (

@@ -23,7 +23,7 @@ export function Loans({ view }: { view: PlacesView }) {
       </thead>
       <tbody>
         {view.loans.map((l) => (
-          <tr key={l.entry_id}>
+          <tr key={l.entryId}>
             <td>
               <strong>{l.person}</strong>
             </td>
@@ -33,7 +33,7 @@ export function Loans({ view }: { view: PlacesView }) {
               </Link>
             </td>
             <td className="num fig">{l.out}</td>
-            <td>{day(l.happened_at)}</td>
+            <td>{day(l.happenedAt)}</td>
             <td>
               {l.due === null ? (
                 <span className="soft">no day was said</span>

@@ -67,8 +67,8 @@ export function Moves({ view }: { view: MovementsView }) {
         </thead>
         <tbody>
           {view.movements.map((m) => (
-            <tr key={m.id} style={m.countered_by !== null ? { textDecoration: 'line-through' } : undefined}>
-              <td>{moment(m.happened_at)}</td>
+            <tr key={m.id} style={m.counteredBy !== null ? { textDecoration: 'line-through' } : undefined}>
+              <td>{moment(m.happenedAt)}</td>
               <td>
                 <Link className="fig" href={`/places?show=moves&item=${encodeURIComponent(m.item)}`}>
                   {m.item}
@@ -81,16 +81,16 @@ export function Moves({ view }: { view: MovementsView }) {
                 {m.lot ? <span className="soft"> lot {m.lot}</span> : null}
               </td>
               <td className="num fig">{m.quantity}</td>
-              <td>{m.from_place ?? <span className="soft">outside</span>}</td>
-              <td>{m.to_place ?? <span className="soft">outside</span>}</td>
+              <td>{m.fromPlace ?? <span className="soft">outside</span>}</td>
+              <td>{m.toPlace ?? <span className="soft">outside</span>}</td>
               <td>
                 <Link href={`/places?show=moves&who=${m.who}`}>{m.who}</Link>
               </td>
               <td>
                 {ENTRY_WORDS[m.kind] ?? m.kind}
                 {m.note ? <span className="soft"> {m.note}</span> : null}{' '}
-                {m.countered_by === null && m.counters === null && (
-                  <EntryBack entry={m.entry_id} what={`entry ${m.entry_id}`} />
+                {m.counteredBy === null && m.counters === null && (
+                  <EntryBack entry={m.entryId} what={`entry ${m.entryId}`} />
                 )}
               </td>
             </tr>

@@ -42,14 +42,14 @@ export function PlaceTag({
         <div className="rows">
           {lines.map((l) => (
             <Row
-              key={`${l.place_id} ${l.item_id} ${l.lot_id}`}
+              key={`${l.placeId} ${l.itemId} ${l.lotId}`}
               name={l.item}
               note={[
                 l.words,
                 l.place !== place.code && `in ${l.place}`,
                 l.lot && `lot ${l.lot}`,
                 l.owner && `${l.owner}’s until used`,
-                l.edges_left !== null && `${l.edges_left} edges left each`,
+                l.edgesLeft !== null && `${l.edgesLeft} edges left each`,
                 l.marks.length > 0 && l.marks.join(' '),
               ]
                 .filter(Boolean)

@@ -57,7 +57,7 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
     ['stock', 'All stock', 0],
     ['loans', 'Who has what', view.loans.length],
     ['regrind', 'Being reground', view.regrinds.length],
-    ['counts', 'Counts', view.sheets.filter((s) => s.booked_entry_id === null).length],
+    ['counts', 'Counts', view.sheets.filter((s) => s.bookedEntryId === null).length],
     ['theirs', 'Suppliers’ own', 0],
     ['moves', 'What moved', 0],
   ] as const;

@@ -20,10 +20,10 @@ export function Regrinds({ view }: { view: PlacesView }) {
     <>
       {view.regrinds.map((r) => (
         <section
-          key={r.entry_id}
+          key={r.entryId}
           style={{ borderBottom: '1px solid var(--line)', padding: '10px 0', maxWidth: 640 }}
         >
-          <strong className="fig">{r.mark}</strong> {r.item} at {r.place} since {day(r.happened_at)}, sent by{' '}
+          <strong className="fig">{r.mark}</strong> {r.item} at {r.place} since {day(r.happenedAt)}, sent by{' '}
           {r.who}
           {r.due ? `, due ${r.due}` : ', no day was said'}
           {r.wanted ? `. Wanted: ${r.wanted}` : ''}

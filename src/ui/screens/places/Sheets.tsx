@@ -39,13 +39,13 @@ export function Sheets({ view }: { view: PlacesView }) {
             </td>
             <td>{s.place}</td>
             <td>
-              {day(s.happened_at)}, {s.who}
+              {day(s.happenedAt)}, {s.who}
             </td>
             <td>
-              {s.booked_entry_id === null ? (
+              {s.bookedEntryId === null ? (
                 <strong>open</strong>
               ) : (
-                `booked by ${s.booked_by} on ${day(s.booked_at!)}`
+                `booked by ${s.bookedBy} on ${day(s.bookedAt!)}`
               )}
               {s.explained ? <span className="soft"> {s.explained}</span> : null}
             </td>

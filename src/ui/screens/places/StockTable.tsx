@@ -123,7 +123,7 @@ function useColumns(): GridColDef<StockLine>[] {
           >
             {row.place}
           </Link>
-          <div className="soft small">{row.place_name}</div>
+          <div className="soft small">{row.placeName}</div>
         </span>
       ),
     },
@@ -135,7 +135,7 @@ function useColumns(): GridColDef<StockLine>[] {
       renderCell: ({ row }) => (
         <span className="small">
           {row.lot ? `lot ${row.lot}` : null}
-          {row.edges_left !== null ? <div>{row.edges_left} edges left</div> : null}
+          {row.edgesLeft !== null ? <div>{row.edgesLeft} edges left</div> : null}
           {row.owner && row.quantity > row.pieces ? <div>{row.owner}’s until used</div> : null}
         </span>
       ),

@@ -29,9 +29,9 @@ const place = (over: Partial<PlacesView['places'][number]>): PlacesView['places'
   code: 'CAB1',
   name: 'Cabinet',
   kind: 'cabinet',
-  parent_id: null,
+  parentId: null,
   person: null,
-  entry_id: 1,
+  entryId: 1,
   depth: 0,
   items: 0,
   pieces: 0,
@@ -67,20 +67,20 @@ describe('places', () => {
   it('say how late a loan is, by word and shape; a day that was not said is not a day', () => {
     address = 'show=loans';
     const loan = {
-      entry_id: 1,
+      entryId: 1,
       item: 'EM10',
       piece: null,
       person: 'TO',
       quantity: 2,
       due: '2027-01-03',
-      happened_at: at,
+      happenedAt: at,
       has: 2,
       out: 2,
       daysLate: 2,
     };
     showIn(
       <PlacesScreen
-        view={view({ loans: [loan, { ...loan, entry_id: 2, person: 'JB', due: null, daysLate: 0 }] })}
+        view={view({ loans: [loan, { ...loan, entryId: 2, person: 'JB', due: null, daysLate: 0 }] })}
         {...nothing}
       />,
     );
@@ -94,14 +94,14 @@ describe('places', () => {
         view={view({
           regrinds: [
             {
-              entry_id: 1,
-              piece_id: 1,
+              entryId: 1,
+              pieceId: 1,
               mark: 'E-0001',
-              item_id: 1,
+              itemId: 1,
               item: 'D10',
               place: 'SLIP',
               who: 'IK',
-              happened_at: at,
+              happenedAt: at,
               due: null,
               wanted: null,
             },
@@ -122,24 +122,24 @@ describe('places', () => {
     address = 'show=moves&item=EM10';
     const move = {
       id: 1,
-      entry_id: 5,
+      entryId: 5,
       kind: 'receiveStock',
       who: 'IK',
-      happened_at: at,
+      happenedAt: at,
       note: null,
       counters: null,
-      countered_by: null as number | null,
+      counteredBy: null as number | null,
       item: 'EM10',
       piece: null,
       lot: null,
-      from_place: null,
-      from_kind: null,
-      to_place: 'S1',
-      to_kind: 'shelf' as const,
+      fromPlace: null,
+      fromKind: null,
+      toPlace: 'S1',
+      toKind: 'shelf' as const,
       quantity: 3,
     };
     const moves: MovementsView = {
-      movements: [move, { ...move, id: 2, entry_id: 6, countered_by: 7 }],
+      movements: [move, { ...move, id: 2, entryId: 6, counteredBy: 7 }],
       next: 1,
     };
     showIn(<PlacesScreen view={view()} {...nothing} moves={moves} />);
@@ -155,18 +155,18 @@ describe('places', () => {
 describe('all stock', () => {
   const stockLine = (over: Partial<StockLine>): StockLine => ({
     id: 7,
-    item_id: 1,
+    itemId: 1,
     item: 'EM10',
     kind: 'cutter',
     maker: 'Skarv',
-    place_id: 2,
+    placeId: 2,
     place: 'CAB1-A',
-    place_name: 'Drawer A',
-    place_kind: 'drawer',
-    lot_id: null,
+    placeName: 'Drawer A',
+    placeKind: 'drawer',
+    lotId: null,
     lot: null,
     owner: null,
-    edges_left: null,
+    edgesLeft: null,
     quantity: 4,
     pieces: 0,
     words: '10 mm square end mill',
@@ -191,7 +191,7 @@ describe('all stock', () => {
       <PlacesScreen
         view={view()}
         {...shown([
-          stockLine({ owner: 'NORD', lot: 'L7', lot_id: 3 }),
+          stockLine({ owner: 'NORD', lot: 'L7', lotId: 3 }),
           stockLine({
             id: 8,
             item: 'EM8',
