@@ -157,7 +157,8 @@ function DoneList({ view }: { view: JobsView }) {
               <td className="num fig">
                 {o.partsMade} <span className="soft">of {o.quantity}</span>
               </td>
-              <td className="fig">{shortDay(o.due)}</td>
+              {/* With its year: the list goes back over many. */}
+              <td className="fig">{o.due}</td>
             </tr>
           ))}
         </tbody>
