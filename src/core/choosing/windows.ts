@@ -9,6 +9,8 @@ export interface Window {
   near: number;
   /** On which side what fits lies; on the other lie the nearest misses. */
   fits: 'below' | 'above' | 'around';
+  /** Whether it must reach the cut's depth: a face mill need not, nor what only begins or breaks the edge of a hole. */
+  reaches: boolean;
 }
 
 /**
@@ -20,11 +22,12 @@ export function windowsOf(cut: Cut): Window[] {
   const own: readonly Family[] = FEATURES[cut.feature].families;
   const least = (...limits: (number | null)[]) => Math.min(...limits.map((l) => l ?? Infinity));
   const below = (families: readonly Family[], near: number): Window[] =>
-    families.map((family) => ({ family, near, fits: 'below' }));
+    families.map((family) => ({ family, near, fits: 'below', reaches: cut.feature !== 'face' }));
   const around = (family: Family, near: number): Window => ({
     family,
     near,
     fits: near === Infinity ? 'below' : 'around',
+    reaches: true,
   });
   switch (cut.feature) {
     case 'side':
@@ -36,7 +39,7 @@ export function windowsOf(cut: Cut): Window[] {
     case 'floor':
       return below(own, least(cut.clearance));
     case 'chamfer':
-      return own.map((family) => ({ family, near: cut.diameter ?? 0, fits: 'above' }));
+      return own.map((family) => ({ family, near: cut.diameter ?? 0, fits: 'above', reaches: true }));
     case 'hole': {
       const D = cut.diameter ?? Infinity;
       const before = D === Infinity ? D : D - reamingAllowance(D);
@@ -59,4 +62,5 @@ const startOf = (size: number): Window[] =>
     family,
     near: size === Infinity ? 0 : family === 'spot-drill' ? size * 0.6 : size,
     fits: 'above',
+    reaches: false,
   }));

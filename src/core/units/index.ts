@@ -1,5 +1,5 @@
 // Lengths and numbers as people type and read them
-export { parseNumber, readsTwoWays } from './parseNumber';
+export { parseNumber, thousandsOf } from './parseNumber';
 export { MM_PER_INCH, enteredText, formatLength, parseDiameter, parseLength, showEntered } from './length';
 export type { Length, LengthUnit } from './length';
 export { drillSize } from './drillSizes';

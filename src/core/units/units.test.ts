@@ -6,7 +6,7 @@ import {
   parseDiameter,
   parseLength,
   parseNumber,
-  readsTwoWays,
+  thousandsOf,
   round,
   showEntered,
 } from './index';
@@ -103,22 +103,18 @@ describe('drills by number and letter (ASME B94.11M, from memory)', () => {
   });
 });
 
-describe('a comma that may part thousands or decimals (common practice of either side)', () => {
-  it.each(['10,000', '1,250', '-10,000', ' 999,999 '])(
-    '%s is refused, not read as one of the two',
-    (text) => {
-      expect(readsTwoWays(text)).toBe(true);
-      expect(parseNumber(text)).toBeNull();
-      expect(parseLength(text)).toBeNull();
-    },
-  );
+describe('a comma that may part thousands (common practice of either side)', () => {
   it.each([
-    ['0,125', 0.125],
-    ['12,5', 12.5],
-    ['10,00', 10],
-    ['10,0000', 10],
-    ['1000,000', 1000],
-    ['10.000', 10],
-    ['10000', 10000],
-  ])('%s can only be %d', (text, value) => expect(parseNumber(text)).toBe(value));
+    ['10,000', 10, 10_000],
+    ['1,250', 1.25, 1250],
+    ['-10,000', -10, -10_000],
+    [' 94,112 ', 94.112, 94_112],
+  ])('%s is %d to some and %d to others', (text, decimal, thousands) => {
+    expect(parseNumber(text)).toBe(decimal);
+    expect(thousandsOf(text)).toBe(thousands);
+  });
+  it.each(['0,125', '12,5', '10,00', '10,0000', '1000,000', '10.000', '10000', ''])(
+    '%j has one reading',
+    (text) => expect(thousandsOf(text)).toBeNull(),
+  );
 });

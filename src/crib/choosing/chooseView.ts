@@ -83,14 +83,15 @@ export async function chooseView(c: Connection, input: unknown): Promise<ChooseV
   validate(CUT_SCHEMA, input);
   const cut = toCut(input as CutInput);
   const rules = await rulesInForce(c);
-  const windows = windowsOf(cut).map(({ family, near, fits }): NearQuestion => ({
+  const windows = windowsOf(cut).map(({ family, near, fits, reaches }): NearQuestion => ({
     family,
     near,
+    depth: reaches ? cut.depth : null,
     below: fits === 'above' ? MISSES : fits === 'below' ? NEAREST : NEAREST / 2,
     above: fits === 'below' ? MISSES : fits === 'above' ? NEAREST : NEAREST / 2,
   }));
   const families = [...new Set(windows.map((w) => w.family))];
-  const candidates = await loadCandidates(c, await manyNearItems(c, windows, cut.depth));
+  const candidates = await loadCandidates(c, await manyNearItems(c, windows));
   const own = candidates.filter((x) =>
     (FEATURES[cut.feature].families as readonly string[]).includes(x.cutter.family),
   );

@@ -143,3 +143,17 @@ it.each([
     parts: [expect.objectContaining({ field: at })],
   }),
 );
+
+it('what need not reach the depth is looked at however short it is: face mills, and what begins a hole', async () => {
+  for (let i = 0; i < 9; i += 1) {
+    await add(`FM${50 + i}`, 'face', { DC: String(50 + i), LCF: '6', OAL: '50' });
+    await add(`SD${11 + i}`, 'spot-drill', { DC: String(11 + i), LCF: '8', SIG: '90' });
+    for (const item of [`FM${50 + i}`, `SD${11 + i}`])
+      await crib.do('receiveStock', { item, place: 'S1', quantity: 1 });
+  }
+  const { fit } = await chooseView(crib.db, { feature: 'face', depth: '12' });
+  expect(codes(fit).filter((code) => code.startsWith('FM'))).toHaveLength(9);
+  const { kit } = await chooseView(crib.db, { feature: 'thread', thread: 'M6', depth: '12' });
+  const spots = kit!.find((step) => step.step === 'spot drill')!;
+  expect(codes(spots.choices).filter((code) => code.startsWith('SD'))).toHaveLength(10);
+});

@@ -82,13 +82,17 @@ describe('validate', () => {
       expect.objectContaining({ field: 'day', value: 'soon' }),
     ]);
   });
-  it('a comma that can be read two ways is refused with both ways to write it', () => {
+  it('a comma is asked about where both readings are possible; a measured length to three places is none of these', () => {
     const detail = (input: object) => problemOf(() => validate(schema, input))?.parts[0]?.detail;
     expect(detail({ l: 1, n: '1,000' })).toBe(
       'n: “1,000” can be read two ways: write 1000 or 1.000 (0 to 5, whole)',
     );
-    expect(detail({ l: '10,000 mm' })).toBe(
-      'l: “10,000 mm” can be read two ways: write 10000 mm or 10.000 mm (1 to 100 mm)',
+    // 1 to 100 mm: 94,112 mm can't be 94 metres, nor 1,250 mm be one.
+    expect(detail({ l: '94,112' })).toBeUndefined();
+    expect(detail({ l: '1,250 mm' })).toBeUndefined();
+    const wide = { type: 'object', properties: { l: field.length(-2000, 2000) } } as const;
+    expect(problemOf(() => validate(wide, { l: '1,250 mm' }))?.parts[0]?.detail).toBe(
+      'l: “1,250 mm” can be read two ways: write 1250 mm or 1.250 mm (-2000 to 2000 mm)',
     );
   });
 });

@@ -1,7 +1,7 @@
 import Ajv2020, { type ErrorObject, type ValidateFunction } from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import type { JSONSchema } from 'json-schema-to-ts';
-import { parseLength, parseNumber, readsTwoWays } from '@/core/units';
+import { parseLength, parseNumber, thousandsOf } from '@/core/units';
 import { Problem, type ProblemPart } from './problem';
 
 // No coercion: Ajv would turn null and false into 0. The number parser of the core reads text instead.
@@ -13,6 +13,14 @@ interface Limits {
   max: number;
   whole?: boolean;
 }
+/** Whether a comma may part thousands as well: in a count always, else where the limits leave room for both readings. */
+function readsTwoWays(data: string | number, value: number, limits: Limits): boolean {
+  const number = typeof data === 'string' ? /^[^a-z″"]*/i.exec(data.trim())![0] : '';
+  const thousands = thousandsOf(number);
+  if (thousands === null) return false;
+  // In the unit of the text: what a thousandfold of the value is in mm.
+  return limits.whole === true || (value * 1000 >= limits.min && value * 1000 <= limits.max);
+}
 const withLimits = (keyword: string, read: (data: string | number) => number | null, unit: string) =>
   ajv.addKeyword({
     keyword,
@@ -23,16 +31,16 @@ const withLimits = (keyword: string, read: (data: string | number) => number | n
       const range = `${limits.min} to ${limits.max}${unit}${limits.whole ? ', whole' : ''}`;
       const message =
         value === null || !Number.isFinite(value)
-          ? typeof data === 'string' && readsTwoWays(data.replace(/[^\d,.+-]*$/, ''))
-            ? `can be read two ways: write ${data.replace(',', '')} or ${data.replace(',', '.')}`
-            : `is not ${unit ? 'a length' : 'a number'}`
-          : limits.whole && !Number.isInteger(value)
-            ? 'is not a whole number'
-            : value < limits.min
-              ? 'is too small'
-              : value > limits.max
-                ? 'is too large'
-                : null;
+          ? `is not ${unit ? 'a length' : 'a number'}`
+          : readsTwoWays(data, value, limits)
+            ? `can be read two ways: write ${String(data).replace(',', '')} or ${String(data).replace(',', '.')}`
+            : limits.whole && !Number.isInteger(value)
+              ? 'is not a whole number'
+              : value < limits.min
+                ? 'is too small'
+                : value > limits.max
+                  ? 'is too large'
+                  : null;
       (check as { errors?: Partial<ErrorObject>[] }).errors = message
         ? [{ keyword, message, params: { limit: range } }]
         : [];

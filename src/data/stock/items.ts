@@ -289,6 +289,8 @@ export interface NearQuestion {
   near: number;
   below: number;
   above: number;
+  /** Depth it must reach, mm; null: any will do. */
+  depth: number | null;
 }
 /** Diameters nearest to the size among which the reach is looked at. */
 const LOOKED_AT = 200;
@@ -298,25 +300,21 @@ const NO_BOUND = 1e8;
  * Cutters and bodies nearest to some diameters, those on the shelf first and half as many that would be bought; those
  * that may reach the depth before the nearest that don't; and every cutter of the families that lies used or stands here.
  */
-export const manyNearItems = async (
-  c: Connection,
-  windows: readonly NearQuestion[],
-  depth: number | null,
-): Promise<number[]> => {
+export const manyNearItems = async (c: Connection, windows: readonly NearQuestion[]): Promise<number[]> => {
   const side = (down: boolean, stock: '>' | '=', share: number, misses: number) => {
     const dc = 'coalesce(n.dc, 1e9)';
     const nearest = `(select n.item_id from item_now n where n.family = w.family and ${dc} ${down ? '<=' : '>'} w.near and n.unused ${stock} 0
       order by ${dc} ${down ? 'desc' : 'asc'}, n.item_id limit`;
     const wanted = `ceil(w.${down ? 'below' : 'above'} * ${share})::int`;
-    return `(select y.item_id from ${nearest} ${LOOKED_AT}) y where $5::float8 is null
+    return `(select y.item_id from ${nearest} ${LOOKED_AT}) y where w.depth is null
         or not exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol = 'LCF')
-        or exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol in ('LCF', 'LU', 'CW') and f.value >= $5)
+        or exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol in ('LCF', 'LU', 'CW') and f.value >= w.depth)
       limit ${wanted}) union ${nearest} ${misses})`;
   };
   return (
     await many<{ itemId: number }>(
       c,
-      `select x.item_id from unnest($1::text[], $2::float8[], $3::int[], $4::int[]) w(family, near, below, above)
+      `select x.item_id from unnest($1::text[], $2::float8[], $3::int[], $4::int[], $5::float8[]) w(family, near, below, above, depth)
        cross join lateral (${side(true, '>', 1, 4)} union ${side(true, '=', 0.5, 2)} union ${side(false, '>', 1, 4)} union ${side(false, '=', 0.5, 2)}) x
        union select n.item_id from item_now n join piece_place pp on pp.item_id = n.item_id and not pp.gone
        where n.family = any ($1) order by 1`,
@@ -325,7 +323,7 @@ export const manyNearItems = async (
         windows.map((w) => Math.min(w.near + 1e-6, NO_BOUND)),
         windows.map((w) => w.below),
         windows.map((w) => w.above),
-        depth,
+        windows.map((w) => w.depth),
       ],
     )
   ).map((r) => r.itemId);
