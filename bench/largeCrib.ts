@@ -1,4 +1,5 @@
 import { migrate, openInMemory, type Database } from '../src/data/database';
+import { enterKindWords } from '../src/data/stock';
 
 export interface Size {
   items: number;
@@ -22,6 +23,7 @@ const AWAY = `(select id from place where code = 'P' || (1 + (i.id + 1) % ${PLAC
 export async function largeCrib(size: Size): Promise<Database> {
   const db = await openInMemory();
   await migrate(db);
+  await enterKindWords(db);
   await db.script(`
     insert into person (initials, name) values ('IK', 'Ida Kern'), ('TO', 'Tor Olander');
     insert into entry (kind, happened_at, recorded_at, who, form_id)

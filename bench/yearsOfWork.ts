@@ -3,6 +3,7 @@ import { readProgram } from '../src/core/programs';
 import { perform, type Crib } from '../src/crib/door';
 import { verbNamed } from '../src/crib/verbs';
 import { migrate, openInMemory, type Database } from '../src/data/database';
+import { enterKindWords } from '../src/data/stock';
 import { largeCrib, settle } from './largeCrib';
 
 /** What a shop does in a year, and what it has standing at any time, however old it is. */
@@ -196,5 +197,6 @@ const working = (db: Database): Worked => {
 export async function emptyCrib(): Promise<Worked> {
   const db = await openInMemory();
   await migrate(db);
+  await enterKindWords(db);
   return working(db);
 }

@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrate, openDatabase } from '../src/data/database';
+import { enterKindWords } from '../src/data/stock';
 import { fillDemo } from './history';
 
 /** Fills an empty folder with the demo shop: marked as begun before, as complete after. */
@@ -12,6 +13,7 @@ async function main(): Promise<void> {
   const db = await openDatabase(folder);
   mark(false);
   await migrate(db);
+  await enterKindWords(db);
   const program = (name: string) => readFileSync(join(__dirname, 'programs', name), 'utf8');
   const done = await fillDemo(db, new Date(process.env.STABLE_NOW ?? Date.now()), program);
   await db.close();

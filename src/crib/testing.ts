@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrate, openInMemory, type Connection, type Database, type Param } from '@/data/database';
+import { enterKindWords, KIND_WORDS } from '@/data/stock';
 import { perform, type Crib, type Done } from './door';
 import { verbNamed } from './verbs';
 
@@ -19,10 +20,12 @@ const TEMPLATES = join(process.cwd(), '.stable', 'test-templates');
 async function template(): Promise<Blob> {
   const made = createHash('sha256').update(readFileSync(join(process.cwd(), 'package-lock.json')));
   for (const name of readdirSync(MIGRATIONS).sort()) made.update(readFileSync(join(MIGRATIONS, name)));
+  made.update(JSON.stringify(KIND_WORDS));
   const kept = join(TEMPLATES, `${made.digest('hex').slice(0, 16)}.tar`);
   if (!existsSync(kept)) {
     const db = await openInMemory();
     await migrate(db);
+    await enterKindWords(db);
     const dump = Buffer.from(await (await db.dump()).arrayBuffer());
     await db.close();
     mkdirSync(TEMPLATES, { recursive: true });

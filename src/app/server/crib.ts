@@ -1,6 +1,7 @@
 import 'server-only';
 import type { Crib } from '@/crib/door';
 import { migrate, openDatabase } from '@/data/database';
+import { enterKindWords } from '@/data/stock';
 
 export interface OpenCrib extends Crib {
   demo: boolean;
@@ -26,6 +27,7 @@ async function open(): Promise<OpenCrib> {
   const db = await openDatabase(folder);
   shared[CLOSE] = () => db.close();
   await migrate(db);
+  await enterKindWords(db);
   await db.script('analyze');
   return { db, now: clock(), zone: process.env.STABLE_ZONE ?? 'UTC', demo: process.env.STABLE_DEMO === '1' };
 }

@@ -1,5 +1,5 @@
 import type { Grade, Judgement } from '../because';
-import { shankIn, type CutterGeometry, type HolderGeometry } from '../cutters';
+import { familySpec, shankIn, type CutterGeometry, type HolderGeometry } from '../cutters';
 import { DEFAULTS } from '../defaults';
 
 export interface Build {
@@ -178,8 +178,7 @@ function ratio(c: CutterGeometry, stickout: number): Judgement {
       `Stiffness falls with the cube of the length. ${DEFAULTS.ratioComfortable} × D is comfortable, past ${DEFAULTS.ratioLighter} to ${DEFAULTS.ratioFarPast} × D cut lighter, far past that use a damped or shrink holder.`,
     );
   // Drills, reamers and taps are long by nature: they carry along the axis, not sideways.
-  if (['drill', 'reamer', 'tap', 'spot-drill'].includes(c.family))
-    return say('good', `${text}, an axial cutter`);
+  if (familySpec(c.family).axial) return say('good', `${text}, an axial cutter`);
   if (r > DEFAULTS.ratioFarPast)
     return say('question', `${text}: far out; damped or shrink holder, or shorter`);
   if (r > DEFAULTS.ratioLighter) return say('question', `${text}: cut lighter`);

@@ -1,12 +1,11 @@
 import {
-  FAMILIES,
+  familySpec,
   holeLimits,
   reach,
   readThread,
   reamerLimits,
   reamerState,
   type CutterGeometry,
-  type Family,
 } from '../cutters';
 import { FEATURES, isRough, type Cut } from './cut';
 import type { ChoosingRules, Reason } from './rules';
@@ -82,9 +81,8 @@ class Verdict {
  */
 export function judgeCandidate(cut: Cut, c: Candidate, rules: ChoosingRules): Choice {
   const v = new Verdict();
-  const families: readonly Family[] = FEATURES[cut.feature].families;
-  if (!families.includes(c.cutter.family))
-    v.fails.push(`a ${FAMILIES[c.cutter.family].words} does not cut ${FEATURES[cut.feature].words}`);
+  if (!familySpec(c.cutter.family).cuts.includes(cut.feature))
+    v.fails.push(`a ${familySpec(c.cutter.family).words} does not cut ${FEATURES[cut.feature].words}`);
   if (c.standing === 'rejected') v.fails.push('not to be used here');
   geometryRules(cut, c, v);
   materialRules(cut, c, v);
@@ -107,8 +105,8 @@ export function judgeCandidate(cut: Cut, c: Candidate, rules: ChoosingRules): Ch
 
 function geometryRules(cut: Cut, c: Candidate, v: Verdict): void {
   const g = c.cutter;
-  const word =
-    g.family === 'drill' || g.family === 'reamer' || g.family === 'tap' ? 'usable length' : 'flutes';
+  const spec = familySpec(g.family);
+  const word = spec.axial ? 'usable length' : 'flutes';
   const deep = reach(g);
   if (cut.feature !== 'face')
     v.atLeast(
@@ -118,7 +116,7 @@ function geometryRules(cut: Cut, c: Candidate, v: Verdict): void {
       'reach not known',
     );
   v.atLeast(
-    g.APMX ?? g.LCF,
+    spec.onePass ? spec.onePass(g) : (g.APMX ?? g.LCF),
     cut.passDepth,
     (by) => `flutes ${by} short for one pass`,
     'flute length not known',
@@ -129,11 +127,11 @@ function geometryRules(cut: Cut, c: Candidate, v: Verdict): void {
   v.atMost(g.DCX ?? g.DC, cut.clearance, (by) => `${by} too thick to pass beside the wall`, '');
   floorRules(cut, g, v);
   if (cut.draft !== null && cut.draft > 0 && ['side', 'pocket'].includes(cut.feature)) {
-    if (g.family !== 'tapered') v.fails.push('no taper for the draft');
+    if (!spec.facts.includes('TAPER')) v.fails.push('no taper for the draft');
     else if (g.TAPER === null) v.open.push('taper not known');
     else if (Math.abs(g.TAPER - cut.draft) > 0.01)
       v.fails.push(`taper ${Math.round(Math.abs(g.TAPER - cut.draft) * 100) / 100}° off the draft`);
-  } else if (g.family === 'tapered') v.fails.push('tapered, and the wall has no draft');
+  } else if (spec.facts.includes('TAPER')) v.fails.push('tapered, and the wall has no draft');
   if (cut.plunge && ['side', 'slot', 'pocket', 'face', 'floor'].includes(cut.feature)) {
     if (c.centreCutting === false) v.fails.push('does not cut at its centre: cannot plunge');
     else if (c.centreCutting === null) v.open.push('centre cutting not known');
@@ -149,18 +147,19 @@ function geometryRules(cut: Cut, c: Candidate, v: Verdict): void {
 
 function floorRules(cut: Cut, g: CutterGeometry, v: Verdict): void {
   if (cut.floorRadius === null || !['pocket', 'floor', 'side', 'slot'].includes(cut.feature)) return;
-  const re = g.family === 'ball' ? g.DC / 2 : g.family === 'square' ? 0 : g.RE;
+  const spec = familySpec(g.family);
+  const re = spec.floor ? spec.floor.corner(g) : g.RE;
   if (re === null) v.open.push('corner radius not known');
   else if (re > cut.floorRadius + EPS)
     v.fails.push(`corner radius ${mm(re - cut.floorRadius)} too large for the floor`);
-  else if (cut.feature === 'floor' && re < cut.floorRadius - EPS && g.family !== 'ball')
+  else if (cut.feature === 'floor' && re < cut.floorRadius - EPS && spec.tip !== 'ball')
     v.fails.push(`corner radius ${mm(cut.floorRadius - re)} too small to form the floor's`);
 }
 
 function holeRules(cut: Cut, c: Candidate, v: Verdict): void {
   const D = cut.diameter;
   if (D === null) return;
-  if (c.cutter.family === 'reamer') {
+  if (familySpec(c.cutter.family).hole === 'reams') {
     if (Math.abs(c.cutter.DC - D) > 1e-3) {
       v.fails.push(`is for ${mm(c.cutter.DC)}, ${mm(Math.abs(c.cutter.DC - D))} off`);
       return;
@@ -191,7 +190,7 @@ export const DRILLED_FROM_UM = 60;
 function threadRules(cut: Cut, c: Candidate, v: Verdict): void {
   const wanted = cut.thread === null ? null : readThread(cut.thread);
   if (!wanted) return;
-  if (c.cutter.family === 'thread-mill') {
+  if (familySpec(c.cutter.family).hole === 'mills a thread') {
     v.atMost(c.cutter.DC, wanted.major * 0.85, (by) => `${by} too thick for the thread`, '');
     return;
   }
@@ -226,7 +225,7 @@ function reasonsFor(cut: Cut, c: Candidate, rules: ChoosingRules): Choice['reaso
     if (share !== null && points > 0) out.push({ reason, words, points });
   };
   const g = c.cutter;
-  const mills = FAMILIES[g.family].mills;
+  const mills = familySpec(g.family).mills;
   const deep = reach(g);
   if (deep !== null && cut.depth !== null && deep >= cut.depth)
     add('short', cut.depth / deep, `reaches ${mm(deep - cut.depth)} further than needed`);
@@ -246,7 +245,7 @@ function reasonsFor(cut: Cut, c: Candidate, rules: ChoosingRules): Choice['reaso
       `${g.NOF} flutes, ${range[0]} to ${range[1]} suit ${cut.group}`,
     );
   edgeReason(cut, c, add);
-  if (mills && (g.RE ?? 0) > 0 && g.family !== 'ball' && (cut.floorRadius ?? 0) > 0)
+  if (mills && (g.RE ?? 0) > 0 && familySpec(g.family).tip !== 'ball' && (cut.floorRadius ?? 0) > 0)
     add('corner', 1, `radius ${mm(g.RE!)}`);
   const rough = isRough(cut);
   if (rough === true) {
@@ -288,7 +287,7 @@ function materialRules(cut: Cut, c: Candidate, v: Verdict): void {
     ['P', 'M', 'K', 'S', 'H'].includes(cut.group) &&
     bare(c.coating) &&
     c.substrate === 'carbide' &&
-    FAMILIES[c.cutter.family].mills
+    familySpec(c.cutter.family).mills
   )
     v.open.push('bare carbide: is it an edge for aluminium?');
 }

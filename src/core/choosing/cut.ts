@@ -1,24 +1,24 @@
-import type { Family } from '../cutters';
+import { byName } from '../units';
+import { familiesThatCut, type Family, type Work } from '../cutters';
 
-/** What is to be cut. */
-export const FEATURES = {
-  side: {
-    words: 'a side',
-    families: ['square', 'corner-radius', 'roughing', 'tapered', 'high-feed', 'router'],
-  },
-  slot: { words: 'a slot', families: ['square', 'corner-radius', 'roughing', 't-slot', 'router'] },
-  pocket: {
-    words: 'a pocket',
-    families: ['square', 'corner-radius', 'ball', 'roughing', 'tapered', 'high-feed'],
-  },
-  face: { words: 'a face', families: ['face', 'high-feed', 'square', 'corner-radius', 'roughing'] },
-  floor: { words: 'a floor with a radius', families: ['corner-radius', 'ball'] },
-  hole: { words: 'a hole', families: ['drill', 'reamer'] },
-  thread: { words: 'a thread', families: ['tap', 'thread-mill'] },
-  chamfer: { words: 'a chamfer', families: ['chamfer', 'countersink'] },
-} as const satisfies Record<string, { words: string; families: readonly Family[] }>;
-export type Feature = keyof typeof FEATURES;
-export const FEATURE_NAMES = Object.keys(FEATURES) as Feature[];
+/** What is to be cut, in words. */
+const WORK: Record<Work, string> = {
+  side: 'a side',
+  slot: 'a slot',
+  pocket: 'a pocket',
+  face: 'a face',
+  floor: 'a floor with a radius',
+  hole: 'a hole',
+  thread: 'a thread',
+  chamfer: 'a chamfer',
+};
+export type Feature = Work;
+export const FEATURE_NAMES = Object.keys(WORK) as Feature[];
+/** What is to be cut, and the families that say they cut it. */
+export const FEATURES = byName(FEATURE_NAMES, (f): { words: string; families: readonly Family[] } => ({
+  words: WORK[f],
+  families: familiesThatCut(f),
+}));
 
 /** ISO 513 groups of work material. O stands for plastics and others outside the standard's six. */
 export const GROUPS = ['P', 'M', 'K', 'N', 'S', 'H', 'O'] as const;

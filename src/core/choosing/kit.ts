@@ -1,4 +1,4 @@
-import { holeLimits, readThread, tapDrill, threadPercent } from '../cutters';
+import { familySpec, holeLimits, readThread, tapDrill, threadPercent, type HoleWork } from '../cutters';
 import { judgeCandidate, type Candidate, type Choice } from './chooseCutter';
 import { BLANK_CUT, type Cut } from './cut';
 import type { ChoosingRules } from './rules';
@@ -13,6 +13,8 @@ export interface KitStep {
   missing: boolean;
 }
 
+/** Whether a candidate has this part in making a hole. */
+const does = (c: Candidate, work: HoleWork): boolean => familySpec(c.cutter.family).hole === work;
 const mm = (n: number) => `${Math.round(n * 100) / 100} mm`;
 /** Stock a reamer is left on the diameter, mm: enough to clean up, not so much that it chokes (common practice). */
 export const reamingAllowance = (diameter: number): number =>
@@ -49,20 +51,19 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
   const forming =
     thread !== null &&
     candidates.some(
-      (c) =>
-        c.cutter.family === 'tap' && c.forming === true && readThread(c.thread ?? '')?.major === thread.major,
+      (c) => does(c, 'taps') && c.forming === true && readThread(c.thread ?? '')?.major === thread.major,
     );
   add(
     'spot drill',
     `90° or 120°, at least ${mm(size * 0.6)} across`,
     'a hole that starts where it should',
-    named(candidates, rules, (c) => c.cutter.family === 'spot-drill' && c.cutter.DC >= size * 0.6),
+    named(candidates, rules, (c) => does(c, 'begins') && c.cutter.DC >= size * 0.6),
   );
   if (thread) {
     const before = tapDrill(thread, 'cutting');
     const fits = (c: Candidate) => {
       const percent = threadPercent(thread, c.cutter.DC);
-      return c.cutter.family === 'drill' && percent >= 60 && percent <= 80;
+      return does(c, 'drills') && percent >= 60 && percent <= 80;
     };
     add(
       'drill',
@@ -79,7 +80,7 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
         named(
           candidates,
           rules,
-          (c) => c.cutter.family === 'drill' && Math.abs(c.cutter.DC - hole.drill) <= 0.04,
+          (c) => does(c, 'drills') && Math.abs(c.cutter.DC - hole.drill) <= 0.04,
           cut.depth,
         ),
       );
@@ -93,7 +94,7 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
       named(
         candidates,
         rules,
-        (c) => c.cutter.family === 'drill' && c.cutter.DC <= drill + 0.051 && c.cutter.DC >= drill - 0.151,
+        (c) => does(c, 'drills') && c.cutter.DC <= drill + 0.051 && c.cutter.DC >= drill - 0.151,
         cut.depth,
       ),
     );
@@ -102,25 +103,21 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
     'chamfer',
     `past ${mm(size)}`,
     'a burr-free edge for what follows',
-    named(
-      candidates,
-      rules,
-      (c) => ['chamfer', 'countersink'].includes(c.cutter.family) && c.cutter.DC > size,
-    ),
+    named(candidates, rules, (c) => does(c, 'breaks its edge') && c.cutter.DC > size),
   );
   if (thread)
     add(
       'tap',
       cut.thread!,
       'the thread itself',
-      pick((c) => c.cutter.family === 'tap', cut),
+      pick((c) => does(c, 'taps'), cut),
     );
   else
     add(
       'reamer',
       `${mm(cut.diameter!)} ${cut.cls}`,
       'the close hole itself',
-      pick((c) => c.cutter.family === 'reamer', cut),
+      pick((c) => does(c, 'reams'), cut),
     );
   return steps;
 }
@@ -135,14 +132,14 @@ function named(
   return candidates
     .filter(of)
     .map((c) => {
-      const feature = ['chamfer', 'countersink'].includes(c.cutter.family) ? 'chamfer' : 'hole';
+      const feature = does(c, 'breaks its edge') ? 'chamfer' : 'hole';
       const choice = judgeCandidate(
-        { ...BLANK_CUT, feature, depth: feature === 'hole' && c.cutter.family === 'drill' ? depth : null },
+        { ...BLANK_CUT, feature, depth: feature === 'hole' && does(c, 'drills') ? depth : null },
         c,
         rules,
       );
       // A spot drill drills no hole: here it only begins one.
-      return c.cutter.family === 'spot-drill' ? { ...choice, fails: [] } : choice;
+      return does(c, 'begins') ? { ...choice, fails: [] } : choice;
     })
     .filter((c) => !c.fails.length)
     .sort(

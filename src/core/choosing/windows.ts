@@ -1,4 +1,4 @@
-import { readThread, tapDrill, type Family } from '../cutters';
+import { familiesOfHole, readThread, tapDrill, type Family, type HoleWork } from '../cutters';
 import { FEATURES, type Cut } from './cut';
 import { reamingAllowance } from './kit';
 
@@ -23,12 +23,13 @@ export function windowsOf(cut: Cut): Window[] {
   const least = (...limits: (number | null)[]) => Math.min(...limits.map((l) => l ?? Infinity));
   const below = (families: readonly Family[], near: number): Window[] =>
     families.map((family) => ({ family, near, fits: 'below', reaches: cut.feature !== 'face' }));
-  const around = (family: Family, near: number): Window => ({
-    family,
-    near,
-    fits: near === Infinity ? 'below' : 'around',
-    reaches: true,
-  });
+  const around = (work: HoleWork, near: number): Window[] =>
+    familiesOfHole(work).map((family) => ({
+      family,
+      near,
+      fits: near === Infinity ? 'below' : 'around',
+      reaches: true,
+    }));
   switch (cut.feature) {
     case 'side':
     case 'pocket':
@@ -43,24 +44,31 @@ export function windowsOf(cut: Cut): Window[] {
     case 'hole': {
       const D = cut.diameter ?? Infinity;
       const before = D === Infinity ? D : D - reamingAllowance(D);
-      return [around('drill', D), around('drill', before), around('reamer', D), ...startOf(D)];
+      return [...around('drills', D), ...around('drills', before), ...around('reams', D), ...startOf(D)];
     }
     case 'thread': {
       const thread = cut.thread === null ? null : readThread(cut.thread);
       const D = thread?.major ?? Infinity;
       const drills = thread
-        ? (['cutting', 'forming'] as const).map((by) => around('drill', tapDrill(thread, by).drill))
-        : [around('drill', Infinity)];
-      return [around('tap', D), ...below(['thread-mill'], 0.85 * D), ...drills, ...startOf(D)];
+        ? (['cutting', 'forming'] as const).flatMap((by) => around('drills', tapDrill(thread, by).drill))
+        : around('drills', Infinity);
+      return [
+        ...around('taps', D),
+        ...below(familiesOfHole('mills a thread'), 0.85 * D),
+        ...drills,
+        ...startOf(D),
+      ];
     }
   }
 }
 
 /** What spots and chamfers a hole of a size: anything that is large enough. */
 const startOf = (size: number): Window[] =>
-  (['spot-drill', 'chamfer', 'countersink'] as const).map((family) => ({
-    family,
-    near: size === Infinity ? 0 : family === 'spot-drill' ? size * 0.6 : size,
-    fits: 'above',
-    reaches: false,
-  }));
+  (['begins', 'breaks its edge'] as const).flatMap((work) =>
+    familiesOfHole(work).map((family) => ({
+      family,
+      near: size === Infinity ? 0 : work === 'begins' ? size * 0.6 : size,
+      fits: 'above',
+      reaches: false,
+    })),
+  );

@@ -1,15 +1,10 @@
 import { checkCutter } from './checkCutter';
 import { checkHolder } from './checkHolder';
-import { FIRST_FACT, type Family, type ItemKind } from './families';
-import {
-  geometry,
-  GEOMETRY_SYMBOLS,
-  type CutterGeometry,
-  type HolderGeometry,
-  type HolderSegment,
-} from './geometry';
-import { holeLimits } from './holes';
+import { familySpec, type Family, type ItemFault } from './families';
+import { GEOMETRY_SYMBOLS } from './figures';
+import { geometry, type CutterGeometry, type HolderGeometry, type HolderSegment } from './geometry';
 import { readInsertCode } from './insertCode';
+import { FIRST_FACT, type ItemKind } from './kinds';
 import { shankForms } from './shanks';
 import { isSymbol, SHANK_FORMS, symbolSpec, type FactSymbol } from './symbols';
 import { checkCollet } from './tapers';
@@ -20,13 +15,6 @@ export interface KnownFact {
   symbol: string;
   value: number | null;
   text: string;
-}
-
-interface ItemFault {
-  field: string;
-  value: number | string;
-  limit: string;
-  words: string;
 }
 
 const number = (facts: readonly KnownFact[], symbol: FactSymbol): number | null =>
@@ -125,17 +113,13 @@ export function checkItem(
     );
   faults.push(...checkShanks(facts));
   if (kind === 'insert') faults.push(...checkInsert(facts));
-  if (family === 'tap') faults.push(...checkThread(facts));
-  if (family === 'reamer') {
-    const cls = words(facts, 'TCHA');
-    if (cls !== null && holeLimits(number(facts, 'DC')!, cls) === null)
-      faults.push({
-        field: 'TCHA',
-        value: cls,
-        limit: 'a hole class of ISO 286 such as H7, F8, JS9',
-        words: 'not a class that is known here',
-      });
-  }
+  if (family !== null)
+    faults.push(
+      ...(familySpec(family).factsMustHold?.({
+        number: (symbol) => number(facts, symbol),
+        words: (symbol) => words(facts, symbol),
+      }) ?? []),
+    );
   return faults;
 }
 
@@ -186,34 +170,5 @@ function checkInsert(facts: readonly KnownFact[]): ItemFault[] {
       limit: `at most ${nominal}`,
       words: 'more edges to use than the insert has',
     });
-  return faults;
-}
-
-function checkThread(facts: readonly KnownFact[]): ItemFault[] {
-  const text = words(facts, 'TDZ');
-  if (text === null) return [];
-  const thread = readThread(text);
-  if (!thread)
-    return [
-      {
-        field: 'TDZ',
-        value: text,
-        limit: 'such as M6, M8x1, 1/4-20 UNC, #10-32',
-        words: 'not a thread that is read here',
-      },
-    ];
-  const faults: ItemFault[] = [];
-  const agrees = (symbol: FactSymbol, said: number) => {
-    const stated = number(facts, symbol);
-    if (stated !== null && Math.abs(stated - said) > 0.01)
-      faults.push({
-        field: symbol,
-        value: stated,
-        limit: `${Math.round(said * 1e4) / 1e4} by its thread`,
-        words: 'thread and figure differ',
-      });
-  };
-  agrees('DC', thread.major);
-  agrees('TP', thread.pitch);
   return faults;
 }

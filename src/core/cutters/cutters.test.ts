@@ -7,7 +7,6 @@ import {
   FAMILY_NAMES,
   familySpec,
   geometry,
-  OWN_RULE,
   questionCutter,
   type CutterGeometry,
   type Family,
@@ -100,8 +99,7 @@ const SHAPING: Partial<Record<Family, (r: (max: number) => number, DC: number) =
 /** The widest a family may be drawn at a height: DC/2, but for those that widen upwards by their own facts. */
 function widest(c: CutterGeometry, z: number): number {
   if (c.family === 'tapered') return c.DC / 2 + z * Math.tan(((c.TAPER ?? 3) * Math.PI) / 180);
-  if (OWN_RULE.includes(c.family)) return (c.DCX ?? 1.5 * c.DC) / 2;
-  return c.DC / 2;
+  return familySpec(c.family).widest?.(c, z) ?? c.DC / 2;
 }
 
 describe('cutterOutline', () => {

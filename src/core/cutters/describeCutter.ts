@@ -1,7 +1,22 @@
-import { FAMILIES, type Substrate } from './families';
+import { familySpec, short } from './families';
+import type { CutterFigures } from './figures';
 import type { CutterGeometry } from './geometry';
+import type { Substrate } from './symbols';
 
-const short = (n: number) => String(Math.round(n * 1000) / 1000);
+/** A size as most cutters are called by: diameter, corner radius, width, angle. */
+function usualSize(c: CutterFigures, size: string): string {
+  const radius = c.RE !== null && c.RE > 0 ? ` R${short(c.RE)}` : '';
+  const wide = c.CW !== null ? ` × ${short(c.CW)}` : '';
+  const angle =
+    c.SIG !== null
+      ? ` ${short(c.SIG)}°`
+      : c.TAPER !== null
+        ? ` ${short(c.TAPER)}° a side`
+        : c.KAPR !== null && c.KAPR !== 90
+          ? ` ${short(c.KAPR)}°`
+          : '';
+  return `${size}${radius}${wide}${angle}`;
+}
 
 /**
  * One line that names a cutter as people at the crib say it. Unknown facts are left out, not guessed.
@@ -14,18 +29,8 @@ export function describeCutter(
   dcText?: string,
   more: { TDZ?: string; TCHA?: string } = {},
 ): string {
-  const size = c.family === 'tap' && more.TDZ ? more.TDZ : (dcText ?? `${short(c.DC)} mm`);
-  const hole = c.family === 'reamer' && more.TCHA ? ` ${more.TCHA}` : '';
-  const radius = c.RE !== null && c.RE > 0 && c.family !== 'ball' ? ` R${short(c.RE)}` : '';
-  const wide = c.CW !== null ? ` × ${short(c.CW)}` : '';
-  const angle =
-    c.SIG !== null
-      ? ` ${short(c.SIG)}°`
-      : c.TAPER !== null
-        ? ` ${short(c.TAPER)}° a side`
-        : c.KAPR !== null && c.KAPR !== 90
-          ? ` ${short(c.KAPR)}°`
-          : '';
+  const spec = familySpec(c.family);
+  const size = (spec.sizeWords ?? usualSize)(c, dcText ?? `${short(c.DC)} mm`, more);
   const flutes = c.NOF === null ? '' : `, ${c.NOF} flute${c.NOF === 1 ? '' : 's'}`;
-  return `${size}${hole}${radius}${wide}${angle} ${FAMILIES[c.family].words}${flutes}${substrate ? `, ${substrate}` : ''}`;
+  return `${size} ${spec.words}${flutes}${substrate ? `, ${substrate}` : ''}`;
 }

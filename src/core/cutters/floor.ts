@@ -1,17 +1,20 @@
-import { FAMILIES } from './families';
+import { familySpec } from './families';
 import type { CutterGeometry } from './geometry';
 
 const rad = (deg: number) => (deg * Math.PI) / 180;
 
-/** The corner radius that shapes a floor: half the diameter on a ball, RE elsewhere; null where RE is not known. */
-function cornerRadius(c: CutterGeometry): number | null {
-  if (FAMILIES[c.family].tip === 'ball') return c.DC / 2;
-  return c.family === 'square' ? 0 : c.RE;
-}
+/** The corner radius that shapes a floor, mm: half the diameter on a ball; null where RE is not known or it mills none. */
+export const cornerRadius = (c: CutterGeometry): number | null =>
+  familySpec(c.family).floor?.corner(c) ?? null;
 
 /** Whether a cutter mills a flat floor at all: drills, taps, reamers and chamfer cutters don't. */
-export const millsFloor = (c: CutterGeometry): boolean =>
-  ['square', 'corner-radius', 'ball', 'tapered', 'roughing', 'face', 'router'].includes(c.family);
+export const millsFloor = (c: CutterGeometry): boolean => familySpec(c.family).floor !== undefined;
+
+/** Angle of the flank from the axis, degrees: 0 where it is straight; null where it is not known. */
+function flankOf(c: CutterGeometry): number | null {
+  const flank = familySpec(c.family).floor?.flank;
+  return flank ? flank(c) : 0;
+}
 
 /**
  * Largest stepover that leaves no ridge on a flat floor, mm: the flat DC − 2 RE. 0 on a ball; null where RE is not
@@ -34,7 +37,8 @@ export function ridgeHeight(c: CutterGeometry, stepover: number): number | null 
   if (r === null || flat === null || !(stepover > 0 && stepover <= c.DC)) return null;
   const s = stepover - flat;
   if (s <= 0) return 0;
-  if (c.family === 'tapered' && (c.TAPER === null || s / 2 > r * Math.cos(rad(c.TAPER)))) return null;
+  const flank = flankOf(c);
+  if (flank === null || (flank > 0 && s / 2 > r * Math.cos(rad(flank)))) return null;
   return r - Math.sqrt(Math.max(0, r * r - (s * s) / 4));
 }
 
@@ -48,9 +52,10 @@ export function effectiveDiameter(c: CutterGeometry, ap: number): number | null 
   const r = cornerRadius(c);
   if (r === null || !millsFloor(c) || !(ap > 0)) return null;
   const onCorner = () => c.DC - 2 * r + 2 * Math.sqrt(ap * (2 * r - ap));
-  if (c.family === 'tapered') {
-    if (c.TAPER === null) return null;
-    const a = rad(c.TAPER);
+  const flank = flankOf(c);
+  if (flank === null) return null;
+  if (flank > 0) {
+    const a = rad(flank);
     const touch = r * (1 - Math.sin(a));
     if (ap < touch) return onCorner();
     return c.DC - 2 * r + 2 * r * Math.cos(a) + 2 * (ap - touch) * Math.tan(a);
@@ -60,9 +65,7 @@ export function effectiveDiameter(c: CutterGeometry, ap: number): number | null 
 
 /** Smallest inside corner a cutter leaves in a wall, mm: DC / 2; null where it mills no wall. Example: DC 10 -> 5. */
 export const smallestInsideCorner = (c: CutterGeometry): number | null =>
-  ['square', 'corner-radius', 'ball', 'roughing', 'tapered', 'router', 't-slot'].includes(c.family)
-    ? c.DC / 2
-    : null;
+  familySpec(c.family).cornersWalls ? c.DC / 2 : null;
 
 /**
  * Steepest ramp into solid, degrees, and what it rests on: the maker's RMPX where stated; a plain geometry for a cutter
@@ -73,7 +76,7 @@ export function rampLimit(
   c: CutterGeometry,
   centreCutting: boolean | null,
 ): { degrees: number | null; words: string } {
-  if (!FAMILIES[c.family].mills) return { degrees: null, words: 'no ramping with this family' };
+  if (!familySpec(c.family).mills) return { degrees: null, words: 'no ramping with this family' };
   if (c.RMPX !== null) return { degrees: c.RMPX, words: "its maker's or measured limit" };
   if (centreCutting === true)
     return { degrees: null, words: 'centre cutting: may plunge; no ramp limit stated' };
@@ -94,6 +97,6 @@ export const rampLength = (depth: number, degrees: number): number => depth / Ma
  */
 export function reach(c: CutterGeometry): number | null {
   if (c.LU !== null && c.DN !== null && c.DN < c.DC) return c.LU;
-  if (c.family === 't-slot' && c.CW !== null) return c.CW;
-  return c.LCF;
+  const own = familySpec(c.family).reach;
+  return own ? own.mm(c) : c.LCF;
 }

@@ -1,31 +1,8 @@
 import type { Family } from './families';
+import { GEOMETRY_SYMBOLS, type CutterFigures, type CutterSymbol } from './figures';
 
-/** The symbols that shape a cutter. */
-export const GEOMETRY_SYMBOLS = [
-  'DC',
-  'DMM',
-  'LCF',
-  'OAL',
-  'RE',
-  'SIG',
-  'NOF',
-  'DN',
-  'LU',
-  'TAPER',
-  'KAPR',
-  'DCX',
-  'DCN',
-  'CW',
-  'APMX',
-  'RMPX',
-] as const;
-export type CutterSymbol = (typeof GEOMETRY_SYMBOLS)[number];
-
-/** A cutter's geometry by symbol, mm and degrees; null is 'not known'. DC is always known. */
-export type CutterGeometry = { family: Family; DC: number } & Record<
-  Exclude<CutterSymbol, 'DC'>,
-  number | null
->;
+/** A cutter's geometry: its family and its figures. */
+export type CutterGeometry = { family: Family } & CutterFigures;
 
 /**
  * A geometry from the figures that are known: everything else is 'not known' (null). mm and degrees.
@@ -36,7 +13,7 @@ export function geometry(
   known: { DC: number } & Partial<Record<CutterSymbol, number | null>>,
 ): CutterGeometry {
   const blank = Object.fromEntries(GEOMETRY_SYMBOLS.map((s) => [s, null]));
-  return { ...(blank as Omit<CutterGeometry, 'family' | 'DC'>), ...known, family } as CutterGeometry;
+  return { ...(blank as Omit<CutterFigures, 'DC'>), ...known, family } as CutterGeometry;
 }
 
 /** One piece of a holder's outline, from the gauge line towards the tip: mm. */

@@ -1,22 +1,21 @@
 // Words and facts
 export {
   BODY_FAMILIES,
-  factsOf,
-  familySpec,
+  familiesOfHole,
+  familiesThatCut,
   FAMILIES,
   FAMILY_NAMES,
-  FIRST_FACT,
-  ITEM_KINDS,
-  KINDS,
-  ORIGINS,
-  ORIGIN_WORDS,
-  SUBSTRATES,
+  familySpec,
 } from './families';
-export type { Family, ItemKind, Origin, Substrate } from './families';
-export { CLAMPINGS, isNumeric, isSymbol, SHANK_FORMS, SYMBOLS, symbolSpec } from './symbols';
-export type { FactSymbol, SymbolKind, SymbolSpec } from './symbols';
-export { geometry, GEOMETRY_SYMBOLS } from './geometry';
-export type { CutterGeometry, CutterSymbol, HolderGeometry, HolderSegment } from './geometry';
+export type { Family, FamilySpec, HoleWork, Work } from './families';
+export { factsOf, FIRST_FACT, ITEM_KINDS, KINDS, ORIGINS, ORIGIN_WORDS, sizeFact } from './kinds';
+export type { ItemKind, Origin } from './kinds';
+export { CLAMPINGS, isNumeric, isSymbol, SHANK_FORMS, SUBSTRATES, SYMBOLS, symbolSpec } from './symbols';
+export type { FactSymbol, Substrate, SymbolKind, SymbolSpec } from './symbols';
+export { GEOMETRY_SYMBOLS } from './figures';
+export type { CutterSymbol } from './figures';
+export { geometry } from './geometry';
+export type { CutterGeometry, HolderGeometry, HolderSegment } from './geometry';
 export { describeCutter } from './describeCutter';
 // Can it exist?
 export { checkCutter, questionCutter } from './checkCutter';
@@ -25,10 +24,12 @@ export { checkHolder } from './checkHolder';
 export { checkItem, cutterFrom, factsThatFollow, holderFrom } from './checkItem';
 export type { KnownFact } from './checkItem';
 // Drawing
-export { cutterOutline, OWN_RULE } from './cutterOutline';
-export type { CutterOutline, OutlinePoint } from './cutterOutline';
+export { cutterOutline } from './cutterOutline';
+export type { CutterOutline } from './cutterOutline';
+export type { OutlinePoint } from './families';
 // What it leaves on a floor and in a corner
 export {
+  cornerRadius,
   effectiveDiameter,
   flatStepover,
   millsFloor,
@@ -64,7 +65,7 @@ export { againstRegrind, REGRIND_SHARE, regrindShare, regroundGeometry } from '.
 export type { RegrindFacts } from './regrind';
 // What is to be found out
 export { neededFor, needsOf } from './needs';
-export type { Need } from './needs';
+export type { Need } from './families';
 export { missingFacts } from './missingFacts';
 export type { Blocked, MissingFact } from './missingFacts';
 // Finding one

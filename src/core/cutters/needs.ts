@@ -1,29 +1,5 @@
-import { FAMILIES, factsOf, type Family, type ItemKind } from './families';
-import type { FactSymbol } from './symbols';
-
-/** A result and the facts of an item it needs: without one of them it is not had, or rests on a rule of thumb. */
-export interface Need {
-  result: string;
-  facts: readonly FactSymbol[];
-}
-
-/** What the drawing to scale needs beyond DC and DMM, where it is more than the flute length. */
-const DRAWN: Partial<Record<Family, readonly FactSymbol[]>> = {
-  'corner-radius': ['LCF', 'RE'],
-  roughing: ['LCF', 'RE'],
-  router: ['LCF', 'RE'],
-  tapered: ['LCF', 'RE', 'TAPER'],
-  'high-feed': ['DCX', 'APMX'],
-  face: ['LCF', 'RE'],
-  't-slot': ['CW', 'RE'],
-  dovetail: ['KAPR', 'LCF'],
-  chamfer: ['SIG', 'LCF'],
-  countersink: ['SIG'],
-  drill: ['SIG', 'LCF'],
-  'spot-drill': ['SIG', 'LCF'],
-};
-/** Families whose floor depends on a corner that is to be known. */
-const FLOORED: readonly Family[] = ['corner-radius', 'tapered', 'roughing', 'face', 'router'];
+import { familySpec, type Family, type Need } from './families';
+import { factsOf, type ItemKind } from './kinds';
 
 const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly Need[]> = {
   insert: [
@@ -58,28 +34,19 @@ const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly Need[]> = {
  */
 export function needsOf(kind: ItemKind, family: Family | null): readonly Need[] {
   if (kind !== 'cutter' && kind !== 'body') return OF_KIND[kind];
-  const f = family!;
+  const spec = familySpec(family!);
   const own = new Set(factsOf(kind, family));
   const needs: Need[] = [
-    { result: 'outline', facts: ['DC', 'DMM', ...(DRAWN[f] ?? (['LCF'] as const))] },
+    { result: 'outline', facts: ['DC', 'DMM', ...spec.drawnFrom] },
     { result: 'whether the shank fits', facts: ['DMM'] },
     { result: 'whether the holder holds its form', facts: ['SHANK'] },
     { result: 'whether enough is gripped', facts: ['OAL'] },
     { result: 'whether flutes are gripped', facts: ['LCF'] },
-    { result: 'how deep it reaches', facts: ['LCF'] },
-    ...(FLOORED.includes(f)
-      ? [
-          {
-            result: 'stepover and ridge',
-            facts: ['RE', ...(f === 'tapered' ? (['TAPER'] as const) : [])],
-          } as Need,
-        ]
-      : []),
-    ...(FAMILIES[f].mills ? [{ result: 'plunging and ramp limit', facts: ['CCC', 'RMPX'] } as Need] : []),
+    { result: 'how deep it reaches', facts: spec.reach?.needs ?? ['LCF'] },
+    { result: 'stepover and ridge', facts: spec.floor?.needs ?? [] },
+    { result: 'plunging and ramp limit', facts: spec.mills ? ['CCC', 'RMPX'] : [] },
     { result: 'flutes for the material', facts: [kind === 'body' ? 'CICT' : 'NOF'] },
-    { result: 'hole and finer holes left', facts: f === 'reamer' ? ['TCHA', 'DCM'] : [] },
-    { result: 'hole before the thread', facts: f === 'tap' ? ['TDZ', 'TAPPING'] : [] },
-    { result: 'teeth that fit the thread', facts: f === 'thread-mill' ? ['TP'] : [] },
+    ...(spec.needs ?? []),
     { result: 'which inserts it takes', facts: ['MIID'] },
     { result: 'rungs of its second life', facts: ['COATING', 'SUBSTRATE'] },
     { result: 'whether it stands a regrind', facts: ['REGRINDS', 'DC_MIN'] },

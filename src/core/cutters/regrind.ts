@@ -1,3 +1,4 @@
+import { familySpec } from './families';
 import type { CutterGeometry } from './geometry';
 
 /** What regrinding a cutter is judged by; null is 'not known'. */
@@ -29,7 +30,8 @@ export function againstRegrind(f: RegrindFacts): string[] {
   const share = regrindShare(f.costCents, f.priceCents);
   if (share !== null && share > REGRIND_SHARE)
     against.push(`a regrind costs ${Math.round(share * 100)} % of a new one`);
-  if (f.cutter.family === 'tap') against.push('taps are seldom worth it: the thread gets smaller');
+  const never = familySpec(f.cutter.family).againstRegrind;
+  if (never) against.push(never);
   return against;
 }
 
@@ -58,7 +60,7 @@ export function regroundGeometry(
     OAL: c.OAL === null || lost === null ? null : c.OAL - lost,
     LU: c.LU === null || lost === null ? null : c.LU - lost,
     // A ball's radius is half its diameter; another corner's is only known again when it is measured.
-    RE: c.family === 'ball' ? back.dc / 2 : c.RE === null || c.RE === 0 ? c.RE : null,
+    RE: familySpec(c.family).tip === 'ball' ? back.dc / 2 : c.RE === null || c.RE === 0 ? c.RE : null,
     DCX: null,
   };
 }

@@ -7,6 +7,8 @@ export interface SymbolSpec {
   /** mm, degrees or the bare number: wide on purpose, to catch a wrong unit and not an unusual cutter. */
   limits?: readonly [number, number];
   options?: readonly string[];
+  /** Shapes a cutter: any may have it, or only those whose family asks for it. */
+  shapes?: 'any' | 'its own';
   /** Not of ISO 13399: Stable's own, where the standard's name is not known here. */
   own?: true;
 }
@@ -41,24 +43,24 @@ const YES_NO = ['yes', 'no'] as const;
  */
 export const SYMBOLS = {
   // Cutting part
-  DC: { words: 'cutting diameter', kind: 'length', limits: [0.05, 500] },
-  DCX: { words: 'largest cutting diameter', kind: 'length', limits: [0.05, 600] },
-  DCN: { words: 'smallest cutting diameter', kind: 'length', limits: [0, 500] },
-  LCF: { words: 'flute length', kind: 'length', limits: [0.05, 500] },
-  APMX: { words: 'usable depth of cut', kind: 'length', limits: [0.01, 500] },
-  RE: { words: 'corner radius', kind: 'length', limits: [0, 250] },
-  SIG: { words: 'point angle', kind: 'degree', limits: [20, 180] },
-  KAPR: { words: 'cutting edge angle', kind: 'degree', limits: [1, 95] },
-  TAPER: { words: 'taper per side', kind: 'degree', limits: [0.1, 45], own: true },
-  CW: { words: 'cutting width', kind: 'length', limits: [0.1, 100] },
-  NOF: { words: 'flutes', kind: 'count', limits: [1, 40] },
-  RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90] },
+  DC: { words: 'cutting diameter', kind: 'length', limits: [0.05, 500], shapes: 'any' },
+  DCX: { words: 'largest cutting diameter', kind: 'length', limits: [0.05, 600], shapes: 'any' },
+  DCN: { words: 'smallest cutting diameter', kind: 'length', limits: [0, 500], shapes: 'its own' },
+  LCF: { words: 'flute length', kind: 'length', limits: [0.05, 500], shapes: 'any' },
+  APMX: { words: 'usable depth of cut', kind: 'length', limits: [0.01, 500], shapes: 'any' },
+  RE: { words: 'corner radius', kind: 'length', limits: [0, 250], shapes: 'any' },
+  SIG: { words: 'point angle', kind: 'degree', limits: [20, 180], shapes: 'its own' },
+  KAPR: { words: 'cutting edge angle', kind: 'degree', limits: [1, 95], shapes: 'any' },
+  TAPER: { words: 'taper per side', kind: 'degree', limits: [0.1, 45], own: true, shapes: 'its own' },
+  CW: { words: 'cutting width', kind: 'length', limits: [0.1, 100], shapes: 'its own' },
+  NOF: { words: 'flutes', kind: 'count', limits: [1, 40], shapes: 'any' },
+  RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90], shapes: 'any' },
   CCC: { words: 'centre cutting', kind: 'choice', options: YES_NO },
   // Neck, shank, whole
-  DN: { words: 'neck diameter', kind: 'length', limits: [0.05, 500] },
-  LU: { words: 'usable length, flutes and neck', kind: 'length', limits: [0.05, 800] },
-  DMM: { words: 'shank diameter', kind: 'length', limits: [0.5, 200] },
-  OAL: { words: 'overall length', kind: 'length', limits: [5, 1000] },
+  DN: { words: 'neck diameter', kind: 'length', limits: [0.05, 500], shapes: 'any' },
+  LU: { words: 'usable length, flutes and neck', kind: 'length', limits: [0.05, 800], shapes: 'any' },
+  DMM: { words: 'shank diameter', kind: 'length', limits: [0.5, 200], shapes: 'any' },
+  OAL: { words: 'overall length', kind: 'length', limits: [5, 1000], shapes: 'any' },
   SHANK: { words: 'shank form', kind: 'choice', options: SHANK_FORMS, own: true },
   TCDMM: { words: 'shank tolerance', kind: 'words' },
   CSP: { words: 'coolant through', kind: 'choice', options: YES_NO },

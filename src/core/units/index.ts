@@ -4,6 +4,7 @@ export { MM_PER_INCH, enteredText, formatLength, parseDiameter, parseLength, sho
 export type { Length, LengthUnit } from './length';
 export { drillSize } from './drillSizes';
 export { round } from './round';
+export { byName } from './byName';
 // Days and money
 export { addDays, daysBetween, localDay } from './days';
 export { money } from './money';

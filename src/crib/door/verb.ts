@@ -177,13 +177,20 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
       await insertFormAnswer(c, formId, digest, done);
       return done;
     });
-    // PGlite has no autovacuum: without fresh statistics a join over the ledger takes a hundred times as long.
-    if (done.entry % ANALYZE_EVERY === 0 && !('again' in done)) await crib.db.script('analyze');
+    if (done.entry % ANALYZE_EVERY === 0 && !('again' in done)) refreshLater(crib.db);
     return done;
   } catch (error) {
     if (isDataError(error) && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);
     throw toProblem(error);
   }
+}
+
+/**
+ * PGlite has no autovacuum: without fresh statistics a join over the ledger takes a hundred times as long. The answer
+ * goes out first. Should it fail (a full disk, a closed folder), plans are older and nothing else is lost.
+ */
+function refreshLater(db: Database): void {
+  setImmediate(() => void db.script('analyze').catch(() => undefined));
 }
 
 function again(before: { inputDigest: string; answer: unknown }, digest: string): Done {

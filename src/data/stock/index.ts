@@ -3,6 +3,7 @@ export * from './catalogue';
 export * from './consigned';
 export * from './counting';
 export * from './items';
+export * from './kindWords';
 export * from './materials';
 export * from './paging';
 export * from './places';

@@ -1,7 +1,9 @@
 'use client';
 import { useId, useState } from 'react';
 import {
+  cornerRadius,
   effectiveDiameter,
+  familySpec,
   flatStepover,
   millsFloor,
   rampLength,
@@ -49,18 +51,17 @@ export function FloorFigures({
   const stepoverMm = parseLength(stepover, unit)?.mm ?? null;
   const ridge = tried(stepover, (mm) => ridgeHeight(cutter, mm));
   const diameter = tried(depth, (mm) => effectiveDiameter(cutter, mm));
+  const radius = cornerRadius(cutter);
   const values = [
     { name: 'DC', value: `${show(cutter.DC)} ${unitWord}` },
     {
       name: 'RE',
       value:
-        cutter.family === 'ball'
-          ? 'half of DC'
-          : cutter.family === 'square'
+        radius === null
+          ? 'not known'
+          : radius === 0
             ? 'none'
-            : cutter.RE === null
-              ? 'not known'
-              : `${show(cutter.RE)} ${unitWord}`,
+            : `${familySpec(cutter.family).tip === 'ball' ? 'half of DC, ' : ''}${show(radius)} ${unitWord}`,
     },
   ];
   return (

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import {
   classesLeft,
+  familySpec,
   formingHole,
   readThread,
   reamerLimits,
@@ -17,7 +18,8 @@ import { useLengths } from '../shell';
 /** What a reamer or a tap is for: the limits it must lie in, the hole before it. */
 export function HoleFigures({ item }: { item: ItemLine }) {
   const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
-  if (item.family === 'reamer')
+  const work = item.family === null ? undefined : familySpec(item.family).hole;
+  if (work === 'reams')
     return (
       <ReamerFigures
         nominal={item.cutter!.DC}
@@ -25,7 +27,7 @@ export function HoleFigures({ item }: { item: ItemLine }) {
         measured={item.facts.find((f) => f.symbol === 'DCM')?.value ?? null}
       />
     );
-  if (item.family === 'tap' && text('TDZ'))
+  if (work === 'taps' && text('TDZ'))
     return (
       <TapFigures
         thread={text('TDZ')!}

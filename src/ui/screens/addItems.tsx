@@ -6,7 +6,7 @@ import {
   factsOf,
   FAMILIES,
   FAMILY_NAMES,
-  FIRST_FACT,
+  sizeFact,
   KINDS,
   symbolSpec,
   type FactSymbol,
@@ -84,7 +84,7 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
   const asked = ready ? factsOf(kind, chosen) : [];
   const now = all ? asked : asked.filter((s) => SOON.includes(s));
   // A tap is named by its thread, which gives its diameter.
-  const first = chosen === 'tap' ? 'TDZ' : FIRST_FACT[kind];
+  const first = sizeFact(kind, chosen);
   return (
     <Tag
       over={`A ${KINDS[kind].words}`}
