@@ -5,12 +5,14 @@ import {
   FAMILY_NAMES,
   flatStepover,
   geometry,
+  GEOMETRY_SYMBOLS,
   ITEM_KINDS,
   millsFloor,
   neededFor,
   needsOf,
   reach,
   ridgeHeight,
+  symbolSpec,
   type CutterSymbol,
   type Family,
 } from './index';
@@ -32,7 +34,12 @@ const figures: Partial<Record<CutterSymbol, number>> = {
 const cutter = (family: Family, without?: string) =>
   geometry(family, {
     DC: 10,
-    ...Object.fromEntries(Object.entries(figures).filter(([symbol]) => symbol !== without)),
+    ...Object.fromEntries(
+      GEOMETRY_SYMBOLS.filter((symbol) => symbol !== without && symbol !== 'DC').map((symbol) => [
+        symbol,
+        symbol in figures ? figures[symbol] : symbolSpec(symbol).shapes === 'its own' ? 30 : null,
+      ]),
+    ),
   });
 const needed = (family: Family, result: string) =>
   needsOf('cutter', family).find((n) => n.result === result)?.facts ?? [];
