@@ -52,6 +52,7 @@ export const SYMBOLS = {
   SIG: { words: 'point angle', kind: 'degree', limits: [20, 180], shapes: 'its own' },
   KAPR: { words: 'cutting edge angle', kind: 'degree', limits: [1, 95], shapes: 'any' },
   TAPER: { words: 'taper per side', kind: 'degree', limits: [0.1, 45], own: true, shapes: 'its own' },
+  PRFRAD: { words: 'profile radius of the flank', kind: 'length', limits: [0.5, 2000], shapes: 'its own' },
   CW: { words: 'cutting width', kind: 'length', limits: [0.1, 100], shapes: 'its own' },
   NOF: { words: 'flutes', kind: 'count', limits: [1, 40], shapes: 'any' },
   RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90], shapes: 'any' },

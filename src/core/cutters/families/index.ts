@@ -1,4 +1,5 @@
 import { ball } from './ball';
+import { barrel } from './barrel';
 import { chamfer } from './chamfer';
 import { cornerRadiusMill } from './cornerRadius';
 import { countersink } from './countersink';
@@ -34,6 +35,7 @@ export const FAMILIES = {
   square,
   'corner-radius': cornerRadiusMill,
   ball,
+  barrel,
   tapered,
   roughing,
   'high-feed': highFeed,
