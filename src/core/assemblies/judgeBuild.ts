@@ -1,5 +1,5 @@
 import type { Grade, Judgement } from '../because';
-import { familySpec, shankIn, type CutterGeometry, type HolderGeometry } from '../cutters';
+import { cuttingHeight, familySpec, shankIn, type CutterGeometry, type HolderGeometry } from '../cutters';
 import { DEFAULTS } from '../defaults';
 
 export interface Build {
@@ -102,21 +102,23 @@ function shankForm(shank: Build['shank']): Judgement[] {
 }
 
 function flutesFree(c: CutterGeometry, stickout: number): Judgement {
+  const high = cuttingHeight(c);
+  const name = familySpec(c.family).head?.needs[0] ?? 'LCF';
   const say = (grade: Grade, words: string) =>
     judgement(
       'FLUTES_GRIPPED',
       grade,
       words,
-      'stickout ≥ LCF',
+      `stickout ≥ ${name}`,
       [
         ['stickout', stickout],
-        ['LCF', c.LCF],
+        [name, high],
       ],
       'A holder that grips on the flutes does not hold and breaks the cutter.',
     );
-  if (c.LCF === null) return say('not judged', 'Flutes in the bore: not judged');
-  if (stickout < c.LCF - 1e-9)
-    return say('stop', `Gripped on the flutes: ${mm(c.LCF - stickout)} of flute would be in the bore`);
+  if (high === null) return say('not judged', 'Flutes in the bore: not judged');
+  if (stickout < high - 1e-9)
+    return say('stop', `Gripped on the flutes: ${mm(high - stickout)} of flute would be in the bore`);
   return say('good', 'No flute is gripped');
 }
 

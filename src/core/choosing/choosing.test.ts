@@ -2,6 +2,7 @@ import { FAMILY_NAMES, geometry, type CutterSymbol, type Family } from '../cutte
 import {
   BLANK_CUT,
   chooseCutters,
+  CUT_FIELD_NAMES,
   DEFAULT_RULES,
   FEATURE_NAMES,
   FEATURES,
@@ -310,4 +311,153 @@ describe('kits (common practice; drills by ISO 2306)', () => {
     [30, 0.3],
     [60, 0.5],
   ])('%d mm is left %d for the reamer', (d, left) => expect(reamingAllowance(d)).toBe(left));
+});
+
+// Plane geometry, and facts of the trade (from memory): both sides of each limit.
+describe('cutters for what is not a pocket or a hole', () => {
+  it.each<[string, Partial<Cut>, Candidate, string]>([
+    ['a barrel on a wall', { feature: 'side', depth: 20 }, mill('B', 'barrel', { DC: 10, LCF: 20 }), ''],
+    [
+      'under a wall as far as its neck lets it',
+      { feature: 'undercut', under: 2 },
+      mill('L', 'lollipop', { DC: 10, DN: 6 }),
+      '',
+    ],
+    [
+      'further under than that',
+      { feature: 'undercut', under: 2.5 },
+      mill('L', 'lollipop', { DC: 10, DN: 6 }),
+      'rubs 0.5 mm',
+    ],
+    [
+      'a head higher than the undercut',
+      { feature: 'undercut', width: 5 },
+      mill('T', 't-slot', { DC: 18, DN: 8, CW: 6 }),
+      '1 mm too high',
+    ],
+    [
+      'a dovetail of its angle',
+      { feature: 'dovetail', flank: 60 },
+      mill('D', 'dovetail', { DC: 20, KAPR: 60 }),
+      '',
+    ],
+    [
+      'of another',
+      { feature: 'dovetail', flank: 60 },
+      mill('D', 'dovetail', { DC: 20, KAPR: 45 }),
+      '15° off',
+    ],
+    [
+      'a rounding of another radius',
+      { feature: 'rounding', edgeRadius: 3 },
+      mill('R', 'corner-rounding', { DC: 4, RE: 2 }),
+      'rounds to 2 mm, not 3 mm',
+    ],
+    [
+      'a saw for a slot',
+      { feature: 'slot', width: 1.6, depth: 15 },
+      mill('S', 'slitting-saw', { DC: 63, CW: 1.6, DN: 32 }),
+      '',
+    ],
+    [
+      'as deep as its flange lets it',
+      { feature: 'slot', width: 1.6, depth: 16 },
+      mill('S', 'slitting-saw', { DC: 63, CW: 1.6, DN: 32 }),
+      '0.5 mm short',
+    ],
+    [
+      'a saw wider than the slot',
+      { feature: 'slot', width: 1.5 },
+      mill('S', 'slitting-saw', { DC: 63, CW: 1.6, DN: 32 }),
+      '0.1 mm wider',
+    ],
+    // 0.2 + 2 * 0.5 * tan 30 = 0.777
+    [
+      'a line at its depth',
+      { feature: 'engraving', width: 0.78, depth: 0.5 },
+      mill('E', 'engraver', { DC: 3, DCN: 0.2, SIG: 60, LCF: 3 }),
+      '',
+    ],
+    [
+      'a line too wide for it',
+      { feature: 'engraving', width: 0.4, depth: 0.5 },
+      mill('E', 'engraver', { DC: 3, DCN: 0.2, SIG: 60, LCF: 3 }),
+      '0.777 mm wide',
+    ],
+    [
+      'a tip wider than the line',
+      { feature: 'engraving', width: 0.1 },
+      mill('E', 'engraver', { DC: 3, DCN: 0.2 }),
+      '0.1 mm wider than the line',
+    ],
+    [
+      'a centre of another pilot',
+      { feature: 'centre', diameter: 3.15 },
+      mill('C', 'centre-drill', { DC: 2.5, STA: 60 }),
+      'pilot is 2.5 mm',
+    ],
+    [
+      'a centre of its cone',
+      { feature: 'centre', diameter: 2.5, angle: 60 },
+      mill('C', 'centre-drill', { DC: 2.5, STA: 60 }),
+      '',
+    ],
+    [
+      'a bore within the range holds a close class',
+      { feature: 'hole', diameter: 40, cls: 'H7' },
+      mill('BH', 'boring-head', { DC: 20, DCX: 52, LU: 60 }),
+      '',
+    ],
+    [
+      'a bore beyond it',
+      { feature: 'hole', diameter: 60 },
+      mill('BH', 'boring-head', { DC: 20, DCX: 52 }),
+      '8 mm short',
+    ],
+    [
+      'a bore it can’t enter',
+      { feature: 'hole', diameter: 18 },
+      mill('BH', 'boring-head', { DC: 20, DCX: 52 }),
+      '2 mm too large',
+    ],
+    [
+      'a hole within the first step',
+      { feature: 'hole', diameter: 6.8, depth: 20 },
+      mill('SD', 'step-drill', { DC: 6.8, DCX: 9, SDL: 20, LCF: 40 }),
+      '',
+    ],
+    [
+      'a hole deeper than it',
+      { feature: 'hole', diameter: 6.8, depth: 22 },
+      mill('SD', 'step-drill', { DC: 6.8, DCX: 9, SDL: 20, LCF: 40 }),
+      '2 mm short',
+    ],
+  ])('%s', (_, over, candidate, words) => {
+    const found = fails(cut(over), candidate);
+    if (words) expect(found).toContain(words);
+    else expect(found).toBe('');
+  });
+
+  it('what is not known stays a question', () => {
+    const open = (over: Partial<Cut>, c: Candidate) =>
+      judgeCandidate(cut(over), c, DEFAULT_RULES).open.join('; ');
+    expect(open({ feature: 'undercut', under: 2 }, mill('L', 'lollipop', { DC: 10 }))).toContain(
+      'neck not known',
+    );
+    expect(open({ feature: 'rounding', edgeRadius: 3 }, mill('R', 'corner-rounding', { DC: 4 }))).toContain(
+      'radius',
+    );
+    expect(open({ feature: 'hole', diameter: 40 }, mill('BB', 'boring-bar', { DC: 12 }))).toContain(
+      'largest bore',
+    );
+    expect(open({ feature: 'hole', diameter: 6.8 }, mill('SD', 'step-drill', { DC: 6.8 }))).toContain(
+      'its step',
+    );
+    expect(open({ feature: 'engraving', width: 1 }, mill('E', 'engraver', { DC: 3 }))).toContain('tip');
+  });
+
+  it('each feature asks what its rules look at, and each field is asked by one', () => {
+    const asked = new Set(FEATURE_NAMES.flatMap((f) => FEATURES[f].asks));
+    expect([...asked].sort()).toEqual([...CUT_FIELD_NAMES].sort());
+  });
 });

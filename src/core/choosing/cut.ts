@@ -1,23 +1,69 @@
 import { byName } from '../units';
 import { familiesThatCut, type Family, type Work } from '../cutters';
 
-/** What is to be cut, in words. */
-const WORK: Record<Work, string> = {
-  side: 'a side',
-  slot: 'a slot',
-  pocket: 'a pocket',
-  face: 'a face',
-  floor: 'a floor with a radius',
-  hole: 'a hole',
-  thread: 'a thread',
-  chamfer: 'a chamfer',
+/** What can be said of a cut: in words, and how it is written. Limits in mm, degrees or letters. */
+export const CUT_FIELDS = {
+  diameter: { words: 'Diameter', kind: 'length', limits: [0.1, 500] },
+  cls: { words: 'Tolerance class, such as H7', kind: 'text', limits: [1, 8] },
+  thread: { words: 'Thread, such as M6 or 1/4-20', kind: 'text', limits: [1, 24] },
+  angle: { words: 'Included angle, degrees', kind: 'degrees', limits: [20, 180] },
+  flank: { words: 'Flank angle, degrees', kind: 'degrees', limits: [1, 90] },
+  edgeRadius: { words: 'Radius of the edge', kind: 'length', limits: [0.05, 250] },
+  width: { words: 'Width', kind: 'length', limits: [0.01, 1000] },
+  under: { words: 'How far it goes under', kind: 'length', limits: [0.01, 500] },
+  corner: { words: 'Smallest inside corner, radius', kind: 'length', limits: [0.05, 500] },
+  floorRadius: { words: 'Radius at the floor', kind: 'length', limits: [0, 250] },
+  draft: { words: 'Draft, degrees a side', kind: 'degrees', limits: [0, 45] },
+  depth: { words: 'Depth to reach', kind: 'length', limits: [0.01, 1000] },
+  passDepth: { words: 'Depth of one pass', kind: 'length', limits: [0.01, 1000] },
+  stock: { words: 'Stock to take off the wall', kind: 'length', limits: [0, 500] },
+  clearance: { words: 'Free way to a jaw or clamp', kind: 'length', limits: [0.1, 1000] },
+} as const satisfies Record<
+  string,
+  { words: string; kind: 'length' | 'text' | 'degrees'; limits: readonly [number, number] }
+>;
+export type CutField = keyof typeof CUT_FIELDS;
+export const CUT_FIELD_NAMES = Object.keys(CUT_FIELDS) as CutField[];
+
+/** What is to be cut: in words, and what bounds it, in the order of the drawing. `width` says what its width is. */
+const WORK: Record<Work, { words: string; asks: readonly CutField[]; width?: string; milled?: true }> = {
+  side: {
+    words: 'a side',
+    asks: ['corner', 'draft', 'depth', 'passDepth', 'stock', 'clearance'],
+    milled: true,
+  },
+  slot: {
+    words: 'a slot',
+    asks: ['width', 'depth', 'passDepth', 'stock', 'clearance'],
+    width: 'Slot width',
+    milled: true,
+  },
+  pocket: {
+    words: 'a pocket',
+    asks: ['corner', 'floorRadius', 'draft', 'depth', 'passDepth', 'stock', 'clearance'],
+    milled: true,
+  },
+  face: { words: 'a face', asks: ['passDepth', 'stock', 'clearance'], milled: true },
+  floor: {
+    words: 'a floor with a radius',
+    asks: ['floorRadius', 'depth', 'passDepth', 'stock', 'clearance'],
+    milled: true,
+  },
+  hole: { words: 'a hole', asks: ['diameter', 'cls', 'depth'] },
+  thread: { words: 'a thread', asks: ['thread', 'depth'] },
+  chamfer: { words: 'a chamfer', asks: ['diameter', 'angle'] },
+  undercut: { words: 'an undercut', asks: ['under', 'width', 'depth', 'clearance'], width: 'Its height' },
+  dovetail: { words: 'a dovetail', asks: ['flank', 'depth', 'clearance'] },
+  rounding: { words: 'a rounded edge', asks: ['edgeRadius', 'clearance'] },
+  engraving: { words: 'an engraved line', asks: ['width', 'depth'], width: 'Width of the line' },
+  centre: { words: 'a centre hole', asks: ['diameter', 'angle'] },
 };
 export type Feature = Work;
 export const FEATURE_NAMES = Object.keys(WORK) as Feature[];
-/** What is to be cut, and the families that say they cut it. */
-export const FEATURES = byName(FEATURE_NAMES, (f): { words: string; families: readonly Family[] } => ({
-  words: WORK[f],
-  families: familiesThatCut(f),
+/** What is to be cut, what is asked of it, and the families that say they cut it. */
+export const FEATURES = byName(FEATURE_NAMES, (f) => ({
+  ...WORK[f],
+  families: familiesThatCut(f) as readonly Family[],
 }));
 
 /** ISO 513 groups of work material. O stands for plastics and others outside the standard's six. */
@@ -41,19 +87,25 @@ export interface Cut {
   depth: number | null;
   /** Depth of one pass: the flutes themselves must exceed it. */
   passDepth: number | null;
-  /** Width of a slot. */
+  /** Width of a slot or a line, height of an undercut. */
   width: number | null;
   /** Smallest inside corner of a wall, radius. */
   corner: number | null;
   /** Radius where wall and floor meet. */
   floorRadius: number | null;
+  /** How far an undercut goes in under its wall. */
+  under: number | null;
+  /** Radius an outer edge is rounded to. */
+  edgeRadius: number | null;
+  /** Angle of a dovetail's flank from its floor, degrees. */
+  flank: number | null;
   /** Draft of the wall, degrees a side. */
   draft: number | null;
   /** Hole diameter, and its tolerance class. */
   diameter: number | null;
   cls: string | null;
   thread: string | null;
-  /** Included angle of a chamfer. */
+  /** Included angle of a chamfer or a centre's cone. */
   angle: number | null;
   /** Free way beside the wall, to a jaw or a clamp: the cutter must pass there. */
   clearance: number | null;
@@ -69,6 +121,9 @@ export const BLANK_CUT: Cut = {
   depth: null,
   passDepth: null,
   width: null,
+  under: null,
+  edgeRadius: null,
+  flank: null,
   corner: null,
   floorRadius: null,
   draft: null,

@@ -1,6 +1,8 @@
 import { familySpec, holeLimits, readThread, tapDrill, threadPercent, type HoleWork } from '../cutters';
-import { judgeCandidate, type Candidate, type Choice } from './chooseCutter';
+import type { Candidate, Choice } from './candidate';
+import { judgeCandidate } from './chooseCutter';
 import { BLANK_CUT, type Cut } from './cut';
+import { DRILLED_FROM_UM } from './featureRules';
 import type { ChoosingRules } from './rules';
 
 /** One step of a kit: what it does, what it asks for, and what does it. */
@@ -31,7 +33,7 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
     cut.feature === 'hole' && cut.cls !== null && cut.diameter !== null
       ? holeLimits(cut.diameter, cut.cls)
       : null;
-  if (!thread && (!limits || limits.it >= 60)) return null;
+  if (!thread && (!limits || limits.it >= DRILLED_FROM_UM)) return null;
   const pick = (of: (c: Candidate) => boolean, asks: Cut): Choice[] =>
     candidates
       .filter(of)

@@ -1,6 +1,18 @@
 import { familiesOfHole, readThread, tapDrill, type Family, type HoleWork } from '../cutters';
-import { FEATURES, type Cut } from './cut';
+import { FEATURES, type Cut, type Feature } from './cut';
 import { reamingAllowance } from './kit';
+
+/** Features whose depth the flutes must reach: of others the depth bounds nothing, or not by the flutes. */
+const DEEP: readonly Feature[] = [
+  'side',
+  'slot',
+  'pocket',
+  'floor',
+  'dovetail',
+  'undercut',
+  'hole',
+  'thread',
+];
 
 /** Of one family, the diameters a cut asks for: those nearest to a size from below and from above. */
 export interface Window {
@@ -22,7 +34,7 @@ export function windowsOf(cut: Cut): Window[] {
   const own: readonly Family[] = FEATURES[cut.feature].families;
   const least = (...limits: (number | null)[]) => Math.min(...limits.map((l) => l ?? Infinity));
   const below = (families: readonly Family[], near: number): Window[] =>
-    families.map((family) => ({ family, near, fits: 'below', reaches: cut.feature !== 'face' }));
+    families.map((family) => ({ family, near, fits: 'below', reaches: DEEP.includes(cut.feature) }));
   const around = (work: HoleWork, near: number): Window[] =>
     familiesOfHole(work).map((family) => ({
       family,
@@ -38,13 +50,31 @@ export function windowsOf(cut: Cut): Window[] {
       return below(own, least(cut.width, cut.clearance));
     case 'face':
     case 'floor':
+    case 'undercut':
+    case 'dovetail':
+    case 'rounding':
+    case 'engraving':
       return below(own, least(cut.clearance));
     case 'chamfer':
       return own.map((family) => ({ family, near: cut.diameter ?? 0, fits: 'above', reaches: true }));
+    case 'centre':
+      return own.map((family) => ({
+        family,
+        near: cut.diameter ?? Infinity,
+        fits: 'around',
+        reaches: false,
+      }));
     case 'hole': {
       const D = cut.diameter ?? Infinity;
       const before = D === Infinity ? D : D - reamingAllowance(D);
-      return [...around('drills', D), ...around('drills', before), ...around('reams', D), ...startOf(D)];
+      return [
+        ...around('drills', D),
+        ...around('drills a step', D),
+        ...around('drills', before),
+        ...around('reams', D),
+        ...below(familiesOfHole('bores'), D),
+        ...startOf(D),
+      ];
     }
     case 'thread': {
       const thread = cut.thread === null ? null : readThread(cut.thread);

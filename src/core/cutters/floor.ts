@@ -91,6 +91,12 @@ export function rampLimit(
  */
 export const rampLength = (depth: number, degrees: number): number => depth / Math.tan(rad(degrees));
 
+/** How high the cutting part is, which no holder may grip, mm; null where it is not known. Example: LCF 22 -> 22. */
+export function cuttingHeight(c: CutterGeometry): number | null {
+  const { head } = familySpec(c.family);
+  return head ? head.height(c) : c.LCF;
+}
+
 /**
  * Depth a cutter reaches beside a wall, mm: its flutes, or flutes and a neck thinner than the cutter (LU). null when
  * LCF is not known. Common practice: 10 mm of wall asks for 10 mm of reach. Example: LCF 8, DN 5.8 on DC 6, LU 24 -> 24.

@@ -30,6 +30,7 @@ export type { OutlinePoint } from './families';
 // What it leaves on a floor and in a corner
 export {
   cornerRadius,
+  cuttingHeight,
   effectiveDiameter,
   flatStepover,
   millsFloor,

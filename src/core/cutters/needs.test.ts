@@ -2,18 +2,18 @@ import {
   BODY_FAMILIES,
   cutterOutline,
   factsOf,
+  familySpec,
   FAMILY_NAMES,
   flatStepover,
   geometry,
-  GEOMETRY_SYMBOLS,
   ITEM_KINDS,
   millsFloor,
   neededFor,
   needsOf,
   reach,
   ridgeHeight,
-  symbolSpec,
   type CutterSymbol,
+  type FactSymbol,
   type Family,
 } from './index';
 
@@ -31,16 +31,21 @@ const figures: Partial<Record<CutterSymbol, number>> = {
   CW: 3,
   APMX: 1,
 };
-const cutter = (family: Family, without?: string) =>
-  geometry(family, {
+/** Figures only some families are drawn or judged by: with a neck, others would be other cutters. */
+const special: Partial<Record<CutterSymbol, number>> = { DN: 8, LU: 30, PRFRAD: 30, SDL: 30, STA: 90 };
+const cutter = (family: Family, without?: string) => {
+  const { drawnFrom, reach: own } = familySpec(family);
+  const asked = [...drawnFrom, ...(own?.needs ?? [])];
+  return geometry(family, {
     DC: 10,
     ...Object.fromEntries(
-      GEOMETRY_SYMBOLS.filter((symbol) => symbol !== without && symbol !== 'DC').map((symbol) => [
-        symbol,
-        symbol in figures ? figures[symbol] : symbolSpec(symbol).shapes === 'its own' ? 30 : null,
-      ]),
+      [
+        ...Object.entries(figures),
+        ...Object.entries(special).filter(([s]) => asked.includes(s as FactSymbol)),
+      ].filter(([symbol]) => symbol !== without),
     ),
   });
+};
 const needed = (family: Family, result: string) =>
   needsOf('cutter', family).find((n) => n.result === result)?.facts ?? [];
 

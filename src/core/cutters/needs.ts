@@ -41,7 +41,7 @@ export function needsOf(kind: ItemKind, family: Family | null): readonly Need[] 
     { result: 'whether the shank fits', facts: ['DMM'] },
     { result: 'whether the holder holds its form', facts: ['SHANK'] },
     { result: 'whether enough is gripped', facts: ['OAL'] },
-    { result: 'whether flutes are gripped', facts: ['LCF'] },
+    { result: 'whether flutes are gripped', facts: spec.head?.needs ?? ['LCF'] },
     { result: 'how deep it reaches', facts: spec.reach?.needs ?? ['LCF'] },
     { result: 'stepover and ridge', facts: spec.floor?.needs ?? [] },
     { result: 'plunging and ramp limit', facts: spec.mills ? ['CCC', 'RMPX'] : [] },

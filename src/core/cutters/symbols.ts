@@ -54,6 +54,8 @@ export const SYMBOLS = {
   TAPER: { words: 'taper per side', kind: 'degree', limits: [0.1, 45], own: true, shapes: 'its own' },
   PRFRAD: { words: 'profile radius of the flank', kind: 'length', limits: [0.5, 2000], shapes: 'its own' },
   CW: { words: 'cutting width', kind: 'length', limits: [0.1, 100], shapes: 'its own' },
+  SDL: { words: 'length of the first step', kind: 'length', limits: [0.05, 300], shapes: 'its own' },
+  STA: { words: 'included angle of the step', kind: 'degree', limits: [20, 180], shapes: 'its own' },
   NOF: { words: 'flutes', kind: 'count', limits: [1, 40], shapes: 'any' },
   RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90], shapes: 'any' },
   CCC: { words: 'centre cutting', kind: 'choice', options: YES_NO },

@@ -1,6 +1,8 @@
 import { group } from 'd3';
 import {
   chooseCutters,
+  CUT_FIELD_NAMES,
+  CUT_FIELDS,
   DEFAULT_RULES,
   FEATURES,
   kitFor,
@@ -9,11 +11,13 @@ import {
   type Choice,
   type ChoosingRules,
   type Cut,
+  type CutField,
   type KitStep,
 } from '@/core/choosing';
 import { inCrib } from '@/core/stock';
+import { byName } from '@/core/units';
 import { loadItems } from '@/crib/cutters';
-import { maybeNumber, toLength, validate } from '@/crib/door';
+import { toLength, toNumber, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/stock';
 import { manyTagsOfItems } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -57,24 +61,19 @@ export async function rulesInForce(c: Connection): Promise<ChoosingRules> {
 }
 
 /** A cut as it was typed, in mm; what was not said bounds nothing. */
-function toCut(i: CutInput): Cut {
-  const mm = (v: string | number | undefined) => (v === undefined ? null : toLength(v).mm);
+function toCut(said: CutInput): Cut {
+  const read = byName(CUT_FIELD_NAMES, (name) => {
+    const text = said[name];
+    if (text === undefined) return null;
+    const { kind } = CUT_FIELDS[name];
+    return kind === 'text' ? String(text).trim() : kind === 'length' ? toLength(text).mm : toNumber(text);
+  });
   return {
-    feature: i.feature,
-    group: i.group ?? null,
-    depth: mm(i.depth),
-    passDepth: mm(i.passDepth),
-    width: mm(i.width),
-    corner: mm(i.corner),
-    floorRadius: mm(i.floorRadius),
-    draft: maybeNumber(i.draft),
-    diameter: mm(i.diameter),
-    cls: i.cls?.trim() ?? null,
-    thread: i.thread?.trim() ?? null,
-    angle: maybeNumber(i.angle),
-    clearance: mm(i.clearance),
-    plunge: i.plunge === 'yes',
-    stock: mm(i.stock),
+    // Each field is read as its kind says: words stay words, the others are numbers.
+    ...(read as Pick<Cut, CutField>),
+    feature: said.feature,
+    group: said.group ?? null,
+    plunge: said.plunge === 'yes',
   };
 }
 

@@ -1,6 +1,22 @@
-import type { FromSchema } from 'json-schema-to-ts';
-import { FEATURE_NAMES, GROUPS } from '@/core/choosing';
+import {
+  CUT_FIELD_NAMES,
+  CUT_FIELDS,
+  FEATURE_NAMES,
+  GROUPS,
+  type CutField,
+  type Feature,
+  type Group,
+} from '@/core/choosing';
+import { byName } from '@/core/units';
 import { field } from '@/crib/door';
+
+const asked = (name: CutField) => {
+  const { kind, limits, words } = CUT_FIELDS[name];
+  if (kind === 'text') return field.words(limits[1]);
+  return kind === 'length'
+    ? field.length(limits[0], limits[1], `${words}.`)
+    : field.decimal(limits[0], limits[1], `${words}.`);
+};
 
 /** A cut as it is described; only what is said bounds the choice. */
 export const CUT_SCHEMA = {
@@ -8,21 +24,14 @@ export const CUT_SCHEMA = {
   properties: {
     feature: field.choice(FEATURE_NAMES),
     group: field.choice(GROUPS),
-    depth: field.length(0.01, 1000, 'Depth to be reached.'),
-    passDepth: field.length(0.01, 1000, 'Depth of one pass.'),
-    width: field.length(0.1, 1000, 'Slot width.'),
-    corner: field.length(0.05, 500, 'Smallest inside corner, radius.'),
-    floorRadius: field.length(0, 250, 'Radius between wall and floor.'),
-    draft: field.decimal(0, 45, 'Degrees a side.'),
-    diameter: field.length(0.1, 500, 'Hole or chamfer diameter.'),
-    cls: field.words(8),
-    thread: field.words(24),
-    angle: field.decimal(20, 180, 'Included angle of a chamfer.'),
-    clearance: field.length(0.1, 1000, 'Free way beside the wall.'),
     plunge: field.choice(['yes', 'no']),
-    stock: field.length(0, 500, 'Stock to be taken off the wall.'),
+    ...byName(CUT_FIELD_NAMES, asked),
   },
   required: ['feature'],
   additionalProperties: false,
 } as const;
-export type CutInput = FromSchema<typeof CUT_SCHEMA>;
+
+/** A cut as it was said, before it is read. */
+export type CutInput = { feature: Feature; group?: Group; plunge?: 'yes' | 'no' } & Partial<
+  Record<CutField, string | number>
+>;

@@ -4,6 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
+  CUT_FIELD_NAMES,
+  CUT_FIELDS,
   FEATURE_NAMES,
   FEATURES,
   GROUP_WORDS,
@@ -11,6 +13,7 @@ import {
   REASON_NAMES,
   REASONS,
   type ChoosingRules,
+  type CutField,
   type Feature,
 } from '@/core/choosing';
 import type { ChooseView } from '@/crib/choosing';
@@ -20,27 +23,17 @@ import { Tag } from '../tag';
 import { useQuery } from './query';
 
 interface Field {
-  name: string;
+  name: CutField;
   label: string;
   kind: 'length' | 'text' | 'degrees';
-  of: readonly Feature[];
 }
-const MILLED: readonly Feature[] = ['side', 'slot', 'pocket', 'floor'];
-/** What each feature is bound by, in the order of the drawing. */
-const FIELDS: readonly Field[] = [
-  { name: 'diameter', label: 'Diameter', kind: 'length', of: ['hole', 'chamfer'] },
-  { name: 'cls', label: 'Tolerance class, such as H7', kind: 'text', of: ['hole'] },
-  { name: 'thread', label: 'Thread, such as M6 or 1/4-20', kind: 'text', of: ['thread'] },
-  { name: 'angle', label: 'Included angle, degrees', kind: 'degrees', of: ['chamfer'] },
-  { name: 'width', label: 'Slot width', kind: 'length', of: ['slot'] },
-  { name: 'corner', label: 'Smallest inside corner, radius', kind: 'length', of: ['pocket', 'side'] },
-  { name: 'floorRadius', label: 'Radius at the floor', kind: 'length', of: ['pocket', 'floor'] },
-  { name: 'draft', label: 'Draft, degrees a side', kind: 'degrees', of: ['pocket', 'side'] },
-  { name: 'depth', label: 'Depth to reach', kind: 'length', of: [...MILLED, 'hole', 'thread'] },
-  { name: 'passDepth', label: 'Depth of one pass', kind: 'length', of: [...MILLED, 'face'] },
-  { name: 'stock', label: 'Stock to take off the wall', kind: 'length', of: [...MILLED, 'face'] },
-  { name: 'clearance', label: 'Free way to a jaw or clamp', kind: 'length', of: [...MILLED, 'face'] },
-];
+/** What a feature is bound by, in the order of the drawing. */
+const fieldsOf = (feature: Feature): Field[] =>
+  FEATURES[feature].asks.map((name) => ({
+    name,
+    label: (name === 'width' ? FEATURES[feature].width : undefined) ?? CUT_FIELDS[name].words,
+    kind: CUT_FIELDS[name].kind,
+  }));
 
 /** Describing a cut, and the cutters that do it: on hand first, with reasons; those that fail, by how much. */
 export function ChooseScreen({
@@ -95,13 +88,13 @@ function CutTag() {
   const { unit, unitWord } = useLengths();
   const [texts, setTexts] = useState<Record<string, string>>(() =>
     Object.fromEntries(
-      ['feature', 'group', 'plunge', ...FIELDS.map((f) => f.name)].map((n) => [n, query.get(n) ?? '']),
+      ['feature', 'group', 'plunge', ...CUT_FIELD_NAMES].map((n) => [n, query.get(n) ?? '']),
     ),
   );
   const set = (name: string) => (e: React.ChangeEvent<HTMLInputElement | HTMLSelectElement>) =>
     setTexts({ ...texts, [name]: e.target.value });
   const feature = (texts.feature || 'pocket') as Feature;
-  const fields = FIELDS.filter((f) => f.of.includes(feature));
+  const fields = fieldsOf(feature);
   const find = (e: React.FormEvent) => {
     e.preventDefault();
     const address = new URLSearchParams({ feature });
@@ -158,7 +151,7 @@ function CutTag() {
               />
             </div>
           ))}
-          {fields.some((f) => f.name === 'clearance') && (
+          {FEATURES[feature].milled && (
             <div className="field">
               <label>
                 <input

@@ -22,5 +22,5 @@ export const dovetail: FamilySpec = {
       fault('LCF', 'less than DC/2 · tan KAPR', 'the flanks would meet before the flutes end');
   },
   usual: ['short flutes'],
-  cuts: [],
+  cuts: ['dovetail'],
 };

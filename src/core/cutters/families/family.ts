@@ -2,10 +2,24 @@ import type { CutterFigures, CutterSymbol } from '../figures';
 import type { FactSymbol } from '../symbols';
 
 /** What a cutter can be asked to cut. */
-export type Work = 'side' | 'slot' | 'pocket' | 'face' | 'floor' | 'hole' | 'thread' | 'chamfer';
+export type Work =
+  | 'side'
+  | 'slot'
+  | 'pocket'
+  | 'face'
+  | 'floor'
+  | 'hole'
+  | 'thread'
+  | 'chamfer'
+  | 'undercut'
+  | 'dovetail'
+  | 'rounding'
+  | 'engraving'
+  | 'centre';
 
 /** Its part in making a hole or a thread. */
-export type HoleWork = 'begins' | 'drills' | 'reams' | 'taps' | 'mills a thread' | 'breaks its edge';
+export type HoleWork =
+  'begins' | 'drills' | 'drills a step' | 'reams' | 'bores' | 'taps' | 'mills a thread' | 'breaks its edge';
 
 /** A point of a half outline: z above the tip, r from the axis, mm. */
 export interface OutlinePoint {
@@ -74,6 +88,10 @@ export interface FamilySpec {
   reach?: { mm: (c: CutterFigures) => number | null; needs: readonly FactSymbol[] };
   /** Depth one pass can have, where that is not APMX or the flutes. */
   onePass?: (c: CutterFigures) => number | null;
+  /** A disc that cuts slots on its edge: as wide as its teeth. */
+  onEdge?: true;
+  /** How high its head is, where that is not the flutes: what must not be gripped, and goes in under a wall. */
+  head?: { height: (c: CutterFigures) => number | null; needs: readonly FactSymbol[] };
 
   /** Rules its figures must keep, beyond those of every cutter. */
   mustHold: (c: CutterFigures, fault: Say) => void;

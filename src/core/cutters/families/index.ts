@@ -1,17 +1,25 @@
 import { ball } from './ball';
 import { barrel } from './barrel';
+import { boringBar } from './boringBar';
+import { boringHead } from './boringHead';
+import { centreDrill } from './centreDrill';
 import { chamfer } from './chamfer';
 import { cornerRadiusMill } from './cornerRadius';
+import { cornerRounding } from './cornerRounding';
 import { countersink } from './countersink';
 import { dovetail } from './dovetail';
 import { drill } from './drill';
+import { engraver } from './engraver';
 import { face } from './face';
 import { highFeed } from './highFeed';
+import { lollipop } from './lollipop';
 import { reamer } from './reamer';
 import { roughing } from './roughing';
 import { router } from './router';
+import { slittingSaw } from './slittingSaw';
 import { spotDrill } from './spotDrill';
 import { square } from './square';
+import { stepDrill } from './stepDrill';
 import { tSlot } from './tSlot';
 import { tap } from './tap';
 import { tapered } from './tapered';
@@ -36,17 +44,25 @@ export const FAMILIES = {
   'corner-radius': cornerRadiusMill,
   ball,
   barrel,
+  lollipop,
   tapered,
   roughing,
   'high-feed': highFeed,
   face,
   't-slot': tSlot,
+  'slitting-saw': slittingSaw,
   dovetail,
   chamfer,
+  'corner-rounding': cornerRounding,
+  engraver,
   countersink,
   'thread-mill': threadMill,
   drill,
+  'step-drill': stepDrill,
   'spot-drill': spotDrill,
+  'centre-drill': centreDrill,
+  'boring-head': boringHead,
+  'boring-bar': boringBar,
   reamer,
   tap,
   router,

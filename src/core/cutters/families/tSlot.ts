@@ -20,5 +20,6 @@ export const tSlot: FamilySpec = {
   },
   usual: ['short flutes', 'thin shank'],
   cornersWalls: true,
-  cuts: ['slot'],
+  head: { height: (c) => c.CW, needs: ['CW'] },
+  cuts: ['slot', 'undercut'],
 };

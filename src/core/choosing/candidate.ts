@@ -1,0 +1,46 @@
+import type { CutterGeometry } from '../cutters';
+import type { Reason } from './rules';
+
+/** A cutter as far as choosing needs it. */
+export interface Candidate {
+  code: string;
+  words: string;
+  cutter: CutterGeometry;
+  indexable: boolean;
+  substrate: string | null;
+  coating: string | null;
+  centreCutting: boolean | null;
+  thread: string | null;
+  /** Whether a tap forms; null: not known, or no tap. */
+  forming: boolean | null;
+  cls: string | null;
+  /** A reamer's measured diameter. */
+  measured: number | null;
+  standing: 'approved' | 'trial' | 'discontinued' | 'rejected' | null;
+  /** A newer version follows it. */
+  followed: boolean;
+  guesses: readonly string[];
+  unused: number;
+  /** Tags of builds it stands in. */
+  built: readonly string[];
+  /** Used pieces in the crib with what they are graded for. */
+  graded: readonly { mark: string; grade: string; groups: readonly string[]; goodTo: number | null }[];
+  priceCents: number | null;
+}
+
+export type Availability = 'on hand' | 'graded' | 'built' | 'to buy';
+
+/** What was found of one candidate. */
+export interface Choice {
+  code: string;
+  words: string;
+  availability: Availability;
+  /** What of it can be taken: places of stock, marks, tags. */
+  take: string[];
+  /** Why it can't: each with by how much. Empty: it fits. */
+  fails: string[];
+  /** What could not be judged, since a fact is missing. */
+  open: string[];
+  reasons: { reason: Reason; words: string; points: number }[];
+  score: number;
+}
