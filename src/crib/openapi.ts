@@ -1,8 +1,8 @@
 import { COMPUTATIONS } from './computations';
-import { PROBLEM_CODES } from './door';
+import { PROBLEM_CODES, questionSchema, type Verb } from './door';
 import { FORMATS, listFields } from './exchange';
 import { VERBS } from './verbs';
-import { VIEWS } from './views';
+import { VIEWS, type View } from './views';
 
 const json = (schema: object) => ({ 'application/json': { schema } });
 const problem = {
@@ -17,6 +17,21 @@ const FILES = {
   movements: 'What moved, newest first, of ?item, piece, place or who; at most 10,000',
 };
 
+/** What the address of a view may ask, from the schema that checks it. */
+const parametersOf = (v: View) =>
+  Object.entries(questionSchema(v.question).properties ?? {}).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    required: false,
+    schema,
+  }));
+
+/** How an entry of a verb is taken back. */
+const wayBack = (v: Verb): string =>
+  v.counters || (v.countering && 'never' in v.countering)
+    ? 'Its entry is not taken back.'
+    : 'Its entry is taken back by POST /api/v1/counter-entries, where no later one leans on it.';
+
 /** The OpenAPI 3.1 document of /api/v1, made from the same schemas that check input at the door. */
 export function openApi(): object {
   const paths: Record<string, Record<string, object>> = {};
@@ -25,6 +40,7 @@ export function openApi(): object {
     at(v.path).post = {
       operationId: v.name,
       summary: v.summary,
+      description: `Signed by ${v.signing}. ${wayBack(v)}`,
       tags: ['verbs'],
       requestBody: { required: true, content: json(v.schema) },
       responses: {
@@ -41,6 +57,7 @@ export function openApi(): object {
       operationId: `read_${v.path}`,
       summary: v.summary,
       tags: ['views'],
+      parameters: parametersOf(v),
       responses: {
         200: { description: 'As the screen shows it', content: json({ type: ['object', 'array'] }) },
         default: problem,
@@ -94,6 +111,7 @@ export function openApi(): object {
         operationId: `${list}_${format}`,
         summary: `${what}, as ${format.toUpperCase()}.`,
         tags: ['views'],
+        parameters: parametersOf(VIEWS.find((v) => v.path === list)!),
         responses: { 200: { description: 'The file' }, default: problem },
       };
   return {

@@ -5,6 +5,7 @@ import { lifeView } from './life';
 import { assemblyView, rackView } from './rack';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from './testing';
 import { todayView } from './today';
+import { VERBS } from './verbs';
 
 let crib: TestCrib;
 const fresh = async () => {
@@ -118,7 +119,7 @@ describe('the flow', () => {
       await problem(crib.do('receiveOrder', { number: 'O-0001', quantity: 9, place: 'S1' })),
     ).toMatchObject({ code: 'CONFLICT', field: 'quantity' });
     await crib.do('receiveOrder', { number: 'O-0001', quantity: 8, place: 'S1' });
-    expect((await historyView(crib.db))[0]).toMatchObject({
+    expect((await historyView(crib.db, VERBS))[0]).toMatchObject({
       kind: 'receiveOrder',
       who: 'IK',
       words: 'O-0001 received, 0 open',
@@ -347,12 +348,12 @@ describe('bad input at the door', () => {
       'masterLength',
     ],
   ])('%s %j', async (verb, input, code, fieldName) => {
-    const before = (await historyView(crib.db)).length;
+    const before = (await historyView(crib.db, VERBS)).length;
     expect(await problem(crib.do(verb, input))).toMatchObject({
       code,
       ...(fieldName ? { field: fieldName } : {}),
     });
-    expect((await historyView(crib.db)).length).toBe(before);
+    expect((await historyView(crib.db, VERBS)).length).toBe(before);
   });
 
   it('over-issue names the count, and what somebody holds all the same can be booked as found', async () => {

@@ -5,7 +5,7 @@ import { setChoosingRules } from './choosing';
 import type { Verb } from './door';
 import { addJob, assignUse, logParts, stateOperation, statePassDepth, storeProgram, tieTool } from './jobs';
 import { importItems } from './exchange';
-import { counterEntry } from './ledger';
+import { counterEntryOf } from './ledger';
 import { endLife, recordWear } from './life';
 import { addMachine, changeMachine } from './machines';
 import { judgeMeasurement, recordMeasurement } from './measuring';
@@ -35,8 +35,8 @@ import {
   unmountInserts,
 } from './stock';
 
-/** Everything people can do, in the order of the work. Forms and /api/v1 both read this list. */
-export const VERBS: readonly Verb[] = [
+/** What people can do, in the order of the work. */
+const DONE = [
   addPerson,
   addPlace,
   addMaterial,
@@ -85,6 +85,20 @@ export const VERBS: readonly Verb[] = [
   endLife,
   placeOrder,
   receiveOrder,
-  counterEntry,
-];
+] as const;
+const counterEntry = counterEntryOf(DONE);
+
+type AnyVerb = (typeof DONE)[number] | typeof counterEntry;
+/** Everything people can do. Forms, /api/v1, its document and the history all read this list. */
+export const VERBS: readonly Verb[] = [...DONE, counterEntry];
+
+/** Read and never changed: a form may send what it only shows. */
+type Said<T> = T extends object ? { readonly [K in keyof T]: Said<T[K]> } : T;
+export type VerbName = AnyVerb['name'];
+type Known<N extends VerbName> = NonNullable<Extract<AnyVerb, { name: N }>['known']>;
+/** What a verb is given, beside who, formId, happenedAt and note. */
+export type VerbInput<N extends VerbName> = Said<Known<N>[0]>;
+/** What a verb answers, beside the number of its entry. */
+export type VerbAnswer<N extends VerbName> = Known<N>[1];
+
 export const verbNamed = (name: string): Verb | undefined => VERBS.find((v) => v.name === name);

@@ -1,6 +1,27 @@
+import { VERBS } from './verbs';
 import { buyingView } from './buying';
 import { localDay } from '@/core/units';
-import { readOnce, rowNumber, type Crib, type ReadAll, type ReadOnce } from './door';
+import {
+  A_COUNT,
+  A_CUT,
+  A_JOB,
+  A_LIFE,
+  A_PLACE,
+  A_RUN,
+  AFTER_ROW,
+  AN_ASSEMBLY,
+  AN_ITEM,
+  CATALOGUE,
+  ENTRIES,
+  LIVES,
+  MOVEMENTS,
+  NOTHING,
+  STOCK,
+  TAKEABLE,
+  type Question,
+  type QuestionSpec,
+} from '@/core/questions';
+import { readOnce, readQuestion, type Crib, type ReadAll, type ReadOnce } from './door';
 import { chooseView, rulesInForce } from './choosing';
 import { exchangeView } from './exchange';
 import { jobsView, jobView } from './jobs';
@@ -19,142 +40,123 @@ import {
   savedViews,
   stockView,
   takeableView,
-  type CatalogueAsked,
-  type MovementsAsked,
-  type StockAsked,
 } from './stock';
 import { missingView, todayView } from './today';
 
 export interface View {
   path: string;
   summary: string;
+  /** What its address may ask. */
+  question: QuestionSpec;
   /** `once`: what other views read already is not read again. */
-  read(crib: Crib, query: URLSearchParams, once?: ReadOnce): Promise<unknown>;
+  read(crib: Crib, search: URLSearchParams, once?: ReadOnce): Promise<unknown>;
 }
 
-/** A catalogue question from the address. */
-export function askedOf(query: URLSearchParams): CatalogueAsked {
-  const text = (name: string) => query.get(name) || undefined;
-  return {
-    q: text('q'),
-    kind: text('kind'),
-    place: text('place'),
-    sort: text('sort'),
-    after: text('after'),
-    before: text('before'),
-    unit: query.get('unit') === 'inch' ? 'inch' : 'mm',
-    limit: query.has('limit') ? Number(query.get('limit')) || undefined : undefined,
-  };
-}
-
-/** A question to the stock from the address. */
-export function stockAskedOf(query: URLSearchParams): StockAsked {
-  return {
-    ...askedOf(query),
-    lies: query.get('lies') || undefined,
-    owner: query.get('owner') || undefined,
-  };
-}
-
-/** A question to the history of movements from the address. */
-export function movementsAskedOf(query: URLSearchParams): MovementsAsked {
-  const text = (name: string) => query.get(name) || undefined;
-  return {
-    item: text('item'),
-    piece: text('piece'),
-    place: text('place'),
-    who: text('who'),
-    before: rowNumber(query.get('before')) ?? undefined,
-  };
-}
-
-const view = (path: string, summary: string, read: View['read']): View => ({ path, summary, read });
+/** A view: its question is read at the door, by the schema that the API's document shows. */
+const view = <const S extends QuestionSpec>(
+  path: string,
+  summary: string,
+  question: S,
+  read: (crib: Crib, asked: Question<S>, once?: ReadOnce) => Promise<unknown>,
+): View => ({
+  path,
+  summary,
+  question,
+  read: async (crib, search, once) => read(crib, readQuestion(question, search), once),
+});
 /** A view of everything of its kind, which shares what it reads with others. */
 const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
-  view(path, summary, (crib, _, once) => (once ?? readOnce(crib.db, localDay(crib.now(), crib.zone)))(read));
+  view(path, summary, NOTHING, (crib, _, once) =>
+    (once ?? readOnce(crib.db, localDay(crib.now(), crib.zone)))(read),
+  );
 
 /** Everything a screen shows, as JSON. */
 export const VIEWS: readonly View[] = [
   whole('today', 'The worklist with reasons.', todayView),
-  view('shop', 'People, places, materials, suppliers and machines.', (crib) => shopView(crib.db)),
+  view('shop', 'People, places, materials, suppliers and machines.', NOTHING, (crib) => shopView(crib.db)),
   view(
     'items',
-    'The catalogue, a page at a time: ?q=words and symbol ranges, kind, place, sort (code, dc, unused; - turns it), after or before a code, unit, limit.',
-    (crib, query) => catalogueView(crib.db, askedOf(query)),
+    'The catalogue, a page at a time: words and symbol ranges, kind, place; - turns the order; after or before a code.',
+    CATALOGUE,
+    (crib, asked) => catalogueView(crib.db, asked),
   ),
-  view('item', 'One item with facts, stock, suppliers, versions: ?code=', (crib, query) =>
-    itemView(crib.db, query.get('code')),
+  view('item', 'One item with facts, stock, suppliers, versions.', AN_ITEM, (crib, { code }) =>
+    itemView(crib.db, code ?? null),
   ),
   whole('places', 'Places as a tree, who has what, what is being reground, count sheets.', placesView),
-  view('place', 'What lies at a place and inside it: ?code=', (crib, query) =>
-    placeView(crib.db, query.get('code')),
+  view('place', 'What lies at a place and inside it.', A_PLACE, (crib, { code }) =>
+    placeView(crib.db, code ?? null),
   ),
-  view('count', 'A count sheet with what may explain each difference: ?number=', (crib, query) =>
-    countView(crib.db, query.get('number'), crib.zone),
+  view('count', 'A count sheet with what may explain each difference.', A_COUNT, (crib, { number }) =>
+    countView(crib.db, number ?? null, crib.zone),
   ),
-  view('movements', 'What moved, newest first: ?item, piece, place or who; before an id.', (crib, query) =>
-    movementsView(crib.db, movementsAskedOf(query)),
+  view(
+    'movements',
+    'What moved, newest first, of an item, a piece, a place or a person; before an id.',
+    MOVEMENTS,
+    (crib, asked) => movementsView(crib.db, asked),
   ),
   view(
     'stock',
-    'All that lies somewhere, a page at a time: ?q=words, places’ codes and symbol ranges, kind, place, lies (crib, lent, machine, regrind, builds, scrap, lost, anywhere), owner (ours, theirs, a supplier), sort (item, place, quantity; - turns it), after or before a line, unit, limit.',
-    (crib, query) => stockView(crib.db, stockAskedOf(query)),
+    'All that lies somewhere, a page at a time: words, places’ codes and symbol ranges; where; owner ours, theirs or a supplier; after or before a line.',
+    STOCK,
+    (crib, asked) => stockView(crib.db, asked),
   ),
-  view('consigned', 'What was taken of suppliers’ own stock and is not settled.', (crib) =>
+  view('consigned', 'What was taken of suppliers’ own stock and is not settled.', NOTHING, (crib) =>
     consignedView(crib.db),
   ),
-  view('exchange', 'Lists that came in, and what unknown headers were said to mean.', (crib) =>
+  view('exchange', 'Lists that came in, and what unknown headers were said to mean.', NOTHING, (crib) =>
     exchangeView(crib.db),
   ),
   view(
     'choose',
-    'Cutters for a cut, ranked with reasons, and what fails by how much: ?feature=pocket&depth=10&corner=4 …',
-    async (crib, query) =>
-      query.has('feature')
-        ? chooseView(crib.db, Object.fromEntries(query))
-        : { rules: await rulesInForce(crib.db) },
+    'Cutters for a cut, ranked with reasons, and what fails by how much; without a feature, the rules.',
+    A_CUT,
+    async (crib, asked) =>
+      asked.feature ? chooseView(crib.db, asked) : { rules: await rulesInForce(crib.db) },
   ),
   whole(
     'missing',
     'Facts that are not known or guessed and that something booked waits for, the worst first.',
     missingView,
   ),
-  view('saved-views', 'Questions to the catalogue kept by name.', (crib) => savedViews(crib.db)),
+  view('saved-views', 'Questions to the catalogue kept by name.', NOTHING, (crib) => savedViews(crib.db)),
   view(
     'takeable',
-    'What can be taken for a build: ?what=cutter or holder, q=words, ranges or a mark, like=an item that comes first.',
-    (crib, query) =>
-      takeableView(crib.db, {
-        what: query.get('what') || undefined,
-        q: query.get('q') || undefined,
-        like: query.get('like') || undefined,
-      }),
+    'What can be taken for a build: words, ranges or a mark; an item that comes first.',
+    TAKEABLE,
+    (crib, asked) => takeableView(crib.db, asked),
   ),
   whole('assemblies', 'Assemblies that stand, as the rack draws them.', rackView),
-  view('assembly', 'One that stands: judgement, measurements, registers, life: ?tag=', (crib, query) =>
-    assemblyView(crib.db, query.get('tag') ?? '', crib.zone),
+  view(
+    'assembly',
+    'One that stands: judgement, measurements, registers, life.',
+    AN_ASSEMBLY,
+    (crib, { tag }) => assemblyView(crib.db, tag ?? '', crib.zone),
   ),
   view(
     'jobs',
-    'Operations with parts to make, each T checked, and a page of those that are done: ?after=ID goes on.',
-    (crib, query, once) => jobsView(crib.db, rowNumber(query.get('after')), once),
+    'Operations with parts to make, each T checked, and a page of those that are done.',
+    AFTER_ROW,
+    (crib, { after }, once) => jobsView(crib.db, after ?? null, once),
   ),
-  view('job', 'One job: its program as read, each T checked, parts logged: ?number=', (crib, query) =>
-    jobView(crib.db, query.get('number') ?? ''),
+  view('job', 'One job: its program as read, each T checked, parts logged.', A_JOB, (crib, { number }) =>
+    jobView(crib.db, number ?? ''),
   ),
   view(
     'run',
-    'An operation at the machine: its tools, life left, minutes without a tag: ?operation=',
-    (crib, query) => runView(crib.db, rowNumber(query.get('operation')) ?? 0),
+    'An operation at the machine: its tools, life left, minutes without a tag.',
+    A_RUN,
+    (crib, { operation }) => runView(crib.db, operation ?? 0),
   ),
-  view('lives', 'Lives per cutter and material, most lives first: ?after= goes on.', (crib, query) =>
-    lifeView(crib.db, query.get('after')),
+  view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
+    lifeView(crib.db, after ?? null),
   ),
-  view('life', 'One cutter in one material: survival curve and lives: ?item= and material=', (crib, query) =>
-    lifeSheet(crib.db, query.get('item') ?? '', query.get('material') ?? ''),
+  view('life', 'One cutter in one material: survival curve and lives.', A_LIFE, (crib, { item, material }) =>
+    lifeSheet(crib.db, item ?? '', material ?? ''),
   ),
   whole('orders', 'What to buy and what is on order.', buyingView),
-  view('entries', 'The ledger, newest first; ?before=ID goes back.', (crib, query) =>
-    historyView(crib.db, 200, rowNumber(query.get('before'))),
+  view('entries', 'The ledger, newest first, before an entry.', ENTRIES, (crib, { before }) =>
+    historyView(crib.db, VERBS, 200, before ?? null),
   ),
 ];

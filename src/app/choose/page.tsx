@@ -1,10 +1,14 @@
 import { chooseView, rulesInForce, type ChooseView } from '@/crib/choosing';
 import { ChooseScreen } from '@/ui/screens/ChooseScreen';
-import { questionIn, type Search } from '../server/search';
+import { Asked } from '@/ui/shell';
+import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
-  const { show: _show, ...described } = Object.fromEntries(await questionIn(searchParams));
+  const {
+    asked: { show: _show, ...described },
+    wrong,
+  } = await askedOf('choose', searchParams);
   const { db } = await openForPage();
   let view: ChooseView | null = null;
   let problem: string | null = null;
@@ -14,5 +18,9 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
     } catch (error) {
       problem = (error as Error).message;
     }
-  return <ChooseScreen view={view} rules={await rulesInForce(db)} problem={problem} />;
+  return (
+    <Asked wrong={wrong}>
+      <ChooseScreen view={view} rules={await rulesInForce(db)} problem={problem} />
+    </Asked>
+  );
 }

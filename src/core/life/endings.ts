@@ -30,6 +30,7 @@ export const SIGNS = [
   'chips packed',
   'bright rings on the shank',
 ] as const;
+export type Sign = (typeof SIGNS)[number];
 
 /** One life as the statistics see it: minutes in the cut, and whether it ended in a failure. */
 export interface LifeTime {

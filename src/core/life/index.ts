@@ -1,5 +1,6 @@
 // Endings and what they count as
 export { ENDINGS, ENDING_NAMES, SIGNS } from './endings';
+export type { Sign } from './endings';
 export type { Ending, LifeTime } from './endings';
 export { coatingNow, DEFAULT_LADDER, rungsFor } from './grades';
 export type { Rung } from './grades';

@@ -236,6 +236,7 @@ export const buildAssembly = defineVerb({
     if (input.for) await tieBuilt(c, moment, input.for.operation, Number(input.for.t), built.assemblyId);
     return { tag: built.tag, judgements: built.judgements };
   },
+  says: (a) => `${a.tag} built`,
 });
 
 async function tieBuilt(

@@ -35,4 +35,5 @@ export const resetStickout = defineVerb({
       });
     return { tag: built.tag, was: old.tag, judgements: built.judgements };
   },
+  says: (a) => `${a.was} re-set, now ${a.tag}`,
 });

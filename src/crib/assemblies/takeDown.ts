@@ -77,4 +77,5 @@ export const takeDown = defineVerb({
     await dismantle(c, moment, assembly, place, true);
     return { tag: assembly.tag, piece: assembly.mark, cutterTo: place.code };
   },
+  says: (a) => `${a.tag} taken down, ${a.piece} to ${a.cutterTo}`,
 });

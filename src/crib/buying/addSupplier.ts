@@ -15,4 +15,5 @@ export const addSupplier = defineVerb({
     });
     return { code: input.code };
   },
+  says: (a) => `supplier ${a.code}`,
 });

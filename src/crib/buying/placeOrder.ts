@@ -44,6 +44,7 @@ export const placeOrder = defineVerb({
     });
     return { number, item: item.code };
   },
+  says: (a) => `${a.number} ordered: ${a.item}`,
 });
 
 export const receiveOrder = defineVerb({
@@ -75,4 +76,5 @@ export const receiveOrder = defineVerb({
     });
     return { number: order.number, item: order.item, open: open - quantity };
   },
+  says: (a) => `${a.number} received, ${a.open} open`,
 });

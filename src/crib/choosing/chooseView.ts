@@ -31,7 +31,7 @@ import {
   type NearQuestion,
   maybeChoosingRules,
 } from '@/data/stock';
-import { CUT_SCHEMA, type CutInput } from './cutSchema';
+import { CUT_SCHEMA, type CutAsked, type CutInput } from './cutSchema';
 
 export interface ChooseView {
   cut: Cut;
@@ -78,9 +78,10 @@ function toCut(said: CutInput): Cut {
 }
 
 /** Cutters for a cut, ranked with reasons; what fails, and by how much; a kit for threads and close holes. */
-export async function chooseView(c: Connection, input: unknown): Promise<ChooseView> {
-  validate(CUT_SCHEMA, input);
-  const cut = toCut(input as CutInput);
+export async function chooseView(c: Connection, asked: CutAsked): Promise<ChooseView> {
+  validate(CUT_SCHEMA, asked);
+  // The door found its feature, which is needed.
+  const cut = toCut(asked as CutInput);
   const rules = await rulesInForce(c);
   const windows = windowsOf(cut).map(({ family, near, fits, reaches }): NearQuestion => ({
     family,

@@ -7,6 +7,7 @@ import {
   type Feature,
   type Group,
 } from '@/core/choosing';
+import type { A_CUT, Question } from '@/core/questions';
 import { byName } from '@/core/units';
 import { field } from '@/crib/door';
 
@@ -31,6 +32,8 @@ export const CUT_SCHEMA = {
   additionalProperties: false,
 } as const;
 
+/** A cut as an address asks for it. */
+export type CutAsked = Question<typeof A_CUT>;
 /** A cut as it was said, before it is read. */
 export type CutInput = { feature: Feature; group?: Group; plunge?: 'yes' | 'no' } & Partial<
   Record<CutField, string | number>

@@ -61,4 +61,5 @@ export const setChoosingRules = defineVerb({
     await insertChoosingRules(c, moment.entryId, { rules: JSON.stringify(rules) });
     return { rules };
   },
+  says: () => 'rules for choosing cutters',
 });

@@ -136,4 +136,5 @@ export const addItem = defineVerb({
       questions: asked.map((q) => `${q.field} = ${q.value}: ${q.words} (${q.limit})`),
     };
   },
+  says: (a) => `item ${a.code}`,
 });

@@ -39,6 +39,7 @@ export const linkItem = defineVerb({
     });
     return { item: item.code, earlier: earlier.code, relation: input.relation };
   },
+  says: (a) => `${a.item} is a ${a.relation} of ${a.earlier}`,
 });
 
 export const stateStanding = defineVerb({
@@ -61,4 +62,5 @@ export const stateStanding = defineVerb({
     });
     return { item: item.code, standing: input.standing };
   },
+  says: (a) => `${a.item}: ${a.standing}`,
 });

@@ -31,4 +31,5 @@ export const stateFacts = defineVerb({
       throw new Problem('INVALID_INPUT', 'Nothing was stated', { wayOut: 'Fill in what is to be stated.' });
     return { item: row.code, stated: facts.map((f) => f.symbol) };
   },
+  says: (a) => `facts of ${a.item}`,
 });

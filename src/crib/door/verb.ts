@@ -9,6 +9,7 @@ import {
   maybeEntry,
   maybeFormAnswer,
   maybeItemOfEntry,
+  type EntryRow,
 } from '@/data/ledger';
 import { maybePerson } from '@/data/people';
 import { ENVELOPE } from './schema';
@@ -39,18 +40,41 @@ export interface Moment {
   leansOn(entryId: number | null): Promise<void>;
 }
 
-export interface Verb {
-  name: string;
+/** Why an entry can't be taken back, and the way out. */
+export interface NoWayBack {
+  words: string;
+  value?: number;
+  wayOut?: string;
+}
+
+/**
+ * How an entry is taken back. Left out: by its rows, which the database turns round and refuses where a later entry
+ * leans on them; `never` says why not at all, `unless` looks for what the database can't know.
+ */
+export type Countering =
+  { never: string } | { unless: (c: Connection, entry: EntryRow) => Promise<NoWayBack | null> };
+
+/** Who may sign for it: anybody who signs here; or, at the first entry of all, the one it adds as well. */
+export type Signing = 'anyone who signs here' | 'also the one it adds';
+
+export interface Verb<Name extends string = string> {
+  name: Name;
   /** Path below /api/v1 at which it is posted. */
   path: string;
   summary: string;
   schema: JSONSchema & object;
+  signing: Signing;
   /** Long work on the input alone (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
   prepare?: (input: unknown) => unknown;
   run(c: Connection, input: unknown, moment: Moment, prepared: unknown): Promise<object>;
+  /** What its entry says in one line of the history, from the answer it was given. */
+  says(answer: Record<string, unknown>): string;
+  countering?: Countering;
   /** The entry this one counters, for the one verb that does. */
   counters?: (input: unknown) => number;
 }
+/** A verb whose input and answer the compiler knows: forms are typed by them. */
+export type KnownVerb<Name extends string, Input, Answer> = Verb<Name> & { known?: [Input, Answer] };
 
 type Properties = Record<string, JSONSchema>;
 type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = FromSchema<{
@@ -60,50 +84,64 @@ type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = Fr
   additionalProperties: false;
 }>;
 interface VerbDefinition<
+  Name extends string,
   P extends Properties,
   R extends readonly (keyof P & string)[],
   A extends object,
   Prepared,
 > {
-  name: string;
+  name: Name;
   path: string;
   summary: string;
+  signing?: Signing;
   properties: P;
   required: R;
   prepare?: (input: InputOf<P, R>) => Promise<Prepared> | Prepared;
   run(c: Connection, input: InputOf<P, R>, moment: Moment, prepared: Prepared): Promise<A>;
-  counters?: Verb['counters'];
+  says(answer: A): string;
+  countering?: Countering;
+  counters?: (input: InputOf<P, R>) => number;
 }
 
 /** Makes a verb: its schema is its own fields and the envelope (who, formId, happenedAt, note). */
 export function defineVerb<
+  const Name extends string,
   const P extends Properties,
   const R extends readonly (keyof P & string)[],
   A extends object,
   Prepared = undefined,
->(d: VerbDefinition<P, R, A, Prepared>): Verb {
+>(d: VerbDefinition<Name, P, R, A, Prepared>): KnownVerb<Name, InputOf<P, R>, A> {
   const schema = {
     type: 'object',
     properties: { ...ENVELOPE, ...d.properties },
     required: ['who', ...d.required],
     additionalProperties: false,
   } as const;
-  return {
-    name: d.name,
-    path: d.path,
-    summary: d.summary,
-    schema,
-    prepare: d.prepare as Verb['prepare'],
-    run: d.run as Verb['run'],
-    counters: d.counters,
-  };
+  const {
+    name,
+    path,
+    summary,
+    signing = 'anyone who signs here',
+    prepare,
+    run,
+    says,
+    countering,
+    counters,
+  } = d;
+  // What passed the door is what the schema says; an answer comes out of the ledger as it went in.
+  return { name, path, summary, schema, signing, prepare, run, says, countering, counters } as Verb<Name>;
 }
 
 /** Entries between two refreshes of the planner's statistics. */
 const ANALYZE_EVERY = 250;
 
-/** Answer of a write: what the verb says, and the entry it is kept under. */
-export type Done = Record<string, unknown> & { entry: number; again?: true };
+/** The entry a write is kept under; `again` where it was recorded before. */
+export interface Recorded {
+  entry: number;
+  again?: true;
+}
+/** Answer of a write: what the verb says, and its entry. */
+export type Done = Record<string, unknown> & Recorded;
 
 /**
  * Does a verb once: checks input at the door, then one transaction of entry, rows and answer. A form id that was
@@ -165,14 +203,9 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
         note: note?.trim() || null,
         leansOn,
       };
+      if (verb.signing === 'anyone who signs here') await mustSign(c, who);
       const answer = await verb.run(c, input, moment, prepared);
-      if (!(await maybePerson(c, who)))
-        throw new Problem('INVALID_INPUT', `who: nobody here signs ${who}`, {
-          field: 'who',
-          value: who,
-          limit: 'initials of a person here',
-          wayOut: 'Pick your initials, or add yourself first.',
-        });
+      if (verb.signing !== 'anyone who signs here') await mustSign(c, who);
       const done = { ...answer, entry: entryId };
       await insertFormAnswer(c, formId, digest, done);
       return done;
@@ -191,6 +224,16 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
  */
 function refreshLater(db: Database): void {
   setImmediate(() => void db.script('analyze').catch(() => undefined));
+}
+
+async function mustSign(c: Connection, who: string): Promise<void> {
+  if (await maybePerson(c, who)) return;
+  throw new Problem('INVALID_INPUT', `who: nobody here signs ${who}`, {
+    field: 'who',
+    value: who,
+    limit: 'initials of a person here',
+    wayOut: 'Pick your initials, or add yourself first.',
+  });
 }
 
 function again(before: { inputDigest: string; answer: unknown }, digest: string): Done {

@@ -47,7 +47,7 @@ export async function exportMovements(
   asked: MovementsAsked,
   format: Format,
 ): Promise<Uint8Array> {
-  const { movements } = await movementsView(c, { ...asked, limit: MOST_MOVEMENTS });
+  const { movements } = await movementsView(c, asked, MOST_MOVEMENTS);
   const table: Table = {
     headers: [
       'when',

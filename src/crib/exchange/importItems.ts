@@ -2,7 +2,7 @@ import { insertSupplier } from '@/data/buying';
 import { createHash } from 'node:crypto';
 import { defineVerb, field, Problem, type Moment } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import { insertMappings, insertImportList } from '@/data/exchange';
+import { insertImportList, insertMappings, usesOfImport } from '@/data/exchange';
 import {
   insertFactRows,
   insertItemRows,
@@ -100,6 +100,19 @@ export const importItems = defineVerb({
       refused: preview.refused.length,
     };
   },
+  countering: {
+    // What leans on an item's own entry the database knows; that an item's facts went on since, only this does.
+    async unless(c, entry) {
+      const [used] = await usesOfImport(c, entry.id);
+      if (!used) return null;
+      return {
+        words: `${used.item} was used or changed since, by ${used.who} in entry ${used.entryId}`,
+        value: used.entryId,
+        wayOut: `Take entry ${used.entryId} back first; or correct the items one by one.`,
+      };
+    },
+  },
+  says: (a) => `list ${a.name}: ${a.added} new, ${a.changed} changed`,
 });
 
 /** Of a changed item, only what changes: the rest keeps its own date and signature. */

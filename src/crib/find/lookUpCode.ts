@@ -1,3 +1,4 @@
+import { linkTo } from '@/core/links';
 import { localDay } from '@/core/units';
 import { maybeAssembly } from '@/data/assemblies';
 import { maybePurchase } from '@/data/buying';
@@ -23,37 +24,38 @@ export async function lookUpCode(
   const assembly = await maybeAssembly(c, upper);
   if (assembly)
     return assembly.takenDownEntryId === null
-      ? { href: `/rack?open=${assembly.tag}`, said: 'opened beside the rack · scan it again to measure' }
+      ? {
+          href: linkTo('rack', { open: assembly.tag }),
+          said: 'opened beside the rack · scan it again to measure',
+        }
       : { href: null, said: `was taken down on ${localDay(assembly.takenDownAt!, zone)}` };
   const piece = await maybePiece(c, upper);
   if (piece) {
     const built = await maybeStandingAssemblyOfPiece(c, piece.id);
-    if (built) return { href: `/rack?open=${built.tag}`, said: `is the cutter in ${built.tag}` };
+    if (built) return { href: linkTo('rack', { open: built.tag }), said: `is the cutter in ${built.tag}` };
     const item = (await loadItems(c, [piece.itemId]))[0]!;
     return {
-      href: `/cutters?open=${encodeURIComponent(item.code)}`,
+      href: linkTo('cutters', { open: item.code }),
       said: `lies in ${piece.place ?? 'no place'}`,
     };
   }
   const order = await maybePurchase(c, upper);
   if (order)
     return {
-      href: `/buying?order=${order.number}`,
+      href: linkTo('buying', { order: order.number }),
       said: `${order.quantity - order.received} of ${order.quantity} open`,
     };
-  if (await maybeJob(c, code)) return { href: `/jobs?open=${encodeURIComponent(code)}`, said: 'opened' };
-  if (await maybeItem(c, code)) return { href: `/cutters?open=${encodeURIComponent(code)}`, said: 'opened' };
+  if (await maybeJob(c, code)) return { href: linkTo('jobs', { open: code }), said: 'opened' };
+  if (await maybeItem(c, code)) return { href: linkTo('cutters', { open: code }), said: 'opened' };
   const machine = (await manyMachines(c)).find((m) => m.code.toUpperCase() === upper);
-  if (machine) return { href: `/machines?open=${encodeURIComponent(machine.code)}`, said: 'opened' };
+  if (machine) return { href: linkTo('machines', { open: machine.code }), said: 'opened' };
   const place = await maybePlace(c, upper);
-  if (place)
-    return { href: `/cutters?q=${encodeURIComponent(place.code)}`, said: `what lies in ${place.name}` };
+  if (place) return { href: linkTo('cutters', { q: place.code }), said: `what lies in ${place.name}` };
   const { lines, total, more } = await catalogueView(c, { q: code, limit: 1 });
-  if (total === 1)
-    return { href: `/cutters?open=${encodeURIComponent(lines[0]!.code)}`, said: `is ${lines[0]!.code}` };
+  if (total === 1) return { href: linkTo('cutters', { open: lines[0]!.code }), said: `is ${lines[0]!.code}` };
   if (total)
     return {
-      href: `/cutters?q=${encodeURIComponent(code)}`,
+      href: linkTo('cutters', { q: code }),
       said: `${more ? 'more than ' : ''}${total} items answer to this`,
     };
   return { href: null, said: 'is not known here: check the code, or type words of it' };

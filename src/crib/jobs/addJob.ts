@@ -41,4 +41,5 @@ export const addJob = defineVerb({
     await writeOperationFigures(c, moment.entryId, operation, input);
     return { number: input.number, operation };
   },
+  says: (a) => `job ${a.number}`,
 });

@@ -79,6 +79,7 @@ export const logParts = defineVerb({
     parts: toNumber(input.parts),
     uses: await bookParts(c, moment, input.operation, toNumber(input.parts)),
   }),
+  says: (a) => (a.parts === 1 ? '1 part made' : `${a.parts} parts made`),
 });
 
 export const assignUse = defineVerb({
@@ -104,4 +105,5 @@ export const assignUse = defineVerb({
       minutes: uses.reduce((sum, u) => sum + u.minutes, 0),
     };
   },
+  says: (a) => `minutes given to ${a.tag}`,
 });

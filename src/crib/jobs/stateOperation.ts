@@ -19,4 +19,5 @@ export const stateOperation = defineVerb({
     await writeOperationFigures(c, moment.entryId, operation.id, input);
     return { operation: operation.id };
   },
+  says: () => 'operation figures',
 });

@@ -75,4 +75,5 @@ export const storeProgram = defineVerb({
       notUnderstood: report.not_understood.length,
     };
   },
+  says: (a) => `program with ${a.tools} tools`,
 });

@@ -41,6 +41,7 @@ export const tieTool = defineVerb({
     });
     return { operation: operation.id, t: number, tag: assembly?.tag ?? null };
   },
+  says: (a) => `T${a.t} ${a.tag ? `is ${a.tag}` : 'freed'}`,
 });
 
 export const statePassDepth = defineVerb({
@@ -66,4 +67,5 @@ export const statePassDepth = defineVerb({
     });
     return { operation: operation.id, t: toNumber(input.t) };
   },
+  says: (a) => `depth of one pass of T${a.t}`,
 });

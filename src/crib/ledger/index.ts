@@ -1,3 +1,3 @@
-export { counterEntry } from './counterEntry';
+export { counterEntryOf } from './counterEntry';
 export { historyView } from './historyView';
 export type { HistoryLine } from './historyView';

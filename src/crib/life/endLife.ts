@@ -84,4 +84,5 @@ export const endLife = defineVerb({
       });
     return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: built.tag };
   },
+  says: (a) => `${a.piece} of ${a.tag} ended${a.newTag ? `, now ${a.newTag}` : ''}`,
 });

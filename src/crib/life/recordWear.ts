@@ -19,4 +19,5 @@ export const recordWear = defineVerb({
     });
     return { tag: assembly.tag, flankWearMm: wear.mm };
   },
+  says: (a) => `${a.tag}: flank wear ${a.flankWearMm} mm`,
 });

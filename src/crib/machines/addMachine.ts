@@ -69,6 +69,7 @@ export const addMachine = defineVerb({
     await writeFigures(c, moment.entryId, id, input);
     return { code: input.code };
   },
+  says: (a) => `machine ${a.code}`,
 });
 
 /** A crash or spindle repair makes a new K: new figures from a day on, never a change of the old ones. */
@@ -85,4 +86,5 @@ export const changeMachine = defineVerb({
     await writeFigures(c, moment.entryId, machine.id, input);
     return { code: machine.code };
   },
+  says: (a) => `new figures of ${a.code}`,
 });

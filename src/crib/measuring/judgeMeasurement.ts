@@ -32,4 +32,5 @@ export const judgeMeasurement = defineVerb({
     });
     return { measurement: measurement.entryId, accepted: input.accepted };
   },
+  says: (a) => `measurement ${a.measurement} ${a.accepted ? 'accepted' : 'rejected'}`,
 });

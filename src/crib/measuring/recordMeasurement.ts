@@ -52,4 +52,5 @@ export const recordMeasurement = defineVerb({
     });
     return { tag: assembly.tag, inQuestion: questions.length > 0, questions };
   },
+  says: (a) => `${a.tag} measured${a.inQuestion ? ', in question' : ''}`,
 });

@@ -19,4 +19,5 @@ export const addMaterial = defineVerb({
     });
     return { code: input.code };
   },
+  says: (a) => `material ${a.code}`,
 });

@@ -29,4 +29,5 @@ export const addPlace = defineVerb({
     });
     return { code };
   },
+  says: (a) => `place ${a.code}`,
 });

@@ -1,8 +1,8 @@
 import { inCrib } from '@/core/stock';
-import { ITEM_KINDS, itemQuery, type Family, type ItemKind } from '@/core/cutters';
-import type { LengthUnit } from '@/core/units';
+import { itemQuery, type Family, type ItemKind } from '@/core/cutters';
+import type { CATALOGUE, Question } from '@/core/questions';
 import { itemWords } from '@/crib/cutters';
-import { found, oneOf } from '@/crib/door';
+import { found } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
   catalogueRows,
@@ -48,26 +48,13 @@ export interface CatalogueView {
 }
 
 /** A question as the address holds it. */
-export interface CatalogueAsked {
-  q?: string;
-  kind?: string;
-  place?: string;
-  sort?: string;
-  after?: string;
-  before?: string;
-  unit?: LengthUnit;
-  limit?: number;
-}
+export type CatalogueAsked = Question<typeof CATALOGUE>;
 
-const SORTS: readonly string[] = ['code', 'dc', 'unused'];
 export const PAGE_LINES = 50;
 
 /** Reads the address into a question. Throws a Problem for a sort, kind, place or item that isn't there. */
 export async function catalogueQuestion(c: Connection, asked: CatalogueAsked): Promise<CatalogueQuestion> {
   const { words, ranges } = itemQuery(asked.q ?? '', asked.unit ?? 'mm');
-  const sort = (asked.sort ?? 'code').replace(/^-/, '');
-  oneOf('sort', sort, SORTS);
-  if (asked.kind) oneOf('kind', asked.kind, ITEM_KINDS);
   const place = asked.place
     ? found(await maybePlace(c, asked.place.toUpperCase()), 'place', asked.place, 'place')
     : null;
@@ -77,9 +64,10 @@ export async function catalogueQuestion(c: Connection, asked: CatalogueAsked): P
     // Ten words say enough; a pasted page would only make one slow question.
     words: words.slice(0, 10),
     ranges: ranges.slice(0, 10),
-    kind: (asked.kind as ItemKind) || null,
+    kind: asked.kind ?? null,
     placeIds: place && (await placesBelow(c, place.id)),
-    sort: sort as SortKey,
+    // Without its minus it is the name of an order.
+    sort: (asked.sort ?? 'code').replace(/^-/, '') as SortKey,
     descending: asked.sort?.startsWith('-') ?? false,
     from: item && { itemId: item.id, backwards: asked.after === undefined },
     limit: Math.min(Math.max(asked.limit ?? PAGE_LINES, 1), 500),

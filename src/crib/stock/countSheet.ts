@@ -43,6 +43,7 @@ export const startCount = defineVerb({
     await insertCountSheet(c, moment.entryId, { number, placeId: place.id });
     return { number, place: place.code };
   },
+  says: (a) => `count ${a.number} of ${a.place} begun`,
 });
 
 export const enterCount = defineVerb({
@@ -121,6 +122,7 @@ export const enterCount = defineVerb({
     }
     return { sheet: sheet.number, lines: input.lines.length, differ };
   },
+  says: (a) => `${a.lines} lines counted on ${a.sheet}`,
 });
 
 export const bookCount = defineVerb({
@@ -171,6 +173,7 @@ export const bookCount = defineVerb({
     }
     return { sheet: sheet.number, differ: differ.length, missing: sum(differ, 1), over: sum(differ, -1) };
   },
+  says: (a) => `count ${a.sheet} booked, ${a.differ} differed`,
 });
 
 const sum = (lines: { counted: number; expected: number }[], sign: 1 | -1) =>

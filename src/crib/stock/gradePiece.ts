@@ -47,4 +47,5 @@ export const gradePiece = defineVerb({
     await recordGrade(c, moment, piece.id, input);
     return { piece: piece.mark, grade: input.grade };
   },
+  says: (a) => `${a.piece} graded: ${a.grade}`,
 });

@@ -24,8 +24,8 @@ export type { MovementsAsked, MovementsView } from './movementsView';
 export { awaitedBack, countView, placesView, placeView } from './placesView';
 export type { CountedLine, CountView, PlaceLine, PlacesView, PlaceView } from './placesView';
 // All that lies somewhere, in pages
-export { allStock, LIES, stockQuestion, stockView } from './stockView';
-export type { Lies, StockAsked, StockLine, StockView } from './stockView';
+export { allStock, stockQuestion, stockView } from './stockView';
+export type { StockAsked, StockLine, StockView } from './stockView';
 // The catalogue in pages, one item whole, what can be taken for a build
 export { catalogueQuestion, catalogueView, PAGE_LINES } from './catalogueView';
 export type { CatalogueAsked, CatalogueLine, CatalogueView } from './catalogueView';

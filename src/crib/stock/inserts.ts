@@ -152,6 +152,7 @@ export const mountInserts = defineVerb({
     });
     return { piece: piece.mark, item: thing.item.code, quantity, damaged };
   },
+  says: (a) => `${a.quantity} × ${a.item} into ${a.piece}`,
 });
 
 export const unmountInserts = defineVerb({
@@ -227,4 +228,5 @@ export const unmountInserts = defineVerb({
       scrapped: mounted.quantity - good,
     };
   },
+  says: (a) => `${a.back} × ${a.item} out of ${a.piece}, ${a.edgesLeft} edges left, ${a.scrapped} scrapped`,
 });

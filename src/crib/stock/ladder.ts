@@ -48,4 +48,5 @@ export const setLadder = defineVerb({
     await insertGradeLadder(c, moment.entryId, { rungs: JSON.stringify(rungs) });
     return { rungs };
   },
+  says: () => 'the ladder of second lives',
 });

@@ -57,6 +57,7 @@ export const issueStock = defineVerb({
       due: input.due ?? null,
     };
   },
+  says: (a) => `${a.what} to ${a.to}${a.due ? `, back by ${a.due}` : ''}`,
 });
 
 export const returnStock = defineVerb({
@@ -125,6 +126,7 @@ export const returnStock = defineVerb({
       marks: thing.piece ? [thing.piece.mark] : [],
     };
   },
+  says: (a) => `${a.what} back to ${a.to}`,
 });
 
 /** Graded scrap goes into the bin, whatever place was said. */

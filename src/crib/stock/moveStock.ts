@@ -34,10 +34,17 @@ export const moveStock = defineVerb({
       quantity: thing.quantity,
     };
   },
+  says: (a) => `${a.what} from ${a.from} to ${a.to}`,
 });
 
 /** What leaves the crib's stock for good, or until somebody finds it. */
-const away = (name: string, path: string, summary: string, kind: 'scrap' | 'lost') =>
+const away = <const Name extends string>(
+  name: Name,
+  path: string,
+  summary: string,
+  kind: 'scrap' | 'lost',
+  done: string,
+) =>
   defineVerb({
     name,
     path,
@@ -61,6 +68,7 @@ const away = (name: string, path: string, summary: string, kind: 'scrap' | 'lost
         reason: input.reason.trim(),
       };
     },
+    says: (a) => `${a.what} ${done}: ${a.reason}`,
   });
 
 export const scrapStock = away(
@@ -68,10 +76,12 @@ export const scrapStock = away(
   'stock/scrapped',
   'Scrap a piece, or so many of an item, with the reason.',
   'scrap',
+  'scrapped',
 );
 export const loseStock = away(
   'loseStock',
   'stock/lost',
   'Say that a piece, or so many of an item, can’t be found; found again, it comes back.',
+  'lost',
   'lost',
 );

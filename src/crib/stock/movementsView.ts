@@ -1,3 +1,4 @@
+import type { MOVEMENTS, Question } from '@/core/questions';
 import type { Connection } from '@/data/database';
 import {
   manyMovements,
@@ -9,14 +10,7 @@ import {
 } from '@/data/stock';
 import { found } from '@/crib/door';
 
-export interface MovementsAsked {
-  item?: string;
-  piece?: string;
-  place?: string;
-  who?: string;
-  before?: number;
-  limit?: number;
-}
+export type MovementsAsked = Question<typeof MOVEMENTS>;
 export interface MovementsView {
   movements: MovementRow[];
   /** Where to go on, null at the end. */
@@ -26,8 +20,12 @@ const PAGE = 50;
 const MOST = 10_000;
 
 /** What moved, newest first: of an item, a piece, a place or a person; everything when none is named. */
-export async function movementsView(c: Connection, asked: MovementsAsked): Promise<MovementsView> {
-  const limit = Math.min(Math.max(asked.limit ?? PAGE, 1), MOST);
+export async function movementsView(
+  c: Connection,
+  asked: MovementsAsked,
+  most = PAGE,
+): Promise<MovementsView> {
+  const limit = Math.min(most, MOST);
   const q: MovementQuestion = { limit: limit + 1, before: asked.before, who: asked.who };
   if (asked.item !== undefined)
     q.itemId = found(await maybeItem(c, asked.item), 'item', asked.item, 'item').id;

@@ -450,13 +450,13 @@ it('the history of an item, a piece, a place and a person, page by page, newest 
       who: i < 2 ? 'TO' : 'IK',
     });
   }
-  const all = await movementsView(crib.db, { limit: 500 });
+  const all = await movementsView(crib.db, {}, 500);
   const ids = all.movements.map((m) => m.id);
   expect(ids).toEqual([...ids].sort((a, b) => b - a));
   const of = async (asked: Parameters<typeof movementsView>[1]) => {
     const got: number[] = [];
     for (let before: number | undefined; ;) {
-      const page = await movementsView(crib.db, { ...asked, before, limit: 2 });
+      const page = await movementsView(crib.db, { ...asked, before }, 2);
       got.push(...page.movements.map((m) => m.id));
       if (page.next === null) return got;
       before = page.next;

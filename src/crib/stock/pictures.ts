@@ -88,4 +88,5 @@ export const addPicture = defineVerb({
       height: kept.height,
     };
   },
+  says: (a) => `picture of ${a.of}: ${a.shows}`,
 });

@@ -25,6 +25,7 @@ export const receiveStock = defineVerb({
     });
     return { item: item.code, place: place.code, quantity };
   },
+  says: (a) => `${a.quantity} × ${a.item} received onto ${a.place}`,
 });
 
 export const foundStock = defineVerb({
@@ -99,4 +100,5 @@ export const foundStock = defineVerb({
     if (quantity > ofLost) await from(null, quantity - ofLost);
     return { item: item.code, place: place.code, quantity, ofLost };
   },
+  says: (a) => `${a.quantity} × ${a.item} found at ${a.place}`,
 });

@@ -70,6 +70,7 @@ export const sendToRegrind = defineVerb({
     });
     return { piece: thing.words, to: to.code, due: input.due ?? null };
   },
+  says: (a) => `${a.piece} to be reground at ${a.to}`,
 });
 
 export const takeFromRegrind = defineVerb({
@@ -151,4 +152,5 @@ export const takeFromRegrind = defineVerb({
           : null,
     };
   },
+  says: (a) => (a.lost ? `${a.piece} lost at regrinding` : `${a.piece} back, reground`),
 });

@@ -16,4 +16,5 @@ export const saveView = defineVerb({
     await insertSavedView(c, moment.entryId, { name, address: input.address });
     return { name };
   },
+  says: (a) => `question kept as ${a.name}`,
 });

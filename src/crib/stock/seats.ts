@@ -28,4 +28,5 @@ export const stateSeat = defineVerb({
     await insertSeatState(c, moment.entryId, { pieceId: piece.id, seat, damaged: input.damaged === 'yes' });
     return { piece: piece.mark, seat, damaged: input.damaged === 'yes' };
   },
+  says: (a) => `seat ${a.seat} of ${a.piece} ${a.damaged ? 'damaged' : 'good'}`,
 });

@@ -105,4 +105,5 @@ export const settleTakings = defineVerb({
       reference: input.reference ?? null,
     };
   },
+  says: (a) => `${a.pieces} taken of ${a.supplier}’s stock settled`,
 });

@@ -1,8 +1,9 @@
 import { group } from 'd3';
-import { ITEM_KINDS, itemQuery, type ItemKind } from '@/core/cutters';
+import { itemQuery } from '@/core/cutters';
+import type { LIES, Question, STOCK } from '@/core/questions';
 import { CRIB_PLACES, type PlaceKind } from '@/core/stock';
 import { itemWords } from '@/crib/cutters';
-import { found, oneOf } from '@/crib/door';
+import { found } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
   allStockRows,
@@ -20,10 +21,10 @@ import {
   type StockRow,
   type StockSort,
 } from '@/data/stock';
-import { PAGE_LINES, type CatalogueAsked } from './catalogueView';
+import { PAGE_LINES } from './catalogueView';
 
 /** Where things may be looked for, in a word, and the kinds of place that are meant. */
-export const LIES = {
+const LYING = {
   crib: CRIB_PLACES,
   lent: ['hand'],
   machine: ['machine'],
@@ -32,15 +33,10 @@ export const LIES = {
   scrap: ['scrap'],
   lost: ['lost'],
   anywhere: [...CRIB_PLACES, 'hand', 'machine', 'regrind', 'build', 'scrap', 'lost'],
-} as const satisfies Record<string, readonly PlaceKind[]>;
-export type Lies = keyof typeof LIES;
+} as const satisfies Record<(typeof LIES)[number], readonly PlaceKind[]>;
 
-/** A question to the stock as the address holds it; `after` and `before` are numbers of lines. */
-export interface StockAsked extends CatalogueAsked {
-  lies?: string;
-  /** 'ours', 'theirs' (any supplier's until used), or a supplier's code. */
-  owner?: string;
-}
+/** A question to the stock as the address holds it. */
+export type StockAsked = Question<typeof STOCK>;
 
 /** So many of an item, of one lot, at one place, in words. */
 export interface StockLine extends Omit<StockRow, 'family' | 'maker'> {
@@ -61,7 +57,6 @@ export interface StockView {
 
 /** Marks of one line that a page names. */
 const MARKS_SHOWN = 3;
-const SORTS: readonly string[] = ['item', 'place', 'quantity'];
 
 /**
  * Reads the address into a question. A word that is a place's code means what lies there. Throws a Problem for a
@@ -69,11 +64,6 @@ const SORTS: readonly string[] = ['item', 'place', 'quantity'];
  */
 export async function stockQuestion(c: Connection, asked: StockAsked): Promise<StockQuestion> {
   const { words, ranges } = itemQuery(asked.q ?? '', asked.unit ?? 'mm');
-  const sort = (asked.sort ?? 'item').replace(/^-/, '');
-  oneOf('sort', sort, SORTS);
-  if (asked.kind) oneOf('kind', asked.kind, ITEM_KINDS);
-  const lies = asked.lies || 'crib';
-  oneOf('lies', lies, Object.keys(LIES));
   let place: PlaceRow | null = asked.place
     ? found(await maybePlace(c, asked.place.toUpperCase()), 'place', asked.place, 'place')
     : null;
@@ -86,22 +76,16 @@ export async function stockQuestion(c: Connection, asked: StockAsked): Promise<S
   }
   const from = asked.after ?? asked.before;
   const line =
-    from === undefined
-      ? null
-      : found(
-          /^\d{1,9}$/.test(from) ? await maybeStockLine(c, Number(from)) : null,
-          'after',
-          from,
-          'line of stock',
-        );
+    from === undefined ? null : found(await maybeStockLine(c, from), 'after', from, 'line of stock');
   return {
     words: kept,
     ranges: ranges.slice(0, 10),
-    kind: (asked.kind as ItemKind) || null,
+    kind: asked.kind ?? null,
     placeIds: place && (await placesBelow(c, place.id)),
-    kinds: LIES[lies as Lies],
+    kinds: LYING[asked.lies ?? 'crib'],
     owner: await ownerOf(c, asked.owner),
-    sort: sort as StockSort,
+    // Without its minus it is the name of an order.
+    sort: (asked.sort ?? 'item').replace(/^-/, '') as StockSort,
     descending: asked.sort?.startsWith('-') ?? false,
     from: line && { lineId: line.id, backwards: asked.after === undefined },
     limit: Math.min(Math.max(asked.limit ?? PAGE_LINES, 1), 500),

@@ -1,8 +1,9 @@
+import type { Question, TAKEABLE } from '@/core/questions';
 import { group } from 'd3';
 import { itemQuery, regroundGeometry, type CutterGeometry, type HolderGeometry } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import { factText, loadItems, type CribItem } from '@/crib/cutters';
-import { oneOf } from '@/crib/door';
+import {} from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
   manyBalances,
@@ -39,20 +40,12 @@ export interface TakeableView {
   /** More answer than are shown: more words are needed. */
   more: boolean;
 }
-export interface TakeableAsked {
-  /** 'cutter' (bodies too) or 'holder'. */
-  what?: string;
-  /** Words, ranges, or the mark of a piece. */
-  q?: string;
-  /** An item whose stock comes first: the one that is to be replaced. */
-  like?: string;
-}
+export type TakeableAsked = Question<typeof TAKEABLE>;
 const SHOWN = 24;
 
 /** What can be taken for a build and answers to some words; older versions before what follows them. */
 export async function takeableView(c: Connection, asked: TakeableAsked = {}): Promise<TakeableView> {
-  const what = asked.what || 'cutter';
-  oneOf('what', what, ['cutter', 'holder']);
+  const what = asked.what ?? 'cutter';
   const { words, ranges } = itemQuery(asked.q ?? '', 'mm');
   // A mark is a cutter's: in the field of the holder it finds nothing.
   const scanned =

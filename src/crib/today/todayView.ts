@@ -1,3 +1,4 @@
+import { linkTo, linkToRun } from '@/core/links';
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
 import { standingCards } from '@/crib/rack';
@@ -71,7 +72,7 @@ export async function todayView(
     lines.push({ ...line, key: `${line.kind} ${line.href} ${line.todo}` });
 
   for (const a of rack) {
-    const href = `/rack?open=${a.tag}`;
+    const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
     if (a.measured.state === 'in question') {
       const q = a.measured.measurement.questions[0]!;
@@ -120,7 +121,7 @@ export async function todayView(
       });
   }
   for (const j of jobs) {
-    const href = `/jobs?open=${j.operation.job}`;
+    const href = linkTo('jobs', { open: j.operation.job });
     for (const t of j.tools) {
       const stop = t.judgements.find((x) => x.grade === 'stop');
       if (stop)
@@ -154,7 +155,7 @@ export async function todayView(
   }
   for (const line of buying.lines) {
     const p = line.proposal;
-    const href = `/buying?open=${encodeURIComponent(line.item.code)}`;
+    const href = linkTo('buying', { open: line.item.code });
     if (p.say === 'cannot say')
       add({
         kind: 'order',
@@ -183,7 +184,7 @@ export async function todayView(
         todo: `Ask ${o.supplier} for ${o.number}`,
         why: `${o.quantity - o.received} × ${o.item} was promised for ${o.promised}`,
         because: null,
-        href: `/buying?order=${o.number}`,
+        href: linkTo('buying', { order: o.number }),
         by: o.promised,
       });
   for (const u of await manyOpenUseSums(c))
@@ -192,7 +193,7 @@ export async function todayView(
       todo: `Say what ran as T${u.t} of ${u.job}`,
       why: `${u.minutes.toFixed(1)} min in the cut belong to no cutter`,
       because: null,
-      href: `/run/${u.operationId}`,
+      href: linkToRun(u.operationId),
       by: null,
     });
   for (const p of await manyToGrade(c))
@@ -201,7 +202,7 @@ export async function todayView(
       todo: p.kind === 'body' ? `Turn or change the inserts of ${p.mark}` : `Grade ${p.mark}`,
       why: `${p.item} ended and lies in ${p.place}`,
       because: null,
-      href: `/cutters?open=${encodeURIComponent(p.item)}`,
+      href: linkTo('cutters', { open: p.item }),
       by: null,
     });
 
@@ -212,7 +213,7 @@ export async function todayView(
       todo: `Ask ${l.person} for ${l.out} × ${l.piece ?? l.item}`,
       why: `wanted back ${l.daysLate === 1 ? 'yesterday' : `${l.daysLate} days ago`}`,
       because: null,
-      href: '/places?show=loans',
+      href: linkTo('places', { show: 'loans' }),
       by: l.due,
     });
   for (const r of awaited.regrinds.filter((x) => x.due !== null && x.due < today))
@@ -221,7 +222,7 @@ export async function todayView(
       todo: `Ask ${r.place} for ${r.mark}`,
       why: `${r.item} was to be back from regrinding by ${r.due}`,
       because: null,
-      href: '/places?show=regrind',
+      href: linkTo('places', { show: 'regrind' }),
       by: r.due,
     });
   for (const s of awaited.sheets.filter((x) => x.bookedEntryId === null))
@@ -230,7 +231,7 @@ export async function todayView(
       todo: `Finish count sheet ${s.number}`,
       why: `${s.place}, begun by ${s.who}`,
       because: null,
-      href: `/places?show=counts&sheet=${s.number}`,
+      href: linkTo('places', { show: 'counts', sheet: s.number }),
       by: null,
     });
 

@@ -26,7 +26,16 @@ const fields: FieldSpec[] = [
     },
   },
 ];
-const form = <VerbForm verb="recordMeasurement" fields={fields} fixed={{ who: 'IK' }} submit="Record" when />;
+const form = (
+  <VerbForm
+    verb="recordMeasurement"
+    fields={fields}
+    fixed={{ who: 'IK' }}
+    shape={(input) => input}
+    submit="Record"
+    when
+  />
+);
 const refused = (detail: string, field: string | null): Answer => ({
   ok: false,
   problem: {

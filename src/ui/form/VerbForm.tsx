@@ -10,30 +10,34 @@ import { useId, useState, type ReactNode } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { ORIGINS, type Origin } from '@/core/cutters';
 import type { LengthUnit } from '@/core/units';
-import type { Done, ProblemDocument } from '@/crib/door';
+import type { ProblemDocument, Recorded } from '@/crib/door';
+import type { VerbAnswer, VerbInput, VerbName } from '@/crib/verbs';
 import { useSurroundings } from '../shell';
 import { SearchField } from './SearchField';
 import { SendButton } from './SendButton';
 import { useSendOnce } from './useSendOnce';
-import { problemOf, SEVERAL, toInput, type FieldSpec, type SubForm } from './toInput';
+import { problemOf, SEVERAL, toInput, type FieldOf, type FieldSpec, type SubForm } from './toInput';
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
 
-interface VerbFormProps {
-  verb: string;
-  fields: readonly FieldSpec[];
+/** What a verb answered, and the entry it is kept under. */
+type DoneOf<N extends VerbName> = VerbAnswer<N> & Recorded;
+type VerbFormProps<N extends VerbName> = {
+  verb: N;
   /** Input that is not asked for. */
-  fixed?: Record<string, unknown>;
+  fixed?: Partial<VerbInput<N>> & { who?: string };
   submit: string;
-  /** Last change of the input before it is sent. */
-  shape?: (input: Record<string, unknown>) => Record<string, unknown>;
-  onDone?: (done: Done) => void;
-  said?: (done: Done) => string;
+  onDone?: (done: DoneOf<N>) => void;
+  said?: (done: DoneOf<N>) => string;
   children?: ReactNode;
   /** Offers 'when it happened', for what is entered later. */
   when?: boolean;
-}
+} & (
+  | { fields: readonly FieldOf<N>[]; shape?: undefined }
+  /** Fields of its own, which `shape` makes the verb's input of before it is sent. */
+  | { fields: readonly FieldSpec[]; shape: (input: Record<string, unknown>) => Record<string, unknown> }
+);
 
 /** Short enough for the narrow choice beside a figure. */
 const ORIGIN_SHORT: Record<Origin, string> = {
@@ -48,7 +52,7 @@ type Texts = Record<string, string>;
 const key = (name: string) => name.replaceAll('.', '__');
 
 /** A form for one verb: texts stay as typed, problems stand at their field, a pending button keeps its focus. */
-export function VerbForm({
+export function VerbForm<N extends VerbName>({
   verb,
   fields,
   fixed,
@@ -58,7 +62,7 @@ export function VerbForm({
   said,
   children,
   when,
-}: VerbFormProps) {
+}: VerbFormProps<N>) {
   const { perform, say, zone, unit: shownUnit } = useSurroundings();
   // The unit is the one the form was opened in: swapping the display must not turn a typed 20 mm into 20 inches.
   const [unit] = useState(shownUnit);
@@ -91,8 +95,10 @@ export function VerbForm({
     if (!answer.ok) return setProblem(answer.problem);
     setProblem(null);
     reset(starts);
-    say(said ? said(answer.done) : 'done');
-    onDone?.(answer.done);
+    // The door answers in the verb's own words.
+    const done = answer.done as Recorded as DoneOf<N>;
+    say(said ? said(done) : 'done');
+    onDone?.(done);
     router.refresh();
   };
 

@@ -1,12 +1,23 @@
 import type { LengthUnit } from '@/core/units';
+import type { VerbInput, VerbName } from '@/crib/verbs';
+
+/** Names of what an input holds, dotted where it nests. Example: 'code' | 'facts' | `facts.${string}.value`. */
+type NamesIn<T> = T extends readonly unknown[]
+  ? never
+  : T extends object
+    ? { [K in keyof T & string]: K | `${K}.${NamesIn<NonNullable<T[K]>>}` }[keyof T & string]
+    : never;
+/** A field of a form for a verb: its name is that of something the verb takes. */
+export type FieldOf<N extends VerbName> = FieldSpec<NamesIn<VerbInput<N>>>;
 
 /** A form for one verb, told apart from the screen that shows it. */
-export interface SubForm {
-  verb: string;
+export interface SubFormOf<N extends VerbName> {
+  verb: N;
   title: string;
   submit: string;
-  fields: FieldSpec[];
+  fields: readonly FieldOf<N>[];
 }
+export type SubForm = { [N in VerbName]: SubFormOf<N> }[VerbName];
 
 /** One thing found to choose: what it becomes, and what is shown of it. */
 export interface Found {
@@ -17,8 +28,8 @@ export interface Found {
 }
 
 /** One field of a form, by the name of the input it becomes ('facts.DC.value' is nested). */
-export interface FieldSpec {
-  name: string;
+export interface FieldSpec<Name extends string = string> {
+  name: Name;
   label: string;
   kind?:
     'text' | 'length' | 'number' | 'whole' | 'choice' | 'several' | 'search' | 'day' | 'legend' | 'moment';

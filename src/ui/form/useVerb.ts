@@ -1,19 +1,23 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Done, ProblemDocument } from '@/crib/door';
+import type { ProblemDocument, Recorded } from '@/crib/door';
+import type { VerbAnswer, VerbInput, VerbName } from '@/crib/verbs';
 import { useSurroundings } from '../shell';
 import { LOST } from './post';
 import { useSendOnce } from './useSendOnce';
 
 /** A verb behind a button: pending, problem, and recorded once however often it is sent. */
-export function useVerb(verb: string) {
+export function useVerb<N extends VerbName>(verb: N) {
   const { perform, say } = useSurroundings();
   const router = useRouter();
   const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
-  const send = async (input: Record<string, unknown>, said: (done: Done) => string): Promise<Done | null> => {
-    const answer = await once((formId) => perform(verb, { ...input, formId }));
+  const send = async (
+    input: VerbInput<N>,
+    said: (done: VerbAnswer<N> & Recorded) => string,
+  ): Promise<(VerbAnswer<N> & Recorded) | null> => {
+    const answer = await once((formId) => perform(verb, { ...(input as object), formId }));
     if (!answer) return null;
     if (!answer.ok) {
       if (answer.problem === LOST) say('no answer came: send it again, it is recorded only once');
@@ -21,9 +25,11 @@ export function useVerb(verb: string) {
       return null;
     }
     setProblem(null);
-    say(said(answer.done));
+    // The door answers in the verb's own words.
+    const done = answer.done as Recorded as VerbAnswer<N> & Recorded;
+    say(said(done));
     router.refresh();
-    return answer.done;
+    return done;
   };
   return { send, problem, pending };
 }

@@ -1,4 +1,5 @@
 'use client';
+import { linkToEnd, linkToLabel } from '@/core/links';
 import { inCrib } from '@/core/stock';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
@@ -16,7 +17,7 @@ type Place = { code: string; name: string; kind: string };
 
 /** An assembly's tag: its big figures, the question about it, its actions. */
 export function AssemblyTag({ card, places }: { card: AssemblyView; places: Place[] }) {
-  const query = useQuery();
+  const query = useQuery('rack');
   const { entered, show, unitWord } = useLengths();
   const act = query.get('do');
   const m = card.measured;
@@ -114,7 +115,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
               { name: 'stickout', label: 'Stickout', kind: 'length' },
               { name: 'despite', label: 'Why, if a stop is judged', optional: true },
             ]}
-            said={(d) => `${card.tag} is now ${String(d.tag)}, to be measured`}
+            said={(d) => `${card.tag} is now ${d.tag}, to be measured`}
           />
         </>
       ) : act === 'down' ? (
@@ -135,7 +136,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
                 options: places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`]),
               },
             ]}
-            said={(d) => `${card.tag} taken down, cutter ${String(d.piece)} to ${String(d.cutterTo)}`}
+            said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}
           />
         </>
       ) : (
@@ -151,7 +152,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           <Button component={Link} href={query.href({ do: 'wear' })} scroll={false}>
             Wear
           </Button>
-          <Button component={Link} href={`/end/${card.tag}`}>
+          <Button component={Link} href={linkToEnd(card.tag)}>
             End life
           </Button>
           <Button variant="text" component={Link} href={query.href({ do: 'stickout' })} scroll={false}>
@@ -160,7 +161,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           <Button variant="text" component={Link} href={query.href({ do: 'down' })} scroll={false}>
             take down
           </Button>
-          <Button variant="text" component={Link} href={`/print/${card.tag}`} target="_blank">
+          <Button variant="text" component={Link} href={linkToLabel(card.tag)} target="_blank">
             print tag
           </Button>
         </div>

@@ -1,9 +1,11 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { expectedGaugeLength, judgeBuild } from '@/core/assemblies';
 import { parseLength } from '@/core/units';
+import type { CutterSource } from '@/crib/assemblies';
 import type { JobView } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
 import { Caution, Judgements } from '../figure';
@@ -18,7 +20,7 @@ const HOLDERS = takeables('holder');
 
 /** Build an assembly: cutter and holder from stock, the stickout; judged while it is typed. */
 export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) {
-  const query = useQuery();
+  const query = useQuery('rack');
   const router = useRouter();
   const { show, unit: shownUnit } = useLengths();
   // As in the form below: what is typed keeps the unit it was begun in.
@@ -96,8 +98,8 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
             ...(input.cutter ? { cutter: sourceOf(String(input.cutter)) } : {}),
             ...(input.holder ? { holder: sourceOf(String(input.holder)) } : {}),
           })}
-          said={(d) => `${String(d.tag)} built: measure it next`}
-          onDone={(d) => router.push(`/rack?open=${String(d.tag)}&do=measure`, { scroll: false })}
+          said={(d) => `${d.tag} built: measure it next`}
+          onDone={(d) => router.push(linkTo('rack', { open: d.tag, do: 'measure' }), { scroll: false })}
         >
           {[cutter, holder].map(
             (s) =>
@@ -123,15 +125,15 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
         </VerbForm>
       </div>
       <p className="soft small">
-        Not found? What lies in the crib can be taken: <Link href="/cutters?new=cutter">add it</Link> and
-        receive it first.
+        Not found? What lies in the crib can be taken:{' '}
+        <Link href={linkTo('cutters', { new: 'cutter' })}>add it</Link> and receive it first.
       </p>
     </Tag>
   );
 }
 
 /** 'EM8|CAB1-A' is stock at a place, 'E-0012' a marked piece. */
-export const sourceOf = (value: string): Record<string, string> => {
+export const sourceOf = (value: string): CutterSource => {
   // A place's code has no bar; an item's may have one.
   const bar = value.lastIndexOf('|');
   return bar < 0 ? { piece: value } : { item: value.slice(0, bar), place: value.slice(bar + 1) };

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import { inCrib } from '@/core/stock';
 import Link from 'next/link';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
@@ -24,7 +25,7 @@ export function BuyingScreen({
   shop: ShopView;
   today: string;
 }) {
-  const query = useQuery();
+  const query = useQuery('buying');
   const open = view.lines.find((l) => l.item.code === query.get('open')) ?? null;
   const openOrders = view.orders.filter((o) => o.received < o.quantity);
   const toOrder = view.lines.filter((l) => l.proposal.say === 'order');
@@ -45,7 +46,7 @@ export function BuyingScreen({
       {view.lines.length === 0 && (
         <div className="empty" style={{ marginTop: 12 }}>
           What to order follows from jobs with a program whose tools are tied to cutters. Nothing is booked
-          yet: <Link href="/jobs?new=job">add a job</Link>.
+          yet: <Link href={linkTo('jobs', { new: 'job' })}>add a job</Link>.
         </div>
       )}
       {view.lines.length > 0 && (
@@ -103,7 +104,7 @@ export function BuyingScreen({
           Not reckoned:{' '}
           {view.unknown.map((u) => (
             <span key={`${u.operation} ${u.t}`} style={{ marginRight: 12 }}>
-              <Link href={`/jobs?open=${u.job}&t=${u.t}`}>
+              <Link href={linkTo('jobs', { open: u.job, t: u.t })}>
                 T{u.t} of {u.job}
               </Link>
               , {u.why}
@@ -171,7 +172,7 @@ function Say({ line: { proposal: p } }: { line: BuyingLine }) {
 }
 
 function LineTag({ line, today }: { line: BuyingLine; today: string }) {
-  const query = useQuery();
+  const query = useQuery('buying');
   const { proposal: p, supply } = line;
   return (
     <Tag
@@ -223,13 +224,13 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
                 start: supply.leadTimeDays === null ? '' : addDays(today, supply.leadTimeDays),
               },
             ]}
-            said={(d) => `${String(d.number)} recorded`}
+            said={(d) => `${d.number} recorded`}
           />
         </>
       ) : (
         <p className="ask">
-          No supplier is known.{' '}
-          <Link href={`/cutters?open=${encodeURIComponent(line.item.code)}`}>State it</Link> first.
+          No supplier is known. <Link href={linkTo('cutters', { open: line.item.code })}>State it</Link>{' '}
+          first.
         </p>
       )}
     </Tag>
@@ -237,7 +238,7 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
 }
 
 function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; shop: ShopView }) {
-  const query = useQuery();
+  const query = useQuery('buying');
   const open = o.quantity - o.received;
   return (
     <Tag
@@ -273,7 +274,7 @@ function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; sho
                   .map((p) => [p.code, `${p.code} ${p.name}`] as const),
               },
             ]}
-            said={(d) => `${o.number}: ${Number(d.open) === 0 ? 'closed' : `${String(d.open)} still open`}`}
+            said={(d) => `${o.number}: ${Number(d.open) === 0 ? 'closed' : `${d.open} still open`}`}
           />
         </>
       )}

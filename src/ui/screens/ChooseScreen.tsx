@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -45,7 +46,7 @@ export function ChooseScreen({
   rules: ChoosingRules;
   problem: string | null;
 }) {
-  const query = useQuery();
+  const query = useQuery('choose');
   return (
     <Middle beside={query.get('show') === 'rules' ? <RulesTag rules={rules} /> : <CutTag />}>
       <div className="head">
@@ -83,12 +84,12 @@ export function ChooseScreen({
 
 /** The description of the cut; it stands in the address, so that it can be sent or kept. */
 function CutTag() {
-  const query = useQuery();
+  const query = useQuery('choose');
   const router = useRouter();
   const { unit, unitWord } = useLengths();
   const [texts, setTexts] = useState<Record<string, string>>(() =>
     Object.fromEntries(
-      ['feature', 'group', 'plunge', ...CUT_FIELD_NAMES].map((n) => [n, query.get(n) ?? '']),
+      (['feature', 'group', 'plunge', ...CUT_FIELD_NAMES] as const).map((n) => [n, query.get(n) ?? '']),
     ),
   );
   const set = (name: string) => (e: React.ChangeEvent<HTMLInputElement | HTMLSelectElement>) =>
@@ -186,7 +187,7 @@ const AVAILABLE = {
 } as const;
 
 function Fitting({ view }: { view: ChooseView }) {
-  const to = (code: string) => `/cutters?open=${encodeURIComponent(code)}`;
+  const to = (code: string) => linkTo('cutters', { open: code });
   if (!view.fit.length)
     return (
       <>
@@ -249,7 +250,7 @@ function Rejected({ view }: { view: ChooseView }) {
           {view.rejected.map((c) => (
             <tr key={c.code}>
               <td>
-                <Link className="fig" href={`/cutters?open=${encodeURIComponent(c.code)}`}>
+                <Link className="fig" href={linkTo('cutters', { open: c.code })}>
                   {c.code}
                 </Link>
                 <div className="soft small">{c.words}</div>
@@ -298,7 +299,7 @@ function Kit({ view }: { view: ChooseView }) {
                 ) : (
                   s.choices.slice(0, 3).map((c) => (
                     <div key={c.code}>
-                      <Link className="fig" href={`/cutters?open=${encodeURIComponent(c.code)}`}>
+                      <Link className="fig" href={linkTo('cutters', { open: c.code })}>
                         {c.code}
                       </Link>{' '}
                       <span className="soft small">{AVAILABLE[c.availability]}</span>
@@ -315,7 +316,7 @@ function Kit({ view }: { view: ChooseView }) {
 }
 
 function RulesTag({ rules }: { rules: ChoosingRules }) {
-  const query = useQuery();
+  const query = useQuery('choose');
   return (
     <Tag over="How it is ranked" number="rules" closeHref={query.href({ show: null })}>
       <p className="soft small">

@@ -1,9 +1,18 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { isSymbol, ITEM_KINDS, KINDS, SYMBOLS, type FactSymbol, type MissingFact } from '@/core/cutters';
+import {
+  isSymbol,
+  ITEM_KINDS,
+  KINDS,
+  SYMBOLS,
+  type FactSymbol,
+  type ItemKind,
+  type MissingFact,
+} from '@/core/cutters';
 import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
 import { Unknown } from '../figure';
@@ -37,7 +46,7 @@ export function CuttersScreen({
   /** Facts that something booked waits for; null: not asked for. */
   missing: MissingFact[] | null;
 }) {
-  const query = useQuery();
+  const query = useQuery('cutters');
   const router = useRouter();
   const view = useAnswer('items', OF_CATALOGUE, ofServer);
   const adding = query.get('new');
@@ -113,7 +122,7 @@ export function CuttersScreen({
       ) : empty ? (
         <div className="empty">
           Here stands every cutter and holder with its facts, each with where it came from, and how many are
-          left. <Link href="/cutters?new=cutter">Add the first cutter</Link>, or{' '}
+          left. <Link href={linkTo('cutters', { new: 'cutter' })}>Add the first cutter</Link>, or{' '}
           <Link href="/exchange">bring a whole list in</Link>.
         </div>
       ) : (
@@ -143,9 +152,7 @@ export function CuttersScreen({
             total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
             next={page.next && query.href({ after: page.next, before: null })}
             previous={page.previous && query.href({ before: page.previous, after: null })}
-            exportHref={(format) =>
-              `/api/v1/items.${format}?${questionOf({ get: query.get }, OF_CATALOGUE, false)}`
-            }
+            exportHref={(format) => `/api/v1/items.${format}?${questionOf(query.all(), OF_CATALOGUE, false)}`}
             empty="Nothing answers to this. Fewer words, or another range?"
           />
         </>
@@ -156,7 +163,7 @@ export function CuttersScreen({
 
 /** Gaps and guesses that block something booked, the worst first; each opens where it is stated. */
 function Missing({ facts }: { facts: MissingFact[] }) {
-  const query = useQuery();
+  const query = useQuery('cutters');
   if (!facts.length)
     return (
       <div className="empty">Nothing that is booked waits for a fact, and none of it leans on a guess.</div>
@@ -200,14 +207,16 @@ function Missing({ facts }: { facts: MissingFact[] }) {
 
 /** The kinds beside cutters and holders, chosen from a list. */
 function MoreKinds() {
-  const query = useQuery();
+  const query = useQuery('cutters');
   const router = useRouter();
   return (
     <select
       aria-label="Add something else"
       className="plain"
       value=""
-      onChange={(e) => router.push(query.href({ new: e.target.value, open: null }), { scroll: false })}
+      onChange={(e) =>
+        router.push(query.href({ new: e.target.value as ItemKind, open: null }), { scroll: false })
+      }
     >
       <option value="">Add something else</option>
       {ITEM_KINDS.filter((k) => k !== 'cutter' && k !== 'holder').map((k) => (
@@ -230,7 +239,7 @@ function useColumns(): GridColDef<CatalogueLine>[] {
         : f.text;
     return f.guess ? <em title="a guess">{text}?</em> : text;
   };
-  const query = useQuery();
+  const query = useQuery('cutters');
   return [
     {
       field: 'code',

@@ -1,8 +1,9 @@
 'use client';
+import { linkTo, linkToRun } from '@/core/links';
 import { inCrib } from '@/core/stock';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { ENDING_NAMES, ENDINGS, SIGNS, type Ending } from '@/core/life';
+import { ENDING_NAMES, ENDINGS, SIGNS, type Ending, type Sign } from '@/core/life';
 import { enteredText, parseLength } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
@@ -39,7 +40,7 @@ export function EndScreen({
   const [unit] = useState(shownUnit);
   const { send, problem, pending } = useVerb('endLife');
   const [kind, setKind] = useState<Ending | null>(null);
-  const [signs, setSigns] = useState<string[]>([]);
+  const [signs, setSigns] = useState<Sign[]>([]);
   const [since, setSince] = useState<Record<number, string>>({});
   const [then, setThen] = useState<'down' | 'rebuild'>('down');
   // Offered at once is the same cutter, or an older version of it that goes first; another one is chosen by name.
@@ -70,7 +71,7 @@ export function EndScreen({
         signs,
         ...(cost.trim() ? { costCents: Math.round(Number(cost.trim().replace(',', '.')) * 100) } : {}),
         partsSince: operations.flatMap((o) =>
-          since[o.operation]?.trim() ? [{ operation: o.operation, parts: since[o.operation] }] : [],
+          since[o.operation]?.trim() ? [{ operation: o.operation, parts: since[o.operation]! }] : [],
         ),
         ...(kind === 'lost' ? {} : { cutterTo: to }),
         ...(then === 'rebuild'
@@ -85,15 +86,15 @@ export function EndScreen({
       },
       (d) =>
         d.newTag
-          ? `${card.tag} ended; ${String(d.newTag)} is built in its place: measure it`
+          ? `${card.tag} ended; ${d.newTag} is built in its place: measure it`
           : `${card.tag} ended and taken down`,
     );
     if (done)
       router.push(
         done.newTag
-          ? `/rack?open=${String(done.newTag)}&do=measure`
+          ? linkTo('rack', { open: done.newTag, do: 'measure' })
           : operations[0]
-            ? `/run/${operations[0].operation}`
+            ? linkToRun(operations[0].operation)
             : '/rack',
       );
   };

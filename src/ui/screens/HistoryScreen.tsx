@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import type { HistoryLine } from '@/crib/ledger';
 import { Middle, useTimes } from '../shell';
@@ -46,7 +47,7 @@ export function HistoryScreen({ lines }: { lines: HistoryLine[] }) {
         </tbody>
       </table>
       {last && last.id > 1 && lines.length > 0 && (
-        <Link href={`/history?before=${last.id}`}>earlier ones</Link>
+        <Link href={linkTo('history', { before: last.id })}>earlier ones</Link>
       )}
     </Middle>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -45,16 +46,16 @@ export function ItemMoves({
   /** Rungs a used one may go to. */
   grades: readonly (readonly [string, string])[];
 }) {
-  const query = useQuery();
+  const query = useQuery('cutters');
   const act = query.get('do');
   const out = thingOptions(item, (kind) => kind === 'hand' || kind === 'machine');
   const shown = ACTS.filter(([name]) => name !== 'return' || out.length > 0);
-  const href = (name: string) =>
+  const href = (name: (typeof ACTS)[number][0]) =>
     name === 'like'
       ? query.href({ new: item.kind, like: item.code, family: item.family, open: null, do: null })
       : query.href({ do: act === name ? null : name });
   const where = thingOptions(item, inCrib);
-  const taken = (options: typeof where): FieldSpec => ({
+  const taken = (options: typeof where): FieldSpec<'from'> => ({
     name: 'from',
     label: 'From',
     kind: 'choice',
@@ -62,10 +63,10 @@ export function ItemMoves({
     options,
     start: options[0]?.[0] ?? '',
   });
-  const quantity: FieldSpec = { name: 'quantity', label: 'How many', kind: 'whole', start: '1' };
-  const reason: FieldSpec = { name: 'reason', label: 'Why', wide: true };
+  const quantity: FieldSpec<'quantity'> = { name: 'quantity', label: 'How many', kind: 'whole', start: '1' };
+  const reason: FieldSpec<'reason'> = { name: 'reason', label: 'Why', wide: true };
   const insert = item.kind === 'insert';
-  const parcel: FieldSpec[] = [
+  const parcel: FieldSpec<'lot' | 'supplier' | 'edgesLeft'>[] = [
     { name: 'lot', label: 'Lot', optional: true },
     {
       name: 'supplier',
@@ -75,10 +76,17 @@ export function ItemMoves({
       optional: true,
     },
     ...(insert
-      ? [{ name: 'edgesLeft', label: 'Edges left on each, if used', kind: 'whole' as const, optional: true }]
+      ? [
+          {
+            name: 'edgesLeft' as const,
+            label: 'Edges left on each, if used',
+            kind: 'whole' as const,
+            optional: true,
+          },
+        ]
       : []),
   ];
-  const onto: FieldSpec = {
+  const onto: FieldSpec<'place'> = {
     name: 'place',
     label: 'Onto',
     kind: 'choice',
@@ -113,7 +121,7 @@ export function ItemMoves({
             fixed={fixed}
             submit="Receive"
             fields={[{ ...quantity, start: '' }, onto, ...parcel]}
-            said={(d) => `${String(d.quantity)} × ${item.code} onto ${String(d.place)}`}
+            said={(d) => `${d.quantity} × ${item.code} onto ${d.place}`}
           />
         </>
       )}
@@ -126,7 +134,7 @@ export function ItemMoves({
             fixed={fixed}
             submit="Book as found"
             fields={[quantity, onto]}
-            said={(d) => `${String(d.quantity)} × ${item.code} onto ${String(d.place)}`}
+            said={(d) => `${d.quantity} × ${item.code} onto ${d.place}`}
           />
         </>
       )}
@@ -145,7 +153,7 @@ export function ItemMoves({
               { name: 'to', label: 'To', kind: 'choice', options: people(shop) },
               { name: 'due', label: 'Wanted back by', kind: 'day', optional: true },
             ]}
-            said={(d) => `${String(d.what)} to ${String(d.to)}`}
+            said={(d) => `${d.what} to ${d.to}`}
           />
         </>
       )}
@@ -183,7 +191,7 @@ export function ItemMoves({
                   .map((p) => [p.code, `${p.code} ${p.name}`] as const),
               },
             ]}
-            said={(d) => `${String(d.what)} to ${String(d.to)}`}
+            said={(d) => `${d.what} to ${d.to}`}
           />
         </>
       )}
@@ -197,12 +205,12 @@ export function ItemMoves({
             submit={act === 'scrap' ? 'Scrap' : 'Book as lost'}
             shape={thingInput}
             fields={[taken(where), quantity, reason]}
-            said={(d) => `${String(d.what)} ${act === 'scrap' ? 'scrapped' : 'booked as lost'}`}
+            said={(d) => `${d.what} ${act === 'scrap' ? 'scrapped' : 'booked as lost'}`}
           />
         </>
       )}
       <p className="small">
-        <Link href={`/places?show=moves&item=${encodeURIComponent(item.code)}`}>What moved of it</Link>
+        <Link href={linkTo('places', { show: 'moves', item: item.code })}>What moved of it</Link>
       </p>
     </>
   );
@@ -212,7 +220,7 @@ export function ItemMoves({
 export const gradeSpecs = (
   grades: readonly (readonly [string, string])[],
   optional: boolean,
-): FieldSpec[] => [
+): FieldSpec<'grade' | 'goodFrom' | 'goodTo' | 'goodZone' | 'signs'>[] => [
   {
     name: 'grade',
     label: optional ? 'If used: good for' : 'Good for',
@@ -301,8 +309,8 @@ function TakeBack({
               ] satisfies FieldSpec[])
             : []),
         ]}
-        said={(d) => `${String(d.what)} back to ${String(d.to)}`}
-        onDone={(d) => void keep((d.marks as string[] | undefined) ?? [])}
+        said={(d) => `${d.what} back to ${d.to}`}
+        onDone={(d) => void keep(d.marks)}
       >
         {cutter && (
           <div className="acts" style={{ alignItems: 'center' }}>

@@ -16,7 +16,7 @@ import type { ItemLine, OneItemView } from '@/crib/stock';
 import type { ShopView } from '@/crib/shop';
 import { money } from '@/core/units';
 import { Row, Unknown } from '../figure';
-import { VerbForm, type FieldSpec } from '../form';
+import { VerbForm, type FieldOf, type FieldSpec } from '../form';
 import { CutterDrawing } from '../rack';
 import { useLengths, useTimes } from '../shell';
 import { Tag } from '../tag';
@@ -45,7 +45,7 @@ export function ItemTag({
   age: OneItemView['age'];
   shop: ShopView;
 }) {
-  const query = useQuery();
+  const query = useQuery('cutters');
   const act = query.get('do');
   const toGrade = item.pieces.filter((p) => p.endedEntryId && !p.grade);
   const grades = openGrades(item, shop);
@@ -101,7 +101,7 @@ export function ItemTag({
             fixed={{ piece: p.mark }}
             submit="Grade"
             fields={gradeSpecs(openGrades(item, shop, p), false)}
-            said={(d) => `${p.mark} graded: ${String(d.grade)}`}
+            said={(d) => `${p.mark} graded: ${d.grade}`}
           />
         </div>
       ))}
@@ -135,7 +135,7 @@ const STANDING = {
 
 /** Inserts into a bare body, or out of it again. */
 function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: ShopView }) {
-  const place = (name: string, label: string): FieldSpec => ({
+  const place = (name: 'to', label: string): FieldSpec<'to'> => ({
     name,
     label,
     kind: 'choice',
@@ -154,7 +154,7 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
             ...input,
             ...(taken ? (JSON.parse(String(taken)) as object) : {}),
           })}
-          said={(d) => `${String(d.quantity)} × ${String(d.item)} into ${mark}`}
+          said={(d) => `${d.quantity} × ${d.item} into ${mark}`}
         />
       ) : (
         <VerbForm
@@ -165,9 +165,7 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
             place('to', 'Onto'),
             { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
           ]}
-          said={(d) =>
-            `${String(d.back)} back with ${String(d.edgesLeft)} edges left, ${String(d.scrapped)} scrapped`
-          }
+          said={(d) => `${d.back} back with ${d.edgesLeft} edges left, ${d.scrapped} scrapped`}
         />
       )}
     </details>
@@ -205,7 +203,7 @@ function Seats({ item, bodies, shop }: { item: ItemLine; bodies: OneItemView['bo
                 ],
               },
             ]}
-            said={(d) => `seat ${String(d.seat)} of ${b.mark} marked`}
+            said={(d) => `seat ${d.seat} of ${b.mark} marked`}
           />
         </div>
       ))}
@@ -215,7 +213,7 @@ function Seats({ item, bodies, shop }: { item: ItemLine; bodies: OneItemView['bo
 
 /** What this item follows and what follows it: old stock is used first. */
 function Versions({ item }: { item: ItemLine }) {
-  const query = useQuery();
+  const query = useQuery('cutters');
   if (!item.links.length) return null;
   const to = (code: string) => (
     <Link className="fig" href={query.href({ open: code, do: null })} scroll={false}>
@@ -394,7 +392,7 @@ function StandingForms({ item }: { item: ItemLine }) {
           },
           { name: 'reason', label: 'Why' },
         ]}
-        said={(d) => `${item.code}: ${String(d.standing)}`}
+        said={(d) => `${item.code}: ${d.standing}`}
       />
       <h2>It follows another</h2>
       <VerbForm
@@ -414,13 +412,13 @@ function StandingForms({ item }: { item: ItemLine }) {
           },
           { name: 'reason', label: 'Why: renamed grade, changed geometry, number dropped', wide: true },
         ]}
-        said={(d) => `${item.code} linked to ${String(d.earlier)}`}
+        said={(d) => `${item.code} linked to ${d.earlier}`}
       />
     </>
   );
 }
 
-const lifeFields = (shop: ShopView): FieldSpec[] => [
+const lifeFields = (shop: ShopView): FieldOf<'addItem' | 'stateFacts'>[] => [
   {
     name: 'assumedLife.minutes',
     label: 'Assumed life, minutes in the cut',

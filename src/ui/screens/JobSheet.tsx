@@ -1,4 +1,5 @@
 'use client';
+import { linkTo, linkToRun } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -12,7 +13,7 @@ import { useQuery } from './query';
 
 /** One job as a sheet of its tools, its program and what was made. */
 export function JobSheet({ job }: { job: JobView }) {
-  const query = useQuery();
+  const query = useQuery('jobs');
   const router = useRouter();
   const { show, unitWord } = useLengths();
   const { moment } = useTimes();
@@ -34,10 +35,10 @@ export function JobSheet({ job }: { job: JobView }) {
           </div>
         </div>
         <div className="acts">
-          <Button component={Link} href={`/rack?job=${o.job}`}>
+          <Button component={Link} href={linkTo('rack', { job: o.job })}>
             On the rack
           </Button>
-          <Button variant="contained" component={Link} href={`/run/${o.id}`}>
+          <Button variant="contained" component={Link} href={linkToRun(o.id)}>
             Log parts
           </Button>
         </div>
@@ -62,12 +63,12 @@ export function JobSheet({ job }: { job: JobView }) {
                   key={t.t}
                   className={query.get('t') === String(t.t) ? 'open' : undefined}
                   style={{ cursor: 'pointer' }}
-                  onClick={() => router.push(query.href({ t: String(t.t) }), { scroll: false })}
+                  onClick={() => router.push(query.href({ t: t.t }), { scroll: false })}
                 >
                   <td>
                     <Link
                       className="fig"
-                      href={query.href({ t: String(t.t) })}
+                      href={query.href({ t: t.t })}
                       scroll={false}
                       onClick={(e) => e.stopPropagation()}
                     >

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import type { Grade } from '@/core/because';
@@ -19,7 +20,7 @@ interface Props {
 
 /** Jobs by due day, or one job as a sheet of its tools. */
 export function JobsScreen({ view, job, shop }: Props) {
-  const query = useQuery();
+  const query = useQuery('jobs');
   const line = job?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
   const beside =
     query.get('new') === 'job' ? (
@@ -51,7 +52,7 @@ const WORDS: Record<Grade, string> = {
 };
 
 function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
-  const query = useQuery();
+  const query = useQuery('jobs');
   return (
     <>
       <div className="head">
@@ -70,7 +71,7 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
       ) : jobs.length === 0 ? (
         <div className="empty">
           A job says what is to be made, of what, by when; its program says how long each cutter cuts.{' '}
-          <Link href="/jobs?new=job">Add the first job</Link>.
+          <Link href={linkTo('jobs', { new: 'job' })}>Add the first job</Link>.
         </div>
       ) : (
         <table className="list">
@@ -91,7 +92,7 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
             {jobs.map((j) => (
               <tr key={j.operation.id}>
                 <td>
-                  <Link className="fig" href={`/jobs?open=${j.operation.job}`}>
+                  <Link className="fig" href={linkTo('jobs', { open: j.operation.job })}>
                     {j.operation.job}
                   </Link>
                 </td>
@@ -125,7 +126,7 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
 
 /** What is made: a page, the last due on top. */
 function DoneList({ view }: { view: JobsView }) {
-  const query = useQuery();
+  const query = useQuery('jobs');
   if (view.done.length === 0) return null;
   return (
     <>
@@ -145,7 +146,7 @@ function DoneList({ view }: { view: JobsView }) {
           {view.done.map((o) => (
             <tr key={o.id}>
               <td>
-                <Link className="fig" href={`/jobs?open=${encodeURIComponent(o.job)}`}>
+                <Link className="fig" href={linkTo('jobs', { open: o.job })}>
                   {o.job}
                 </Link>
               </td>
@@ -165,7 +166,7 @@ function DoneList({ view }: { view: JobsView }) {
       </table>
       <p className="small">
         {query.get('after') && <Link href={query.href({ after: null })}>back to the latest</Link>}{' '}
-        {view.next !== null && <Link href={query.href({ after: String(view.next) })}>older ones</Link>}
+        {view.next !== null && <Link href={query.href({ after: view.next })}>older ones</Link>}
       </p>
     </>
   );

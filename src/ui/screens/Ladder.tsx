@@ -29,7 +29,7 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
     setRungs(rungs.map((r, i) => (i === at ? rungs[at + 1]! : i === at + 1 ? rungs[at]! : r)));
   const save = () => {
     setSent(JSON.stringify([...rungs, SCRAP]));
-    void send({ rungs: [...rungs, SCRAP] }, (d) => `the ladder has ${(d.rungs as Rung[]).length} rungs now`);
+    void send({ rungs: [...rungs, SCRAP] }, (d) => `the ladder has ${d.rungs.length} rungs now`);
   };
   return (
     <section style={{ maxWidth: 760 }}>

@@ -22,7 +22,7 @@ const medianWords = (l: LifeLine) =>
 
 /** Lives per cutter and material: how long they lasted, how they ended. */
 export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | null }) {
-  const query = useQuery();
+  const query = useQuery('life');
   return (
     <Middle beside={open ? <LifeTag line={open} /> : null}>
       <h1>Life</h1>

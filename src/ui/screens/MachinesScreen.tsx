@@ -14,7 +14,7 @@ type Kind = keyof typeof SET_UP;
 
 /** Machines with their schools of registers, and the rest of the shop. */
 export function MachinesScreen({ shop }: { shop: ShopView }) {
-  const query = useQuery();
+  const query = useQuery('machines');
   const { show } = useLengths();
   const open = shop.machines.find((m) => m.code === query.get('open')) ?? null;
   const adding = (query.get('new') ?? '') as Kind;
@@ -104,7 +104,7 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
 }
 
 function Little({ kind, rows }: { kind: Kind; rows: (readonly [string, string])[] }) {
-  const query = useQuery();
+  const query = useQuery('machines');
   return (
     <section>
       <h2>{SET_UP[kind].title}</h2>
@@ -122,7 +122,7 @@ function Little({ kind, rows }: { kind: Kind; rows: (readonly [string, string])[
 }
 
 function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
-  const query = useQuery();
+  const query = useQuery('machines');
   const { show, entered, unitWord } = useLengths();
   const { day } = useTimes();
   const unknown = <Unknown>not known</Unknown>;

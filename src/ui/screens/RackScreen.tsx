@@ -35,7 +35,7 @@ export function RackScreen({
   card: AssemblyView | null;
   places: { code: string; name: string; kind: string }[];
 }) {
-  const query = useQuery();
+  const query = useQuery('rack');
   const router = useRouter();
   const open = query.get('open');
   const order = (query.get('by') as Order | null) ?? (job ? 't' : 'tag');
@@ -130,8 +130,8 @@ export function RackScreen({
                   new: 'build',
                   open: null,
                   do: null,
-                  operation: String(job!.operation.id),
-                  t: slot.title.slice(1),
+                  operation: job!.operation.id,
+                  t: Number(slot.title.slice(1)),
                 })
           }
         />

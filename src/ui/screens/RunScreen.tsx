@@ -1,4 +1,5 @@
 'use client';
+import { linkTo, linkToEnd } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -33,7 +34,7 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
             pending={log.pending}
             onSend={() =>
               void log
-                .send({ operation: o.id, parts }, (d) => `${String(d.parts)} parts of ${o.job} logged`)
+                .send({ operation: o.id, parts }, (d) => `${d.parts} parts of ${o.job} logged`)
                 .then((d) => d && setParts('1'))
             }
           >
@@ -60,7 +61,7 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
                   options: standing.map((a) => [a.tag, `${a.tag}: ${a.words}`] as const),
                 },
               ]}
-              said={(d) => `${Number(d.minutes).toFixed(1)} min given to ${String(d.tag)}`}
+              said={(d) => `${Number(d.minutes).toFixed(1)} min given to ${d.tag}`}
             />
           </div>
         ))}
@@ -72,7 +73,7 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
               <div>
                 <strong className="fig">T{t.t}</strong>{' '}
                 {card ? (
-                  <Link className="fig" href={`/rack?open=${card.tag}`}>
+                  <Link className="fig" href={linkTo('rack', { open: card.tag })}>
                     {card.tag}
                   </Link>
                 ) : (
@@ -83,10 +84,14 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
               {card && <LifeBar card={card} operation={o.id} />}
               {card && (
                 <div className="acts" style={{ marginTop: 0 }}>
-                  <Button className="target" component={Link} href={`/end/${card.tag}`}>
+                  <Button className="target" component={Link} href={linkToEnd(card.tag)}>
                     End life of T{t.t}
                   </Button>
-                  <Button className="target" component={Link} href={`/rack?open=${card.tag}&do=wear`}>
+                  <Button
+                    className="target"
+                    component={Link}
+                    href={linkTo('rack', { open: card.tag, do: 'wear' })}
+                  >
                     Wear
                   </Button>
                 </div>

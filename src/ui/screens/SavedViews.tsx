@@ -45,7 +45,7 @@ export function SavedViews({
           submit="Keep"
           fixed={{ address: text }}
           fields={[{ name: 'name', label: 'Call it' }]}
-          said={(d) => `kept as ${String(d.name)}`}
+          said={(d) => `kept as ${d.name}`}
           onDone={() => setNaming(false)}
         />
       )}

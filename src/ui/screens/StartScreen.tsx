@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import type { ShopView } from '@/crib/shop';
@@ -13,7 +14,7 @@ const STEPS = ['person', 'place', 'machine', 'material', 'supplier'] as const;
 /** First run: five things, one after the other; each can also be added later where it is first needed. */
 export function StartScreen({ shop }: { shop: ShopView }) {
   const { who, pickWho } = useSurroundings();
-  const query = useQuery();
+  const query = useQuery('start');
   const counts = countOf(shop);
   const chosen = STEPS.find((s) => s === query.get('step'));
   const step = chosen ?? STEPS.find((s) => counts[s] === 0) ?? null;
@@ -66,7 +67,7 @@ export function StartScreen({ shop }: { shop: ShopView }) {
                 }}
                 said={() => `${SET_UP[step].title}: one more`}
                 onDone={(d) => {
-                  if (step === 'person' && !who) void pickWho(String(d.initials));
+                  if (!who && 'initials' in d) void pickWho(d.initials);
                 }}
               />
             </section>
@@ -76,7 +77,7 @@ export function StartScreen({ shop }: { shop: ShopView }) {
               <p>
                 Next: enter a cutter and a holder, receive them onto a shelf, and build the first assembly.
               </p>
-              <Button variant="contained" component={Link} href="/cutters?new=cutter">
+              <Button variant="contained" component={Link} href={linkTo('cutters', { new: 'cutter' })}>
                 Add the first cutter
               </Button>
             </section>

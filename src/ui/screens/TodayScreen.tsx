@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import type { Grade } from '@/core/because';
 import type { TodayView, WorkKind } from '@/crib/today';
@@ -37,8 +38,8 @@ export function TodayScreen({ view, today }: { view: TodayView; today: string })
       {view.lines.length === 0 ? (
         <div className="empty">
           Here stands what to build, measure, change, order and grade, each with its reason. It fills from
-          jobs, assemblies and stock: start with a <Link href="/jobs?new=job">job</Link> or an{' '}
-          <Link href="/rack?new=build">assembly</Link>.
+          jobs, assemblies and stock: start with a <Link href={linkTo('jobs', { new: 'job' })}>job</Link> or
+          an <Link href={linkTo('rack', { new: 'build' })}>assembly</Link>.
         </div>
       ) : (
         <ol className="work">

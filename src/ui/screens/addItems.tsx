@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
@@ -72,7 +73,7 @@ const SOON: readonly FactSymbol[] = [
 
 /** One more item of a kind: its family decides what is asked. */
 export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
-  const query = useQuery();
+  const query = useQuery('cutters');
   const router = useRouter();
   const { unit } = useLengths();
   const [family, setFamily] = useState(query.get('family') ?? '');
@@ -137,11 +138,9 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
           ]}
           shape={(input) => outlineInput(priceInCents(input), outline, unit)}
           said={(d) =>
-            `${String(d.code)} added: receive it next${(d.questions as string[]).length ? `. In question: ${(d.questions as string[]).join('; ')}` : ''}`
+            `${d.code} added: receive it next${d.questions.length ? `. In question: ${d.questions.join('; ')}` : ''}`
           }
-          onDone={(d) =>
-            router.push(`/cutters?open=${encodeURIComponent(String(d.code))}&do=receive`, { scroll: false })
-          }
+          onDone={(d) => router.push(linkTo('cutters', { open: d.code, do: 'receive' }), { scroll: false })}
         >
           {!all && now.length < asked.length && (
             <button type="button" className="link" onClick={() => setAll(true)}>

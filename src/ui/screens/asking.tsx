@@ -9,7 +9,7 @@ import { useQuery } from './query';
 
 /** What is looked for in words and ranges. The address follows the hand at once, the lines a moment later. */
 export function AskWords({ label, hint }: { label: string; hint?: string }) {
-  const query = useQuery();
+  const query = useQuery<'cutters' | 'places'>('cutters');
   const { unit } = useLengths();
   const inAddress = query.get('q') ?? '';
   const [words, setWords] = useState(inAddress);
@@ -53,11 +53,11 @@ export function AskChoice({
   options,
 }: {
   label: string;
-  name: string;
+  name: 'kind' | 'place' | 'lies' | 'owner';
   any: string;
   options: readonly (readonly [value: string, words: string])[];
 }) {
-  const query = useQuery();
+  const query = useQuery('places');
   const router = useRouter();
   return (
     <label>

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo, linkToRun } from '@/core/links';
 import Link from 'next/link';
 import type { AssemblyCard, MachineRegisters } from '@/crib/rack';
 import { BecauseThis, Row, Unknown } from '../figure';
@@ -62,8 +63,8 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
           {t.goodFor === null
             ? ''
             : `Good for about ${t.goodFor} of ${t.partsLeft} ${t.part.toLowerCase()}s of `}
-          <Link href={`/jobs?open=${t.job}`}>{t.job}</Link>{' '}
-          <Link href={`/run/${t.operation}`}>log parts</Link>
+          <Link href={linkTo('jobs', { open: t.job })}>{t.job}</Link>{' '}
+          <Link href={linkToRun(t.operation)}>log parts</Link>
         </div>
       ))}
       {life.because && <BecauseThis because={life.because} />}

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { JobView, ToolLine } from '@/crib/jobs';
@@ -12,7 +13,7 @@ import { SET_UP } from './setUp';
 
 /** One T of a job: what the program asks of it, its checks, the assembly tied to it. */
 export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
-  const query = useQuery();
+  const query = useQuery('jobs');
   const { show, unitWord } = useLengths();
   const { tool } = line;
   return (
@@ -57,10 +58,17 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
             start: line.tag ?? '',
           },
         ]}
-        said={(d) => `T${line.t} is ${d.tag ? String(d.tag) : 'free'}`}
+        said={(d) => `T${line.t} is ${d.tag ? d.tag : 'free'}`}
       />
       <p>
-        <Link href={`/rack?new=build&job=${job.operation.job}&operation=${job.operation.id}&t=${line.t}`}>
+        <Link
+          href={linkTo('rack', {
+            new: 'build',
+            job: job.operation.job,
+            operation: job.operation.id,
+            t: line.t,
+          })}
+        >
           build one for it
         </Link>
       </p>
@@ -136,7 +144,7 @@ export function OperationTag({ job }: { job: JobView }) {
 
 /** A new job with its operation. */
 export function NewJobTag({ shop }: { shop: ShopView }) {
-  const query = useQuery();
+  const query = useQuery('jobs');
   const router = useRouter();
   return (
     <Tag over="A job" number="new" closeHref={query.href({ new: null })}>
@@ -172,8 +180,8 @@ export function NewJobTag({ shop }: { shop: ShopView }) {
           },
           { name: 'partZero', label: 'Part zero above datum', kind: 'length', optional: true },
         ]}
-        said={(d) => `${String(d.number)} added: paste its program next`}
-        onDone={(d) => router.push(`/jobs?open=${encodeURIComponent(String(d.number))}`, { scroll: false })}
+        said={(d) => `${d.number} added: paste its program next`}
+        onDone={(d) => router.push(linkTo('jobs', { open: d.number }), { scroll: false })}
       />
     </Tag>
   );

@@ -2,16 +2,17 @@ import { GROUP_WORDS, GROUPS } from '@/core/choosing';
 import { ADDED_PLACES } from '@/core/stock';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { ShopView } from '@/crib/shop';
-import type { FieldSpec, SubForm } from '../form';
+import type { VerbName } from '@/crib/verbs';
+import type { FieldOf, SubFormOf } from '../form';
 
 /** The forms that set a shop up, used at the first run and where a thing is first needed. */
-export interface SetUp extends SubForm {
+interface SetUp<N extends VerbName> extends SubFormOf<N> {
   why: string;
 }
 
 const ISO_GROUPS = GROUPS.map((g) => [g, `${g} ${GROUP_WORDS[g]}`] as const);
 
-export const MACHINE_FIGURES: FieldSpec[] = [
+export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
   { name: 'taper', label: 'Taper' },
   { name: 'k', label: 'K, gauge line to datum surface', kind: 'length', help: 'with Z at home' },
   {
@@ -65,7 +66,13 @@ export const MACHINE_FIGURES: FieldSpec[] = [
   { name: 'toolChangeS', label: 'Tool change, seconds', kind: 'number', optional: true },
 ];
 
-export const SET_UP: Record<'person' | 'place' | 'material' | 'supplier' | 'machine', SetUp> = {
+export const SET_UP: {
+  person: SetUp<'addPerson'>;
+  place: SetUp<'addPlace'>;
+  machine: SetUp<'addMachine'>;
+  material: SetUp<'addMaterial'>;
+  supplier: SetUp<'addSupplier'>;
+} = {
   person: {
     verb: 'addPerson',
     title: 'People',

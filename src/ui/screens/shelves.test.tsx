@@ -253,5 +253,5 @@ describe('figures of holes', () => {
 
 it('the question of an address leaves out what is open and how it looks', () => {
   const search = new URLSearchParams('open=EM8&q=DC+6..8&cols=code&sort=-dc&do=facts&kind=cutter');
-  expect(questionOf(search)).toBe('q=DC+6..8&kind=cutter&sort=-dc');
+  expect(questionOf(Object.fromEntries(search))).toBe('q=DC+6..8&kind=cutter&sort=-dc');
 });

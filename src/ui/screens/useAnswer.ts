@@ -16,7 +16,7 @@ export function useAnswer<Page extends object>(
   ofServer: Answered<Page>,
 ): Answered<Page> {
   const search = useSearchParams();
-  const key = questionOf(search, names);
+  const key = questionOf(Object.fromEntries(search), names);
   const [meanwhile, setMeanwhile] = useState<Answered<Page> | null>(null);
   const same = ofServer.asked === key;
   useEffect(() => {

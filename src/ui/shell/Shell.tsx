@@ -1,4 +1,5 @@
 'use client';
+import { WrongAddress } from './Asked';
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
@@ -193,6 +194,7 @@ export function Middle({ children, beside }: { children: ReactNode; beside?: Rea
   return (
     <div className={beside ? 'body beside' : 'body'}>
       <main className="middle" id="middle" tabIndex={-1}>
+        <WrongAddress />
         {children}
       </main>
       {beside ? (

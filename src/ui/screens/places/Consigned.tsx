@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import { money } from '@/core/units';
 import Link from 'next/link';
 import type { ConsignedView, Taken } from '@/crib/stock';
@@ -14,8 +15,8 @@ export function Consigned({ view }: { view: ConsignedView }) {
     <>
       <p className="soft">
         What lies here and is a supplier’s until used:{' '}
-        <Link href="/places?show=stock&owner=theirs">in the table of all stock</Link>. It is received with its
-        supplier named, and what is taken of it stands here until it is settled.
+        <Link href={linkTo('places', { show: 'stock', owner: 'theirs' })}>in the table of all stock</Link>. It
+        is received with its supplier named, and what is taken of it stands here until it is settled.
       </p>
       {view.taken.length === 0 && <div className="empty">Nothing was taken that is not settled.</div>}
       {view.taken.map((t) => (
@@ -60,7 +61,7 @@ function TakenOf({ taken: t }: { taken: Taken }) {
           {t.lines.map((l) => (
             <tr key={`${l.item} ${l.lot}`}>
               <td>
-                <Link className="fig" href={`/cutters?open=${encodeURIComponent(l.item)}`}>
+                <Link className="fig" href={linkTo('cutters', { open: l.item })}>
                   {l.item}
                 </Link>
                 {l.lot ? <span className="soft"> lot {l.lot}</span> : null}
@@ -92,7 +93,7 @@ function TakenOf({ taken: t }: { taken: Taken }) {
         fixed={{ supplier: t.supplier, upTo: t.upTo }}
         fields={[{ name: 'reference', label: 'Invoice or delivery note', optional: true }]}
         submit={`Settled with ${t.supplier}`}
-        said={(d) => `${String(d.pieces)} taken of ${String(d.supplier)}’s stock settled`}
+        said={(d) => `${d.pieces} taken of ${d.supplier}’s stock settled`}
       />
     </section>
   );

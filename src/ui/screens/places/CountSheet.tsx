@@ -10,7 +10,7 @@ const key = (l: CountedLine) => [l.place, l.item, l.lot, l.owner, l.edgesLeft].j
 
 /** A count sheet: what is there is entered; what differs is explained before it is booked. */
 export function CountSheet({ view }: { view: CountView }) {
-  const query = useQuery();
+  const query = useQuery('places');
   const { send, problem, pending } = useVerb('enterCount');
   const sheet = view.sheet!;
   const open = sheet.bookedEntryId === null;
@@ -31,7 +31,7 @@ export function CountSheet({ view }: { view: CountView }) {
         ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
       })),
     };
-    const done = await send(input, (d) => `${String(d.lines)} lines entered, ${String(d.differ)} differ`);
+    const done = await send(input, (d) => `${d.lines} lines entered, ${d.differ} differ`);
     if (done) setTexts({});
   };
   return (
@@ -134,7 +134,7 @@ export function CountSheet({ view }: { view: CountView }) {
                 fields={
                   differ.length ? [{ name: 'explained', label: 'What was the matter', wide: true }] : []
                 }
-                said={(d) => `${sheet.number} booked: ${String(d.missing)} missing, ${String(d.over)} over`}
+                said={(d) => `${sheet.number} booked: ${d.missing} missing, ${d.over} over`}
               />
             </>
           )}

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import type { PlacesView } from '@/crib/stock';
 import { useTimes } from '../../shell';
@@ -28,7 +29,7 @@ export function Loans({ view }: { view: PlacesView }) {
               <strong>{l.person}</strong>
             </td>
             <td>
-              <Link className="fig" href={`/cutters?open=${encodeURIComponent(l.item)}&do=return`}>
+              <Link className="fig" href={linkTo('cutters', { open: l.item, do: 'return' })}>
                 {l.piece ?? l.item}
               </Link>
             </td>

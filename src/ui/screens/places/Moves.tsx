@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import type { MovementsView } from '@/crib/stock';
@@ -29,7 +30,7 @@ const ENTRY_WORDS: Record<string, string> = {
 
 /** What moved, newest first, of everything or of what is asked for. */
 export function Moves({ view }: { view: MovementsView }) {
-  const query = useQuery();
+  const query = useQuery('places');
   const { moment } = useTimes();
   const of = (['item', 'piece', 'place', 'who'] as const).flatMap((n) =>
     query.get(n) ? [[n, query.get(n)!] as const] : [],
@@ -38,7 +39,7 @@ export function Moves({ view }: { view: MovementsView }) {
     <>
       <p className="soft">
         {of.length ? `Of ${of.map(([n, v]) => `${n} ${v}`).join(', ')}. ` : 'Everything, newest first. '}
-        {of.length > 0 && <Link href="/places?show=moves">everything</Link>}
+        {of.length > 0 && <Link href={linkTo('places', { show: 'moves' })}>everything</Link>}
         {view.movements.length > 0 && (
           <span className="small">
             {' '}
@@ -70,11 +71,11 @@ export function Moves({ view }: { view: MovementsView }) {
             <tr key={m.id} style={m.counteredBy !== null ? { textDecoration: 'line-through' } : undefined}>
               <td>{moment(m.happenedAt)}</td>
               <td>
-                <Link className="fig" href={`/places?show=moves&item=${encodeURIComponent(m.item)}`}>
+                <Link className="fig" href={linkTo('places', { show: 'moves', item: m.item })}>
                   {m.item}
                 </Link>{' '}
                 {m.piece && (
-                  <Link className="fig" href={`/places?show=moves&piece=${encodeURIComponent(m.piece)}`}>
+                  <Link className="fig" href={linkTo('places', { show: 'moves', piece: m.piece })}>
                     {m.piece}
                   </Link>
                 )}
@@ -84,7 +85,7 @@ export function Moves({ view }: { view: MovementsView }) {
               <td>{m.fromPlace ?? <span className="soft">outside</span>}</td>
               <td>{m.toPlace ?? <span className="soft">outside</span>}</td>
               <td>
-                <Link href={`/places?show=moves&who=${m.who}`}>{m.who}</Link>
+                <Link href={linkTo('places', { show: 'moves', who: m.who })}>{m.who}</Link>
               </td>
               <td>
                 {ENTRY_WORDS[m.kind] ?? m.kind}
@@ -99,7 +100,7 @@ export function Moves({ view }: { view: MovementsView }) {
       </table>
       {view.next !== null && (
         <div className="pages">
-          <Button component={Link} href={query.href({ before: String(view.next) })}>
+          <Button component={Link} href={query.href({ before: view.next })}>
             Further back
           </Button>
         </div>

@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { inCrib } from '@/core/stock';
@@ -17,7 +18,7 @@ export function PlaceTag({
   place: { code: string; name: string; kind: string };
   view: PlaceView;
 }) {
-  const query = useQuery();
+  const query = useQuery('places');
   const router = useRouter();
   return (
     <Tag
@@ -32,8 +33,10 @@ export function PlaceTag({
           fixed={{ place: place.code }}
           fields={[]}
           submit="Count this place"
-          said={(d) => `sheet ${String(d.number)} begun`}
-          onDone={(d) => router.push(`/places?show=counts&sheet=${String(d.number)}`, { scroll: false })}
+          said={(d) => `sheet ${d.number} begun`}
+          onDone={(d) =>
+            router.push(linkTo('places', { show: 'counts', sheet: d.number }), { scroll: false })
+          }
         />
       )}
       {lines.length === 0 ? (
@@ -55,7 +58,7 @@ export function PlaceTag({
                 .filter(Boolean)
                 .join(', ')}
             >
-              <Link href={`/cutters?open=${encodeURIComponent(l.item)}`}>{l.quantity}</Link>
+              <Link href={linkTo('cutters', { open: l.item })}>{l.quantity}</Link>
             </Row>
           ))}
         </div>
@@ -63,15 +66,15 @@ export function PlaceTag({
       {more && (
         <p className="soft small">
           More lies here than is shown:{' '}
-          <Link href={`/places?show=stock&place=${encodeURIComponent(place.code)}&lies=anywhere`}>
+          <Link href={linkTo('places', { show: 'stock', place: place.code, lies: 'anywhere' })}>
             all of it in the table of stock
           </Link>
           .
         </p>
       )}
       <p className="small">
-        <Link href={`/places?show=moves&place=${encodeURIComponent(place.code)}`}>What moved here</Link> ·{' '}
-        <Link href={`/cutters?place=${encodeURIComponent(place.code)}`}>as a list of the catalogue</Link>
+        <Link href={linkTo('places', { show: 'moves', place: place.code })}>What moved here</Link> ·{' '}
+        <Link href={linkTo('cutters', { place: place.code })}>as a list of the catalogue</Link>
       </p>
     </Tag>
   );

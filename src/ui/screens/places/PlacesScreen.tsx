@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -42,14 +43,14 @@ interface Props {
 
 /** Places and what lies in them; who has what; count sheets; what moved. */
 export function PlacesScreen({ view, place, count, moves, stock, consigned, shop, saved }: Props) {
-  const query = useQuery();
+  const query = useQuery('places');
   const router = useRouter();
   const show = query.get('show') ?? 'places';
   // A scanned place opens here, whatever the scan line would make of it.
   useScreenScan((text) => {
     const known = view.places.find((p) => p.code === text.trim().toUpperCase());
     if (!known) return null;
-    router.push(`/places?open=${encodeURIComponent(known.code)}`);
+    router.push(linkTo('places', { open: known.code }));
     return `what lies in ${known.name}`;
   });
   const tabs = [
@@ -70,7 +71,7 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
         verb={SET_UP.place.verb}
         fields={SET_UP.place.fields}
         submit={SET_UP.place.submit}
-        said={(d) => `place ${String(d.code)} added`}
+        said={(d) => `place ${d.code} added`}
       />
     </Tag>
   ) : place.place ? (
@@ -97,7 +98,7 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
         {tabs.map(([name, words, n]) => (
           <Link
             key={name}
-            href={`/places${name === 'places' ? '' : `?show=${name}`}`}
+            href={linkTo('places', name === 'places' ? {} : { show: name })}
             aria-current={show === name ? 'true' : undefined}
           >
             {words}

@@ -56,7 +56,7 @@ export function Regrinds({ view }: { view: PlacesView }) {
               ]}
               shape={costInCents}
               said={(d) =>
-                `${r.mark} ${d.lost ? 'lost at regrinding' : `back at ${String(d.place)}`}${d.tooSmall ? `. ${String(d.tooSmall)}` : ''}`
+                `${r.mark} ${d.lost ? 'lost at regrinding' : `back at ${d.place}`}${d.tooSmall ? `. ${d.tooSmall}` : ''}`
               }
             />
           </details>
@@ -94,7 +94,7 @@ function SendForm({ view }: { view: PlacesView }) {
           { name: 'wanted', label: 'Wanted: geometry, coating', optional: true },
           { name: 'despite', label: 'Despite what speaks against it', optional: true, wide: true },
         ]}
-        said={(d) => `${String(d.piece)} sent to ${String(d.to)}`}
+        said={(d) => `${d.piece} sent to ${d.to}`}
       />
     </section>
   );

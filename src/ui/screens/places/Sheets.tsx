@@ -6,7 +6,7 @@ import { useQuery } from '../query';
 
 /** Count sheets, the latest first. */
 export function Sheets({ view }: { view: PlacesView }) {
-  const query = useQuery();
+  const query = useQuery('places');
   const { day } = useTimes();
   if (!view.sheets.length)
     return (

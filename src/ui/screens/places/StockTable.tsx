@@ -1,4 +1,5 @@
 'use client';
+import { linkTo } from '@/core/links';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -32,7 +33,7 @@ export function StockTable({
   shop: ShopView;
   saved: SavedView[];
 }) {
-  const query = useQuery();
+  const query = useQuery('places');
   const router = useRouter();
   const view = useAnswer('stock', OF_STOCK, ofServer);
   const page: StockView =
@@ -78,9 +79,9 @@ export function StockTable({
         shown={open && !query.get('cols') ? shown.filter((c) => c !== 'owner') : shown}
         onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
         total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} line${page.total === 1 ? '' : 's'}`}
-        next={page.next !== null ? query.href({ after: String(page.next), before: null }) : null}
-        previous={page.previous !== null ? query.href({ before: String(page.previous), after: null }) : null}
-        exportHref={(format) => `/api/v1/stock.${format}?${questionOf({ get: query.get }, OF_STOCK, false)}`}
+        next={page.next !== null ? query.href({ after: page.next, before: null }) : null}
+        previous={page.previous !== null ? query.href({ before: page.previous, after: null }) : null}
+        exportHref={(format) => `/api/v1/stock.${format}?${questionOf(query.all(), OF_STOCK, false)}`}
         empty="Nothing answers to this. Fewer words, or look elsewhere than in the crib?"
       />
     </>
@@ -88,7 +89,7 @@ export function StockTable({
 }
 
 function useColumns(): GridColDef<StockLine>[] {
-  const query = useQuery();
+  const query = useQuery('places');
   return [
     {
       field: 'item',
@@ -98,7 +99,7 @@ function useColumns(): GridColDef<StockLine>[] {
       renderCell: ({ row, tabIndex }) => (
         <Link
           className="fig"
-          href={`/cutters?open=${encodeURIComponent(row.item)}`}
+          href={linkTo('cutters', { open: row.item })}
           tabIndex={tabIndex}
           onClick={(e) => e.stopPropagation()}
         >

@@ -21,7 +21,7 @@ export const KIND_WORDS: Record<string, string> = {
 
 /** All places, one inside the other, with how much lies in each. */
 export function Tree({ view, open }: { view: PlacesView; open: string | null }) {
-  const query = useQuery();
+  const query = useQuery('places');
   if (!view.places.some((p) => inCrib(p.kind)))
     return (
       <div className="empty">

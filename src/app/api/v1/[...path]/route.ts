@@ -1,13 +1,14 @@
 import { DEFAULTS } from '@/core/defaults';
+import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
 import { parseNumber } from '@/core/units';
 import { readProgram } from '@/core/programs';
 import { COMPUTATIONS } from '@/crib/computations';
-import { perform, Problem, PROBLEM_CODES, toProblem, validate, type Crib } from '@/crib/door';
+import { perform, Problem, PROBLEM_CODES, readQuestion, toProblem, validate, type Crib } from '@/crib/door';
 import { checkProgramText } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
 import { maybePicture } from '@/crib/stock';
-import { askedOf, movementsAskedOf, stockAskedOf, VIEWS } from '@/crib/views';
+import { VIEWS } from '@/crib/views';
 import {
   exportItems,
   exportMovements,
@@ -98,9 +99,9 @@ const TYPES = {
 } as const;
 /** Lists that go out as files, each what is seen of it. */
 const LISTS = {
-  items: (c, query, format) => exportItems(c, askedOf(query), format),
-  stock: (c, query, format) => exportStock(c, stockAskedOf(query), format),
-  movements: (c, query, format) => exportMovements(c, movementsAskedOf(query), format),
+  items: (c, query, format) => exportItems(c, readQuestion(CATALOGUE, query), format),
+  stock: (c, query, format) => exportStock(c, readQuestion(STOCK, query), format),
+  movements: (c, query, format) => exportMovements(c, readQuestion(MOVEMENTS, query), format),
 } satisfies Record<string, (c: Crib['db'], query: URLSearchParams, format: Format) => Promise<Uint8Array>>;
 async function exported(query: URLSearchParams, list: keyof typeof LISTS, format: Format): Promise<Response> {
   const bytes = await LISTS[list]((await crib()).db, query, format);

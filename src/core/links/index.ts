@@ -1,0 +1,28 @@
+import type { PageName, PageQuestion } from '../questions';
+
+/** The path of a page. */
+export const pathOf = (page: PageName): string => (page === 'today' ? '/' : `/${page}`);
+
+/** An address that asks something. Example: addressOf('/rack', { open: 'A-0001' }) -> '/rack?open=A-0001'. */
+export function addressOf(
+  path: string,
+  question: Readonly<Record<string, string | number | undefined>>,
+): string {
+  const search = new URLSearchParams();
+  for (const [name, value] of Object.entries(question))
+    if (value !== undefined) search.set(name, String(value));
+  const text = search.toString();
+  return text ? `${path}?${text}` : path;
+}
+
+/**
+ * The address of a page that shows something. Example: linkTo('rack', { open: 'A-0001', do: 'measure' }) ->
+ * '/rack?open=A-0001&do=measure'.
+ */
+export const linkTo = <P extends PageName>(page: P, question: PageQuestion<P> = {}): string =>
+  addressOf(pathOf(page), question as Readonly<Record<string, string | number | undefined>>);
+
+/** The page at the machine of an operation; that where a life ends; the label of an assembly. */
+export const linkToRun = (operation: number): string => `/run/${operation}`;
+export const linkToEnd = (tag: string): string => `/end/${encodeURIComponent(tag)}`;
+export const linkToLabel = (tag: string): string => `/print/${encodeURIComponent(tag)}`;

@@ -1,0 +1,26 @@
+// What can be asked in an address
+export { MOST_CHARACTERS } from './question';
+export type { Kind, Question, QuestionSpec } from './question';
+// The questions of the views, the same for the API and the pages
+export {
+  A_COUNT,
+  A_CUT,
+  A_JOB,
+  A_LIFE,
+  A_PLACE,
+  A_RUN,
+  AFTER_ROW,
+  AN_ASSEMBLY,
+  AN_ITEM,
+  CATALOGUE,
+  ENTRIES,
+  LIES,
+  LIVES,
+  MOVEMENTS,
+  NOTHING,
+  STOCK,
+  TAKEABLE,
+} from './views';
+// The pages
+export { PAGES } from './pages';
+export type { PageName, PageQuestion } from './pages';

@@ -1,0 +1,54 @@
+import { FAMILY_NAMES, ITEM_KINDS } from '../cutters';
+import type { Question, QuestionSpec } from './question';
+import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, STOCK } from './views';
+
+/** What each page's address may say: what is open beside, what is being done, and the question its list answers. */
+export const PAGES = {
+  today: {},
+  rack: {
+    open: 'code',
+    do: ['measure', 'wear', 'stickout', 'down'],
+    new: ['build'],
+    job: 'code',
+    operation: 'number',
+    t: 'number',
+    by: ['tag', 't', 'length', 'life'],
+  },
+  cutters: {
+    ...CATALOGUE,
+    open: 'code',
+    do: ['facts', 'standing', 'receive', 'found', 'issue', 'return', 'move', 'scrap', 'lose'],
+    new: ITEM_KINDS,
+    like: 'code',
+    family: FAMILY_NAMES,
+    show: ['missing', 'ladder'],
+    cols: 'words',
+  },
+  choose: {
+    ...A_CUT,
+    show: ['rules'],
+  },
+  places: {
+    ...STOCK,
+    ...MOVEMENTS,
+    open: 'code',
+    sheet: 'code',
+    new: ['place'],
+    show: ['places', 'stock', 'theirs', 'loans', 'regrind', 'counts', 'moves'],
+    cols: 'words',
+  },
+  exchange: {},
+  machines: {
+    open: 'code',
+    new: ['person', 'place', 'machine', 'material', 'supplier'],
+    do: ['figures'],
+  },
+  jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
+  life: { ...LIVES, item: 'code', material: 'code' },
+  buying: { open: 'code', order: 'code' },
+  history: ENTRIES,
+  start: { step: ['person', 'place', 'machine', 'material', 'supplier'] },
+} as const satisfies Record<string, QuestionSpec>;
+
+export type PageName = keyof typeof PAGES;
+export type PageQuestion<P extends PageName> = Question<(typeof PAGES)[P]>;
