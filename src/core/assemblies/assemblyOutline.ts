@@ -8,7 +8,7 @@ export interface AssemblyOutline {
   /** Where the drawing ends: gauge length, measured or expected. */
   length: number;
   widest: number;
-  assumed: string[];
+  assumed: { of: 'cutter' | 'holder'; symbol: string; words: string }[];
 }
 
 /**
@@ -23,11 +23,16 @@ export function assemblyOutline(
   stickout: number,
   length: number = holder.LF + stickout,
 ): AssemblyOutline {
-  const assumed: string[] = [];
+  const assumed: AssemblyOutline['assumed'] = [];
   const segments = holder.segments.length
     ? holder.segments
     : [{ length: holder.LF, upper: (holder.CLAMP_MAX ?? 20) * 2, lower: (holder.CLAMP_MAX ?? 20) * 2 }];
-  if (!holder.segments.length) assumed.push('holder outline not known: drawn as a cylinder');
+  if (!holder.segments.length)
+    assumed.push({
+      of: 'holder',
+      symbol: 'outline',
+      words: 'holder outline not known: drawn as a cylinder',
+    });
   let z = 0;
   const drawn: OutlinePoint[] = [];
   for (const s of segments) {
@@ -43,6 +48,6 @@ export function assemblyOutline(
     flute: hang(shown.flute),
     length,
     widest: 2 * Math.max(...all.map((p) => p.r)),
-    assumed: [...assumed, ...shown.assumed],
+    assumed: [...assumed, ...shown.assumed.map((a) => ({ of: 'cutter' as const, ...a }))],
   };
 }

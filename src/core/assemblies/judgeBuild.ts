@@ -1,5 +1,13 @@
 import type { Grade, Judgement } from '../because';
-import { cuttingHeight, familySpec, shankIn, type CutterGeometry, type HolderGeometry } from '../cutters';
+import {
+  cuttingHeight,
+  familySpec,
+  shankIn,
+  isSymbol,
+  type CutterGeometry,
+  type FactSymbol,
+  type HolderGeometry,
+} from '../cutters';
 import { DEFAULTS } from '../defaults';
 
 export interface Build {
@@ -30,6 +38,14 @@ export function judgeBuild({ cutter: c, holder: h, stickout, shank }: Build): Ju
   ];
 }
 
+/** Facts a judgement rests on, by the name they have in its reason: whose, and their symbols. */
+const FACTS: Record<string, { of: 'cutter' | 'holder'; symbol: FactSymbol }> = {
+  'smallest shank': { of: 'holder', symbol: 'CLAMP_MIN' },
+  'largest shank': { of: 'holder', symbol: 'CLAMP_MAX' },
+  'least grip': { of: 'holder', symbol: 'GRIP_MIN' },
+  'greatest depth': { of: 'holder', symbol: 'DEPTH_MAX' },
+};
+
 function judgement(
   code: string,
   grade: Grade,
@@ -38,10 +54,19 @@ function judgement(
   values: [string, number | null][],
   why: string,
 ): Judgement {
+  const lacking =
+    grade !== 'not judged'
+      ? []
+      : values.flatMap(([name, value]) =>
+          value !== null
+            ? []
+            : (FACTS[name] ?? (isSymbol(name) ? { of: 'cutter' as const, symbol: name } : [])),
+        );
   return {
     code,
     grade,
     words,
+    lacking,
     because: {
       words: why,
       formula,

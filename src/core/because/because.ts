@@ -20,6 +20,8 @@ export interface Judgement {
   grade: Grade;
   words: string;
   because: Because;
+  /** Facts that are not known, for want of which it is not judged: whose, and their symbols. */
+  lacking?: readonly { of: 'cutter' | 'holder'; symbol: string }[];
 }
 
 const ORDER: Grade[] = ['stop', 'question', 'not judged', 'good'];

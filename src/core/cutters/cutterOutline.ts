@@ -1,4 +1,4 @@
-import { familySpec, type Known, type OutlinePoint } from './families';
+import { familySpec, type Assumed, type Known, type OutlinePoint } from './families';
 import { tan } from './families/outlines';
 import type { CutterGeometry } from './geometry';
 
@@ -6,7 +6,7 @@ import type { CutterGeometry } from './geometry';
 export interface CutterOutline {
   flute: OutlinePoint[];
   shank: OutlinePoint[];
-  assumed: string[];
+  assumed: Assumed[];
 }
 
 /**
@@ -17,13 +17,15 @@ export interface CutterOutline {
  * Example: a 10 mm ball, LCF 22: flute from (0,0) round (5,5) up to (22,5).
  */
 export function cutterOutline(c: CutterGeometry, length: number): CutterOutline {
-  const assumed: string[] = [];
-  const known: Known = (value, fallback, words) => {
+  const assumed: Assumed[] = [];
+  const known: Known = (symbol, fallback, drawn) => {
+    const value = c[symbol];
     if (value !== null) return value;
-    if (!assumed.includes(words)) assumed.push(words);
+    if (!assumed.some((a) => a.symbol === symbol))
+      assumed.push({ symbol, words: `${symbol} not known: drawn ${drawn}` });
     return fallback;
   };
-  const shankR = known(c.DMM, c.DC, 'DMM not known: drawn as DC') / 2;
+  const shankR = known('DMM', c.DC, 'as DC') / 2;
   const profile = familySpec(c.family).outline(c, known);
   const flute = cutAt(profile, length);
   const top = flute.at(-1)!;

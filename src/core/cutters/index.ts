@@ -26,7 +26,7 @@ export type { KnownFact } from './checkItem';
 // Drawing
 export { cutterOutline } from './cutterOutline';
 export type { CutterOutline } from './cutterOutline';
-export type { OutlinePoint } from './families';
+export type { Assumed, OutlinePoint } from './families';
 // What it leaves on a floor and in a corner
 export {
   cornerRadius,

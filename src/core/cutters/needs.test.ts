@@ -52,9 +52,7 @@ const needed = (family: Family, result: string) =>
 // Held against the functions themselves: what they can't answer without is what is said to be needed.
 describe.each(FAMILY_NAMES)('what is needed for results of a %s', (family) => {
   it('outline: each fact whose absence the drawing names, and no other', () => {
-    const all = new Set(
-      cutterOutline(geometry(family, { DC: 10 }), 60).assumed.map((words) => words.split(' ')[0]!),
-    );
+    const all = new Set(cutterOutline(geometry(family, { DC: 10 }), 60).assumed.map((a) => a.symbol));
     expect([...needed(family, 'outline')].sort()).toEqual([...all, 'DC'].sort());
     expect(cutterOutline(cutter(family), 60).assumed).toEqual([]);
   });

@@ -11,24 +11,7 @@ import { readOnce, type ReadOnce } from '@/crib/door';
 import { standingCards, type AssemblyCard } from '@/crib/rack';
 import type { Connection } from '@/data/database';
 
-/** Names in judgements and drawings, and whose fact each is. */
-const OF_CUTTER: Record<string, string> = {
-  DMM: 'DMM',
-  LCF: 'LCF',
-  OAL: 'OAL',
-  SIG: 'SIG',
-  TAPER: 'TAPER',
-  KAPR: 'KAPR',
-  DCX: 'DCX',
-  APMX: 'APMX',
-  CW: 'CW',
-};
-const OF_HOLDER: Record<string, string> = {
-  'smallest shank': 'CLAMP_MIN',
-  'largest shank': 'CLAMP_MAX',
-  'least grip': 'GRIP_MIN',
-  'greatest depth': 'DEPTH_MAX',
-};
+/** What is not judged for want of a fact, in words. */
 const RESULTS: Record<string, string> = {
   SHANK_FITS: 'whether the shank fits',
   FLUTES_GRIPPED: 'whether flutes are gripped',
@@ -40,34 +23,22 @@ const RESULTS: Record<string, string> = {
 function blockedBy(a: AssemblyCard): Blocked[] {
   const minutes = a.ties.reduce((n, t) => n + t.partsLeft * t.minutesPerPart, 0);
   const base = { of: a.tag, minutes };
-  const out: Blocked[] = [];
-  for (const j of a.judgements.filter((x) => x.grade === 'not judged' && x.code in RESULTS))
-    for (const v of j.because.values.filter((x) => x.value === 'not known')) {
-      const mine = OF_CUTTER[v.name];
-      const its = OF_HOLDER[v.name];
-      if (mine)
-        out.push({
-          ...base,
-          item: a.cutter.code,
-          symbol: mine,
-          state: 'not known',
-          result: RESULTS[j.code]!,
-        });
-      else if (its)
-        out.push({ ...base, item: a.holder.code, symbol: its, state: 'not known', result: RESULTS[j.code]! });
-    }
-  for (const words of a.outline.assumed) {
-    const symbol = /^([A-Z]+) not known/.exec(words)?.[1];
-    if (symbol) out.push({ ...base, item: a.cutter.code, symbol, state: 'not known', result: 'its outline' });
-    else if (words.startsWith('holder outline'))
-      out.push({
-        ...base,
-        item: a.holder.code,
-        symbol: 'outline',
-        state: 'not known',
-        result: 'its outline',
-      });
-  }
+  const lacks = (of: 'cutter' | 'holder', symbol: string, result: string): Blocked => ({
+    ...base,
+    item: a[of].code,
+    symbol,
+    state: 'not known',
+    result,
+  });
+  const out = [
+    ...a.judgements.flatMap((j) =>
+      (j.lacking ?? []).flatMap(({ of, symbol }) => {
+        const result = RESULTS[j.code];
+        return result ? [lacks(of, symbol, result)] : [];
+      }),
+    ),
+    ...a.outline.assumed.map(({ of, symbol }) => lacks(of, symbol, 'its outline')),
+  ];
   const guessed = (item: string, kind: ItemKind, family: Family | null, symbols: readonly string[]) =>
     symbols.flatMap((symbol) =>
       neededFor(kind, family, symbol).map((result): Blocked => ({

@@ -22,7 +22,10 @@ export function CutterDrawing({ cutter, width = 300 }: { cutter: CutterGeometry;
       </svg>
       {(outline.assumed.length > 0 || cutter.OAL === null) && (
         <figcaption className="soft small">
-          {[...outline.assumed, ...(cutter.OAL === null ? ['OAL not known: length guessed'] : [])].join('; ')}
+          {[
+            ...outline.assumed.map((a) => a.words),
+            ...(cutter.OAL === null ? ['OAL not known: length guessed'] : []),
+          ].join('; ')}
         </figcaption>
       )}
     </figure>

@@ -12,7 +12,7 @@ export const boringHead: FamilySpec = {
   // At its smallest setting: the point, then the bar, which stands back from the bore.
   outline: (c, known) => {
     const R = c.DC / 2;
-    const bar = Math.min(known(c.DN, 0.8 * c.DC, 'DN not known: drawn as 0.8 DC') / 2, R);
+    const bar = Math.min(known('DN', 0.8 * c.DC, 'as 0.8 DC') / 2, R);
     const point = Math.min(0.3 * c.DC, c.LU ?? Infinity);
     return [...up(ground(R), point, R), { z: point, r: bar }];
   },

@@ -12,9 +12,9 @@ export const centreDrill: FamilySpec = {
   outline: (c, known) => {
     const R = c.DC / 2;
     const body = Math.max(R, (c.DMM ?? 2.5 * c.DC) / 2);
-    const point = R / tan(known(c.SIG, 120, 'SIG not known: drawn as 120') / 2);
-    const pilot = Math.max(point, known(c.SDL, 1.3 * c.DC, 'SDL not known: drawn as 1.3 DC'));
-    const sta = known(c.STA, 60, 'STA not known: drawn as 60');
+    const point = R / tan(known('SIG', 120, 'as 120') / 2);
+    const pilot = Math.max(point, known('SDL', 1.3 * c.DC, 'as 1.3 DC'));
+    const sta = known('STA', 60, 'as 60');
     const cone = sta >= 180 ? 0 : (body - R) / tan(sta / 2);
     return up(
       [

@@ -14,7 +14,7 @@ export const cornerRounding: FamilySpec = {
   mills: false,
   // A hollow quarter circle: upright at the lower end, level where it leaves the face of the work.
   outline: (c, known) => {
-    const re = known(c.RE, c.DC / 2, 'RE not known: drawn as DC/2');
+    const re = known('RE', c.DC / 2, 'as DC/2');
     const quarter = arc(Math.PI / 2, (t) => ({ z: re * Math.sin(t), r: c.DC / 2 + re - re * Math.cos(t) }));
     return up([...ground(c.DC / 2), ...quarter], re + 0.25 * c.DC, topOf(c, re));
   },

@@ -10,8 +10,8 @@ export const dovetail: FamilySpec = {
   mills: true,
   outline: (c, known) => {
     const R = c.DC / 2;
-    const a = known(c.KAPR, 60, 'KAPR not known: drawn as 60 degrees');
-    const high = known(c.LCF, c.DC / 3, 'LCF not known: drawn as DC/3');
+    const a = known('KAPR', 60, 'as 60 degrees');
+    const high = known('LCF', c.DC / 3, 'as DC/3');
     return [...ground(R), { z: high, r: Math.max(0.05 * R, R - (a >= 90 ? 0 : high / tan(a))) }];
   },
   drawnFrom: ['KAPR', 'LCF'],

@@ -27,8 +27,14 @@ export interface OutlinePoint {
   r: number;
 }
 
-/** Draws with a figure, or with a rule of thumb where it is not known, which is then named in words. */
-export type Known = (value: number | null, fallback: number, words: string) => number;
+/** Draws with a figure, or with a rule of thumb where it is not known, which is then named: 'as 2.5 DC'. */
+export type Known = (symbol: Exclude<CutterSymbol, 'DC'>, fallback: number, drawn: string) => number;
+
+/** A figure that is not known, and what was drawn instead. */
+export interface Assumed {
+  symbol: CutterSymbol;
+  words: string;
+}
 
 /** Says that a figure breaks a rule, or is unlikely: which, its limit, and why. */
 export type Say = (field: CutterSymbol, limit: string, words: string) => void;

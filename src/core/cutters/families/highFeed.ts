@@ -11,8 +11,8 @@ export const highFeed: FamilySpec = {
   body: true,
   outline: (c, known) => {
     const R = c.DC / 2;
-    const top = known(c.DCX, c.DC * 1.5, 'DCX not known: drawn as 1.5 DC') / 2;
-    const deep = known(c.APMX, Math.max(0.3, (top - R) / 6), 'APMX not known: drawn shallow');
+    const top = known('DCX', c.DC * 1.5, 'as 1.5 DC') / 2;
+    const deep = known('APMX', Math.max(0.3, (top - R) / 6), 'shallow');
     return up([...ground(R), { z: deep, r: top }], Math.max(c.LCF ?? top, deep), top);
   },
   drawnFrom: ['DCX', 'APMX'],

@@ -26,6 +26,7 @@ import { tapered } from './tapered';
 import { threadMill } from './threadMill';
 import type { FamilySpec, HoleWork, Work } from './family';
 export type {
+  Assumed,
   FactsRead,
   FamilySpec,
   HoleWork,

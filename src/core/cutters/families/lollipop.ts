@@ -14,7 +14,7 @@ export const lollipop: FamilySpec = {
   mills: true,
   outline: (c, known) => {
     const R = c.DC / 2;
-    const neck = Math.min(known(c.DN, 0.6 * c.DC, 'DN not known: drawn as 0.6 DC') / 2, R);
+    const neck = Math.min(known('DN', 0.6 * c.DC, 'as 0.6 DC') / 2, R);
     const end = Math.PI - Math.asin(neck / R);
     return arc(end, (t) => ({ z: R * (1 - Math.cos(t)), r: R * Math.sin(t) }));
   },

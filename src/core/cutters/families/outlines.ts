@@ -28,11 +28,9 @@ export const up = (points: OutlinePoint[], z: number, r: number): OutlinePoint[]
   { z, r },
 ];
 
-export const flutes = (c: CutterFigures, known: Known): number =>
-  known(c.LCF, 2.5 * c.DC, 'LCF not known: drawn as 2.5 DC');
+export const flutes = (c: CutterFigures, known: Known): number => known('LCF', 2.5 * c.DC, 'as 2.5 DC');
 /** Of a family that comes with a corner: not knowing it is not the same as sharp. */
-export const cornerRadius = (c: CutterFigures, known: Known): number =>
-  known(c.RE, 0, 'RE not known: drawn sharp');
+export const cornerRadius = (c: CutterFigures, known: Known): number => known('RE', 0, 'sharp');
 
 /** A straight mill with a flat end, sharp or with its corner. */
 export const straight = (c: CutterFigures, known: Known, re: number): OutlinePoint[] =>
@@ -46,7 +44,7 @@ export function cone(
   high: (point: number) => number,
 ): OutlinePoint[] {
   const R = c.DC / 2;
-  const sig = known(c.SIG, usual, `SIG not known: drawn as ${usual}`);
+  const sig = known('SIG', usual, `as ${usual}`);
   const tip = (c.DCN ?? 0) / 2;
   const point = sig >= 180 ? 0 : (R - tip) / tan(sig / 2);
   const end = [...(tip > 0 ? ground(tip) : [{ z: 0, r: 0 }]), { z: point, r: R }];

@@ -8,8 +8,7 @@ export const slittingSaw: FamilySpec = {
   diameterAt: 'over the teeth; DN is the flange it is clamped between',
   facts: ['CW', 'DN', 'NOF'],
   mills: true,
-  outline: (c, known) =>
-    up(ground(c.DC / 2), known(c.CW, c.DC / 40, 'CW not known: drawn as DC/40'), c.DC / 2),
+  outline: (c, known) => up(ground(c.DC / 2), known('CW', c.DC / 40, 'as DC/40'), c.DC / 2),
   drawnFrom: ['CW'],
   // On its edge it goes in as far as its flange lets it.
   reach: { mm: (c) => (c.DN === null ? null : (c.DC - c.DN) / 2), needs: ['DN'] },

@@ -11,10 +11,10 @@ export const stepDrill: FamilySpec = {
   axial: true,
   outline: (c, known) => {
     const R = c.DC / 2;
-    const wide = Math.max(R, known(c.DCX, 1.5 * c.DC, 'DCX not known: drawn as 1.5 DC') / 2);
-    const point = R / tan(known(c.SIG, 118, 'SIG not known: drawn as 118') / 2);
-    const step = Math.max(point, known(c.SDL, 1.5 * c.DC, 'SDL not known: drawn as 1.5 DC'));
-    const sta = known(c.STA, 90, 'STA not known: drawn as 90');
+    const wide = Math.max(R, known('DCX', 1.5 * c.DC, 'as 1.5 DC') / 2);
+    const point = R / tan(known('SIG', 118, 'as 118') / 2);
+    const step = Math.max(point, known('SDL', 1.5 * c.DC, 'as 1.5 DC'));
+    const sta = known('STA', 90, 'as 90');
     const shoulder = sta >= 180 ? 0 : (wide - R) / tan(sta / 2);
     return up(
       [

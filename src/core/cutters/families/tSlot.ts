@@ -9,7 +9,7 @@ export const tSlot: FamilySpec = {
   facts: ['CW', 'RE', 'NOF', 'DN', 'LU'],
   mills: true,
   outline: (c, known) => {
-    const wide = known(c.CW, c.DC / 4, 'CW not known: drawn as DC/4');
+    const wide = known('CW', c.DC / 4, 'as DC/4');
     return up(corner(c.DC / 2, Math.min(cornerRadius(c, known), wide / 2)), wide, c.DC / 2);
   },
   drawnFrom: ['CW', 'RE'],

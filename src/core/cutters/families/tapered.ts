@@ -11,7 +11,7 @@ export const tapered: FamilySpec = {
   // From a corner that the flank touches: its centre lies RE above the end, DC/2 - RE from the axis.
   outline: (c, known) => {
     const R = c.DC / 2;
-    const degrees = known(c.TAPER, 3, 'TAPER not known: drawn as 3 degrees');
+    const degrees = known('TAPER', 3, 'as 3 degrees');
     const re = Math.min(cornerRadius(c, known), R);
     const high = flutes(c, known);
     const touch = ((90 - degrees) * Math.PI) / 180;
