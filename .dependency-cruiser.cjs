@@ -1,6 +1,6 @@
 // The house: floors only look down, a room's inside is reached through its index.
-const ROOMS =
-  '(?:units|cutters|assemblies|measuring|machines|jobs|programs|life|buying|stock|exchange|choosing|today|people|because)';
+// The inside of a room: any file of it but its index.
+const INSIDE = '^src/(?:crib|data|core)/[^/]+/(?!index\\.ts$)';
 const forbid = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
@@ -37,16 +37,31 @@ module.exports = {
       { path: '^src/crib/', dependencyTypesNot: ['type-only'] },
     ),
     forbid(
-      'core-rooms-have-a-door',
-      'A core room is reached through its index.',
-      { path: '^src/(crib|data|ui|app)/' },
-      { path: `^src/core/${ROOMS}/(?!index\\.ts$)` },
+      'a-room-has-a-door',
+      "Another room's inside, on this floor or below, is reached through its index.",
+      { path: '^src/(crib|data|core)/([^/]+)/' },
+      { path: INSIDE, pathNot: '^src/$1/$2/' },
     ),
     forbid(
-      'core-room-inside',
-      "Another core room's inside is reached through its index.",
-      { path: '^src/core/([^/]+)/' },
-      { path: `^src/core/${ROOMS}/(?!index\\.ts$)`, pathNot: '^src/core/$1/' },
+      'rooms-from-outside',
+      'Whoever is in no room comes in by the index too.',
+      { path: '^src/', pathNot: '^src/(crib|data|core)/[^/]+/' },
+      { path: INSIDE },
+    ),
+    forbid(
+      'an-area-stays-in-its-screens',
+      'An area of screens uses its own files, the common ones, and what another shows in its index: a part of a page.',
+      { path: '^src/ui/screens/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      { path: '^src/ui/screens/', pathNot: '^src/ui/screens/(($1|common)/|[^/]+/index\\.ts$)' },
+    ),
+    forbid(
+      'ui-rooms-have-a-door',
+      'Parts of the kit, the shell and the rack are reached through their index.',
+      { path: '^src/(ui|app)/((?:kit/)?[^/]+)/' },
+      {
+        path: '^src/ui/(?:kit/(?:form|figure|table|tag|chart)|shell|rack)/(?!index\\.ts$)',
+        pathNot: '^src/$1/$2/',
+      },
     ),
   ],
   options: {

@@ -25,7 +25,11 @@ const jestConfig = async () => ({
     await project({
       displayName: 'unit',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/{core,ui}/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.{ts,mjs}'],
+      testMatch: [
+        '<rootDir>/src/{core,ui}/**/*.test.{ts,tsx}',
+        '<rootDir>/src/*.test.ts',
+        '<rootDir>/scripts/**/*.test.{ts,mjs}',
+      ],
     }),
     await project({
       displayName: 'data',

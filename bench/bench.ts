@@ -1,7 +1,7 @@
-import { benchCatalogue } from './catalogue';
-import { readProgram } from '../src/core/programs';
 import { kaplanMeier } from '../src/core/life';
+import { readProgram } from '../src/core/programs';
 import { previewImport } from '../src/crib/exchange';
+import { benchCatalogue } from './catalogue';
 import { benchYears } from './years';
 import { emptyCrib } from './yearsOfWork';
 

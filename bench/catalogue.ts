@@ -1,22 +1,9 @@
-import {
-  catalogueQuestion,
-  catalogueView,
-  movementsView,
-  stockQuestion,
-  stockView,
-  type CatalogueAsked,
-  type StockAsked,
-} from '../src/crib/stock';
-import {
-  cataloguePaged,
-  countSql,
-  manyMarksOf,
-  pageSql,
-  stockPaged,
-  type PagedQuestion,
-} from '../src/data/stock';
+import { type CatalogueAsked, catalogueQuestion, catalogueView } from '../src/crib/catalogue';
+import { movementsView, type StockAsked, stockQuestion, stockView } from '../src/crib/stock';
 import { VIEWS } from '../src/crib/views';
-import type { Database } from '../src/data/database';
+import { cataloguePaged } from '../src/data/catalogue';
+import { countSql, type Database, type PagedQuestion, pageSql } from '../src/data/database';
+import { manyMarksOf, stockPaged } from '../src/data/stock';
 import { largeCrib, type Size } from './largeCrib';
 
 const FULL: Size = { items: 20_000, pieces: 100_000, movements: 1_000_000 };

@@ -1,5 +1,5 @@
-import { migrate, openInMemory, type Database } from '../src/data/database';
-import { enterKindWords } from '../src/data/stock';
+import { enterKindWords } from '../src/data/catalogue';
+import { type Database, migrate, openInMemory } from '../src/data/database';
 
 export interface Size {
   items: number;

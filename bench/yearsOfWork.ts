@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { readProgram } from '../src/core/programs';
-import { perform, type Crib } from '../src/crib/door';
+import { type Crib, perform } from '../src/crib/door';
 import { verbNamed } from '../src/crib/verbs';
-import { migrate, openInMemory, type Database } from '../src/data/database';
-import { enterKindWords } from '../src/data/stock';
+import { enterKindWords } from '../src/data/catalogue';
+import { type Database, migrate, openInMemory } from '../src/data/database';
 import { largeCrib, settle } from './largeCrib';
 
 /** What a shop does in a year, and what it has standing at any time, however old it is. */

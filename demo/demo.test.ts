@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readProgram } from '../src/core/programs';
-import { openTestCrib } from '../src/crib/testing';
 import { buyingView } from '../src/crib/buying';
 import { lifeView } from '../src/crib/life';
+import { openTestCrib } from '../src/crib/testing';
 import { todayView, type WorkKind } from '../src/crib/today';
 import { fillDemo } from './history';
 

@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { enterKindWords } from '../src/data/catalogue';
 import { migrate, openDatabase } from '../src/data/database';
-import { enterKindWords } from '../src/data/stock';
 import { fillDemo } from './history';
 
 /** Fills an empty folder with the demo shop: marked as begun before, as complete after. */

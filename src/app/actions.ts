@@ -1,7 +1,7 @@
 'use server';
 import { cookies } from 'next/headers';
-import { lookUpCode } from '@/crib/find';
 import { perform as performVerb, Problem, toProblem } from '@/crib/door';
+import { lookUpCode } from '@/crib/find';
 import { verbNamed } from '@/crib/verbs';
 import type { Answer, ScanAnswer } from '@/ui/shell';
 import { crib } from './server/crib';

@@ -1,5 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@/ui/kit/theme/stable.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
@@ -7,9 +8,8 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { shopView } from '@/crib/shop';
 import { todayView } from '@/crib/today';
+import { ThemeRoot } from '@/ui/kit/theme/ThemeRoot';
 import { Shell, Surround } from '@/ui/shell';
-import { ThemeRoot } from '@/ui/theme/ThemeRoot';
-import '@/ui/theme/stable.css';
 import { lookUp, perform, pickWho } from './actions';
 import { crib } from './server/crib';
 import { openForPage } from './server/views';

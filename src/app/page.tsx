@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { shopView } from '@/crib/shop';
 import { todayView } from '@/crib/today';
-import { TodayScreen } from '@/ui/screens/TodayScreen';
+import { TodayScreen } from '@/ui/screens/today/TodayScreen';
 import { openForPage } from './server/views';
 
 export default async function Page() {

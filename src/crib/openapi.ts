@@ -1,8 +1,8 @@
-import { COMPUTATIONS } from './computations';
-import { PROBLEM_CODES, questionSchema, type Verb } from './door';
-import { FORMATS, listFields } from './exchange';
-import { VERBS } from './verbs';
-import { VIEWS, type View } from './views';
+import { COMPUTATIONS } from '@/crib/computations';
+import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
+import { FORMATS, listFields } from '@/crib/exchange';
+import { VERBS } from '@/crib/verbs';
+import { type View, VIEWS } from '@/crib/views';
 
 const json = (schema: object) => ({ 'application/json': { schema } });
 const problem = {

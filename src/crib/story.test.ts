@@ -1,11 +1,11 @@
-import { buyingView } from './buying';
-import { historyView } from './ledger';
-import { openJobs } from './jobs';
-import { lifeView } from './life';
-import { assemblyView, rackView } from './rack';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from './testing';
-import { todayView } from './today';
-import { VERBS } from './verbs';
+import { buyingView } from '@/crib/buying';
+import { openJobs } from '@/crib/jobs';
+import { historyView } from '@/crib/ledger';
+import { lifeView } from '@/crib/life';
+import { assemblyView, rackView } from '@/crib/rack';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { todayView } from '@/crib/today';
+import { VERBS } from '@/crib/verbs';
 
 let crib: TestCrib;
 const fresh = async () => {

@@ -1,10 +1,10 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { migrate, openInMemory, type Connection, type Database, type Param } from '@/data/database';
-import { enterKindWords, KIND_WORDS } from '@/data/stock';
-import { perform, type Crib, type Done } from './door';
-import { verbNamed } from './verbs';
+import { type Crib, type Done, perform } from '@/crib/door';
+import { verbNamed } from '@/crib/verbs';
+import { enterKindWords, KIND_WORDS } from '@/data/catalogue';
+import { type Connection, type Database, migrate, openInMemory, type Param } from '@/data/database';
 
 /** A crib in memory for tests: real PostgreSQL with the schema, a clock that the test turns, and short ways to do verbs. */
 export interface TestCrib extends Crib {

@@ -1,39 +1,36 @@
-import { buildAssembly, resetStickout, takeDown } from './assemblies';
-import { addSupplier, placeOrder, receiveOrder } from './buying';
-import { addItem, linkItem, stateFacts, stateStanding } from './cutters';
-import { setChoosingRules } from './choosing';
-import type { Verb } from './door';
-import { addJob, assignUse, logParts, stateOperation, statePassDepth, storeProgram, tieTool } from './jobs';
-import { importItems } from './exchange';
-import { counterEntryOf } from './ledger';
-import { endLife, recordWear } from './life';
-import { addMachine, changeMachine } from './machines';
-import { judgeMeasurement, recordMeasurement } from './measuring';
-import { addPerson } from './people';
+import { buildAssembly, resetStickout, takeDown } from '@/crib/assemblies';
+import { placeOrder, receiveOrder } from '@/crib/buying';
+import { addItem, addPicture, linkItem, saveView, stateFacts, stateStanding } from '@/crib/catalogue';
+import { setChoosingRules } from '@/crib/choosing';
+import { settleTakings } from '@/crib/consigned';
+import type { Verb } from '@/crib/door';
+import { importItems } from '@/crib/exchange';
 import {
-  addMaterial,
-  addPicture,
-  addPlace,
-  bookCount,
-  enterCount,
+  addJob,
+  assignUse,
+  logParts,
+  stateOperation,
+  statePassDepth,
+  storeProgram,
+  tieTool,
+} from '@/crib/jobs';
+import { counterEntryOf } from '@/crib/ledger';
+import { endLife, recordWear } from '@/crib/life';
+import { issueStock, returnStock } from '@/crib/loans';
+import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
+import { addPlace, bookCount, enterCount, startCount } from '@/crib/places';
+import { gradePiece, sendToRegrind, setLadder, takeFromRegrind } from '@/crib/secondlife';
+import { addMachine, addMaterial, addPerson, addSupplier, changeMachine } from '@/crib/shop';
+import {
   foundStock,
-  gradePiece,
-  issueStock,
   loseStock,
+  mountInserts,
   moveStock,
   receiveStock,
-  returnStock,
-  saveView,
   scrapStock,
-  sendToRegrind,
-  setLadder,
-  settleTakings,
-  startCount,
-  mountInserts,
   stateSeat,
-  takeFromRegrind,
   unmountInserts,
-} from './stock';
+} from '@/crib/stock';
 
 /** What people can do, in the order of the work. */
 const DONE = [

@@ -1,6 +1,3 @@
-import { VERBS } from './verbs';
-import { buyingView } from './buying';
-import { localDay } from '@/core/units';
 import {
   A_COUNT,
   A_CUT,
@@ -16,32 +13,27 @@ import {
   LIVES,
   MOVEMENTS,
   NOTHING,
-  STOCK,
-  TAKEABLE,
   type Question,
   type QuestionSpec,
+  STOCK,
+  TAKEABLE,
 } from '@/core/questions';
-import { readOnce, readQuestion, type Crib, type ReadAll, type ReadOnce } from './door';
-import { chooseView, rulesInForce } from './choosing';
-import { exchangeView } from './exchange';
-import { jobsView, jobView } from './jobs';
-import { historyView } from './ledger';
-import { lifeSheet, lifeView } from './life';
-import { assemblyView, rackView, runView } from './rack';
-import { shopView } from './shop';
-import {
-  catalogueView,
-  consignedView,
-  countView,
-  itemView,
-  movementsView,
-  placesView,
-  placeView,
-  savedViews,
-  stockView,
-  takeableView,
-} from './stock';
-import { missingView, todayView } from './today';
+import { localDay } from '@/core/units';
+import { buyingView } from '@/crib/buying';
+import { catalogueView, itemView, savedViews } from '@/crib/catalogue';
+import { chooseView, rulesInForce } from '@/crib/choosing';
+import { consignedView } from '@/crib/consigned';
+import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion } from '@/crib/door';
+import { exchangeView } from '@/crib/exchange';
+import { jobsView, jobView } from '@/crib/jobs';
+import { historyView } from '@/crib/ledger';
+import { lifeSheet, lifeView } from '@/crib/life';
+import { countView, placesView, placeView } from '@/crib/places';
+import { assemblyView, rackView, runView } from '@/crib/rack';
+import { shopView } from '@/crib/shop';
+import { movementsView, stockView, takeableView } from '@/crib/stock';
+import { missingView, todayView } from '@/crib/today';
+import { VERBS } from '@/crib/verbs';
 
 export interface View {
   path: string;

@@ -2,7 +2,7 @@ import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { DEFAULT_LADDER } from '@/core/life';
 import type { ShopView } from '@/crib/shop';
-import { Surround, type AppDoor } from './shell/door';
+import { type AppDoor, Surround } from '@/ui/shell';
 
 /** A shop with one person and the ladder as it begins. */
 export const SHOP: ShopView = {

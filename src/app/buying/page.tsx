@@ -1,6 +1,6 @@
 import { buyingView, orderView } from '@/crib/buying';
 import { shopView } from '@/crib/shop';
-import { BuyingScreen } from '@/ui/screens/BuyingScreen';
+import { BuyingScreen } from '@/ui/screens/buying/BuyingScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

@@ -1,5 +1,5 @@
-import { chooseView, rulesInForce, type ChooseView } from '@/crib/choosing';
-import { ChooseScreen } from '@/ui/screens/ChooseScreen';
+import { type ChooseView, chooseView, rulesInForce } from '@/crib/choosing';
+import { ChooseScreen } from '@/ui/screens/choosing/ChooseScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

@@ -1,8 +1,8 @@
+import { catalogueView, itemView, savedViews } from '@/crib/catalogue';
 import { shopView } from '@/crib/shop';
-import { catalogueView, itemView, savedViews } from '@/crib/stock';
 import { missingView } from '@/crib/today';
-import { CuttersScreen } from '@/ui/screens/CuttersScreen';
-import { questionOf } from '@/ui/screens/question';
+import { CuttersScreen } from '@/ui/screens/catalogue/CuttersScreen';
+import { questionOf } from '@/ui/screens/common/question';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

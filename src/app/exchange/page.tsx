@@ -1,5 +1,5 @@
 import { exchangeView } from '@/crib/exchange';
-import { ExchangeScreen } from '@/ui/screens/ExchangeScreen';
+import { ExchangeScreen } from '@/ui/screens/exchange/ExchangeScreen';
 import { openForPage } from '../server/views';
 
 export default async function Page() {

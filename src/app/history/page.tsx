@@ -1,6 +1,6 @@
 import { historyView } from '@/crib/ledger';
 import { VERBS } from '@/crib/verbs';
-import { HistoryScreen } from '@/ui/screens/HistoryScreen';
+import { HistoryScreen } from '@/ui/screens/ledger/HistoryScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

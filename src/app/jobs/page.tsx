@@ -1,6 +1,6 @@
 import { jobsView, jobView } from '@/crib/jobs';
 import { shopView } from '@/crib/shop';
-import { JobsScreen } from '@/ui/screens/JobsScreen';
+import { JobsScreen } from '@/ui/screens/jobs/JobsScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

@@ -1,5 +1,5 @@
 import { lifeSheet, lifeView } from '@/crib/life';
-import { LifeScreen } from '@/ui/screens/LifeScreen';
+import { LifeScreen } from '@/ui/screens/life/LifeScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

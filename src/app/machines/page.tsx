@@ -1,5 +1,5 @@
 import { shopView } from '@/crib/shop';
-import { MachinesScreen } from '@/ui/screens/MachinesScreen';
+import { MachinesScreen } from '@/ui/screens/shop/MachinesScreen';
 import { openForPage } from '../server/views';
 
 export default async function Page() {

@@ -1,15 +1,10 @@
+import { savedViews } from '@/crib/catalogue';
+import { consignedView } from '@/crib/consigned';
+import { countView, placesView, placeView } from '@/crib/places';
 import { shopView } from '@/crib/shop';
-import {
-  consignedView,
-  countView,
-  movementsView,
-  placesView,
-  placeView,
-  savedViews,
-  stockView,
-} from '@/crib/stock';
+import { movementsView, stockView } from '@/crib/stock';
+import { OF_STOCK, questionOf } from '@/ui/screens/common/question';
 import { PlacesScreen } from '@/ui/screens/places/PlacesScreen';
-import { OF_STOCK, questionOf } from '@/ui/screens/question';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

@@ -1,7 +1,7 @@
 import { jobView, openJobs } from '@/crib/jobs';
 import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
-import { RackScreen } from '@/ui/screens/RackScreen';
+import { RackScreen } from '@/ui/screens/rack/RackScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

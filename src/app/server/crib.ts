@@ -1,7 +1,7 @@
 import 'server-only';
 import type { Crib } from '@/crib/door';
+import { enterKindWords } from '@/data/catalogue';
 import { migrate, openDatabase } from '@/data/database';
-import { enterKindWords } from '@/data/stock';
 
 export interface OpenCrib extends Crib {
   demo: boolean;

@@ -1,5 +1,5 @@
 import { shopView } from '@/crib/shop';
-import { StartScreen } from '@/ui/screens/StartScreen';
+import { StartScreen } from '@/ui/screens/shop/StartScreen';
 import { openForPage } from '../server/views';
 
 export default async function Page() {

@@ -1,5 +1,5 @@
 /** One input of a figure: what it is called, what it was, where it came from. */
-export interface BecauseValue {
+interface BecauseValue {
   name: string;
   value: string;
   source?: string;

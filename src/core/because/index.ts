@@ -1,3 +1,3 @@
 // Figures and judgements with their reasons
-export type { Because, BecauseValue, Grade, Judgement } from './because';
+export type { Because, Grade, Judgement } from './because';
 export { worstGrade } from './because';

@@ -15,7 +15,7 @@ export interface BookedUse {
   life: { minutes: number; basis: string } | null;
 }
 
-export interface OpenOrder {
+interface OpenOrder {
   number: string;
   quantity: number;
   /** ISO day. */
@@ -55,7 +55,7 @@ export type OrderProposal =
     };
 
 /** Everything in lives: one unused cutter is one life. */
-export interface LivesBalance {
+interface LivesBalance {
   needed: number;
   shelf: number;
   onEdgeSets: number;

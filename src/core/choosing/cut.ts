@@ -137,5 +137,5 @@ export const BLANK_CUT: Cut = {
 };
 
 /** Above so much stock a cut is roughing: a finisher is left 0.2 to 0.5 mm (common practice). */
-export const ROUGH_FROM_MM = 0.8;
+const ROUGH_FROM_MM = 0.8;
 export const isRough = (cut: Cut): boolean | null => (cut.stock === null ? null : cut.stock > ROUGH_FROM_MM);

@@ -8,7 +8,6 @@ export {
   GROUP_WORDS,
   GROUPS,
   isRough,
-  ROUGH_FROM_MM,
 } from './cut';
 export type { Cut, CutField, Feature, Group } from './cut';
 // The shop's rules
@@ -19,6 +18,5 @@ export { chooseCutters, judgeCandidate } from './chooseCutter';
 export { DRILLED_FROM_UM } from './featureRules';
 export type { Availability, Candidate, Choice } from './candidate';
 export { windowsOf } from './windows';
-export type { Window } from './windows';
 export { kitFor, reamingAllowance } from './kit';
 export type { KitStep } from './kit';

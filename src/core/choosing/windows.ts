@@ -15,7 +15,7 @@ const DEEP: readonly Feature[] = [
 ];
 
 /** Of one family, the diameters a cut asks for: those nearest to a size from below and from above. */
-export interface Window {
+interface Window {
   family: Family;
   /** mm; those at it count as below. Infinity: nothing bounds it. */
   near: number;

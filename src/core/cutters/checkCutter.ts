@@ -5,7 +5,7 @@ import { factsOf } from './kinds';
 import { symbolSpec } from './symbols';
 
 /** A rule of geometry that a cutter's facts break, or a figure that is unlikely. */
-export interface GeometryFault {
+interface GeometryFault {
   field: CutterSymbol;
   value: number;
   limit: string;

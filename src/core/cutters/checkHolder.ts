@@ -1,6 +1,6 @@
 import type { HolderGeometry } from './geometry';
 
-export interface HolderFault {
+interface HolderFault {
   field: string;
   value: number;
   limit: string;

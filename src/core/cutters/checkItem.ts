@@ -46,7 +46,7 @@ export function holderFrom(facts: readonly KnownFact[], segments: HolderSegment[
 }
 
 /** A fact that another one says: the thread gives diameter and pitch, an insert's code its size. */
-export interface FollowingFact {
+interface FollowingFact {
   symbol: FactSymbol;
   mm: number | null;
   text: string;

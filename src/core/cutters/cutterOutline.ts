@@ -3,7 +3,7 @@ import { tan } from './families/outlines';
 import type { CutterGeometry } from './geometry';
 
 /** A cutter's half outline in two parts, from the tip up, and what had to be assumed to draw it. */
-export interface CutterOutline {
+interface CutterOutline {
   flute: OutlinePoint[];
   shank: OutlinePoint[];
   assumed: Assumed[];

@@ -38,7 +38,7 @@ export function toleranceGrade(nominal: number, grade: number): number | null {
 }
 
 /** Limits of a hole, mm. */
-export interface HoleLimits {
+interface HoleLimits {
   nominal: number;
   lower: number;
   upper: number;
@@ -61,7 +61,7 @@ export function holeLimits(nominal: number, cls: string): HoleLimits | null {
 }
 
 /** Limits a reamer is made to for a hole, mm; `worn` is where it would cut below the hole. */
-export interface ReamerLimits extends HoleLimits {
+interface ReamerLimits extends HoleLimits {
   largest: number;
   smallest: number;
 }
@@ -79,7 +79,7 @@ export function reamerLimits(nominal: number, cls: string): ReamerLimits | null 
   return { ...hole, largest, smallest: largest - um(35) / 1000 };
 }
 
-export type ReamerState = 'too large' | 'new' | 'in use' | 'worn out';
+type ReamerState = 'too large' | 'new' | 'in use' | 'worn out';
 
 /** Where a measured reamer stands for one hole. Example: 20.012 for 20 H7 -> 'new'; 20.004 -> 'in use'; 19.999 -> 'worn out'. */
 export function reamerState(limits: ReamerLimits, measured: number): ReamerState {

@@ -10,8 +10,8 @@ export {
 export type { Family, FamilySpec, HoleWork, Work } from './families';
 export { factsOf, FIRST_FACT, ITEM_KINDS, KINDS, ORIGINS, ORIGIN_WORDS, sizeFact } from './kinds';
 export type { ItemKind, Origin } from './kinds';
-export { CLAMPINGS, isNumeric, isSymbol, SHANK_FORMS, SUBSTRATES, SYMBOLS, symbolSpec } from './symbols';
-export type { FactSymbol, Substrate, SymbolKind, SymbolSpec } from './symbols';
+export { isNumeric, isSymbol, SHANK_FORMS, SYMBOLS, symbolSpec } from './symbols';
+export type { FactSymbol, Substrate } from './symbols';
 export { GEOMETRY_SYMBOLS } from './figures';
 export type { CutterSymbol } from './figures';
 export { geometry } from './geometry';
@@ -19,13 +19,11 @@ export type { CutterGeometry, HolderGeometry, HolderSegment } from './geometry';
 export { describeCutter } from './describeCutter';
 // Can it exist?
 export { checkCutter, questionCutter } from './checkCutter';
-export type { GeometryFault } from './checkCutter';
 export { checkHolder } from './checkHolder';
 export { checkItem, cutterFrom, factsThatFollow, holderFrom } from './checkItem';
 export type { KnownFact } from './checkItem';
 // Drawing
 export { cutterOutline } from './cutterOutline';
-export type { CutterOutline } from './cutterOutline';
 export type { Assumed, OutlinePoint } from './families';
 // What it leaves on a floor and in a corner
 export {
@@ -50,20 +48,14 @@ export {
   reamerState,
   toleranceGrade,
 } from './holes';
-export type { HoleLimits, ReamerLimits, ReamerState } from './holes';
 export { drillForPercent, formingHole, readThread, tapDrill, threadPercent } from './threads';
-export type { TapDrill, Thread } from './threads';
 // Which shank a holder holds
 export { shankForms, shankIn } from './shanks';
-export type { ShankForm } from './shanks';
 // Inserts, tapers, collets
 export { pricePerEdge, readInsertCode } from './insertCode';
-export type { InsertCode } from './insertCode';
-export { checkCollet, COLLET_SIZES, readTaper, sameTaper, TAPER_STANDARDS } from './tapers';
-export type { Taper } from './tapers';
+export { checkCollet, readTaper, sameTaper } from './tapers';
 // Regrinding
-export { againstRegrind, REGRIND_SHARE, regrindShare, regroundGeometry } from './regrind';
-export type { RegrindFacts } from './regrind';
+export { againstRegrind, regrindShare, regroundGeometry } from './regrind';
 // What is to be found out
 export { neededFor, needsOf } from './needs';
 export type { Need } from './families';
@@ -71,4 +63,4 @@ export { missingFacts } from './missingFacts';
 export type { Blocked, MissingFact } from './missingFacts';
 // Finding one
 export { itemQuery, matchesItem } from './itemQuery';
-export type { ItemQuery, SymbolRange } from './itemQuery';
+export type { SymbolRange } from './itemQuery';

@@ -1,5 +1,5 @@
 /** What an ISO 1832 designation says. mm and degrees; null is 'the code does not say'. */
-export interface InsertCode {
+interface InsertCode {
   shape: string;
   clearance: number | null;
   doubleSided: boolean | null;

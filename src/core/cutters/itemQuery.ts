@@ -10,7 +10,7 @@ export interface SymbolRange {
   maxOpen: boolean;
 }
 
-export interface ItemQuery {
+interface ItemQuery {
   /** Lower-case words, all of which must be found. */
   words: string[];
   ranges: SymbolRange[];

@@ -2,7 +2,7 @@ import { familySpec } from './families';
 import type { CutterGeometry } from './geometry';
 
 /** What regrinding a cutter is judged by; null is 'not known'. */
-export interface RegrindFacts {
+interface RegrindFacts {
   cutter: CutterGeometry;
   /** Times it was reground. */
   regrinds: number;
@@ -36,7 +36,7 @@ export function againstRegrind(f: RegrindFacts): string[] {
 }
 
 /** Share of a new one's price above which regrinding is not worth it (common practice). */
-export const REGRIND_SHARE = 0.6;
+const REGRIND_SHARE = 0.6;
 
 /** What a regrind costs against a new one; null where either is not known. Example: 900 of 3000 cents -> 0.3. */
 export const regrindShare = (costCents: number | null, priceCents: number | null): number | null =>

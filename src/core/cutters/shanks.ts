@@ -1,6 +1,6 @@
 import { SHANK_FORMS } from './symbols';
 
-export type ShankForm = (typeof SHANK_FORMS)[number];
+type ShankForm = (typeof SHANK_FORMS)[number];
 
 /**
  * The forms of shank a holder is said to take, from its words: 'plain, flat' -> ['plain', 'flat']. null where a word

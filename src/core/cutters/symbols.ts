@@ -1,7 +1,7 @@
 /** How a fact is written: a length in its own unit, degrees, a count, a bare number, one of a list, or words. */
-export type SymbolKind = 'length' | 'degree' | 'count' | 'number' | 'choice' | 'words';
+type SymbolKind = 'length' | 'degree' | 'count' | 'number' | 'choice' | 'words';
 
-export interface SymbolSpec {
+interface SymbolSpec {
   words: string;
   kind: SymbolKind;
   /** mm, degrees or the bare number: wide on purpose, to catch a wrong unit and not an unusual cutter. */
@@ -14,7 +14,7 @@ export interface SymbolSpec {
 }
 
 export const SHANK_FORMS = ['plain', 'flat', 'whistle notch', 'threaded', 'arbor bore'] as const;
-export const CLAMPINGS = [
+const CLAMPINGS = [
   'collet',
   'side-lock',
   'shrink',
@@ -24,16 +24,7 @@ export const CLAMPINGS = [
   'tap chuck',
   'face mill arbor',
 ] as const;
-export const SUBSTRATES = [
-  'HSS',
-  'cobalt HSS',
-  'carbide',
-  'cermet',
-  'ceramic',
-  'CBN',
-  'PCD',
-  'other',
-] as const;
+const SUBSTRATES = ['HSS', 'cobalt HSS', 'carbide', 'cermet', 'ceramic', 'CBN', 'PCD', 'other'] as const;
 export type Substrate = (typeof SUBSTRATES)[number];
 const YES_NO = ['yes', 'no'] as const;
 

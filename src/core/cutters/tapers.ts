@@ -1,5 +1,5 @@
 /** A spindle interface by its standard. */
-export interface Taper {
+interface Taper {
   standard: string;
   size: string;
   /** mm at the gauge line, where the standard has one. */
@@ -11,16 +11,6 @@ export interface Taper {
 /** Gauge diameters of the 7:24 tapers, mm. ISO 297, from memory. */
 const STEEP: Record<string, number> = { '30': 31.75, '40': 44.45, '45': 57.15, '50': 69.85, '60': 107.95 };
 const HSK_SIZES = ['20', '25', '32', '40', '50', '63', '80', '100', '125', '160'];
-
-/** The interfaces that are read, by standard, with how they are written here. */
-export const TAPER_STANDARDS = [
-  ['ISO 7388-1', 'ISO 7388-1 40', 'steep taper with flange, forms A, AD, AF'],
-  ['ISO 7388-2', 'ISO 7388-2 40', 'steep taper with flange, forms J, JD, JF'],
-  ['ISO 12164', 'HSK-A 63', 'hollow taper, forms A to F'],
-  ['ASME B5.50', 'ASME B5.50 40', 'steep taper with V flange, inch'],
-  ['ISO 297', 'ISO 297 40', 'steep taper for draw bars'],
-  ['R8', 'R8', 'collet taper of small mills'],
-] as const;
 
 /**
  * Reads a spindle interface: 'ISO 7388-1 40', 'ISO 7388-2 J40', 'HSK-A 63', 'ASME B5.50 40', 'ISO 297 40', 'R8'. Forms with and
@@ -46,7 +36,7 @@ export function sameTaper(a: string, b: string): boolean | null {
 }
 
 /** Collets with 8 degree setting angle: bore range by size, mm. ISO 15488, from memory. */
-export const COLLET_SIZES: Record<string, readonly [number, number]> = {
+const COLLET_SIZES: Record<string, readonly [number, number]> = {
   '8': [0.5, 5],
   '11': [0.5, 7],
   '16': [0.5, 10],
@@ -56,7 +46,7 @@ export const COLLET_SIZES: Record<string, readonly [number, number]> = {
   '40': [3, 30],
 };
 
-export interface ColletFault {
+interface ColletFault {
   field: 'COLLET' | 'CLAMP_MIN' | 'CLAMP_MAX';
   value: number | string;
   limit: string;

@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../units';
 
 /** A thread by its designation, mm. */
-export interface Thread {
+interface Thread {
   /** As people write it. */
   text: string;
   major: number;
@@ -130,7 +130,7 @@ export const formingHole = (t: Pick<Thread, 'major' | 'pitch'>, percent = 65): n
   t.major - 0.0068 * percent * t.pitch;
 
 /** The hole before a tap and what it rests on. */
-export interface TapDrill {
+interface TapDrill {
   drill: number;
   percent: number | null;
   words: string;

@@ -18,4 +18,3 @@ export type { UseInMaterial } from './lifeUsed';
 export { isWorn } from './isWorn';
 export { wearLimit } from './wearLimit';
 export { isFitted, whyApart } from './whyApart';
-export type { LifeSoFar } from './whyApart';

@@ -1,7 +1,7 @@
 import type { Ending } from './endings';
 
 /** A life as far as it decides whether the statistics take it. */
-export interface LifeSoFar {
+interface LifeSoFar {
   /** false: a graded cutter's further life. */
   fresh: boolean;
   /** Minutes in the cut that were logged. */

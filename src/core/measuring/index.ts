@@ -7,5 +7,5 @@ export { diameterRegister } from './diameterRegister';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 // Is it in question?
 export { questionMeasurement } from './questionMeasurement';
-export type { MeasuredAgainst, MeasurementQuestion } from './questionMeasurement';
+export type { MeasuredAgainst } from './questionMeasurement';
 export { measurementCounts } from './measurementCounts';

@@ -1,7 +1,7 @@
 import type { Because } from '../because';
 import { DEFAULTS } from '../defaults';
 
-export interface MeasurementQuestion {
+interface MeasurementQuestion {
   code: 'FAR_FROM_EXPECTED' | 'FAR_FROM_LAST' | 'DIAMETER_FAR_FROM_DC';
   words: string;
   because: Because;

@@ -1,6 +1,6 @@
 import { DEFAULTS } from '../defaults';
 
-export interface ArcRequest {
+interface ArcRequest {
   /** Start and end in the plane's first and second axis, mm. */
   start: [number, number];
   end: [number, number];
@@ -12,7 +12,7 @@ export interface ArcRequest {
   endGiven: boolean;
 }
 
-export type ArcFault = 'ARC_RADIUS_MISMATCH' | 'ARC_RADIUS_TOO_SMALL' | 'ARC_NO_CENTER';
+type ArcFault = 'ARC_RADIUS_MISMATCH' | 'ARC_RADIUS_TOO_SMALL' | 'ARC_NO_CENTER';
 
 export interface Arc {
   centre: [number, number];

@@ -13,7 +13,7 @@ export interface ProgramReport {
   not_understood: { line: number; text: string; why: string }[];
 }
 
-export interface FeedInForce {
+interface FeedInForce {
   f: number;
   mode: 'G94';
   unit: 'mm/min' | 'inch/min';

@@ -6,7 +6,7 @@ export type Motion = 'G0' | 'G1' | 'G2' | 'G3' | 'G81' | 'G83';
 /** First and second axis of each plane, seen from the positive end of the third (RS-274/NGC 3.5.3). */
 export const PLANES = { G17: ['X', 'Y', 'Z'], G18: ['Z', 'X', 'Y'], G19: ['Y', 'Z', 'X'] } as const;
 
-export interface Cycle {
+interface Cycle {
   R: number | null;
   Z: number | null;
   Q: number | null;

@@ -1,5 +1,5 @@
 /** So many came in at a time. */
-export interface Receipt {
+interface Receipt {
   at: Date;
   quantity: number;
 }

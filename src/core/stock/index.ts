@@ -3,9 +3,7 @@ export { ADDED_PLACES, CRIB_PLACES, inCrib } from './places';
 export type { PlaceKind } from './places';
 // How old what is left may be
 export { ageOfStock } from './age';
-export type { Receipt } from './age';
 // Counting and lending
 export { explainDifference } from './explainDifference';
 export type { DifferenceFacts } from './explainDifference';
 export { loansOut } from './overdue';
-export type { Loan } from './overdue';

@@ -1,7 +1,7 @@
 import { daysBetween } from '../units';
 
 /** A loan, the oldest first in its list: so many of a thing, by a day. */
-export interface Loan {
+interface Loan {
   quantity: number;
   /** ISO day, null when none was said. */
   due: string | null;

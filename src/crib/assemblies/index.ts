@@ -1,5 +1,10 @@
-// Builds: verbs
-export { build, buildAssembly, cutterSourceSchema } from './buildAssembly';
-export type { CutterSource } from './buildAssembly';
-export { resetStickout } from './resetStickout';
-export { dismantle, standing, takeDown } from './takeDown';
+// What people do
+export { buildAssembly } from './verbs/buildAssembly';
+export { resetStickout } from './verbs/resetStickout';
+export { takeDown } from './verbs/takeDown';
+// Shared with other rooms
+export { build, cutterSourceSchema } from './build';
+export type { CutterSource } from './build';
+export { dismantle, standing } from './dismantle';
+// What can be reckoned
+export { ASSEMBLIES_COMPUTATIONS } from './computations';

@@ -1,6 +1,8 @@
-// Buying: verbs
-export { addSupplier } from './addSupplier';
-export { placeOrder, receiveOrder } from './placeOrder';
-// What to buy
-export { buyingView, orderView, proposals } from './buyingView';
-export type { BuyingLine, BuyingView } from './buyingView';
+// What people do
+export { placeOrder } from './verbs/placeOrder';
+export { receiveOrder } from './verbs/receiveOrder';
+// What screens show
+export { buyingView, orderView, proposals } from './views/buyingView';
+export type { BuyingLine, BuyingView } from './views/buyingView';
+// What can be reckoned
+export { BUYING_COMPUTATIONS } from './computations';

@@ -1,5 +1,5 @@
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { buyingView } from './index';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { buyingView } from './views/buyingView';
 
 let crib: TestCrib;
 beforeAll(async () => {

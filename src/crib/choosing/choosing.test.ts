@@ -1,6 +1,7 @@
-import { VIEWS } from '../views';
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { chooseView, rulesInForce } from './index';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { VIEWS } from '@/crib/views';
+import { rulesInForce } from './rulesInForce';
+import { chooseView } from './views/chooseView';
 
 /** A planner asks the real shelf: what lies there, what is built, what is graded, what would have to be bought. */
 let crib: TestCrib;

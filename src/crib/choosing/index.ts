@@ -1,4 +1,7 @@
-// Choosing a cutter by what the cut needs
-export { chooseView, rulesInForce } from './chooseView';
-export type { ChooseView } from './chooseView';
-export { setChoosingRules } from './setChoosingRules';
+// What people do
+export { setChoosingRules } from './verbs/setChoosingRules';
+// What screens show
+export { chooseView } from './views/chooseView';
+export type { ChooseView } from './views/chooseView';
+// Shared with other rooms
+export { rulesInForce } from './rulesInForce';

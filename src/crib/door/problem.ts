@@ -18,7 +18,7 @@ export const PROBLEM_CODES = {
   NOT_JSON: 'The body is no JSON',
   INTERNAL: 'Something broke here; nothing was written',
 } as const;
-export type ProblemCode = keyof typeof PROBLEM_CODES;
+type ProblemCode = keyof typeof PROBLEM_CODES;
 
 const STATUS: Record<ProblemCode, number> = {
   INVALID_INPUT: 422,

@@ -17,16 +17,6 @@ export const toNumber = (value: string | number): number =>
 export const maybeNumber = (value: string | number | undefined): number | null =>
   value === undefined ? null : toNumber(value);
 
-/** Refuses a word that is none of a list, naming the list. */
-export function oneOf(field: string, value: string, list: readonly string[]): void {
-  if (!list.includes(value))
-    throw new Problem('INVALID_INPUT', `${field}: ${value} is none of these`, {
-      field,
-      value,
-      limit: list.join(', '),
-    });
-}
-
 /** The thing found, or a Problem that names the field and what was looked for. */
 export function found<T>(thing: T | null, field: string, value: unknown, what: string): T {
   if (thing !== null) return thing;
@@ -37,7 +27,3 @@ export function found<T>(thing: T | null, field: string, value: unknown, what: s
     wayOut: `Check the ${what}, or add it first.`,
   });
 }
-
-/** The number of a row as an address says it; null where it says none. Nine digits are less than any row will have. */
-export const rowNumber = (text: string | null | undefined): number | null =>
-  text && /^\d{1,9}$/.test(text) ? Number(text) : null;

@@ -1,20 +1,20 @@
-import { createHash, randomUUID } from 'node:crypto';
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
+import { createHash, randomUUID } from 'node:crypto';
 import { localDay } from '@/core/units';
-import { isDataError, type DataError, type Connection, type Database } from '@/data/database';
+import { type Connection, type Database, type DataError, isDataError } from '@/data/database';
 import {
+  type EntryRow,
   insertEntry,
   insertFormAnswer,
   insertNeed,
   maybeEntry,
   maybeFormAnswer,
   maybeItemOfEntry,
-  type EntryRow,
 } from '@/data/ledger';
-import { maybePerson } from '@/data/people';
-import { ENVELOPE } from './schema';
+import { maybePerson } from '@/data/shop';
 import { Problem, toProblem } from './problem';
 import { found } from './read';
+import { ENVELOPE } from './schema';
 import { validate } from './validate';
 
 /** The crib as its verbs see it: the data, and a clock that is an argument. */
@@ -41,7 +41,7 @@ export interface Moment {
 }
 
 /** Why an entry can't be taken back, and the way out. */
-export interface NoWayBack {
+interface NoWayBack {
   words: string;
   value?: number;
   wayOut?: string;
@@ -51,11 +51,11 @@ export interface NoWayBack {
  * How an entry is taken back. Left out: by its rows, which the database turns round and refuses where a later entry
  * leans on them; `never` says why not at all, `unless` looks for what the database can't know.
  */
-export type Countering =
+type Countering =
   { never: string } | { unless: (c: Connection, entry: EntryRow) => Promise<NoWayBack | null> };
 
 /** Who may sign for it: anybody who signs here; or, at the first entry of all, the one it adds as well. */
-export type Signing = 'anyone who signs here' | 'also the one it adds';
+type Signing = 'anyone who signs here' | 'also the one it adds';
 
 export interface Verb<Name extends string = string> {
   name: Name;
@@ -74,7 +74,7 @@ export interface Verb<Name extends string = string> {
   counters?: (input: unknown) => number;
 }
 /** A verb whose input and answer the compiler knows: forms are typed by them. */
-export type KnownVerb<Name extends string, Input, Answer> = Verb<Name> & { known?: [Input, Answer] };
+type KnownVerb<Name extends string, Input, Answer> = Verb<Name> & { known?: [Input, Answer] };
 
 type Properties = Record<string, JSONSchema>;
 type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = FromSchema<{

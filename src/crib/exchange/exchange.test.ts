@@ -1,17 +1,11 @@
 import fc from 'fast-check';
-import { factsOf, FAMILY_NAMES, KINDS, ITEM_KINDS, symbolSpec } from '@/core/cutters';
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import {
-  exportedItems,
-  exportItems,
-  itemTable,
-  meaningOf,
-  previewImport,
-  readRows,
-  readTable,
-  writeTable,
-  type Exported,
-} from './index';
+import { factsOf, FAMILY_NAMES, ITEM_KINDS, KINDS, symbolSpec } from '@/core/cutters';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { meaningOf } from './columns';
+import { type Exported, exportedItems, exportItems, itemTable } from './exportItems';
+import { readRows } from './itemRows';
+import { previewImport } from './preview';
+import { readTable, writeTable } from './table';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const base64 = (b: Uint8Array) => Buffer.from(b).toString('base64');

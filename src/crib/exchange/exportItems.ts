@@ -1,20 +1,15 @@
-import { money } from '@/core/units';
-import { loadItems } from '@/crib/cutters';
-import { catalogueQuestion, type CatalogueAsked } from '@/crib/stock';
-import type { Connection } from '@/data/database';
-import {
-  manyAssumedLives,
-  manyBalances,
-  manyCatalogueIds,
-  manyLinks,
-  manyStandings,
-  manySupplies,
-} from '@/data/stock';
-import { inCrib } from '@/core/stock';
-import { SYMBOLS, type FactSymbol } from '@/core/cutters';
 import { group } from 'd3';
-import { factCell, PLAIN_COLUMNS, type ExchangeItem } from './itemRows';
-import { writeTable, type Format, type Table } from './table';
+import { type FactSymbol, SYMBOLS } from '@/core/cutters';
+import { inCrib } from '@/core/stock';
+import { money } from '@/core/units';
+import { type CatalogueAsked, catalogueQuestion, loadItems } from '@/crib/catalogue';
+import { manyAssumedLives, manyCatalogueIds, manyLinks, manyStandings, manySupplies } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import { manyBalances } from '@/data/stock';
+import { factCell } from './cells';
+import { PLAIN_COLUMNS } from './columns';
+import type { ExchangeItem } from './exchangeItem';
+import { type Format, type Table, writeTable } from './table';
 
 export interface Exported extends ExchangeItem {
   words: string;

@@ -1,6 +1,6 @@
-import { allStock, movementsView, type MovementsAsked, type StockAsked } from '@/crib/stock';
+import { allStock, type MovementsAsked, movementsView, type StockAsked } from '@/crib/stock';
 import type { Connection } from '@/data/database';
-import { writeTable, type Format, type Table } from './table';
+import { type Format, type Table, writeTable } from './table';
 
 /** Movements that go out at once; more are asked for a place, an item or a person at a time. */
 const MOST_MOVEMENTS = 10_000;

@@ -1,14 +1,12 @@
-// Lists out
-export { exportedItems, exportItems, itemTable } from './exportItems';
-export type { Exported } from './exportItems';
+// What people do
+export { importItems, listFields } from './verbs/importItems';
+// What screens show
+export { exchangeView } from './views/exchangeView';
+export type { ExchangeView } from './views/exchangeView';
+// Shared with other rooms
+export { exportItems } from './exportItems';
 export { exportMovements, exportStock } from './exportStock';
-// Lists in
-export { importItems, listFields } from './importItems';
 export { previewImport } from './preview';
-export type { Change, Preview } from './preview';
-export { meaningOf, PLAIN_COLUMNS, readRows } from './itemRows';
-export type { ExchangeItem, Meaning, RefusedRow } from './itemRows';
-export { FORMATS, readTable, writeTable } from './table';
-export type { Format, Table } from './table';
-export { exchangeView } from './exchangeView';
-export type { ExchangeView } from './exchangeView';
+export type { Preview } from './preview';
+export { FORMATS } from './table';
+export type { Format } from './table';

@@ -1,15 +1,17 @@
-import { money } from '@/core/units';
 import { createHash } from 'node:crypto';
 import { KINDS } from '@/core/cutters';
+import { money } from '@/core/units';
 import type { Connection } from '@/data/database';
 import { manyMappings } from '@/data/exchange';
-import { manySuppliers } from '@/data/stock';
-import { exportedItems, type Exported } from './exportItems';
-import { factCell, readRows, type ExchangeItem, type RefusedRow } from './itemRows';
+import { manySuppliers } from '@/data/shop';
+import { factCell } from './cells';
+import type { ExchangeItem } from './exchangeItem';
+import { type Exported, exportedItems } from './exportItems';
+import { readRows, type RefusedRow } from './itemRows';
 import { readTable, type Table } from './table';
 
 /** One value that an import would change. */
-export interface Change {
+interface Change {
   field: string;
   from: string | null;
   to: string;
@@ -29,7 +31,7 @@ export interface Preview {
 }
 
 /** Facts as a header's words were mapped before; what is said now goes before it. */
-export async function mappingFor(
+async function mappingFor(
   c: Connection,
   said: Readonly<Record<string, string | null>> = {},
 ): Promise<Map<string, string | null>> {

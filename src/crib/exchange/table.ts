@@ -11,8 +11,8 @@ export const FORMATS = ['csv', 'xlsx', 'json'] as const;
 export type Format = (typeof FORMATS)[number];
 
 /** Rows and columns a list may have. */
-export const MOST_ROWS = 60_000;
-export const MOST_COLUMNS = 300;
+const MOST_ROWS = 60_000;
+const MOST_COLUMNS = 300;
 const MOST_CELL = 2000;
 
 const wrong = (detail: string, wayOut: string, limit?: string): Problem =>

@@ -1,5 +1,5 @@
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { lookUpCode } from './index';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { lookUpCode } from './lookUpCode';
 
 let crib: TestCrib;
 beforeAll(async () => {

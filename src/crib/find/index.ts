@@ -1,1 +1,2 @@
+// Shared with other rooms
 export { lookUpCode } from './lookUpCode';

@@ -1,14 +1,13 @@
 import { linkTo } from '@/core/links';
 import { localDay } from '@/core/units';
-import { maybeAssembly } from '@/data/assemblies';
+import { catalogueView, loadItems } from '@/crib/catalogue';
+import { maybeAssembly, maybeStandingAssemblyOfPiece } from '@/data/assemblies';
 import { maybePurchase } from '@/data/buying';
+import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeJob } from '@/data/jobs';
-import { manyMachines } from '@/data/machines';
-import { maybeStandingAssemblyOfPiece } from '@/data/assemblies';
-import { maybeItem, maybePiece, maybePlace } from '@/data/stock';
-import { loadItems } from '@/crib/cutters';
-import { catalogueView } from '@/crib/stock';
+import { manyMachines } from '@/data/shop';
+import { maybePiece, maybePlace } from '@/data/stock';
 
 /**
  * What a scanned code or typed words mean, and where it opens. Codes carry a letter by kind: A- assembly, E- cutter

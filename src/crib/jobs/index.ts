@@ -1,13 +1,22 @@
-// Jobs: verbs
-export { addJob } from './addJob';
-export { assignUse, bookParts, logParts } from './logParts';
-export { stateOperation } from './stateOperation';
-export { checkProgramText, storeProgram } from './storeProgram';
-export { statePassDepth, tieTool } from './tieTool';
-// Jobs as a list, and one with its tools
+// What people do
+export { addJob } from './verbs/addJob';
+export { assignUse } from './verbs/assignUse';
+export { logParts } from './verbs/logParts';
+export { stateOperation } from './verbs/stateOperation';
+export { statePassDepth } from './verbs/statePassDepth';
+export { storeProgram } from './verbs/storeProgram';
+export { tieTool } from './verbs/tieTool';
+// What screens show
+export { jobView, standingChoices } from './views/jobView';
+export type { JobView } from './views/jobView';
+export { jobsView } from './views/jobsView';
+export type { JobSummary, JobsView } from './views/jobsView';
+// Shared with other rooms
+export { bookParts } from './bookParts';
+export { checkProgramText } from './checkProgramText';
 export { jobLines, openJobs } from './jobLines';
+export type { JobLine, ToolLine } from './jobLines';
 export { openWork, workAround } from './openWork';
 export type { Work } from './openWork';
-export type { JobLine, ToolLine } from './jobLines';
-export { jobsView, jobView, standingChoices } from './jobsView';
-export type { JobsView, JobSummary, JobView } from './jobsView';
+// What can be reckoned
+export { JOBS_COMPUTATIONS } from './computations';

@@ -1,10 +1,10 @@
-import { cycleMinutes, checkToolLine, reachNeeded, type CycleMinutes } from '@/core/jobs';
-import { worstGrade, type Grade, type Judgement } from '@/core/because';
+import { type Grade, type Judgement, worstGrade } from '@/core/because';
+import { checkToolLine, type CycleMinutes, cycleMinutes, reachNeeded } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
-import { readOnce, type ReadOnce } from '@/crib/door';
+import { type ReadOnce, readOnce } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
-import type { MachineRow } from '@/data/machines';
+import type { MachineRow } from '@/data/shop';
 import { openWork, type Work } from './openWork';
 
 export interface ToolLine {

@@ -1,6 +1,7 @@
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { runView } from '../rack';
-import { jobsView, jobView, type JobView } from './index';
+import { runView } from '@/crib/rack';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { type JobView, jobView } from './views/jobView';
+import { jobsView } from './views/jobsView';
 
 let crib: TestCrib;
 let operation: number;

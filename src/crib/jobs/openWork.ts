@@ -1,5 +1,5 @@
-import { loadItems, type CribItem } from '@/crib/cutters';
-import { manyAssembliesById, manyStandingAssemblies, type AssemblyRow } from '@/data/assemblies';
+import { type CribItem, loadItems } from '@/crib/catalogue';
+import { type AssemblyRow, manyAssembliesById, manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import {
   manyOpenOperations,
@@ -11,7 +11,7 @@ import {
   type ProgramRow,
   type TieRow,
 } from '@/data/jobs';
-import { manyMachines, type MachineRow } from '@/data/machines';
+import { type MachineRow, manyMachines } from '@/data/shop';
 
 /** Operations with what their tools are judged by. */
 export interface Work {

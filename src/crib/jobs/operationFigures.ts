@@ -1,6 +1,6 @@
-import { insertOperationFigures } from '@/data/jobs';
 import { field, maybeLength } from '@/crib/door';
 import type { Connection } from '@/data/database';
+import { insertOperationFigures } from '@/data/jobs';
 
 /** What is stated of an operation beside its program; left out means not known. */
 export const operationFigures = {

@@ -1,3 +1,5 @@
-export { counterEntryOf } from './counterEntry';
-export { historyView } from './historyView';
-export type { HistoryLine } from './historyView';
+// What people do
+export { counterEntryOf } from './verbs/counterEntry';
+// What screens show
+export { historyView } from './views/historyView';
+export type { HistoryLine } from './views/historyView';

@@ -1,10 +1,10 @@
 import { localDay } from '@/core/units';
-import { readOnce, type ReadOnce } from '../door';
-import { previewImport } from '../exchange';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { consignedView } from '../stock';
-import { VERBS } from '../verbs';
-import { VIEWS } from '../views';
+import { consignedView } from '@/crib/consigned';
+import { type ReadOnce, readOnce } from '@/crib/door';
+import { previewImport } from '@/crib/exchange';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { VERBS } from '@/crib/verbs';
+import { VIEWS } from '@/crib/views';
 
 /** Taking an entry back must leave every screen as it was before, whatever the verb. */
 let crib: TestCrib;

@@ -1,8 +1,11 @@
-// Life: verbs
-export { endLife } from './endLife';
-export { recordWear } from './recordWear';
-// Lives and what to expect
+// What people do
+export { endLife } from './verbs/endLife';
+export { recordWear } from './verbs/recordWear';
+// What screens show
+export { lifeSheet, lifeView } from './views/lifeView';
+export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
+// Shared with other rooms
 export { loadLifeBook, openBook } from './lifeBook';
 export type { LifeBook } from './lifeBook';
-export { lifeSheet, lifeView } from './lifeView';
-export type { LifeLine, LifeRecord, LifeSheet, LifeView } from './lifeView';
+// What can be reckoned
+export { LIFE_COMPUTATIONS } from './computations';

@@ -1,19 +1,19 @@
 import { group } from 'd3';
-import { DEFAULTS } from '@/core/defaults';
-import { ENDINGS, expectLife, lifeUsed, type Ending, type LifeExpectation, type LifeTime } from '@/core/life';
 import { ORIGIN_WORDS } from '@/core/cutters';
-import type { Connection } from '@/data/database';
+import { DEFAULTS } from '@/core/defaults';
+import { type Ending, ENDINGS, expectLife, type LifeExpectation, type LifeTime, lifeUsed } from '@/core/life';
 import type { ReadOnce } from '@/crib/door';
 import { openWork } from '@/crib/jobs';
+import { type AssumedLifeRow, manyAssumedLives } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
 import {
+  type EdgeUseRow,
+  type LifeTimesRow,
   manyEdgeUses,
   manyLifeTimes,
   manyRunningEdges,
-  type EdgeUseRow,
-  type LifeTimesRow,
   type RunningRow,
 } from '@/data/life';
-import { manyAssumedLives, type AssumedLifeRow } from '@/data/stock';
 
 /** What to expect of some cutters in a material, and what some edge sets have left. */
 export interface LifeBook {
@@ -25,7 +25,7 @@ export interface LifeBook {
 }
 
 /** A life as the statistics see it; one that runs on is censored at its present minutes. */
-export const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
+const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
   minutes,
   failed: ended !== null && ENDINGS[ended].counts === 'failure',
 });

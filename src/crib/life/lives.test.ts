@@ -1,5 +1,6 @@
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { lifeSheet, lifeView, loadLifeBook } from './index';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { loadLifeBook } from './lifeBook';
+import { lifeSheet, lifeView } from './views/lifeView';
 
 let crib: TestCrib;
 const operations: Record<string, number> = {};

@@ -1,6 +1,8 @@
-// Measuring: verbs
-export { judgeMeasurement } from './judgeMeasurement';
-export { recordMeasurement } from './recordMeasurement';
-// What may be believed of a length
-export { measuredState } from './state';
-export type { MeasuredState } from './state';
+// What people do
+export { judgeMeasurement } from './verbs/judgeMeasurement';
+export { recordMeasurement } from './verbs/recordMeasurement';
+// Shared with other rooms
+export { measuredState } from './measuredState';
+export type { MeasuredState } from './measuredState';
+// What can be reckoned
+export { MEASURING_COMPUTATIONS } from './computations';

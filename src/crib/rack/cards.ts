@@ -1,19 +1,19 @@
-import { assemblyOutline, expectedGaugeLength, judgeBuild, type AssemblyOutline } from '@/core/assemblies';
+import { group } from 'd3';
+import { type AssemblyOutline, assemblyOutline, expectedGaugeLength, judgeBuild } from '@/core/assemblies';
 import type { Because, Judgement } from '@/core/because';
-import { regroundGeometry, type CutterGeometry } from '@/core/cutters';
+import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
 import { reachNeeded } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
-import { factText, loadItems, type CribItem } from '@/crib/cutters';
-import { readOnce, type ReadOnce } from '@/crib/door';
+import { type CribItem, factText, loadItems } from '@/crib/catalogue';
+import { type ReadOnce, readOnce } from '@/crib/door';
 import { openWork, type Work } from '@/crib/jobs';
-import { loadLifeBook, openBook, type LifeBook } from '@/crib/life';
-import { measuredState, type MeasuredState } from '@/crib/measuring';
-import { measuredNow, type AssemblyRow, type MeasuredRow } from '@/data/assemblies';
+import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
+import { type MeasuredState, measuredState } from '@/crib/measuring';
+import { type AssemblyRow, measuredNow, type MeasuredRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyPrograms, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
 import { presentSizes } from '@/data/stock';
-import { group } from 'd3';
 
 export interface TiedTo {
   operation: number;
@@ -57,7 +57,7 @@ export interface AssemblyCard {
 }
 
 /** A card with the rows it was made of, for what else is computed from them. */
-export interface Standing {
+interface Standing {
   card: AssemblyCard;
   row: AssemblyRow;
   cutter: CutterGeometry;

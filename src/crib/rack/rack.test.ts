@@ -1,5 +1,5 @@
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { assemblyView, type AssemblyView } from './index';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { type AssemblyView, assemblyView } from './views/assemblyView';
 
 let crib: TestCrib;
 beforeAll(async () => {

@@ -1,15 +1,15 @@
 import type { Because } from '@/core/because';
 import {
   diameterRegister,
-  lengthRegister,
   LENGTH_SCHOOLS,
-  workOffset,
+  lengthRegister,
   type Register,
+  workOffset,
 } from '@/core/measuring';
-import { localDay, type LengthUnit } from '@/core/units';
+import { type LengthUnit, localDay } from '@/core/units';
 import type { MeasurementRow } from '@/data/assemblies';
 import type { OperationRow } from '@/data/jobs';
-import type { MachineRow } from '@/data/machines';
+import type { MachineRow } from '@/data/shop';
 
 export interface MachineRegisters {
   machine: string;

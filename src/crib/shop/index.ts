@@ -1,2 +1,9 @@
-export { shopView } from './shopView';
-export type { ShopView } from './shopView';
+// What people do
+export { addMachine } from './verbs/addMachine';
+export { addMaterial } from './verbs/addMaterial';
+export { addPerson } from './verbs/addPerson';
+export { addSupplier } from './verbs/addSupplier';
+export { changeMachine } from './verbs/changeMachine';
+// What screens show
+export { shopView } from './views/shopView';
+export type { ShopView } from './views/shopView';

@@ -1,5 +1,5 @@
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { itemView } from './index';
+import { itemView } from '@/crib/catalogue';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
 
 /** What the doors of the shelves refuse: each names field and way out, and leaves nothing half-written. */
 let crib: TestCrib;

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { catalogueView, countView, itemView, movementsView, placesView, placeView } from './index';
+import { catalogueView, itemView } from '@/crib/catalogue';
+import { countView, placesView, placeView } from '@/crib/places';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { movementsView } from './views/movementsView';
 
 let crib: TestCrib;
 const maker = (value: string) => ({ value, origin: 'maker' });

@@ -1,5 +1,5 @@
 import { inCrib } from '@/core/stock';
-import { found, Problem, type Moment } from '@/crib/door';
+import { found, type Moment, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { maybePlace, type PlaceRow } from '@/data/stock';
 

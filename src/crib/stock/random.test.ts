@@ -1,6 +1,7 @@
-import { itemView, takeableView } from './index';
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { standingCards } from '../rack';
+import { itemView } from '@/crib/catalogue';
+import { standingCards } from '@/crib/rack';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { takeableView } from './views/takeableView';
 
 /** Three hundred random acts against a model kept by hand: every count on every screen must agree at every step. */
 let crib: TestCrib;

@@ -1,7 +1,8 @@
-import { VIEWS } from '../views';
-import { exportMovements, exportStock } from '../exchange';
-import { furnish, openTestCrib, type TestCrib } from '../testing';
-import { consignedView, stockView, type StockAsked } from './index';
+import { consignedView } from '@/crib/consigned';
+import { exportMovements, exportStock } from '@/crib/exchange';
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { VIEWS } from '@/crib/views';
+import { type StockAsked, stockView } from './views/stockView';
 
 let crib: TestCrib;
 const maker = (value: string) => ({ value, origin: 'maker' });

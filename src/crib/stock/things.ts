@@ -1,18 +1,16 @@
 import { KINDS } from '@/core/cutters';
-import { field, found, Problem, toNumber, type Moment } from '@/crib/door';
+import { field, found, type Moment, Problem, toNumber } from '@/crib/door';
+import { type ItemRow, maybeItem, oneItemById } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
+import { maybeSupplier } from '@/data/shop';
 import {
   insertMovement,
   lotOf,
   maybeBalance,
-  maybeItem,
   maybePiece,
   maybePlace,
-  maybeSupplier,
-  type ItemRow,
   type PieceRow,
   type PlaceRow,
-  oneItemById,
 } from '@/data/stock';
 
 /** What tells a parcel apart at the door: a maker's lot, whose stock it is, edges left on each insert. */
@@ -36,7 +34,7 @@ interface Parcel {
   supplier?: string;
   edgesLeft?: string | number;
 }
-export interface ThingInput extends Parcel {
+interface ThingInput extends Parcel {
   piece?: string;
   item?: string;
   from?: string;
@@ -44,7 +42,7 @@ export interface ThingInput extends Parcel {
 }
 
 /** What is to be moved, found where it lies. */
-export interface Thing {
+interface Thing {
   item: ItemRow;
   piece: PieceRow | null;
   lotId: number | null;

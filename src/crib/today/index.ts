@@ -1,5 +1,4 @@
-// The worklist
-export { todayView } from './todayView';
-export type { TodayView, WorkKind, WorkLine } from './todayView';
-// Facts that something booked waits for
-export { missingView } from './missingView';
+// What screens show
+export { missingView } from './views/missingView';
+export { todayView } from './views/todayView';
+export type { TodayView, WorkKind } from './views/todayView';

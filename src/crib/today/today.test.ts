@@ -1,5 +1,6 @@
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
-import { missingView, todayView, type WorkKind } from './index';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { missingView } from './views/missingView';
+import { todayView, type WorkKind } from './views/todayView';
 
 /** Each kind of work appears for its reason, and goes when it is dealt with. */
 let crib: TestCrib;

@@ -1,2 +1,16 @@
-export * from './assemblies';
-export * from './write';
+// Rows
+export type { AssemblyRow, MeasuredRow, MeasurementRow } from './types';
+// Reading
+export {
+  manyAssembliesById,
+  manyMeasurements,
+  manyStandingAssemblies,
+  manyTagsOfItems,
+  maybeAssembly,
+  maybeMeasurement,
+  maybeStandingAssemblyOfPiece,
+  measuredNow,
+  nextNumber,
+} from './read';
+// Writing
+export { insertAssembly, insertMeasurement, insertTakeDown, insertVerdict } from './write';

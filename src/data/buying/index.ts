@@ -1,2 +1,6 @@
-export * from './orders';
-export * from './write';
+// Rows
+export type { PurchaseRow } from './types';
+// Reading
+export { manyClosedPurchases, manyOpenPurchases, maybePurchase } from './read';
+// Writing
+export { insertPurchase, insertReceipt } from './write';

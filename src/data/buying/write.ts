@@ -1,4 +1,4 @@
-import { inserts, insertsWithId } from '../database';
+import { inserts } from '@/data/database';
 
 /** One row of each table of this room; texts of jsonb columns are JSON. */
 
@@ -16,13 +16,3 @@ export const insertReceipt = inserts<{
   purchaseId: number;
   quantity: number;
 }>('receipt');
-
-export const insertSupplier = insertsWithId<{
-  code: string;
-  name: string;
-}>('supplier');
-
-export const insertSupplierTerms = inserts<{
-  supplierId: number;
-  leadTimeDays?: number | null;
-}>('supplier_terms');

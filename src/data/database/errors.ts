@@ -1,5 +1,5 @@
 /** What the database refused, in our words; the only file that knows SQLSTATEs. */
-export type DataErrorCode =
+type DataErrorCode =
   | 'NOT_UNIQUE'
   | 'NOT_FOUND'
   | 'BELOW_ZERO'

@@ -1,2 +1,34 @@
-export * from './jobs';
-export * from './write';
+// Rows
+export type { OpenUseSum, OperationRow, PartsLogRow, PassDepthRow, ProgramRow, TieRow } from './types';
+// Reading
+export {
+  manyDoneOperations,
+  manyOpenOperations,
+  manyOpenUseSums,
+  manyOpenUses,
+  manyOpenUsesOf,
+  manyOperationsById,
+  manyOperationsOfJob,
+  manyPartsLogs,
+  manyPassDepths,
+  manyPrograms,
+  manyTies,
+  manyTiesAt,
+  manyTiesOfAssemblies,
+  maybeJob,
+  maybeOperation,
+  maybeProgramAt,
+  maybeReport,
+} from './read';
+// Writing
+export {
+  insertJob,
+  insertOperation,
+  insertOperationFigures,
+  insertPartsLog,
+  insertPassDepth,
+  insertProgram,
+  insertTie,
+  insertUse,
+  insertUseAssignment,
+} from './write';

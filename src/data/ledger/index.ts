@@ -1,2 +1,13 @@
-// The ledger: entries, what leans on what, answers to forms
-export * from './entries';
+// Rows
+export type { EntryRow } from './types';
+// Reading
+export {
+  lastEntry,
+  manyEntries,
+  manyFormAnswers,
+  maybeEntry,
+  maybeFormAnswer,
+  maybeItemOfEntry,
+} from './read';
+// Writing
+export { insertEntry, insertFormAnswer, insertNeed } from './write';

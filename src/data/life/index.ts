@@ -1,2 +1,15 @@
-export * from './lives';
-export * from './write';
+// Rows
+export type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow } from './types';
+// Reading
+export {
+  manyEdgeUses,
+  manyFittedLives,
+  manyLatestWear,
+  manyLifeLines,
+  manyLifeTimes,
+  manyLivesApart,
+  manyRunningEdges,
+  maybeLadder,
+} from './read';
+// Writing
+export { insertEdgeSet, insertEnding, insertGrade, insertGradeLadder, insertWearReading } from './write';

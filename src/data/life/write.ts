@@ -1,4 +1,4 @@
-import { inserts, insertsWithId } from '../database';
+import { inserts, insertsWithId } from '@/data/database';
 
 /** One row of each table of this room; texts of jsonb columns are JSON. */
 

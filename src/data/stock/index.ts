@@ -1,15 +1,64 @@
-export * from './balances';
-export * from './catalogue';
-export * from './consigned';
-export * from './counting';
-export * from './items';
-export * from './kindWords';
-export * from './materials';
-export * from './paging';
-export * from './places';
-export * from './regrinds';
-export * from './stockLines';
-export * from './write';
-export * from './bodies';
-export * from './pictures';
-export * from './rules';
+// Rows
+export type {
+  BalanceRow,
+  LoanRow,
+  MovementQuestion,
+  MovementRow,
+  PieceRow,
+  PlaceRow,
+  RegrindOutRow,
+  SettlementRow,
+  SheetRow,
+  StockQuestion,
+  StockRow,
+  StockSort,
+  TakingRow,
+} from './types';
+// Reading
+export {
+  manyBalances,
+  manyBalancesAt,
+  manyPiecesHere,
+  manyPlaceTotals,
+  manyToGrade,
+  maybeBalance,
+  maybeLotCode,
+  maybePiece,
+} from './read/balances';
+export { manyDamagedSeats, maybeMounted } from './read/bodies';
+export { manySettlements, manyTakings } from './read/consigned';
+export {
+  manyCountLines,
+  manyLoans,
+  manyMovements,
+  manyReceipts,
+  manySheets,
+  maybeSheet,
+} from './read/counts';
+export { manyPlaces, maybePlace, oneHand, onePlaceById, onePlaceOfKind } from './read/places';
+export { manyRegrindsOut, manyReground, maybeRegrindOut, presentSizes } from './read/regrinds';
+export {
+  allStockRows,
+  manyMarks,
+  manyMarksOf,
+  maybeStockLine,
+  stockPaged,
+  stockRows,
+} from './read/stockLines';
+// Writing
+export {
+  insertCountBooking,
+  insertCountLine,
+  insertCountSheet,
+  insertLoan,
+  insertMounting,
+  insertMovement,
+  insertPiece,
+  insertPlace,
+  insertRegrindBack,
+  insertRegrindOut,
+  insertSeatState,
+  insertSettlement,
+  insertUnmounting,
+  lotOf,
+} from './write';

@@ -1,12 +1,48 @@
-import { inserts, insertsWithId } from '../database';
+import { type Connection, insert, inserts, insertsWithId, maybeOne } from '@/data/database';
+import type { LotMarks, NewMovement } from './types';
 
-/** One row of each table of this room; texts of jsonb columns are JSON. */
-
-export const insertMaterial = inserts<{
-  code: string;
-  name: string;
-  isoGroup: string;
-}>('material');
+/** The lot with these marks, made when it is first seen. */
+export async function lotOf(
+  c: Connection,
+  entryId: number,
+  itemId: number,
+  marks: LotMarks,
+): Promise<number> {
+  const there = await maybeOne<{ id: number }>(
+    c,
+    `select id from lot where item_id = $1 and code is not distinct from $2 and owner_supplier_id is not distinct from $3
+     and edges_left is not distinct from $4`,
+    [itemId, marks.code, marks.ownerId, marks.edgesLeft],
+  );
+  if (there) return there.id;
+  return insert(
+    c,
+    'lot',
+    {
+      itemId: itemId,
+      code: marks.code,
+      ownerSupplierId: marks.ownerId,
+      edgesLeft: marks.edgesLeft,
+      entryId: entryId,
+    },
+    'id',
+  );
+}
+export const insertMovement = (c: Connection, m: NewMovement): Promise<number> =>
+  insert(
+    c,
+    'movement',
+    {
+      entryId: m.entryId,
+      itemId: m.itemId,
+      pieceId: m.pieceId ?? null,
+      lotId: m.lotId ?? null,
+      fromPlaceId: m.from,
+      toPlaceId: m.to,
+      quantity: m.quantity,
+    },
+    'id',
+  );
 
 export const insertPlace = inserts<{
   code: string;
@@ -92,67 +128,3 @@ export const insertSettlement = inserts<{
   upToMovementId: number;
   reference?: string | null;
 }>('settlement');
-
-export const insertPicture = inserts<{
-  itemId?: number | null;
-  pieceId?: number | null;
-  shows: string;
-  mime: string;
-  width: number;
-  height: number;
-  bytes: Uint8Array;
-  thumb: Uint8Array;
-}>('picture');
-
-export const insertItem = insertsWithId<{
-  code: string;
-  kind: string;
-  maker?: string | null;
-  family?: string | null;
-}>('item');
-
-export const insertItemLink = inserts<{
-  itemId: number;
-  earlierItemId: number;
-  relation: string;
-  reason: string;
-}>('item_link');
-
-export const insertItemStanding = inserts<{
-  itemId: number;
-  standing: string;
-  reason: string;
-}>('item_standing');
-
-export const insertSupply = inserts<{
-  itemId: number;
-  supplierId: number;
-  orderCode: string;
-  priceCents?: number | null;
-  pack: number;
-  minimum: number;
-}>('supply');
-
-export const insertAssumedLife = inserts<{
-  itemId: number;
-  materialId?: number | null;
-  minutes: number;
-  origin: string;
-}>('assumed_life');
-
-export const insertHolderSegment = inserts<{
-  itemId: number;
-  ordinal: number;
-  lengthMm: number;
-  upperMm: number;
-  lowerMm: number;
-}>('holder_segment');
-
-export const insertSavedView = inserts<{
-  name: string;
-  address: string;
-}>('saved_view');
-
-export const insertChoosingRules = inserts<{
-  rules: string;
-}>('choosing_rules');

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { RackCard } from '@/crib/rack';
-import { useLengths } from '../shell';
+import { useLengths } from '@/ui/shell';
 import { AssemblyDrawing } from './AssemblyDrawing';
 import { rackLayout, ROW_LABELS } from './rackLayout';
 

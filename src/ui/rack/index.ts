@@ -1,5 +1,3 @@
-// The rack and its drawings
+export { CutterDrawing } from './CutterDrawing';
 export { Rack } from './Rack';
 export type { RackSlot } from './Rack';
-export { AssemblyDrawing } from './AssemblyDrawing';
-export { CutterDrawing } from './CutterDrawing';

@@ -1,10 +1,10 @@
 /** What the layout needs to know of an assembly, mm. */
-export interface RackPiece {
+interface RackPiece {
   widest: number;
   length: number;
 }
 
-export interface RackLayout {
+interface RackLayout {
   /** Pixels a millimetre, the same in both directions and in every row. */
   scale: number;
   rows: { first: number; count: number; length: number }[];

@@ -1,14 +1,14 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { AssemblyView, RackCard, RunView } from '@/crib/rack';
-import type { TakeSource } from '@/crib/stock';
 import { assemblyOutline } from '@/core/assemblies';
 import { geometry } from '@/core/cutters';
-import { showIn } from '../testing';
-import { EndScreen } from './EndScreen';
-import { RunScreen } from './RunScreen';
-import { Stepper } from './Stepper';
-import { Rack } from '../rack';
+import type { AssemblyView, RackCard, RunView } from '@/crib/rack';
+import type { TakeSource } from '@/crib/stock';
+import { Stepper } from '@/ui/kit/form';
+import { Rack } from '@/ui/rack';
+import { RunScreen } from '@/ui/screens/jobs/RunScreen';
+import { EndScreen } from '@/ui/screens/life/EndScreen';
+import { showIn } from '@/ui/testing';
 
 const pushed: string[] = [];
 jest.mock('next/navigation', () => ({

@@ -2,14 +2,14 @@
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { DEFAULT_LADDER } from '@/core/life';
 import { inCrib } from '@/core/stock';
-import type { ItemLine } from '@/crib/stock';
-import { SHOP, showIn, Surrounded } from '../testing';
-import { SearchField } from '../form';
-import { inserts, items } from './found';
-import { ItemMoves } from './ItemMoves';
-import { openGrades } from './ItemTag';
-import { Ladder } from './Ladder';
-import { thingInput, thingOptions } from './things';
+import type { ItemLine } from '@/crib/catalogue';
+import { SearchField } from '@/ui/kit/form';
+import { ItemMoves } from '@/ui/screens/catalogue/ItemMoves';
+import { openGrades } from '@/ui/screens/catalogue/ItemTag';
+import { thingInput, thingOptions } from '@/ui/screens/catalogue/things';
+import { inserts, items } from '@/ui/screens/common/found';
+import { Ladder } from '@/ui/screens/secondlife/Ladder';
+import { SHOP, showIn, Surrounded } from '@/ui/testing';
 
 let address = '';
 jest.mock('next/navigation', () => ({

@@ -1,15 +1,16 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { factsOf, geometry } from '@/core/cutters';
-import type { CountedLine, CountView, ItemLine } from '@/crib/stock';
-import { SHOP, showIn } from '../testing';
-import { AddItemTag, factFields, priceInCents } from './addItems';
-import { CountSheet } from './places/CountSheet';
-import { FloorFigures } from './FloorFigures';
-import { HoleFigures } from './HoleFigures';
-import { openGrades } from './ItemTag';
-import { outlineInput } from './OutlineFields';
-import { questionOf } from './question';
+import type { ItemLine } from '@/crib/catalogue';
+import type { CountedLine, CountView } from '@/crib/places';
+import { FloorFigures } from '@/ui/screens/catalogue/FloorFigures';
+import { HoleFigures } from '@/ui/screens/catalogue/HoleFigures';
+import { openGrades } from '@/ui/screens/catalogue/ItemTag';
+import { outlineInput } from '@/ui/screens/catalogue/OutlineFields';
+import { AddItemTag, factFields, priceInCents } from '@/ui/screens/catalogue/addItems';
+import { questionOf } from '@/ui/screens/common/question';
+import { CountSheet } from '@/ui/screens/places/CountSheet';
+import { SHOP, showIn } from '@/ui/testing';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => ({ push: jest.fn(), refresh: jest.fn(), replace: jest.fn() }),

@@ -21,7 +21,7 @@ const AREAS = [
   ['/history', 'Entries', null],
 ] as const;
 
-export type Counts = Partial<Record<'today' | 'cutters' | 'places' | 'rack' | 'jobs' | 'buying', number>>;
+type Counts = Partial<Record<'today' | 'cutters' | 'places' | 'rack' | 'jobs' | 'buying', number>>;
 
 interface ShellProps {
   counts: Counts;

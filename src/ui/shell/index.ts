@@ -1,9 +1,6 @@
-// The shell around every screen
-export { Middle, Shell } from './Shell';
+// The shell around every screen, and what the app hands in
 export { Asked } from './Asked';
-export type { Counts } from './Shell';
-// What the app hands in, and the units and times in force
-export { shortDay, Surround, useLengths, useSurroundings, useTimes } from './door';
+export { Middle, Shell } from './Shell';
+export { Surround, shortDay, useLengths, useSurroundings, useTimes } from './door';
 export type { Answer, AppDoor, ScanAnswer } from './door';
-// Scans
 export { useScreenScan } from './scanHandlers';

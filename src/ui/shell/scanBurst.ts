@@ -1,5 +1,5 @@
 /** Keys as a keyboard wedge sends them: fast characters and Enter. Times in ms. */
-export interface Burst {
+interface Burst {
   text: string;
   last: number;
 }

@@ -2,7 +2,7 @@
 import { useEffect } from 'react';
 
 /** What a screen does with a scan: what it says it did, or null to let the scan line look it up. */
-export type ScreenScan = (text: string) => string | null;
+type ScreenScan = (text: string) => string | null;
 const handlers: ScreenScan[] = [];
 
 /** While a screen is up, scans go to it first. */

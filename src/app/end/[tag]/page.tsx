@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { assemblyView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { takeableView } from '@/crib/stock';
-import { EndScreen } from '@/ui/screens/EndScreen';
+import { EndScreen } from '@/ui/screens/life/EndScreen';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {

@@ -1,7 +1,7 @@
 import bwip from 'bwip-js/node';
 import { notFound } from 'next/navigation';
 import { assemblyView } from '@/crib/rack';
-import { PrintTag } from '@/ui/screens/PrintTag';
+import { PrintTag } from '@/ui/screens/rack/PrintTag';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {

@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { A_RUN } from '@/core/questions';
 import { readQuestion } from '@/crib/door';
 import { runView } from '@/crib/rack';
-import { RunScreen } from '@/ui/screens/RunScreen';
+import { RunScreen } from '@/ui/screens/jobs/RunScreen';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ operation: string }> }) {

@@ -46,7 +46,7 @@ export interface Need {
 }
 
 /** Facts in words as far as a family judges them: a number (mm, degrees, count), or words; null is 'not known'. */
-export interface FactsRead {
+interface FactsRead {
   number: (symbol: FactSymbol) => number | null;
   words: (symbol: FactSymbol) => string | null;
 }

@@ -27,7 +27,6 @@ import { threadMill } from './threadMill';
 import type { FamilySpec, HoleWork, Work } from './family';
 export type {
   Assumed,
-  FactsRead,
   FamilySpec,
   HoleWork,
   ItemFault,

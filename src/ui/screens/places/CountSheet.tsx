@@ -1,10 +1,10 @@
 'use client';
 import { Fragment, useState } from 'react';
-import type { CountedLine, CountView } from '@/crib/stock';
-import { ProblemNote, SendButton, useVerb, VerbForm } from '../../form';
-import { Tag } from '../../tag';
-import { items } from '../found';
-import { useQuery } from '../query';
+import type { CountedLine, CountView } from '@/crib/places';
+import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { items } from '@/ui/screens/common/found';
+import { useQuery } from '@/ui/screens/common/query';
 
 const key = (l: CountedLine) => [l.place, l.item, l.lot, l.owner, l.edgesLeft].join('|');
 

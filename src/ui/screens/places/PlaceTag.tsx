@@ -1,13 +1,13 @@
 'use client';
-import { linkTo } from '@/core/links';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { linkTo } from '@/core/links';
 import { inCrib } from '@/core/stock';
-import type { PlaceView } from '@/crib/stock';
-import { Row } from '../../figure';
-import { VerbForm } from '../../form';
-import { Tag } from '../../tag';
-import { useQuery } from '../query';
+import type { PlaceView } from '@/crib/places';
+import { Row } from '@/ui/kit/figure';
+import { VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { useQuery } from '@/ui/screens/common/query';
 import { KIND_WORDS } from './Tree';
 
 /** What lies at one place, and the count of it. */

@@ -1,32 +1,27 @@
 'use client';
-import { linkTo } from '@/core/links';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import type {
-  ConsignedView,
-  CountView,
-  MovementsView,
-  PlaceView,
-  PlacesView,
-  SavedView,
-  StockView,
-} from '@/crib/stock';
+import { linkTo } from '@/core/links';
+import type { SavedView } from '@/crib/catalogue';
+import type { ConsignedView } from '@/crib/consigned';
+import type { CountView, PlacesView, PlaceView } from '@/crib/places';
 import type { ShopView } from '@/crib/shop';
-import { VerbForm } from '../../form';
-import { Middle, useScreenScan } from '../../shell';
-import { Tag } from '../../tag';
-import { useQuery } from '../query';
-import { SET_UP } from '../setUp';
-import type { Answered } from '../useAnswer';
-import { Consigned } from './Consigned';
+import type { MovementsView, StockView } from '@/crib/stock';
+import { VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { useQuery } from '@/ui/screens/common/query';
+import { SET_UP } from '@/ui/screens/common/setUp';
+import type { Answered } from '@/ui/screens/common/useAnswer';
+import { Consigned } from '@/ui/screens/consigned';
+import { Loans } from '@/ui/screens/loans';
+import { Regrinds } from '@/ui/screens/secondlife';
+import { Moves } from '@/ui/screens/stock';
+import { StockTable } from '@/ui/screens/stock';
+import { Middle, useScreenScan } from '@/ui/shell';
 import { CountSheet } from './CountSheet';
-import { Loans } from './Loans';
-import { Moves } from './Moves';
 import { PlaceTag } from './PlaceTag';
-import { Regrinds } from './Regrinds';
 import { Sheets } from './Sheets';
-import { StockTable } from './StockTable';
 import { Tree } from './Tree';
 
 interface Props {

@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
-import type { PlacesView } from '@/crib/stock';
-import { useTimes } from '../../shell';
-import { useQuery } from '../query';
+import type { PlacesView } from '@/crib/places';
+import { useQuery } from '@/ui/screens/common/query';
+import { useTimes } from '@/ui/shell';
 
 /** Count sheets, the latest first. */
 export function Sheets({ view }: { view: PlacesView }) {

@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
 import { inCrib } from '@/core/stock';
-import type { PlacesView } from '@/crib/stock';
-import { useQuery } from '../query';
+import type { PlacesView } from '@/crib/places';
+import { useQuery } from '../common/query';
 
 /** What kinds of place are called. */
 export const KIND_WORDS: Record<string, string> = {

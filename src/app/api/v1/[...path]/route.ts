@@ -1,23 +1,23 @@
+import { connection } from 'next/server';
 import { DEFAULTS } from '@/core/defaults';
+import { readProgram } from '@/core/programs';
 import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
 import { parseNumber } from '@/core/units';
-import { readProgram } from '@/core/programs';
 import { COMPUTATIONS } from '@/crib/computations';
-import { perform, Problem, PROBLEM_CODES, readQuestion, toProblem, validate, type Crib } from '@/crib/door';
-import { checkProgramText } from '@/crib/jobs';
-import { openApi } from '@/crib/openapi';
-import { VERBS } from '@/crib/verbs';
-import { maybePicture } from '@/crib/stock';
-import { VIEWS } from '@/crib/views';
+import { type Crib, perform, Problem, PROBLEM_CODES, readQuestion, toProblem, validate } from '@/crib/door';
 import {
   exportItems,
   exportMovements,
   exportStock,
+  type Format,
   listFields,
   previewImport,
-  type Format,
 } from '@/crib/exchange';
-import { connection } from 'next/server';
+import { checkProgramText } from '@/crib/jobs';
+import { openApi } from '@/crib/openapi';
+import { VERBS } from '@/crib/verbs';
+import { VIEWS } from '@/crib/views';
+import { maybePicture } from '@/data/catalogue';
 import { crib } from '../../../server/crib';
 
 type Context = { params: Promise<{ path: string[] }> };

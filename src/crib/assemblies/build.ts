@@ -1,0 +1,197 @@
+import { judgeBuild } from '@/core/assemblies';
+import type { Judgement } from '@/core/because';
+import { type ItemKind, KINDS, regroundGeometry } from '@/core/cutters';
+import { inCrib } from '@/core/stock';
+import { factText, loadItems } from '@/crib/catalogue';
+import { field, found, type Moment, Problem, toLength } from '@/crib/door';
+import { insertAssembly, nextNumber } from '@/data/assemblies';
+import { maybeItem } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import { insertTie, maybeOperation } from '@/data/jobs';
+import { insertEdgeSet } from '@/data/life';
+import {
+  insertMovement,
+  insertPiece,
+  manyBalances,
+  maybePiece,
+  maybePlace,
+  onePlaceOfKind,
+  presentSizes,
+} from '@/data/stock';
+
+/** Where the cutter comes from: unused stock of an item at a place, or a marked piece that lies in the crib. */
+export const cutterSourceSchema = {
+  oneOf: [
+    {
+      type: 'object',
+      properties: { item: field.words(40), place: field.code },
+      required: ['item', 'place'],
+      additionalProperties: false,
+    },
+    {
+      type: 'object',
+      properties: { piece: field.words(20) },
+      required: ['piece'],
+      additionalProperties: false,
+    },
+  ],
+} as const;
+export type CutterSource = { item: string; place: string } | { piece: string };
+
+interface HeldHolder {
+  itemId: number;
+  /** The place it is returned to. */
+  placeId: number;
+  lotId: number | null;
+}
+
+interface Built {
+  tag: string;
+  assemblyId: number;
+  judgements: Judgement[];
+}
+
+/** Takes unused stock out of a place for a build, with a message that says what the count has. */
+export async function takeUnused(
+  c: Connection,
+  moment: Moment,
+  field_: string,
+  code: string,
+  placeCode: string,
+  kinds: readonly ItemKind[],
+) {
+  const item = found(await maybeItem(c, code), `${field_}.item`, code, KINDS[kinds[0]!].words);
+  if (!kinds.includes(item.kind))
+    throw new Problem('REFUSED', `${code} is a ${KINDS[item.kind].words}, not a ${KINDS[kinds[0]!].words}`, {
+      field: `${field_}.item`,
+      value: code,
+      wayOut: `Choose a ${KINDS[kinds[0]!].words}.`,
+    });
+  const place = found(await maybePlace(c, placeCode.toUpperCase()), `${field_}.place`, placeCode, 'place');
+  // Our own ordinary stock first, then lots, then what is a supplier's until it is used.
+  const parcels = (await manyBalances(c, [item.id]))
+    .filter((b) => b.placeId === place.id && b.quantity > b.pieces)
+    .sort((a, b) => Number(a.owner !== null) - Number(b.owner !== null) || (a.lotId ?? 0) - (b.lotId ?? 0));
+  if (!parcels.length)
+    throw new Problem('CONFLICT', `The count says there is no unused ${code} at ${place.code}`, {
+      field: `${field_}.place`,
+      value: place.code,
+      limit: 'none there',
+      wayOut: 'If you hold one, book it as found there first; else choose another place.',
+    });
+  await moment.leansOn(item.entryId);
+  await moment.leansOn(place.entryId);
+  return { item, place, lotId: parcels[0]!.lotId };
+}
+
+/** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
+async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
+  const build = await onePlaceOfKind(c, 'build');
+  const startEdges = (pieceId: number, fresh: boolean) =>
+    insertEdgeSet(c, moment.entryId, { pieceId: pieceId, fresh });
+  if ('item' in source) {
+    const { item, place, lotId } = await takeUnused(c, moment, 'cutter', source.item, source.place, [
+      'cutter',
+      'body',
+    ]);
+    const mark = await nextNumber(c, 'piece', 'mark', 'E');
+    const pieceId = await insertPiece(c, moment.entryId, { mark, itemId: item.id, lotId: lotId });
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: item.id,
+      pieceId,
+      lotId,
+      from: place.id,
+      to: build.id,
+      quantity: 1,
+    });
+    return { itemId: item.id, pieceId, edgeSetId: await startEdges(pieceId, true) };
+  }
+  const piece = found(await maybePiece(c, source.piece.toUpperCase()), 'cutter.piece', source.piece, 'piece');
+  if (piece.placeId === null || !inCrib(piece.placeKind))
+    throw new Problem('CONFLICT', `${piece.mark} is not in the crib: ${piece.place ?? 'nowhere'}`, {
+      field: 'cutter.piece',
+      value: piece.mark,
+      wayOut: 'Take its assembly down first, or choose another.',
+    });
+  if (piece.endedEntryId !== null && (piece.grade === null || piece.grade === 'scrap'))
+    throw new Problem('REFUSED', `${piece.mark} ended and is not graded`, {
+      field: 'cutter.piece',
+      value: piece.mark,
+      wayOut: 'Grade it first: where may it be used again?',
+    });
+  await moment.leansOn(piece.entryId);
+  await moment.leansOn(piece.edgeSetEntryId);
+  await moment.leansOn(piece.gradeEntryId);
+  await insertMovement(c, {
+    entryId: moment.entryId,
+    itemId: piece.itemId,
+    pieceId: piece.id,
+    lotId: piece.lotId,
+    from: piece.placeId,
+    to: build.id,
+    quantity: 1,
+  });
+  const edgeSetId = piece.endedEntryId === null ? piece.edgeSetId : await startEdges(piece.id, false);
+  return { itemId: piece.itemId, pieceId: piece.id, edgeSetId };
+}
+
+/**
+ * Puts cutter and holder together and gives the build its tag number. Judged 'stop' is refused unless `despite`
+ * says why: the hands at the bench can see what the figures can't.
+ */
+export async function build(
+  c: Connection,
+  moment: Moment,
+  source: CutterSource,
+  holder: HeldHolder,
+  stickout: string | number,
+  despite: string | undefined,
+): Promise<Built> {
+  const length = toLength(stickout);
+  const cutter = await takeCutter(c, moment, source);
+  const items = await loadItems(c, [cutter.itemId, holder.itemId]);
+  const cutterItem = items.find((i) => i.id === cutter.itemId)!;
+  const holderItem = items.find((i) => i.id === holder.itemId)!;
+  const judgements = judgeBuild({
+    cutter: regroundGeometry(
+      cutterItem.cutter!,
+      (await presentSizes(c, [cutter.pieceId])).get(cutter.pieceId) ?? null,
+    ),
+    holder: holderItem.holder!,
+    stickout: length.mm,
+    shank: { form: factText(cutterItem, 'SHANK'), takes: factText(holderItem, 'SHANKS') },
+  });
+  const stops = judgements.filter((j) => j.grade === 'stop');
+  if (stops.length && !despite)
+    throw new Problem('REFUSED', stops.map((j) => j.words).join('. '), {
+      field: 'stickout',
+      value: length.entered,
+      limit: stops[0]!.because.formula,
+      wayOut: 'Change the stickout or the holder; or say in ‘despite’ why it is right all the same.',
+    });
+  const tag = await nextNumber(c, 'assembly', 'tag', 'A');
+  const assemblyId = await insertAssembly(c, moment.entryId, {
+    tag,
+    pieceId: cutter.pieceId,
+    edgeSetId: cutter.edgeSetId,
+    holderItemId: holder.itemId,
+    holderPlaceId: holder.placeId,
+    holderLotId: holder.lotId,
+    stickoutMm: length.mm,
+    stickoutEntered: length.entered,
+  });
+  return { tag, assemblyId, judgements };
+}
+
+export async function tieBuilt(
+  c: Connection,
+  moment: Moment,
+  operationId: number,
+  t: number,
+  assemblyId: number,
+): Promise<void> {
+  const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
+  await moment.leansOn(operation.entryId);
+  await insertTie(c, moment.entryId, { operationId: operation.id, t, assemblyId: assemblyId });
+}

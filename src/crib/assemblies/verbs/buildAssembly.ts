@@ -1,0 +1,58 @@
+import { defineVerb, field } from '@/crib/door';
+import { insertMovement, onePlaceOfKind } from '@/data/stock';
+import { build, type CutterSource, cutterSourceSchema, takeUnused, tieBuilt } from '../build';
+
+export const buildAssembly = defineVerb({
+  name: 'buildAssembly',
+  path: 'assemblies',
+  summary: 'Build an assembly: pull cutter and holder from stock, set the stickout, get a tag number.',
+  properties: {
+    cutter: cutterSourceSchema,
+    holder: {
+      type: 'object',
+      properties: { item: field.words(40), place: field.code },
+      required: ['item', 'place'],
+      additionalProperties: false,
+    },
+    stickout: field.length(0.5, 800, 'Tip to holder face.'),
+    despite: field.words(200),
+    for: {
+      type: 'object',
+      properties: { operation: { type: 'integer' }, t: field.whole(0, 9999) },
+      required: ['operation', 't'],
+      additionalProperties: false,
+      description: 'Ties the build to a T of an operation at once',
+    },
+  },
+  required: ['cutter', 'holder', 'stickout'],
+  async run(c, input, moment) {
+    const { item, place, lotId } = await takeUnused(
+      c,
+      moment,
+      'holder',
+      input.holder.item,
+      input.holder.place,
+      ['holder'],
+    );
+    const inBuild = await onePlaceOfKind(c, 'build');
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: item.id,
+      lotId,
+      from: place.id,
+      to: inBuild.id,
+      quantity: 1,
+    });
+    const built = await build(
+      c,
+      moment,
+      input.cutter as CutterSource,
+      { itemId: item.id, placeId: place.id, lotId },
+      input.stickout,
+      input.despite,
+    );
+    if (input.for) await tieBuilt(c, moment, input.for.operation, Number(input.for.t), built.assemblyId);
+    return { tag: built.tag, judgements: built.judgements };
+  },
+  says: (a) => `${a.tag} built`,
+});

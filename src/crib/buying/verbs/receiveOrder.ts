@@ -1,0 +1,36 @@
+import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { placeInCrib } from '@/crib/stock';
+import { insertReceipt, maybePurchase } from '@/data/buying';
+import { insertMovement } from '@/data/stock';
+
+export const receiveOrder = defineVerb({
+  name: 'receiveOrder',
+  path: 'receipts',
+  summary: 'Receive what came of an order onto a place; the whole quantity closes it, in parts too.',
+  properties: { number: field.words(20), quantity: field.whole(1, 100_000), place: field.code },
+  required: ['number', 'quantity', 'place'],
+  async run(c, input, moment) {
+    const order = found(await maybePurchase(c, input.number.toUpperCase()), 'number', input.number, 'order');
+    const place = await placeInCrib(c, moment, 'place', input.place);
+    const quantity = toNumber(input.quantity);
+    const open = order.quantity - order.received;
+    if (quantity > open)
+      throw new Problem('CONFLICT', `${quantity} received, but ${open} open on ${order.number}`, {
+        field: 'quantity',
+        value: quantity,
+        limit: `at most ${open}`,
+        wayOut: 'Receive what is open; book the rest as received without an order.',
+      });
+    await moment.leansOn(order.entryId);
+    await insertReceipt(c, moment.entryId, { purchaseId: order.entryId, quantity });
+    await insertMovement(c, {
+      entryId: moment.entryId,
+      itemId: order.itemId,
+      from: null,
+      to: place.id,
+      quantity,
+    });
+    return { number: order.number, item: order.item, open: open - quantity };
+  },
+  says: (a) => `${a.number} received, ${a.open} open`,
+});

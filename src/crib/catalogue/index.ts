@@ -1,0 +1,23 @@
+// What people do
+export { addItem } from './verbs/addItem';
+export { addPicture, keptPicture } from './verbs/addPicture';
+export { linkItem } from './verbs/linkItem';
+export { saveView } from './verbs/saveView';
+export { stateFacts } from './verbs/stateFacts';
+export { stateStanding } from './verbs/stateStanding';
+// What screens show
+export { PAGE_LINES, catalogueQuestion, catalogueView } from './views/catalogueView';
+export type { CatalogueAsked, CatalogueLine, CatalogueView } from './views/catalogueView';
+export { itemView } from './views/itemView';
+export type { ItemLine, OneItemView } from './views/itemView';
+export { savedViews } from './views/savedViews';
+// Writing
+export { faultParts, readFact, withFollowing } from './writeFacts';
+export type { Fact } from './writeFacts';
+// Shared with other rooms
+export { factText, itemWords, loadItems } from './loadItems';
+export type { CribItem } from './loadItems';
+// Rows that screens show as they are
+export type { PictureLine, SavedView } from '@/data/catalogue';
+// What can be reckoned
+export { CATALOGUE_COMPUTATIONS } from './computations';

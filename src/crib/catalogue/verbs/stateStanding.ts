@@ -1,0 +1,25 @@
+import { defineVerb, field, found } from '@/crib/door';
+import { insertItemStanding, maybeItem } from '@/data/catalogue';
+
+export const stateStanding = defineVerb({
+  name: 'stateStanding',
+  path: 'item-standings',
+  summary: 'Say how an item stands: on trial, approved, no longer made, not to be used here.',
+  properties: {
+    item: field.words(40),
+    standing: field.choice(['approved', 'trial', 'discontinued', 'rejected']),
+    reason: field.words(200),
+  },
+  required: ['item', 'standing', 'reason'],
+  async run(c, input, moment) {
+    const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
+    await moment.leansOn(item.entryId);
+    await insertItemStanding(c, moment.entryId, {
+      itemId: item.id,
+      standing: input.standing,
+      reason: input.reason.trim(),
+    });
+    return { item: item.code, standing: input.standing };
+  },
+  says: (a) => `${a.item}: ${a.standing}`,
+});

@@ -1,0 +1,140 @@
+import { group } from 'd3';
+import {
+  type Candidate,
+  type Choice,
+  chooseCutters,
+  type ChoosingRules,
+  type Cut,
+  CUT_FIELD_NAMES,
+  CUT_FIELDS,
+  type CutField,
+  FEATURES,
+  kitFor,
+  type KitStep,
+  windowsOf,
+} from '@/core/choosing';
+import { inCrib } from '@/core/stock';
+import { byName } from '@/core/units';
+import { loadItems } from '@/crib/catalogue';
+import { toLength, toNumber, validate } from '@/crib/door';
+import { ladderInForce } from '@/crib/secondlife';
+import { manyTagsOfItems } from '@/data/assemblies';
+import {
+  countOfFamilies,
+  manyLinks,
+  manyNearItems,
+  manyStandings,
+  manySupplies,
+  type NearQuestion,
+} from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import { manyPiecesHere } from '@/data/stock';
+import { CUT_SCHEMA, type CutAsked, type CutInput } from '../cutSchema';
+import { rulesInForce } from '../rulesInForce';
+
+export interface ChooseView {
+  cut: Cut;
+  rules: ChoosingRules;
+  fit: Choice[];
+  rejected: Choice[];
+  /** More were rejected than are shown. */
+  rejectedMore: number;
+  /** There are more of these families, further from the size that is asked for than those that were judged. */
+  notLookedAt: boolean;
+  kit: KitStep[] | null;
+}
+const REJECTED_SHOWN = 40;
+/** Of each family so many on the side where what fits lies, and so many misses, that lie on the shelf; half as many to buy. */
+const NEAREST = 20;
+const MISSES = 4;
+
+/** A cut as it was typed, in mm; what was not said bounds nothing. */
+function toCut(said: CutInput): Cut {
+  const read = byName(CUT_FIELD_NAMES, (name) => {
+    const text = said[name];
+    if (text === undefined) return null;
+    const { kind } = CUT_FIELDS[name];
+    return kind === 'text' ? String(text).trim() : kind === 'length' ? toLength(text).mm : toNumber(text);
+  });
+  return {
+    // Each field is read as its kind says: words stay words, the others are numbers.
+    ...(read as Pick<Cut, CutField>),
+    feature: said.feature,
+    group: said.group ?? null,
+    plunge: said.plunge === 'yes',
+  };
+}
+
+/** Cutters for a cut, ranked with reasons; what fails, and by how much; a kit for threads and close holes. */
+export async function chooseView(c: Connection, asked: CutAsked): Promise<ChooseView> {
+  validate(CUT_SCHEMA, asked);
+  // The door found its feature, which is needed.
+  const cut = toCut(asked as CutInput);
+  const rules = await rulesInForce(c);
+  const windows = windowsOf(cut).map(({ family, near, fits, reaches }): NearQuestion => ({
+    family,
+    near,
+    depth: reaches ? cut.depth : null,
+    below: fits === 'above' ? MISSES : fits === 'below' ? NEAREST : NEAREST / 2,
+    above: fits === 'below' ? MISSES : fits === 'above' ? NEAREST : NEAREST / 2,
+  }));
+  const families = [...new Set(windows.map((w) => w.family))];
+  const candidates = await loadCandidates(c, await manyNearItems(c, windows));
+  const own = candidates.filter((x) =>
+    (FEATURES[cut.feature].families as readonly string[]).includes(x.cutter.family),
+  );
+  const { fit, rejected } = chooseCutters(cut, own, rules);
+  return {
+    cut,
+    rules,
+    fit,
+    rejected: rejected.slice(0, REJECTED_SHOWN),
+    rejectedMore: Math.max(0, rejected.length - REJECTED_SHOWN),
+    notLookedAt: (await countOfFamilies(c, families, candidates.length)) > candidates.length,
+    kit: kitFor(cut, candidates, rules),
+  };
+}
+
+/** Cutters and bodies with what choosing needs to know of them. */
+async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Candidate[]> {
+  const items = await loadItems(c, ids);
+  const pieces = group(await manyPiecesHere(c, ids), (p) => p.itemId);
+  const standings = new Map((await manyStandings(c, ids)).map((s) => [s.itemId, s.standing]));
+  const followed = new Set(
+    (await manyLinks(c, ids)).filter((l) => l.relation === 'version').map((l) => l.earlierItemId),
+  );
+  const prices = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s.priceCents]));
+  const ladder = await ladderInForce(c);
+  const built = group(await manyTagsOfItems(c, ids), (a) => a.itemId);
+  return items.map((item) => {
+    const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
+    const tapping = text('TAPPING');
+    return {
+      code: item.code,
+      words: item.words,
+      cutter: item.cutter!,
+      indexable: item.kind === 'body',
+      substrate: item.substrate,
+      coating: text('COATING'),
+      centreCutting: item.centreCutting,
+      thread: text('TDZ'),
+      forming: tapping === null ? null : tapping === 'forming',
+      cls: text('TCHA'),
+      measured: item.facts.find((f) => f.symbol === 'DCM')?.value ?? null,
+      standing: standings.get(item.id) ?? null,
+      followed: followed.has(item.id),
+      guesses: item.guesses,
+      unused: item.unused,
+      built: (built.get(item.id) ?? []).map((a) => a.tag),
+      graded: (pieces.get(item.id) ?? [])
+        .filter((p) => p.grade !== null && inCrib(p.placeKind))
+        .map((p) => ({
+          mark: p.mark,
+          grade: p.grade!,
+          groups: ladder.find((r) => r.name === p.grade)?.groups ?? [],
+          goodTo: p.goodToMm,
+        })),
+      priceCents: prices.get(item.id) ?? null,
+    };
+  });
+}

@@ -1,0 +1,169 @@
+import { COMPUTATIONS } from './computations';
+import { validate } from './door';
+import { openApi } from './openapi';
+
+/** Each computation with an input and a figure of its answer; the figures are the core tests' own. */
+const cutter = { family: 'square', DC: 10, DMM: 10, LCF: 22, OAL: 72, RE: null, SIG: null, NOF: 4 };
+const holder = {
+  LF: 60,
+  CLAMP_MIN: 10,
+  CLAMP_MAX: 10,
+  GRIP_MIN: 30,
+  DEPTH_MAX: 45,
+  RPM_MAX: 12000,
+  segments: [{ length: 60, upper: 50, lower: 30 }],
+};
+const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]> = {
+  'cutters/check': [
+    { ...cutter, LCF: 80 },
+    { faults: [{ field: 'LCF' }], words: '10 mm square end mill, 4 flutes' },
+  ],
+  'cutters/outline': [
+    { cutter, length: 34 },
+    { flute: expect.arrayContaining([{ z: 22, r: 5 }]), assumed: [] },
+  ],
+  'cutters/floor': [
+    { cutter: { ...cutter, family: 'ball' }, stepover: 0.5, depth: 1 },
+    {
+      flatStepover: 0,
+      ridgeHeight: expect.closeTo(0.0062539, 6),
+      effectiveDiameter: 6,
+      smallestInsideCorner: 5,
+    },
+  ],
+  'holes/reamer': [
+    { nominal: 20, cls: 'H7', measured: 20.012 },
+    { limits: { largest: expect.closeTo(20.017, 9), smallest: expect.closeTo(20.009, 9) }, state: 'new' },
+  ],
+  'holes/tap': [
+    { thread: 'M6', by: 'cutting', drill: 5 },
+    { before: { drill: 5, words: 'ISO 2306' }, percent: expect.closeTo(76.98, 2) },
+  ],
+  'units/diameter': [{ text: 'F' }, { diameter: { mm: expect.closeTo(6.5278, 6), text: 'F', unit: 'inch' } }],
+  'inserts/read': [
+    { code: 'CNMG 120408', cents: 500 },
+    { read: { inscribed: 12.7, radius: 0.8, edges: 4 }, pricePerEdge: 125 },
+  ],
+  'tapers/read': [{ text: 'HSK-A 63' }, { taper: { standard: 'ISO 12164', key: 'HSK-A63' } }],
+  'stock/explain': [
+    {
+      counted: 3,
+      expected: 5,
+      elsewhere: [{ place: 'B', difference: 2 }],
+      alike: [],
+      hands: [],
+      recent: [],
+      pack: null,
+    },
+    { explanations: [expect.stringContaining('2 pieces too many at B')] },
+  ],
+  'holders/check': [{ ...holder, LF: 61 }, { faults: [{ field: 'segments', value: 60 }] }],
+  'assemblies/judge': [
+    { cutter, holder, stickout: 20 },
+    {
+      expectedGaugeLength: 80,
+      judgements: expect.arrayContaining([
+        expect.objectContaining({ code: 'FLUTES_GRIPPED', grade: 'stop' }),
+      ]),
+    },
+  ],
+  'assemblies/outline': [
+    { cutter, holder, stickout: 34, length: 94.1 },
+    { length: 94.1, widest: 50 },
+  ],
+  'measuring/registers': [
+    { school: 'gauge', K: 490, L: 142.316, h: 60, diameterSchool: 'radius', D: 9.988 },
+    { H: { value: 142.316 }, workOffset: { value: -430 }, D: { value: 4.994 } },
+  ],
+  'measuring/touch-off': [
+    { reading: -277.684, block: 10, K: 490, h: 60 },
+    { H: expect.closeTo(-287.684, 9), L: expect.closeTo(142.316, 9) },
+  ],
+  'measuring/question': [
+    { L: 142.9, expected: 142.3, last: null, D: null, DC: 10 },
+    { questions: [{ code: 'FAR_FROM_EXPECTED' }] },
+  ],
+  'life/survival': [{ lives: [] }, { steps: [], median: null, mean: null }],
+  'life/expectation': [
+    { lives: [{ minutes: 3, failed: false }], assumed: { minutes: 90, origin: 'guess' } },
+    { expectation: { minutes: 90, basis: 'assumed' } },
+  ],
+  'life/used': [{ uses: [{ minutes: 30, expected: null }] }, { used: null }],
+  'life/wear-limit': [{ DC: 10 }, { limit: expect.closeTo(0.2, 12) }],
+  'jobs/check': [
+    {
+      t: 7,
+      h: [7],
+      spindle: [9000],
+      feeds: [900],
+      lowestFeedZ: -30,
+      highestBeside: null,
+      passDepth: null,
+      hEqualsT: true,
+      machineRpmMax: 8000,
+      machineFeedMax: null,
+      assembly: null,
+    },
+    { judgements: expect.arrayContaining([expect.objectContaining({ code: 'RPM', grade: 'stop' })]) },
+  ],
+  'jobs/cycle': [
+    { cuttingS: 600, rapidMm: 5000, changes: 3, rapidMmMin: 20000, toolChangeS: null },
+    { cutting: 10, rapid: 0.25, changes: null },
+  ],
+  'buying/propose': [
+    {
+      uses: [
+        {
+          job: 'J',
+          due: '2027-01-20',
+          material: 'P',
+          partsLeft: 100,
+          minutesPerPart: 1.2,
+          life: { minutes: 40, basis: 'x' },
+        },
+      ],
+      supply: { shelf: 1, edgeSets: [], openOrders: [] },
+      terms: { leadTimeDays: 10, pack: 1, minimum: 1 },
+      today: '2027-01-01',
+    },
+    { proposal: { say: 'order', quantity: 2, orderBy: '2027-01-10' } },
+  ],
+};
+
+it('has an example for every computation', () =>
+  expect(Object.keys(EXAMPLES).sort()).toEqual(COMPUTATIONS.map((c) => c.path).sort()));
+
+it.each(COMPUTATIONS.map((c) => [c.path, c] as const))(
+  '%s: takes its example, answers in JSON, refuses what is missing or foreign',
+  (path, c) => {
+    const [input, answer] = EXAMPLES[path]!;
+    validate(c.schema, input);
+    const got = JSON.parse(JSON.stringify(c.run(input))) as unknown;
+    expect(got).toMatchObject(answer as object);
+    expect(JSON.stringify(got)).not.toMatch(/NaN|Infinity/);
+    expect(() => validate(c.schema, {})).toThrow(/needed|wrong/);
+    expect(() => validate(c.schema, { ...input, foreign: 1 })).toThrow(/not a field/);
+    for (const key of Object.keys(input))
+      expect(() =>
+        validate(c.schema, { ...input, [key]: typeof input[key] === 'string' ? 42 : 'rubbish' }),
+      ).toThrow();
+  },
+);
+
+it('the OpenAPI document is one, with unique operation ids and no dangling reference', () => {
+  const document = openApi() as {
+    openapi: string;
+    paths: Record<string, Record<string, { operationId: string }>>;
+    components: { schemas: Record<string, unknown> };
+  };
+  expect(document.openapi).toBe('3.1.0');
+  const ids = Object.values(document.paths).flatMap((methods) =>
+    Object.values(methods).map((m) => m.operationId),
+  );
+  expect(new Set(ids).size).toBe(ids.length);
+  const references = [...JSON.stringify(document).matchAll(/"\$ref":"#\/components\/schemas\/(\w+)"/g)].map(
+    (m) => m[1]!,
+  );
+  expect(references.length).toBeGreaterThan(40);
+  references.forEach((name) => expect(document.components.schemas).toHaveProperty(name));
+});

@@ -1,0 +1,28 @@
+import { DEFAULTS } from '@/core/defaults';
+import { Problem } from '@/crib/door';
+
+/** Refuses text that no NC program can be, before the reader spends time on it. */
+export function checkProgramText(text: string): void {
+  if (text.length > DEFAULTS.programCharacters)
+    throw new Problem('TOO_LARGE', `The program has ${text.length} characters`, {
+      field: 'text',
+      value: text.length,
+      limit: `at most ${DEFAULTS.programCharacters} characters`,
+      wayOut: 'Split it, or leave the comments out.',
+    });
+  if (text.trim() === '')
+    throw new Problem('INVALID_INPUT', 'The program is empty', {
+      field: 'text',
+      value: '',
+      limit: 'at least one block',
+      wayOut: 'Paste it, or drop its file.',
+    });
+  // A NUL can't be stored as text, and never stands in a program.
+  if (text.includes('\0'))
+    throw new Problem('INVALID_INPUT', 'This is no text: it holds binary bytes', {
+      field: 'text',
+      value: 'binary',
+      limit: 'plain text',
+      wayOut: 'Drop the NC program’s own file.',
+    });
+}

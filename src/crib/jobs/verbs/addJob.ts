@@ -1,0 +1,44 @@
+import { defineVerb, field, found, toNumber } from '@/crib/door';
+import { insertJob, insertOperation } from '@/data/jobs';
+import { maybeMachine, maybeMaterial } from '@/data/shop';
+import { operationFigures, writeOperationFigures } from '../operationFigures';
+
+export const addJob = defineVerb({
+  name: 'addJob',
+  path: 'jobs',
+  summary:
+    'Add a job with its operation: part, material, quantity, due day, machine, highest Z beside the cut.',
+  properties: {
+    number: field.code,
+    part: field.words(),
+    revision: field.words(12),
+    material: field.code,
+    quantity: field.whole(1, 1_000_000),
+    due: field.day,
+    machine: field.code,
+    ...operationFigures,
+  },
+  required: ['number', 'part', 'material', 'quantity', 'due', 'machine'],
+  async run(c, input, moment) {
+    const material = found(await maybeMaterial(c, input.material), 'material', input.material, 'material');
+    const machine = found(await maybeMachine(c, input.machine), 'machine', input.machine, 'machine');
+    await moment.leansOn(material.entryId);
+    await moment.leansOn(machine.entryId);
+    const jobId = await insertJob(c, moment.entryId, {
+      number: input.number,
+      part: input.part.trim(),
+      revision: input.revision?.trim() ?? '',
+      materialId: material.id,
+      quantity: toNumber(input.quantity),
+      due: input.due,
+    });
+    const operation = await insertOperation(c, moment.entryId, {
+      jobId: jobId,
+      number: 10,
+      machineId: machine.id,
+    });
+    await writeOperationFigures(c, moment.entryId, operation, input);
+    return { number: input.number, operation };
+  },
+  says: (a) => `job ${a.number}`,
+});

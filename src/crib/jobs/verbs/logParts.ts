@@ -1,0 +1,16 @@
+import { defineVerb, field, toNumber } from '@/crib/door';
+import { bookParts } from '../bookParts';
+
+export const logParts = defineVerb({
+  name: 'logParts',
+  path: 'parts',
+  summary: 'Log parts made on an operation: minutes in the cut go to the edge set on each T.',
+  properties: { operation: { type: 'integer' }, parts: field.whole(1, 100_000) },
+  required: ['operation', 'parts'],
+  run: async (c, input, moment) => ({
+    operation: input.operation,
+    parts: toNumber(input.parts),
+    uses: await bookParts(c, moment, input.operation, toNumber(input.parts)),
+  }),
+  says: (a) => (a.parts === 1 ? '1 part made' : `${a.parts} parts made`),
+});

@@ -1,0 +1,88 @@
+import { ENDING_NAMES, SIGNS } from '@/core/life';
+import { build, type CutterSource, cutterSourceSchema, dismantle, standing } from '@/crib/assemblies';
+import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { bookParts } from '@/crib/jobs';
+import { insertTie, manyTiesOfAssemblies } from '@/data/jobs';
+import { insertEnding } from '@/data/life';
+import { maybePlace, onePlaceOfKind } from '@/data/stock';
+
+/**
+ * Ends a life: books the parts made since the last log first, so that its minutes are whole, then the ending, then
+ * where the cutter goes (scrap unless said, the lost to 'lost'), and takes the assembly down or builds it anew with
+ * another cutter in the same holder; the T it was tied to follow the new build.
+ */
+export const endLife = defineVerb({
+  name: 'endLife',
+  path: 'endings',
+  summary:
+    'End a life: parts since the last log, how it ended, signs, cost, where the cutter goes, and what becomes of the build.',
+  properties: {
+    tag: field.words(20),
+    kind: field.choice(ENDING_NAMES),
+    signs: { type: 'array', items: field.choice(SIGNS), maxItems: SIGNS.length, uniqueItems: true },
+    costCents: field.cents,
+    partsSince: {
+      type: 'array',
+      maxItems: 50,
+      items: {
+        type: 'object',
+        properties: { operation: { type: 'integer' }, parts: field.whole(0, 100_000) },
+        required: ['operation', 'parts'],
+        additionalProperties: false,
+      },
+    },
+    cutterTo: field.code,
+    rebuild: {
+      type: 'object',
+      properties: {
+        cutter: cutterSourceSchema,
+        stickout: field.length(0.5, 800, 'Tip to holder face.'),
+        despite: field.words(200),
+      },
+      required: ['cutter', 'stickout'],
+      additionalProperties: false,
+    },
+  },
+  required: ['tag', 'kind'],
+  async run(c, input, moment) {
+    const assembly = await standing(c, moment, input.tag);
+    for (const since of input.partsSince ?? [])
+      if (toNumber(since.parts) > 0) await bookParts(c, moment, since.operation, toNumber(since.parts));
+    const to =
+      input.kind === 'lost'
+        ? await onePlaceOfKind(c, 'lost')
+        : input.cutterTo === undefined
+          ? await onePlaceOfKind(c, 'scrap')
+          : found(await maybePlace(c, input.cutterTo.toUpperCase()), 'cutterTo', input.cutterTo, 'place');
+    if (to.kind === 'build')
+      throw new Problem('REFUSED', 'A cutter that ended leaves the assembly', {
+        field: 'cutterTo',
+        value: to.code,
+        wayOut: 'Scrap, or a place in the crib until it is graded.',
+      });
+    await insertEnding(c, moment.entryId, {
+      edgeSetId: assembly.edgeSetId,
+      kind: input.kind,
+      signs: JSON.stringify(input.signs ?? []),
+      costCents: input.costCents ?? null,
+    });
+    await dismantle(c, moment, assembly, to, !input.rebuild);
+    if (!input.rebuild) return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null };
+    const built = await build(
+      c,
+      moment,
+      input.rebuild.cutter as CutterSource,
+      { itemId: assembly.holderItemId, placeId: assembly.holderPlaceId, lotId: assembly.holderLotId },
+      input.rebuild.stickout,
+      input.rebuild.despite,
+    );
+    for (const tie of await manyTiesOfAssemblies(c, [assembly.id]))
+      await insertTie(c, moment.entryId, {
+        operationId: tie.operationId,
+        t: tie.t,
+        assemblyId: built.assemblyId,
+      });
+    return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: built.tag };
+  },
+  says: (a) => `${a.piece} of ${a.tag} ended${a.newTag ? `, now ${a.newTag}` : ''}`,
+});

@@ -1,0 +1,159 @@
+import { DEFAULTS } from '@/core/defaults';
+import {
+  ENDINGS,
+  kaplanMeier,
+  type LifeExpectation,
+  type Median,
+  medianLife,
+  type SurvivalStep,
+  whyApart,
+} from '@/core/life';
+import { type CribItem, loadItems } from '@/crib/catalogue';
+import { maybeItem } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import {
+  type LifeRow,
+  type LifeTimesRow,
+  manyFittedLives,
+  manyLifeLines,
+  manyLifeTimes,
+  manyLivesApart,
+} from '@/data/life';
+import { manyMaterials, maybeMaterial } from '@/data/shop';
+import { type LifeBook, lifeTimes, loadLifeBook } from '../lifeBook';
+
+interface LifeRecord {
+  edgeSetId: number;
+  mark: string;
+  minutes: number;
+  parts: number;
+  lowerBound: boolean;
+  began: Date;
+  ended: string | null;
+  endedAt: Date | null;
+  counts: 'failure' | 'censored';
+  signs: string[];
+  costCents: number | null;
+  note: string | null;
+  endedEntry: number | null;
+}
+
+/** One cutter in one material: how many lives, how they ended, what they say. */
+export interface LifeLine {
+  item: Pick<CribItem, 'id' | 'code' | 'words'>;
+  material: { id: number; code: string; name: string };
+  /** How many lives there are; the latest `reckoned` of them say the rest. */
+  lives: number;
+  reckoned: number;
+  median: Median;
+  expectation: LifeExpectation | null;
+  endings: Record<string, number>;
+}
+/** The same with its survival curve and its lives, the latest begun first. */
+export interface LifeSheet extends LifeLine {
+  steps: SurvivalStep[];
+  records: LifeRecord[];
+}
+
+export interface LifeView {
+  lines: LifeLine[];
+  /** Where the next page goes on, '12-3' (item and material); null at the end. */
+  next: string | null;
+  /** The latest lives that are shown apart and not fitted, each with why. */
+  apart: (LifeRecord & { item: string; why: string })[];
+}
+
+const PAGE = 25;
+const APART_SHOWN = 50;
+
+const record = (l: LifeRow): LifeRecord => ({
+  edgeSetId: l.edgeSetId,
+  mark: l.mark,
+  minutes: l.minutes,
+  parts: l.parts,
+  lowerBound: l.lowerBound,
+  began: l.beganAt,
+  ended: l.ended && ENDINGS[l.ended].words,
+  endedAt: l.endedAt,
+  counts: l.ended ? ENDINGS[l.ended].counts : 'censored',
+  signs: l.signs ?? [],
+  costCents: l.costCents,
+  note: l.note,
+  endedEntry: l.endedEntryId,
+});
+
+/** A page of lives per cutter and material, most lives first. */
+export async function lifeView(c: Connection, after: string | null = null): Promise<LifeView> {
+  const rows = await manyLifeLines(c, placeOf(after), DEFAULTS.livesReckoned, PAGE + 1);
+  const shown = rows.slice(0, PAGE);
+  const ids = [...new Set(shown.map((r) => r.itemId))];
+  const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
+  const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m]));
+  const book = await loadLifeBook(c, ids);
+  const last = shown.at(-1);
+  return {
+    lines: shown.flatMap((row) => {
+      const item = items.get(row.itemId);
+      const material = materials.get(row.materialId);
+      return item && material ? [lineOf(row, item, material, book)] : [];
+    }),
+    next: rows.length > PAGE && last ? `${last.itemId}-${last.materialId}` : null,
+    apart:
+      after === null
+        ? (await manyLivesApart(c, APART_SHOWN)).map((l) => ({
+            ...record(l),
+            item: l.item,
+            why: whyApart(l) ?? '',
+          }))
+        : [],
+  };
+}
+
+function placeOf(after: string | null): { itemId: number; materialId: number } | null {
+  if (after === null) return null;
+  const parts = /^(\d{1,9})-(\d{1,9})$/.exec(after);
+  return { itemId: Number(parts?.[1] ?? 0), materialId: Number(parts?.[2] ?? 0) };
+}
+
+function lineOf(
+  row: LifeTimesRow,
+  item: CribItem,
+  material: { id: number; code: string; name: string },
+  book: LifeBook,
+): LifeLine {
+  const endings: Record<string, number> = {};
+  for (const ended of row.ended) {
+    const words = ended ? ENDINGS[ended].words : 'still running';
+    endings[words] = (endings[words] ?? 0) + 1;
+  }
+  return {
+    item: { id: item.id, code: item.code, words: item.words },
+    material: { id: material.id, code: material.code, name: material.name },
+    lives: row.lives,
+    reckoned: row.minutes.length,
+    median: medianLife(lifeTimes(row)),
+    expectation: book.expectation(row.itemId, row.materialId),
+    endings,
+  };
+}
+
+/** One cutter in one material with its curve and its lives; null where it cut none. */
+export async function lifeSheet(
+  c: Connection,
+  itemCode: string,
+  materialCode: string,
+): Promise<LifeSheet | null> {
+  const item = await maybeItem(c, itemCode);
+  const material = await maybeMaterial(c, materialCode);
+  if (!item || !material) return null;
+  const row = (await manyLifeTimes(c, [item.id], DEFAULTS.livesReckoned)).find(
+    (l) => l.materialId === material.id,
+  );
+  const [loaded] = await loadItems(c, [item.id]);
+  if (!row || !loaded) return null;
+  return {
+    ...lineOf(row, loaded, material, await loadLifeBook(c, [item.id])),
+    steps: kaplanMeier(lifeTimes(row)),
+    records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
+  };
+}

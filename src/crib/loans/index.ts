@@ -1,0 +1,3 @@
+// What people do
+export { issueStock } from './verbs/issueStock';
+export { returnStock } from './verbs/returnStock';

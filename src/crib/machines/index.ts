@@ -1,1 +1,0 @@
-export { addMachine, changeMachine } from './addMachine';

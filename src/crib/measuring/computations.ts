@@ -1,0 +1,82 @@
+import {
+  DIAMETER_SCHOOLS,
+  LENGTH_SCHOOLS,
+  commonOffset,
+  diameterRegister,
+  gaugeLengthFromTouch,
+  lengthRegister,
+  questionMeasurement,
+  type DiameterSchool,
+  type LengthSchool,
+  type MeasuredAgainst,
+  workOffset,
+} from '@/core/measuring';
+import { computation, part, type Computation } from '@/crib/door';
+
+interface RegistersInput {
+  school: LengthSchool;
+  K: number;
+  K0?: number | null;
+  Lm?: number | null;
+  L: number;
+  h?: number | null;
+  diameterSchool?: DiameterSchool;
+  D?: number | null;
+  programmed?: number | null;
+}
+
+/** What is reckoned of measurements and registers. */
+export const MEASURING_COMPUTATIONS: readonly Computation[] = [
+  computation<RegistersInput>(
+    'measuring/registers',
+    'Length and diameter register and work offset of a machine from one measurement, mm.',
+    part.shape(
+      {
+        school: { enum: Object.keys(LENGTH_SCHOOLS) as LengthSchool[] },
+        K: part.positive,
+        K0: part.orNull,
+        Lm: part.orNull,
+        L: part.positive,
+        h: part.orNull,
+        diameterSchool: { enum: Object.keys(DIAMETER_SCHOOLS) as DiameterSchool[] },
+        D: part.orNull,
+        programmed: part.orNull,
+      },
+      ['school', 'K', 'L'],
+    ),
+    (i) => {
+      const m = { school: i.school, K: i.K, K0: i.K0 ?? null, Lm: i.Lm ?? null };
+      return {
+        H: lengthRegister(m, i.L, i.h ?? null),
+        workOffset: workOffset(m, i.h ?? null),
+        commonOffset: commonOffset(m),
+        D:
+          i.diameterSchool && i.D != null
+            ? diameterRegister(i.diameterSchool, i.D, i.programmed ?? null)
+            : { needs: 'a measured diameter and its school' },
+      };
+    },
+  ),
+  computation<{ reading: number; block: number; K: number; h: number }>(
+    'measuring/touch-off',
+    'Register and gauge length from a touch-off with a block, mm.',
+    part.shape({ reading: part.number, block: part.number, K: part.positive, h: part.number }, [
+      'reading',
+      'block',
+      'K',
+      'h',
+    ]),
+    (i) => gaugeLengthFromTouch(i.reading, i.block, i.K, i.h),
+  ),
+  computation<MeasuredAgainst>(
+    'measuring/question',
+    'Whether a measurement is in question, and why.',
+    part.shape(
+      { L: part.positive, expected: part.positive, last: part.orNull, D: part.orNull, DC: part.positive },
+      ['L', 'expected', 'last', 'D', 'DC'],
+    ),
+    (i) => ({
+      questions: questionMeasurement(i),
+    }),
+  ),
+];

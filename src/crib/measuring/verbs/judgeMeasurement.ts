@@ -1,0 +1,36 @@
+import { defineVerb, field, found, Problem } from '@/crib/door';
+import { insertVerdict, maybeMeasurement } from '@/data/assemblies';
+
+export const judgeMeasurement = defineVerb({
+  name: 'judgeMeasurement',
+  path: 'measurement-verdicts',
+  summary: 'Accept a measurement in question with a reason, or reject it.',
+  properties: {
+    measurement: { type: 'integer', minimum: 1 },
+    accepted: { type: 'boolean' },
+    reason: field.words(500),
+  },
+  required: ['measurement', 'accepted', 'reason'],
+  async run(c, input, moment) {
+    const measurement = found(
+      await maybeMeasurement(c, input.measurement),
+      'measurement',
+      input.measurement,
+      'measurement that stands',
+    );
+    if (measurement.questions.length === 0 && input.accepted)
+      throw new Problem('REFUSED', 'This measurement is not in question', {
+        field: 'measurement',
+        value: measurement.entryId,
+        wayOut: 'Nothing to do: it counts already.',
+      });
+    await moment.leansOn(measurement.entryId);
+    await insertVerdict(c, moment.entryId, {
+      measurementId: measurement.entryId,
+      accepted: input.accepted,
+      reason: input.reason.trim(),
+    });
+    return { measurement: measurement.entryId, accepted: input.accepted };
+  },
+  says: (a) => `measurement ${a.measurement} ${a.accepted ? 'accepted' : 'rejected'}`,
+});

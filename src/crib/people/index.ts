@@ -1,1 +1,0 @@
-export { addPerson } from './addPerson';

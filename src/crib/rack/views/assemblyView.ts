@@ -1,0 +1,32 @@
+import { sameTaper } from '@/core/cutters';
+import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import { manyMachines } from '@/data/shop';
+import { type AssemblyCard, standingOne } from '../cards';
+import { type MachineRegisters, registersOn } from '../registers';
+
+/** An assembly with everything its tag shows. */
+export interface AssemblyView extends AssemblyCard {
+  measurements: MeasurementRow[];
+  /** Empty until measured and out of question: then there is nothing to enter in a machine. */
+  registers: MachineRegisters[];
+}
+
+/** One assembly that stands; null where there is none of that tag. */
+export async function assemblyView(c: Connection, tag: string, zone: string): Promise<AssemblyView | null> {
+  const assembly = await maybeAssembly(c, tag.toUpperCase());
+  if (!assembly || assembly.takenDownEntryId !== null) return null;
+  const { card, row, cutter, operations } = await standingOne(c, assembly);
+  const { measured } = card;
+  const machines = measured.state === 'measured' ? await manyMachines(c) : [];
+  return {
+    ...card,
+    measurements: await manyMeasurements(c, row.id),
+    registers:
+      measured.state === 'measured'
+        ? machines
+            .filter((m) => card.holder.taper !== null && sameTaper(m.taper, card.holder.taper) === true)
+            .map((m) => registersOn(m, measured.measurement, cutter.DC, operations, zone))
+        : [],
+  };
+}

@@ -1,0 +1,52 @@
+import type { AssemblyOutline } from '@/core/assemblies';
+import { type ReadOnce, readOnce } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import { type AssemblyCard, standingCards, type TiedTo } from '../cards';
+
+/** An assembly as it hangs on the rack: what is drawn of it, and the figure below its tip. */
+export interface RackCard {
+  tag: string;
+  cutter: { code: string; words: string };
+  stickoutMm: number;
+  outline: AssemblyOutline;
+  measured: { state: AssemblyCard['measured']['state']; lengthMm: number | null };
+  life: { used: number | null; leftMinutes: number | null };
+  /** Flank wear as a share of the limit; null without a reading. */
+  wear: number | null;
+  ties: Pick<TiedTo, 'operation' | 'job' | 't' | 'goodFor' | 'reachMm'>[];
+}
+export interface RackView {
+  assemblies: RackCard[];
+}
+
+/** Drawn to a hundredth of a millimetre. */
+const drawn = (points: AssemblyOutline['flute']) =>
+  points.map((p) => ({ z: Math.round(p.z * 100) / 100, r: Math.round(p.r * 100) / 100 }));
+
+export const rackCard = (a: AssemblyCard): RackCard => ({
+  tag: a.tag,
+  cutter: { code: a.cutter.code, words: a.cutter.words },
+  stickoutMm: a.stickoutMm,
+  outline: {
+    ...a.outline,
+    holder: drawn(a.outline.holder),
+    shank: drawn(a.outline.shank),
+    flute: drawn(a.outline.flute),
+  },
+  measured: {
+    state: a.measured.state,
+    lengthMm: a.measured.state === 'not measured' ? null : a.measured.measurement.gaugeLengthMm,
+  },
+  life: { used: a.life.used, leftMinutes: a.life.leftMinutes },
+  wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limitMm,
+  ties: a.ties.map(({ operation, job, t, goodFor, reachMm }) => ({ operation, job, t, goodFor, reachMm })),
+});
+
+/** All assemblies that stand, by tag, as the rack draws them. */
+export async function rackView(
+  c: Connection,
+  today = '',
+  once: ReadOnce = readOnce(c, today),
+): Promise<RackView> {
+  return { assemblies: (await once(standingCards)).map(rackCard) };
+}

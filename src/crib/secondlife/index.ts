@@ -1,0 +1,8 @@
+// What people do
+export { gradePiece } from './verbs/gradePiece';
+export { sendToRegrind } from './verbs/sendToRegrind';
+export { setLadder } from './verbs/setLadder';
+export { takeFromRegrind } from './verbs/takeFromRegrind';
+// Shared with other rooms
+export { checkGrade, gradeFields, recordGrade } from './grade';
+export { ladderInForce } from './ladder';

@@ -1,0 +1,64 @@
+import type { FromSchema } from 'json-schema-to-ts';
+import { DIAMETER_SCHOOLS, type DiameterSchool, LENGTH_SCHOOLS, type LengthSchool } from '@/core/measuring';
+import { field, maybeLength, maybeNumber, Problem, toLength } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import { insertMachineFigures } from '@/data/shop';
+
+export const figures = {
+  taper: field.words(24),
+  k: field.length(1, 5000, 'Gauge line to the datum surface, Z at home.'),
+  lengthSchool: field.choice(Object.keys(LENGTH_SCHOOLS) as LengthSchool[]),
+  k0: field.length(1, 5000, "The stand's constant."),
+  masterLength: field.length(1, 2000, 'Gauge length of the master tool.'),
+  diameterSchool: field.choice(Object.keys(DIAMETER_SCHOOLS) as DiameterSchool[]),
+  units: field.choice(['mm', 'inch']),
+  hEqualsT: field.choice(['yes', 'no']),
+  rpmMax: field.decimal(1, 200_000),
+  feedMax: field.length(1, 200_000, 'Feed ceiling a minute.'),
+  rapid: field.length(1, 500_000, 'Rapid rate a minute.'),
+  toolChangeS: field.decimal(0, 3600),
+} as const;
+export const REQUIRED = ['taper', 'k', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
+type Figures = FromSchema<{
+  type: 'object';
+  properties: typeof figures;
+  required: typeof REQUIRED;
+  additionalProperties: false;
+}>;
+
+export async function writeFigures(
+  c: Connection,
+  entryId: number,
+  machineId: number,
+  f: Figures,
+): Promise<void> {
+  const need = (field_: 'k0' | 'masterLength', why: string) => {
+    throw new Problem('INVALID_INPUT', `${field_} is needed: ${why}`, {
+      field: field_,
+      value: null,
+      limit: 'needed for this school',
+      wayOut: 'Enter it, or choose another school.',
+    });
+  };
+  if (f.lengthSchool === 'common-stand' && f.k0 === undefined)
+    need('k0', 'one stand for many machines has a constant');
+  if (f.lengthSchool === 'master' && f.masterLength === undefined)
+    need('masterLength', 'registers count from the master tool');
+  const k = toLength(f.k);
+  await insertMachineFigures(c, entryId, {
+    machineId: machineId,
+    taper: f.taper.trim(),
+    kMm: k.mm,
+    kEntered: k.entered,
+    lengthSchool: f.lengthSchool,
+    k0Mm: maybeLength(f.k0)?.mm ?? null,
+    masterLengthMm: maybeLength(f.masterLength)?.mm ?? null,
+    diameterSchool: f.diameterSchool,
+    units: f.units,
+    hEqualsT: f.hEqualsT === 'yes',
+    rpmMax: maybeNumber(f.rpmMax),
+    feedMaxMmMin: maybeLength(f.feedMax)?.mm ?? null,
+    rapidMmMin: maybeLength(f.rapid)?.mm ?? null,
+    toolChangeS: maybeNumber(f.toolChangeS),
+  });
+}

@@ -1,0 +1,145 @@
+import { group } from 'd3';
+import { type CutterGeometry, type HolderGeometry, itemQuery, regroundGeometry } from '@/core/cutters';
+import type { Question, TAKEABLE } from '@/core/questions';
+import { inCrib } from '@/core/stock';
+import { type CribItem, factText, loadItems } from '@/crib/catalogue';
+import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import {
+  type BalanceRow,
+  manyBalances,
+  manyPiecesHere,
+  maybePiece,
+  type PieceRow,
+  presentSizes,
+} from '@/data/stock';
+
+/** One thing that can be taken for a build: unused stock at a place, or a marked cutter. */
+export interface TakeSource {
+  /** 'EM8|CAB1-A' is stock of an item at a place, 'E-0012' a marked piece. */
+  value: string;
+  item: string;
+  /** What it is: '8 mm square end mill, carbide'. */
+  words: string;
+  /** What is taken: '3 unused at CAB1-A', 'E-0012 at USED, graded aluminium'. */
+  take: string;
+  /** Older stock that goes first, or that it is on trial; null where nothing speaks against taking it. */
+  caution: string | null;
+  cutter: CutterGeometry | null;
+  holder: HolderGeometry | null;
+  /** The form of the shank, or the forms the holder takes. */
+  shank: string | null;
+}
+export interface TakeableView {
+  sources: TakeSource[];
+  /** More answer than are shown: more words are needed. */
+  more: boolean;
+}
+type TakeableAsked = Question<typeof TAKEABLE>;
+const SHOWN = 24;
+
+/** What can be taken for a build and answers to some words; older versions before what follows them. */
+export async function takeableView(c: Connection, asked: TakeableAsked = {}): Promise<TakeableView> {
+  const what = asked.what ?? 'cutter';
+  const { words, ranges } = itemQuery(asked.q ?? '', 'mm');
+  // A mark is a cutter's: in the field of the holder it finds nothing.
+  const scanned =
+    what === 'cutter' && /^\S+$/.test(asked.q?.trim() ?? '')
+      ? await maybePiece(c, asked.q!.trim().toUpperCase())
+      : null;
+  const found = scanned
+    ? [scanned.itemId]
+    : await manyTakeableIds(
+        c,
+        { words: words.slice(0, 10), ranges: ranges.slice(0, 10), kind: null },
+        what === 'cutter' ? ['cutter', 'body'] : ['holder'],
+        SHOWN + 1,
+      );
+  const like = asked.like && !asked.q?.trim() ? await maybeItem(c, asked.like) : null;
+  const ids = [...new Set([...(like ? [like.id] : []), ...found.slice(0, SHOWN)])];
+  if (!ids.length) return { sources: [], more: false };
+  const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
+  // An older version that still lies here belongs beside the newer one, whatever words were typed.
+  const older = links.filter((l) => ids.includes(l.itemId)).map((l) => l.earlierItemId);
+  const all = [...new Set([...ids, ...older])];
+  const items = new Map((await loadItems(c, all)).map((i) => [i.id, i]));
+  const balances = group(await manyBalances(c, all), (b) => b.itemId);
+  const pieces = (await manyPiecesHere(c, all)).filter(
+    (p) => inCrib(p.placeKind) && (!scanned || p.id === scanned.id),
+  );
+  const known: Known = {
+    links,
+    balances,
+    pieces: group(pieces, (p) => p.itemId),
+    sizes: await presentSizes(
+      c,
+      pieces.map((p) => p.id),
+    ),
+    standings: new Map((await manyStandings(c, all)).map((s) => [s.itemId, s.standing])),
+    items,
+  };
+  const order = ids.flatMap((id) => [...olderThan(id, known), id]);
+  return {
+    sources: [...new Set(order)].flatMap((id) => sourcesOf(items.get(id), known, scanned !== null)),
+    more: found.length > SHOWN,
+  };
+}
+
+interface Known {
+  links: readonly LinkRow[];
+  balances: ReadonlyMap<number, BalanceRow[]>;
+  pieces: ReadonlyMap<number, PieceRow[]>;
+  sizes: Awaited<ReturnType<typeof presentSizes>>;
+  standings: ReadonlyMap<number, string>;
+  items: ReadonlyMap<number, CribItem>;
+}
+
+/** Unused parcels of an item in the crib, a place at a time. */
+const parcels = (id: number, known: Known): { place: string; quantity: number }[] => {
+  const there = (known.balances.get(id) ?? []).filter((b) => inCrib(b.placeKind) && b.quantity > b.pieces);
+  return [...group(there, (b) => b.place)].map(([place, of]) => ({
+    place,
+    quantity: of.reduce((n, b) => n + b.quantity - b.pieces, 0),
+  }));
+};
+/** Earlier versions of an item that still lie here, the nearest last. */
+const olderThan = (id: number, known: Known): number[] =>
+  known.links
+    .filter((l) => l.itemId === id && parcels(l.earlierItemId, known).length > 0)
+    .map((l) => l.earlierItemId);
+
+function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean): TakeSource[] {
+  if (!item) return [];
+  const standing = known.standings.get(item.id) ?? null;
+  const first = olderThan(item.id, known).map((id) => {
+    const lie = parcels(id, known);
+    return `old stock first: ${known.items.get(id)?.code ?? ''} has ${lie.reduce((n, p) => n + p.quantity, 0)} at ${lie[0]!.place}`;
+  });
+  const caution = [...first, ...(standing && standing !== 'approved' ? [standing] : [])].join('; ') || null;
+  const base = {
+    item: item.code,
+    words: item.words,
+    holder: item.holder,
+    shank: factText(item, item.holder ? 'SHANKS' : 'SHANK'),
+  };
+  const unused = onlyPieces
+    ? []
+    : parcels(item.id, known).map((p) => ({
+        ...base,
+        value: `${item.code}|${p.place}`,
+        take: `${p.quantity} ${item.holder ? '' : 'unused '}at ${p.place}`,
+        caution,
+        cutter: item.cutter,
+      }));
+  const again = (known.pieces.get(item.id) ?? [])
+    .filter((p) => p.endedEntryId === null || (p.grade !== null && p.grade !== 'scrap'))
+    .map((p) => ({
+      ...base,
+      value: p.mark,
+      take: `${p.mark} at ${p.place}, ${p.grade ? `graded ${p.grade}` : 'used, still good'}`,
+      caution: standing && standing !== 'approved' ? standing : null,
+      // What was reground is as it was measured on return.
+      cutter: item.cutter && regroundGeometry(item.cutter, known.sizes.get(p.id) ?? null),
+    }));
+  return [...unused, ...again];
+}

@@ -1,0 +1,255 @@
+import type { Because } from '@/core/because';
+import { DEFAULTS } from '@/core/defaults';
+import { linkTo, linkToRun } from '@/core/links';
+import { proposals } from '@/crib/buying';
+import { type ReadOnce, readOnce } from '@/crib/door';
+import { openJobs } from '@/crib/jobs';
+import { awaitedBack } from '@/crib/places';
+import { standingCards } from '@/crib/rack';
+import type { Connection } from '@/data/database';
+import { manyOpenUseSums } from '@/data/jobs';
+import { manyToGrade } from '@/data/stock';
+
+export type WorkKind =
+  | 'in question'
+  | 'stop'
+  | 'order'
+  | 'delivery late'
+  | 'build'
+  | 'measure'
+  | 'life'
+  | 'wear'
+  | 'which tool'
+  | 'late back'
+  | 'count'
+  | 'grade';
+
+/** One line of the worklist: what to do, why, and where. */
+interface WorkLine {
+  key: string;
+  kind: WorkKind;
+  /** What to do, in the words of the hatch. */
+  todo: string;
+  why: string;
+  because: Because | null;
+  href: string;
+  /** The day it is wanted by, ISO; null: none. */
+  by: string | null;
+}
+
+/** Order of the kinds: what can hurt or mislead first, then what is late, then what waits. */
+const ORDER: WorkKind[] = [
+  'in question',
+  'stop',
+  'wear',
+  'life',
+  'delivery late',
+  'order',
+  'build',
+  'measure',
+  'which tool',
+  'late back',
+  'count',
+  'grade',
+];
+
+export interface TodayView {
+  lines: WorkLine[];
+  counts: { rack: number; jobs: number; buying: number; cutters: number; places: number };
+}
+
+/** The worklist, from everything else. */
+export async function todayView(
+  c: Connection,
+  today: string,
+  once: ReadOnce = readOnce(c, today),
+): Promise<TodayView> {
+  const rack = await once(standingCards);
+  const jobs = await once(openJobs);
+  const buying = await once(proposals);
+  const lines: WorkLine[] = [];
+  const add = (line: Omit<WorkLine, 'key'>) =>
+    lines.push({ ...line, key: `${line.kind} ${line.href} ${line.todo}` });
+
+  for (const a of rack) {
+    const href = linkTo('rack', { open: a.tag });
+    const wanted = a.ties.filter((t) => t.partsLeft > 0);
+    if (a.measured.state === 'in question') {
+      const q = a.measured.measurement.questions[0]!;
+      add({
+        kind: 'in question',
+        todo: `Measure ${a.tag} again`,
+        why: q.words,
+        because: q.because,
+        href,
+        by: null,
+      });
+    }
+    if (a.measured.state === 'not measured' && wanted.length)
+      add({
+        kind: 'measure',
+        todo: `Measure ${a.tag}`,
+        why: `T${wanted[0]!.t} of ${wanted[0]!.job} waits for its length`,
+        because: null,
+        href,
+        by: null,
+      });
+    if (a.life.used !== null && a.life.used >= DEFAULTS.lifeAboutToEnd)
+      add({
+        kind: 'life',
+        todo: `Have another ready for ${a.tag}`,
+        why:
+          a.life.used >= 1
+            ? `past its expected life: ${Math.round(a.life.used * 100)} % used`
+            : `${Math.round(a.life.used * 100)} % of its expected life used`,
+        because: a.life.because,
+        href,
+        by: null,
+      });
+    if (a.wear.latest && a.wear.worn)
+      add({
+        kind: 'wear',
+        todo: `Change the cutter of ${a.tag}`,
+        why: `flank wear ${a.wear.latest.flankWearMm.toFixed(2)} mm is at the limit of ${a.wear.limitMm.toFixed(2)} mm`,
+        because: {
+          words: 'Lesser of 0.3 mm (ISO 8688-2) and 2 % of DC (practice).',
+          formula: 'min(0.3 mm, 0.02 DC)',
+          values: [{ name: 'DC', value: `${a.cutter.DC} mm` }],
+        },
+        href,
+        by: null,
+      });
+  }
+  for (const j of jobs) {
+    const href = linkTo('jobs', { open: j.operation.job });
+    for (const t of j.tools) {
+      const stop = t.judgements.find((x) => x.grade === 'stop');
+      if (stop)
+        add({
+          kind: 'stop',
+          todo: `Do not run T${t.t} of ${j.operation.job}`,
+          why: stop.words,
+          because: stop.because,
+          href,
+          by: j.operation.due,
+        });
+      else if (!t.tag && (t.minutesPerPart > 0 || t.tool.lower_bound))
+        add({
+          kind: 'build',
+          todo: `Build T${t.t} for ${j.operation.job}`,
+          why: t.wasTag ? `${t.wasTag} was taken down` : 'no assembly is tied to it',
+          because: null,
+          href,
+          by: j.operation.due,
+        });
+    }
+    if (!j.program)
+      add({
+        kind: 'build',
+        todo: `Paste the program of ${j.operation.job}`,
+        why: 'without it neither minutes nor reach are known',
+        because: null,
+        href,
+        by: j.operation.due,
+      });
+  }
+  for (const line of buying.lines) {
+    const p = line.proposal;
+    const href = linkTo('buying', { open: line.item.code });
+    if (p.say === 'cannot say')
+      add({
+        kind: 'order',
+        todo: `Say how long ${line.item.code} lives`,
+        why: p.because.words,
+        because: p.because,
+        href,
+        by: null,
+      });
+    if (p.say !== 'order') continue;
+    const late = p.daysLate > 0 ? `${p.daysLate} days late: ` : '';
+    add({
+      kind: 'order',
+      todo:
+        p.quantity > 0 ? `Order ${p.quantity} × ${line.item.code}` : `Hasten the order of ${line.item.code}`,
+      why: `${late}${p.because.words}`,
+      because: p.because,
+      href,
+      by: p.orderBy,
+    });
+  }
+  for (const o of buying.orders)
+    if (o.promised < today)
+      add({
+        kind: 'delivery late',
+        todo: `Ask ${o.supplier} for ${o.number}`,
+        why: `${o.quantity - o.received} × ${o.item} was promised for ${o.promised}`,
+        because: null,
+        href: linkTo('buying', { order: o.number }),
+        by: o.promised,
+      });
+  for (const u of await manyOpenUseSums(c))
+    add({
+      kind: 'which tool',
+      todo: `Say what ran as T${u.t} of ${u.job}`,
+      why: `${u.minutes.toFixed(1)} min in the cut belong to no cutter`,
+      because: null,
+      href: linkToRun(u.operationId),
+      by: null,
+    });
+  for (const p of await manyToGrade(c))
+    add({
+      kind: 'grade',
+      todo: p.kind === 'body' ? `Turn or change the inserts of ${p.mark}` : `Grade ${p.mark}`,
+      why: `${p.item} ended and lies in ${p.place}`,
+      because: null,
+      href: linkTo('cutters', { open: p.item }),
+      by: null,
+    });
+
+  const awaited = await awaitedBack(c, today);
+  for (const l of awaited.loans.filter((x) => x.daysLate > 0))
+    add({
+      kind: 'late back',
+      todo: `Ask ${l.person} for ${l.out} × ${l.piece ?? l.item}`,
+      why: `wanted back ${l.daysLate === 1 ? 'yesterday' : `${l.daysLate} days ago`}`,
+      because: null,
+      href: linkTo('places', { show: 'loans' }),
+      by: l.due,
+    });
+  for (const r of awaited.regrinds.filter((x) => x.due !== null && x.due < today))
+    add({
+      kind: 'late back',
+      todo: `Ask ${r.place} for ${r.mark}`,
+      why: `${r.item} was to be back from regrinding by ${r.due}`,
+      because: null,
+      href: linkTo('places', { show: 'regrind' }),
+      by: r.due,
+    });
+  for (const s of awaited.sheets.filter((x) => x.bookedEntryId === null))
+    add({
+      kind: 'count',
+      todo: `Finish count sheet ${s.number}`,
+      why: `${s.place}, begun by ${s.who}`,
+      because: null,
+      href: linkTo('places', { show: 'counts', sheet: s.number }),
+      by: null,
+    });
+
+  lines.sort(
+    (a, b) =>
+      ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) ||
+      (a.by ?? '9').localeCompare(b.by ?? '9') ||
+      a.todo.localeCompare(b.todo),
+  );
+  const count = (...kinds: WorkKind[]) => lines.filter((l) => kinds.includes(l.kind)).length;
+  return {
+    lines,
+    counts: {
+      rack: count('in question', 'measure', 'life', 'wear'),
+      jobs: count('stop', 'build', 'which tool'),
+      buying: count('order', 'delivery late'),
+      cutters: count('grade'),
+      places: count('late back', 'count'),
+    },
+  };
+}

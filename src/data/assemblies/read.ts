@@ -1,0 +1,78 @@
+import { type Connection, many, maybeOne } from '@/data/database';
+import type { AssemblyRow, MeasuredRow, MeasurementRow } from './types';
+
+const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, p.lot_id as cutter_lot_id, es.fresh, e.happened_at as built_at, e.who,
+    d.entry_id as taken_down_entry_id, d.happened_at as taken_down_at
+  from assembly a join live_entry e on e.id = a.entry_id join piece p on p.id = a.piece_id join edge_set es on es.id = a.edge_set_id
+  left join lateral (select t.entry_id, te.happened_at from take_down t join live_entry te on te.id = t.entry_id where t.assembly_id = a.id) d on true`;
+/** Joins what stands now, so that what was taken down is never looked at. */
+const STANDING = ASSEMBLY.replace(
+  'from assembly a',
+  'from assembly_now n join assembly a on a.id = n.assembly_id',
+);
+/** What stands built now. */
+export const manyStandingAssemblies = (c: Connection) => many<AssemblyRow>(c, `${STANDING} order by a.tag`);
+/** Tags of the builds some cutters stand in. */
+export const manyTagsOfItems = (c: Connection, itemIds: readonly number[]) =>
+  many<{ tag: string; itemId: number }>(
+    c,
+    `select a.tag, pp.item_id from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
+     where pp.item_id = any ($1) and not pp.gone order by a.tag`,
+    [itemIds],
+  );
+/** Some assemblies, taken down or not. */
+export const manyAssembliesById = (c: Connection, ids: readonly number[]) =>
+  many<AssemblyRow>(c, `${ASSEMBLY} where a.id = any ($1) order by a.tag`, [ids]);
+export const maybeAssembly = (c: Connection, tag: string) =>
+  maybeOne<AssemblyRow>(c, `${ASSEMBLY} where a.tag = $1`, [tag]);
+export const maybeStandingAssemblyOfPiece = (c: Connection, pieceId: number) =>
+  maybeOne<AssemblyRow>(c, `${STANDING} where n.piece_id = $1`, [pieceId]);
+
+/** The next free number of a series such as A-0108 or E-0210; countered numbers are not used again. */
+export async function nextNumber(
+  c: Connection,
+  table: 'assembly' | 'piece' | 'purchase' | 'count_sheet',
+  column: 'tag' | 'mark' | 'number',
+  prefix: string,
+): Promise<string> {
+  // The latest row has the highest number: its table grows by one at a time.
+  const last = await maybeOne<{ n: number }>(
+    c,
+    `select substr(${column}, ${prefix.length + 2})::int as n from ${table} order by ${table === 'purchase' ? 'entry_id' : 'id'} desc limit 1`,
+  );
+  const n = (last?.n ?? 0) + 1;
+  return `${prefix}-${String(n).padStart(4, '0')}`;
+}
+const MEASUREMENT = `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
+  from measurement m join live_entry e on e.id = m.entry_id
+  left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
+    order by xe.happened_at desc, xe.id desc limit 1) v on true`;
+/** The measurements of one assembly, newest first by happened_at then id, each with what a person said of it. */
+export const manyMeasurements = (c: Connection, assemblyId: number) =>
+  many<MeasurementRow>(c, `${MEASUREMENT} where m.assembly_id = $1 order by e.happened_at desc, e.id desc`, [
+    assemblyId,
+  ]);
+export const maybeMeasurement = (c: Connection, entryId: number) =>
+  maybeOne<MeasurementRow>(c, `${MEASUREMENT} where m.entry_id = $1`, [entryId]);
+/** The measurements in force of some assemblies that stand, by assembly. */
+export async function measuredNow(
+  c: Connection,
+  assemblyIds: readonly number[],
+): Promise<Map<number, MeasuredRow>> {
+  const rows = await many<MeasurementRow & { isNewest: boolean; isGood: boolean }>(
+    c,
+    `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason,
+       m.entry_id = n.newest_id as is_newest, m.entry_id is not distinct from n.good_id as is_good
+     from assembly_now n join measurement m on m.entry_id = n.newest_id or m.entry_id = n.good_id join entry e on e.id = m.entry_id
+     left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
+       order by xe.happened_at desc, xe.id desc limit 1) v on true
+     where n.assembly_id = any ($1)`,
+    [assemblyIds],
+  );
+  const now = new Map<number, MeasuredRow>();
+  for (const { isNewest, isGood, ...m } of rows) {
+    const { newest, good } = now.get(m.assemblyId) ?? { newest: null, good: null };
+    now.set(m.assemblyId, { newest: isNewest ? m : newest, good: isGood ? m : good });
+  }
+  return now;
+}

@@ -1,0 +1,44 @@
+export interface AssemblyRow {
+  id: number;
+  tag: string;
+  pieceId: number;
+  mark: string;
+  cutterItemId: number;
+  cutterLotId: number | null;
+  edgeSetId: number;
+  fresh: boolean;
+  holderItemId: number;
+  holderPlaceId: number;
+  holderLotId: number | null;
+  stickoutMm: number;
+  stickoutEntered: string;
+  entryId: number;
+  builtAt: Date;
+  who: string;
+  takenDownEntryId: number | null;
+  takenDownAt: Date | null;
+}
+
+export interface MeasurementRow {
+  entryId: number;
+  assemblyId: number;
+  gaugeLengthMm: number;
+  gaugeLengthEntered: string;
+  diameterMm: number | null;
+  diameterEntered: string | null;
+  runoutMm: number | null;
+  runoutEntered: string | null;
+  questions: { code: string; words: string; because: import('@/core/because').Because }[];
+  happenedAt: Date;
+  who: string;
+  note: string | null;
+  verdictEntryId: number | null;
+  accepted: boolean | null;
+  reason: string | null;
+}
+
+/** What is in force of an assembly that stands: its newest measurement nobody rejected, and its newest that counts. */
+export interface MeasuredRow {
+  newest: MeasurementRow | null;
+  good: MeasurementRow | null;
+}

@@ -1,0 +1,64 @@
+// Rows
+export type {
+  AssumedLifeRow,
+  CatalogueQuestion,
+  CatalogueRow,
+  FactRow,
+  FullItemRow,
+  ItemPlaces,
+  ItemQuestion,
+  ItemRow,
+  LinkRow,
+  NearQuestion,
+  PictureLine,
+  SavedView,
+  SortKey,
+  Standing,
+  StandingRow,
+  SupplyRow,
+} from './types';
+// Reading
+export {
+  manyAssumedLives,
+  manyFacts,
+  manyFullItems,
+  manyHoldersOf,
+  manyItemsByCode,
+  manyLinks,
+  manyStandings,
+  manySupplies,
+  maybeItem,
+  oneItemById,
+  versionsBefore,
+} from './read/items';
+export { manySavedViews, maybeChoosingRules } from './read/kept';
+export { countOfFamilies, manyNearItems, manyNearestHolders } from './read/near';
+export {
+  cataloguePaged,
+  catalogueRows,
+  itemConditions,
+  manyCatalogueIds,
+  manyItemFacts,
+  manyItemPlaces,
+  manyTakeableIds,
+  placesBelow,
+} from './read/pages';
+export { manyPictures, maybePicture } from './read/pictures';
+// Writing
+export {
+  KIND_WORDS,
+  enterKindWords,
+  insertAssumedLife,
+  insertChoosingRules,
+  insertFactRows,
+  insertHolderSegment,
+  insertItem,
+  insertItemLink,
+  insertItemRows,
+  insertItemStanding,
+  insertPicture,
+  insertSavedView,
+  insertSegmentRows,
+  insertSupply,
+  insertSupplyRows,
+} from './write';

@@ -1,0 +1,126 @@
+import type { ProgramReport } from '@/core/programs';
+import { type Connection, many, maybeOne } from '@/data/database';
+import type {
+  OpenUseRow,
+  OpenUseSum,
+  OperationRow,
+  PartsLogRow,
+  PassDepthRow,
+  ProgramRow,
+  TieRow,
+} from './types';
+
+const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, j.quantity, j.due, j.material_id,
+    mat.code as material, o.machine_id, m.code as machine,
+    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made
+  from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
+  join material mat on mat.id = j.material_id join machine m on m.id = o.machine_id
+  left join operation_figures f on f.entry_id = n.figures_id`;
+/** Operations with parts still to make, the first due on top. */
+export const manyOpenOperations = (c: Connection) =>
+  many<OperationRow>(c, `${OPERATION} where n.open order by n.due, n.job, n.number`);
+/** Operations of which all parts are made, the last due on top; after one of them, or from the start. */
+export const manyDoneOperations = (c: Connection, after: number | null, limit: number) =>
+  many<OperationRow>(
+    c,
+    after === null
+      ? `${OPERATION} where not n.open order by n.due desc, n.operation_id desc limit $1`
+      : `${OPERATION} where not n.open and (n.due, n.operation_id) < (select x.due, x.operation_id from operation_now x where x.operation_id = $2)
+         order by n.due desc, n.operation_id desc limit $1`,
+    after === null ? [limit] : [limit, after],
+  );
+export const manyOperationsById = (c: Connection, ids: readonly number[]) =>
+  many<OperationRow>(c, `${OPERATION} where n.operation_id = any ($1) order by n.due, n.job, n.number`, [
+    ids,
+  ]);
+export const manyOperationsOfJob = (c: Connection, job: string) =>
+  many<OperationRow>(c, `${OPERATION} where n.job = $1 order by n.number`, [job]);
+export const maybeOperation = (c: Connection, id: number) =>
+  maybeOne<OperationRow>(c, `${OPERATION} where n.operation_id = $1`, [id]);
+
+export const maybeJob = (c: Connection, number: string) =>
+  maybeOne<{ id: number; entryId: number }>(
+    c,
+    'select j.id, j.entry_id from job j join live_entry e on e.id = j.entry_id where j.number = $1',
+    [number],
+  );
+const PROGRAM = `p.entry_id, p.operation_id, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
+/** The program in force for each of some operations: what it says of each tool. */
+export const manyPrograms = (c: Connection, operationIds: readonly number[]) =>
+  many<ProgramRow>(
+    c,
+    `select ${PROGRAM} from operation_now n join program p on p.entry_id = n.program_id join entry e on e.id = p.entry_id
+     where n.operation_id = any ($1)`,
+    [operationIds],
+  );
+/** The program that was in force for an operation at a moment. */
+export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
+  maybeOne<ProgramRow>(
+    c,
+    `select ${PROGRAM} from program p join live_entry e on e.id = p.entry_id where p.operation_id = $1 and e.happened_at <= $2
+     order by e.happened_at desc, e.id desc limit 1`,
+    [operationId, at],
+  );
+/** All that reading a program said. */
+export const maybeReport = (c: Connection, entryId: number) =>
+  maybeOne<{ report: ProgramReport }>(c, 'select report from program where entry_id = $1', [entryId]);
+/** What is tied to each T of some operations. */
+export const manyTies = (c: Connection, operationIds: readonly number[]) =>
+  many<TieRow>(c, 'select * from tie_now where operation_id = any ($1) order by operation_id, t', [
+    operationIds,
+  ]);
+/** What was tied to each T of an operation at a moment. */
+export const manyTiesAt = (c: Connection, operationId: number, at: Date) =>
+  many<TieRow>(
+    c,
+    `select distinct on (x.t) x.operation_id, x.t, x.assembly_id, x.entry_id from tie x join live_entry e on e.id = x.entry_id
+     where x.operation_id = $1 and e.happened_at <= $2 order by x.t, e.happened_at desc, e.id desc`,
+    [operationId, at],
+  );
+/** Each T that some assemblies are tied to: of open operations; where none is open, the one tied last. */
+export const manyTiesOfAssemblies = (c: Connection, assemblyIds: readonly number[]) =>
+  many<TieRow & { assemblyId: number }>(
+    c,
+    `with theirs as (
+       select t.operation_id, t.t, t.assembly_id, t.entry_id, o.open from tie_now t join operation_now o on o.operation_id = t.operation_id
+       where t.assembly_id = any ($1)
+     ), running as (select * from theirs where open)
+     select operation_id, t, assembly_id, entry_id from (
+       select * from running
+       union all (select distinct on (x.assembly_id) x.* from theirs x
+         where not exists (select 1 from running r where r.assembly_id = x.assembly_id) order by x.assembly_id, x.entry_id desc, x.t)) y
+     order by assembly_id, operation_id, t`,
+    [assemblyIds],
+  );
+/** The depth of one pass in force for each T of some operations. */
+export const manyPassDepths = (c: Connection, operationIds: readonly number[]) =>
+  many<PassDepthRow>(
+    c,
+    `select distinct on (x.operation_id, x.t) x.operation_id, x.t, x.depth_mm, x.depth_entered from pass_depth x join live_entry e on e.id = x.entry_id
+     where x.operation_id = any ($1) order by x.operation_id, x.t, e.happened_at desc, e.id desc`,
+    [operationIds],
+  );
+/** Minutes of a T that went to no edge set: somebody must say which. */
+export const manyOpenUses = (c: Connection, operationId: number, t: number) =>
+  many<OpenUseRow>(
+    c,
+    `select u.id, u.entry_id, u.minutes from use_open n join use u on u.id = n.use_id
+     where n.operation_id = $1 and n.t = $2 order by u.id`,
+    [operationId, t],
+  );
+const OPEN_SUM = `select n.operation_id, j.number as job, n.t, sum(u.minutes) as minutes from use_open n join use u on u.id = n.use_id
+  join operation o on o.id = n.operation_id join job j on j.id = o.job_id`;
+/** Minutes of each T of every operation that went to no edge set. */
+export const manyOpenUseSums = (c: Connection) =>
+  many<OpenUseSum>(c, `${OPEN_SUM} group by 1, 2, 3 order by 1, 3`);
+/** The same of one operation. */
+export const manyOpenUsesOf = (c: Connection, operationId: number) =>
+  many<OpenUseSum>(c, `${OPEN_SUM} where n.operation_id = $1 group by 1, 2, 3 order by 3`, [operationId]);
+/** The latest logs of parts of an operation. */
+export const manyPartsLogs = (c: Connection, operationId: number, limit: number) =>
+  many<PartsLogRow>(
+    c,
+    `select l.id, l.entry_id, l.operation_id, l.parts, e.happened_at, e.who from parts_log l join live_entry e on e.id = l.entry_id
+     where l.operation_id = $1 order by e.happened_at desc, e.id desc limit $2`,
+    [operationId, limit],
+  );

@@ -1,0 +1,67 @@
+import type { ProgramReport } from '@/core/programs';
+
+export interface OperationRow {
+  id: number;
+  number: number;
+  entryId: number;
+  jobId: number;
+  job: string;
+  part: string;
+  revision: string;
+  quantity: number;
+  due: string;
+  materialId: number;
+  material: string;
+  machineId: number;
+  machine: string;
+  highestBesideMm: number | null;
+  highestBesideEntered: string | null;
+  partZeroMm: number | null;
+  partZeroEntered: string | null;
+  partsMade: number;
+}
+
+export interface ProgramRow {
+  entryId: number;
+  operationId: number;
+  name: string;
+  tools: ProgramReport['tools'];
+  toolChanges: number;
+  happenedAt: Date;
+  who: string;
+}
+
+export interface TieRow {
+  operationId: number;
+  t: number;
+  assemblyId: number | null;
+  entryId: number;
+}
+
+export interface PassDepthRow {
+  operationId: number;
+  t: number;
+  depthMm: number;
+  depthEntered: string;
+}
+
+export interface OpenUseRow {
+  id: number;
+  entryId: number;
+  minutes: number;
+}
+export interface OpenUseSum {
+  operationId: number;
+  job: string;
+  t: number;
+  minutes: number;
+}
+
+export interface PartsLogRow {
+  id: number;
+  entryId: number;
+  operationId: number;
+  parts: number;
+  happenedAt: Date;
+  who: string;
+}

@@ -1,0 +1,95 @@
+import type { Rung } from '@/core/life';
+import { type Connection, many, maybeOne } from '@/data/database';
+import type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow } from './types';
+
+const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
+    n.ended, n.ended_id as ended_entry_id, xe.happened_at as ended_at, x.signs, x.cost_cents, xe.note,
+    coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound
+  from life_now n join edge_set s on s.id = n.edge_set_id join entry e on e.id = s.entry_id join piece p on p.id = n.piece_id
+  left join ending x on x.entry_id = n.ended_id left join entry xe on xe.id = n.ended_id
+  left join lateral (select sum(y.parts)::int as parts, bool_or(y.lower_bound) as lower_bound from edge_use y where y.edge_set_id = n.edge_set_id) u on true`;
+/** The lives of a cutter in a material that the statistics take, the latest begun first. */
+export const manyFittedLives = (c: Connection, itemId: number, materialId: number, limit: number) =>
+  many<LifeRow>(
+    c,
+    `${LIFE} where n.fitted and n.item_id = $1 and n.material_id = $2 order by n.edge_set_id desc limit $3`,
+    [itemId, materialId, limit],
+  );
+/** Lives that are shown apart and not fitted, the latest begun first. */
+export const manyLivesApart = (c: Connection, limit: number) =>
+  many<LifeRow & { item: string }>(
+    c,
+    `select x.*, i.code as item from (${LIFE} where n.apart order by n.edge_set_id desc limit $1) x join item i on i.id = x.item_id
+     order by x.edge_set_id desc`,
+    [limit],
+  );
+const TIMES = (
+  lines: string,
+) => `select l.item_id, l.material_id, l.lives, x.minutes, x.ended from (${lines}) l
+  cross join lateral (select array_agg(y.minutes) as minutes, array_agg(y.ended) as ended from
+    (select n.minutes, n.ended from life_now n where n.fitted and n.item_id = l.item_id and n.material_id = l.material_id
+     order by n.edge_set_id desc limit $1) y) x`;
+/** Of some cutters in every material they cut. */
+export const manyLifeTimes = (c: Connection, itemIds: readonly number[], each: number) =>
+  many<LifeTimesRow>(c, TIMES('select * from life_line where lives > 0 and item_id = any ($2)'), [
+    each,
+    itemIds,
+  ]);
+/** A page of all cutters and materials, those with the most lives first. */
+export const manyLifeLines = (
+  c: Connection,
+  after: { itemId: number; materialId: number } | null,
+  each: number,
+  limit: number,
+) =>
+  many<LifeTimesRow>(
+    c,
+    `${TIMES(
+      `select * from life_line where lives > 0${
+        after
+          ? ' and (lives, item_id, material_id) < (select y.lives, y.item_id, y.material_id from life_line y where y.item_id = $3 and y.material_id = $4)'
+          : ''
+      } order by lives desc, item_id desc, material_id desc limit $2`,
+    )} order by l.lives desc, l.item_id desc, l.material_id desc`,
+    after ? [each, limit, after.itemId, after.materialId] : [each, limit],
+  );
+/** What some edge sets have cut so far. */
+export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<EdgeUseRow>(
+    c,
+    `select n.edge_set_id, n.item_id, n.fresh, n.minutes,
+       coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
+                 from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
+     from life_now n where n.edge_set_id = any ($1)`,
+    [edgeSetIds],
+  );
+/** Edge sets of some cutters that have not ended and lie in the crib or stand in a build. */
+export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
+  many<RunningRow>(
+    c,
+    `select n.edge_set_id, n.item_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
+       coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
+                 from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
+     from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
+     -- The present edges of the piece: grinding or turning them began a new set.
+     join lateral (select l.* from life_now l where l.piece_id = pp.piece_id order by l.edge_set_id desc limit 1) n on n.ended is null
+     join piece p on p.id = pp.piece_id
+     left join assembly_now b on b.piece_id = pp.piece_id left join assembly a on a.id = b.assembly_id
+     where pp.item_id = any ($1) and not pp.gone order by p.mark`,
+    [itemIds],
+  );
+/** The latest wear reading of each of some edge sets. */
+export const manyLatestWear = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<WearRow>(
+    c,
+    `select distinct on (w.edge_set_id) w.*, e.happened_at, e.who, e.note from wear_reading w join live_entry e on e.id = w.entry_id
+     where w.edge_set_id = any ($1) order by w.edge_set_id, e.happened_at desc, e.id desc`,
+    [edgeSetIds],
+  );
+
+/** The ladder of second lives that the shop set last. */
+export const maybeLadder = (c: Connection) =>
+  maybeOne<{ rungs: Rung[] }>(
+    c,
+    'select g.rungs from grade_ladder g join live_entry e on e.id = g.entry_id order by e.happened_at desc, e.id desc limit 1',
+  );

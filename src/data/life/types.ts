@@ -1,0 +1,59 @@
+import type { Ending } from '@/core/life';
+
+/** A life: what it has cut, and how it ended. */
+export interface LifeRow {
+  edgeSetId: number;
+  itemId: number;
+  mark: string;
+  fresh: boolean;
+  minutes: number;
+  parts: number;
+  lowerBound: boolean;
+  /** How many materials it cut; the one it was, null where none or several. */
+  materials: number;
+  materialId: number | null;
+  beganAt: Date;
+  ended: Ending | null;
+  endedEntryId: number | null;
+  endedAt: Date | null;
+  signs: string[] | null;
+  costCents: number | null;
+  note: string | null;
+}
+
+/** Times of the lives of a cutter in a material that the statistics take, running ones too. */
+export interface LifeTimesRow {
+  itemId: number;
+  materialId: number;
+  /** How many there are in all; at most `each` of them come, the latest begun first. */
+  lives: number;
+  minutes: number[];
+  ended: (Ending | null)[];
+}
+
+export interface EdgeUseRow {
+  edgeSetId: number;
+  itemId: number;
+  fresh: boolean;
+  minutes: number;
+  /** Minutes in each material it cut. */
+  uses: { materialId: number; minutes: number }[];
+}
+
+/** An edge set that goes on cutting, and where its cutter is. */
+export interface RunningRow extends EdgeUseRow {
+  mark: string;
+  place: string;
+  /** The assembly it stands in. */
+  tag: string | null;
+}
+
+export interface WearRow {
+  entryId: number;
+  edgeSetId: number;
+  flankWearMm: number;
+  flankWearEntered: string;
+  happenedAt: Date;
+  who: string;
+  note: string | null;
+}

@@ -1,2 +1,0 @@
-export * from './machines';
-export * from './write';

@@ -1,0 +1,25 @@
+import { type Connection, many, maybeOne } from '@/data/database';
+import type { MachineRow, MaterialRow, PersonRow, SupplierRow } from './types';
+
+export const manyPeople = (c: Connection) =>
+  many<PersonRow>(c, 'select initials, name from person order by initials');
+export const maybePerson = (c: Connection, initials: string) =>
+  maybeOne<PersonRow>(c, 'select initials, name from person where initials = $1', [initials]);
+const LIVE = 'select m.* from material m join live_entry e on e.id = m.entry_id';
+export const manyMaterials = (c: Connection) => many<MaterialRow>(c, `${LIVE} order by m.code`);
+export const maybeMaterial = (c: Connection, code: string) =>
+  maybeOne<MaterialRow>(c, `${LIVE} where m.code = $1`, [code]);
+const SUPPLIER = `select s.*, t.lead_time_days from supplier s join live_entry e on e.id = s.entry_id
+  left join lateral (select x.lead_time_days from supplier_terms x join live_entry xe on xe.id = x.entry_id
+    where x.supplier_id = s.id order by xe.happened_at desc, xe.id desc limit 1) t on true`;
+export const manySuppliers = (c: Connection) => many<SupplierRow>(c, `${SUPPLIER} order by s.code`);
+export const maybeSupplier = (c: Connection, code: string) =>
+  maybeOne<SupplierRow>(c, `${SUPPLIER} where s.code = $1`, [code]);
+const MACHINE = `select m.id, m.code, m.name, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
+    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s
+  from machine m join live_entry e on e.id = m.entry_id
+  join lateral (select x.*, xe.happened_at from machine_figures x join live_entry xe on xe.id = x.entry_id where x.machine_id = m.id
+    order by xe.happened_at desc, xe.id desc limit 1) f on true`;
+export const manyMachines = (c: Connection) => many<MachineRow>(c, `${MACHINE} order by m.code`);
+export const maybeMachine = (c: Connection, code: string) =>
+  maybeOne<MachineRow>(c, `${MACHINE} where m.code = $1`, [code]);

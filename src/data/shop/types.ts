@@ -1,0 +1,45 @@
+import type { DiameterSchool, LengthSchool } from '@/core/measuring';
+import type { LengthUnit } from '@/core/units';
+
+export interface PersonRow {
+  initials: string;
+  name: string;
+}
+
+export interface MaterialRow {
+  id: number;
+  code: string;
+  name: string;
+  isoGroup: string;
+  entryId: number;
+}
+
+export interface SupplierRow {
+  id: number;
+  code: string;
+  name: string;
+  entryId: number;
+  leadTimeDays: number | null;
+}
+
+export interface MachineRow {
+  id: number;
+  code: string;
+  name: string;
+  entryId: number;
+  figuresEntryId: number;
+  figuresSince: Date;
+  taper: string;
+  kMm: number;
+  kEntered: string;
+  lengthSchool: LengthSchool;
+  k0Mm: number | null;
+  masterLengthMm: number | null;
+  diameterSchool: DiameterSchool;
+  units: LengthUnit;
+  hEqualsT: boolean;
+  rpmMax: number | null;
+  feedMaxMmMin: number | null;
+  rapidMmMin: number | null;
+  toolChangeS: number | null;
+}

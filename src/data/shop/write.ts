@@ -1,0 +1,47 @@
+import { type Connection, inserts, insertsWithId } from '@/data/database';
+
+export async function insertPerson(c: Connection, initials: string, name: string): Promise<void> {
+  await c.query('insert into person (initials, name) values ($1, $2)', [initials, name]);
+}
+
+/** One row of each table of this room; texts of jsonb columns are JSON. */
+
+export const insertMaterial = inserts<{
+  code: string;
+  name: string;
+  isoGroup: string;
+}>('material');
+
+export const insertSupplier = insertsWithId<{
+  code: string;
+  name: string;
+}>('supplier');
+
+export const insertSupplierTerms = inserts<{
+  supplierId: number;
+  leadTimeDays?: number | null;
+}>('supplier_terms');
+
+/** One row of each table of this room; texts of jsonb columns are JSON. */
+
+export const insertMachine = insertsWithId<{
+  code: string;
+  name: string;
+}>('machine');
+
+export const insertMachineFigures = inserts<{
+  machineId: number;
+  taper: string;
+  kMm: number;
+  kEntered: string;
+  lengthSchool: string;
+  k0Mm?: number | null;
+  masterLengthMm?: number | null;
+  diameterSchool: string;
+  units: string;
+  hEqualsT: boolean;
+  rpmMax?: number | null;
+  feedMaxMmMin?: number | null;
+  rapidMmMin?: number | null;
+  toolChangeS?: number | null;
+}>('machine_figures');

@@ -1,3 +1,0 @@
-// Charts
-export { SurvivalChart } from './SurvivalChart';
-export { RidgeChart } from './RidgeChart';

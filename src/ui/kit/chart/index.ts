@@ -1,0 +1,2 @@
+export { RidgeChart } from './RidgeChart';
+export { SurvivalChart } from './SurvivalChart';

@@ -1,0 +1,127 @@
+/** @jest-environment jsdom */
+import { render, screen } from '@testing-library/react';
+import { kaplanMeier, medianLife } from '@/core/life';
+import { money } from '@/core/units';
+import type { LifeSheet } from '@/crib/life';
+import { SurvivalChart } from '@/ui/kit/chart';
+import { BecauseThis, Caution, GradeMark, Judgements, Row, Unknown } from './figure';
+
+it('a grade is told by word and shape, not by colour alone', () => {
+  render(
+    <>
+      <GradeMark grade="stop">2 mm short</GradeMark>
+      <GradeMark grade="question">past</GradeMark>
+      <GradeMark grade="good" />
+      <GradeMark grade="not judged" />
+    </>,
+  );
+  expect(screen.getByText('stop:', { exact: false })).toBeTruthy();
+  expect([...document.querySelectorAll('.shape')].map((e) => e.textContent)).toEqual(['■', '▲', '●', '○']);
+  expect(screen.getByText('not judged')).toBeTruthy();
+});
+
+it('because unfolds to words, formula, and values with their sources', () => {
+  render(
+    <BecauseThis
+      because={{
+        words: 'Stiffness falls.',
+        formula: 'L / D',
+        values: [{ name: 'L', value: '34 mm', source: 'measured by IK' }],
+      }}
+    />,
+  );
+  expect(screen.getByText('L / D')).toBeTruthy();
+  expect(screen.getByText('measured by IK')).toBeTruthy();
+  expect(document.querySelector('details')!.open).toBe(false);
+});
+
+it('judgements stand worst first', () => {
+  const j = (code: string, grade: 'good' | 'stop' | 'question' | 'not judged') => ({
+    code,
+    grade,
+    words: code,
+    because: { words: '', values: [] },
+  });
+  render(<Judgements list={[j('a', 'good'), j('b', 'not judged'), j('c', 'stop'), j('d', 'question')]} />);
+  expect(
+    [...document.querySelectorAll('.grade > span:last-child')].map((e) => e.lastChild!.textContent),
+  ).toEqual(['c', 'd', 'b', 'a']);
+});
+
+it('a caution defers to the machine maker, the site and trained people', () => {
+  render(<Caution>Door shut.</Caution>);
+  expect(screen.getByRole('note').textContent).toMatch(
+    /Door shut\. Follow the machine maker’s manual, the site’s rules and local law; trained people only/,
+  );
+});
+
+it('a row shows its unit beside the figure, and words where it is not known', () => {
+  render(
+    <>
+      <Row name="Length" unit="mm">
+        94.112
+      </Row>
+      <Row name="Runout">
+        <Unknown>not measured</Unknown>
+      </Row>
+    </>,
+  );
+  expect(screen.getByText('mm')).toBeTruthy();
+  expect(screen.getByText('not measured')).toBeTruthy();
+  expect(document.body.textContent).not.toMatch(/\b0\b/);
+});
+
+it('money comes from integer cents', () =>
+  expect([0, 5, 3150, 100_000].map(money)).toEqual(['0.00', '0.05', '31.50', '1000.00']));
+
+describe('the survival chart', () => {
+  const life = (times: [number, boolean][]): LifeSheet => {
+    const list = times.map(([minutes, failed]) => ({ minutes, failed }));
+    return {
+      item: { id: 1, code: 'EM8', words: 'x' },
+      material: { id: 1, code: 'C45', name: 'Steel' },
+      steps: kaplanMeier(list),
+      median: medianLife(list),
+      expectation: null,
+      endings: {},
+      lives: list.length,
+      reckoned: list.length,
+      records: list.map((l, i) => ({
+        edgeSetId: i,
+        mark: `E-${i}`,
+        minutes: l.minutes,
+        parts: 1,
+        lowerBound: false,
+        began: new Date(0),
+        ended: l.failed ? 'worn' : null,
+        endedAt: null,
+        counts: l.failed ? ('failure' as const) : ('censored' as const),
+        signs: [],
+        costCents: null,
+        note: null,
+        endedEntry: null,
+      })),
+    };
+  };
+  it('marks failures and the not failed apart, names its axes and itself', () => {
+    render(
+      <SurvivalChart
+        life={life([
+          [10, true],
+          [20, true],
+          [30, false],
+        ])}
+      />,
+    );
+    expect(screen.getByRole('img', { name: /Lives of EM8 in C45/ })).toBeTruthy();
+    expect(document.querySelectorAll('circle title')).toHaveLength(2);
+    expect(document.querySelectorAll('line title')).toHaveLength(1);
+    expect(screen.getByText('minutes in the cut')).toBeTruthy();
+    expect(screen.getByText('median')).toBeTruthy();
+  });
+  it('draws a single running life without a median and without a number that is none', () => {
+    const { container } = render(<SurvivalChart life={life([[5, false]])} />);
+    expect(screen.queryByText('median')).toBeNull();
+    expect(container.innerHTML).not.toMatch(/NaN|Infinity/);
+  });
+});

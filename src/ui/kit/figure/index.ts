@@ -1,0 +1,1 @@
+export { BecauseThis, Caution, GradeMark, Judgements, Row, Unknown } from './figure';

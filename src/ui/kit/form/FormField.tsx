@@ -1,0 +1,176 @@
+'use client';
+import Button from '@mui/material/Button';
+import InputBase from '@mui/material/InputBase';
+import NativeSelect from '@mui/material/NativeSelect';
+import { useId } from 'react';
+import { type Control, Controller } from 'react-hook-form';
+import { type Origin, ORIGINS } from '@/core/cutters';
+import type { LengthUnit } from '@/core/units';
+import { SearchField } from './SearchField';
+import { type FieldSpec, SEVERAL, type SubForm } from './toInput';
+
+/** Short enough for the narrow choice beside a figure. */
+const ORIGIN_SHORT: Record<Origin, string> = {
+  measured: 'measured',
+  maker: 'maker',
+  similar: 'similar',
+  guess: 'guess',
+};
+
+export type Texts = Record<string, string>;
+/** Dots in names would nest inside react-hook-form; the form's own names are flat. */
+export const key = (name: string) => name.replaceAll('.', '__');
+
+export function FormField({
+  spec,
+  control,
+  wrong,
+  unit,
+  onAdd,
+}: {
+  spec: FieldSpec;
+  control: Control<Texts>;
+  wrong?: string;
+  unit: LengthUnit;
+  onAdd: (form: SubForm) => void;
+}) {
+  const id = useId();
+  if (spec.kind === 'legend') return <div className="legend">{spec.label}</div>;
+  const help = spec.help || wrong ? `${id}-help` : undefined;
+  const figures = spec.kind === 'length' || spec.kind === 'number' || spec.kind === 'whole';
+  return (
+    <div className={spec.wide ? 'field wide' : 'field'}>
+      <label htmlFor={spec.kind === 'several' ? undefined : id} id={`${id}-label`}>
+        {spec.label}
+        {spec.kind === 'length' ? `, ${unit === 'mm' ? 'mm' : 'in'}` : ''}
+        {spec.optional ? ' (if known)' : ''}
+      </label>
+      <div className="pair">
+        <Controller
+          name={key(spec.name)}
+          control={control}
+          render={({ field: { ref, ...field } }) =>
+            spec.kind === 'search' ? (
+              <SearchField
+                id={id}
+                search={spec.search!}
+                value={field.value ?? ''}
+                onChange={field.onChange}
+                onPick={spec.onPick}
+                onBlur={field.onBlur}
+                inputRef={ref}
+                describedBy={help}
+                wrong={!!wrong}
+              />
+            ) : spec.kind === 'several' ? (
+              <Several id={id} spec={spec} value={field.value ?? ''} onChange={field.onChange} />
+            ) : spec.kind === 'choice' ? (
+              <NativeSelect
+                id={id}
+                inputRef={ref}
+                {...field}
+                value={field.value ?? ''}
+                error={!!wrong}
+                inputProps={{ 'aria-describedby': help, 'aria-invalid': !!wrong }}
+                disableUnderline
+              >
+                <option value="">choose</option>
+                {spec.options!.map(([value, words]) => (
+                  <option key={value} value={value}>
+                    {words}
+                  </option>
+                ))}
+              </NativeSelect>
+            ) : (
+              <InputBase
+                id={id}
+                inputRef={ref}
+                {...field}
+                value={field.value ?? ''}
+                error={!!wrong}
+                type={spec.kind === 'day' ? 'date' : spec.kind === 'moment' ? 'datetime-local' : 'text'}
+                inputProps={{
+                  inputMode: spec.kind === 'whole' ? 'numeric' : figures ? 'decimal' : undefined,
+                  className: figures ? 'fig' : undefined,
+                  'aria-describedby': help,
+                  'aria-invalid': !!wrong,
+                  autoComplete: 'off',
+                }}
+              />
+            )
+          }
+        />
+        {spec.origin && (
+          <Controller
+            name={key(spec.origin)}
+            control={control}
+            defaultValue="maker"
+            render={({ field: { ref, ...field } }) => (
+              <NativeSelect
+                inputRef={ref}
+                {...field}
+                value={field.value || 'maker'}
+                inputProps={{ 'aria-label': `Origin of ${spec.label}` }}
+                disableUnderline
+                style={{ width: 112, flex: 'none' }}
+              >
+                {ORIGINS.map((o) => (
+                  <option key={o} value={o}>
+                    {ORIGIN_SHORT[o]}
+                  </option>
+                ))}
+              </NativeSelect>
+            )}
+          />
+        )}
+      </div>
+      {spec.add && (
+        <Button variant="text" size="small" onClick={() => onAdd(spec.add!)}>
+          one more: {spec.add.title.toLowerCase()}
+        </Button>
+      )}
+      {wrong ? (
+        <div className="wrong" id={help}>
+          {wrong}
+        </div>
+      ) : spec.help ? (
+        <div className="soft small" id={help}>
+          {spec.help}
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+/** Several of a list, each ticked by itself. */
+function Several({
+  id,
+  spec,
+  value,
+  onChange,
+}: {
+  id: string;
+  spec: FieldSpec;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const chosen = value === '' ? [] : value.split(SEVERAL);
+  return (
+    <div className="picks" role="group" aria-labelledby={`${id}-label`}>
+      {spec.options!.map(([option, words]) => (
+        <label key={option}>
+          <input
+            type="checkbox"
+            checked={chosen.includes(option)}
+            onChange={(e) =>
+              onChange(
+                (e.target.checked ? [...chosen, option] : chosen.filter((c) => c !== option)).join(SEVERAL),
+              )
+            }
+          />{' '}
+          {words}
+        </label>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,142 @@
+'use client';
+import Button from '@mui/material/Button';
+import dayjs from 'dayjs';
+import timezone from 'dayjs/plugin/timezone';
+import utc from 'dayjs/plugin/utc';
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import type { ProblemDocument, Recorded } from '@/crib/door';
+import type { VerbAnswer, VerbInput, VerbName } from '@/crib/verbs';
+import { useSurroundings } from '@/ui/shell';
+import { FormField, key, type Texts } from './FormField';
+import { SendButton } from './SendButton';
+import { type FieldOf, type FieldSpec, problemOf, type SubForm, toInput } from './toInput';
+import { useSendOnce } from './useSendOnce';
+
+dayjs.extend(utc);
+dayjs.extend(timezone);
+
+/** What a verb answered, and the entry it is kept under. */
+type DoneOf<N extends VerbName> = VerbAnswer<N> & Recorded;
+type VerbFormProps<N extends VerbName> = {
+  verb: N;
+  /** Input that is not asked for. */
+  fixed?: Partial<VerbInput<N>> & { who?: string };
+  submit: string;
+  onDone?: (done: DoneOf<N>) => void;
+  said?: (done: DoneOf<N>) => string;
+  children?: ReactNode;
+  /** Offers 'when it happened', for what is entered later. */
+  when?: boolean;
+} & (
+  | { fields: readonly FieldOf<N>[]; shape?: undefined }
+  /** Fields of its own, which `shape` makes the verb's input of before it is sent. */
+  | { fields: readonly FieldSpec[]; shape: (input: Record<string, unknown>) => Record<string, unknown> }
+);
+
+/** A form for one verb: texts stay as typed, problems stand at their field, a pending button keeps its focus. */
+export function VerbForm<N extends VerbName>({
+  verb,
+  fields,
+  fixed,
+  submit,
+  shape,
+  onDone,
+  said,
+  children,
+  when,
+}: VerbFormProps<N>) {
+  const { perform, say, zone, unit: shownUnit } = useSurroundings();
+  // The unit is the one the form was opened in: swapping the display must not turn a typed 20 mm into 20 inches.
+  const [unit] = useState(shownUnit);
+  const router = useRouter();
+  const { once, pending } = useSendOnce();
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const [late, setLate] = useState(false);
+  const [adding, setAdding] = useState<SubForm | null>(null);
+  const all: FieldSpec[] = late
+    ? [...fields, { name: 'happenedAt', label: 'When it happened', kind: 'moment', wide: true }]
+    : [...fields];
+  const starts: Texts = Object.fromEntries(fields.map((f) => [key(f.name), f.start ?? '']));
+  const { control, handleSubmit, reset } = useForm<Texts>({ defaultValues: starts });
+
+  const send = async (values: Texts) => {
+    const texts = Object.fromEntries(
+      all.flatMap((f) => [
+        [f.name, values[key(f.name)]],
+        ...(f.origin ? [[f.origin, values[key(f.origin)]]] : []),
+      ]),
+    );
+    let typed: Record<string, unknown> = { ...toInput(all, texts, unit), ...fixed };
+    if (late && texts.happenedAt)
+      typed = { ...typed, happenedAt: dayjs.tz(texts.happenedAt, zone).toISOString() };
+    const answer = await once((formId) => {
+      const input = { ...typed, formId };
+      return perform(verb, shape ? shape(input) : input);
+    });
+    if (!answer) return;
+    if (!answer.ok) return setProblem(answer.problem);
+    setProblem(null);
+    reset(starts);
+    // The door answers in the verb's own words.
+    const done = answer.done as Recorded as DoneOf<N>;
+    say(said ? said(done) : 'done');
+    onDone?.(done);
+    router.refresh();
+  };
+
+  const parts = problem?.problems ?? [];
+  const shownAtField = new Set(all.map((f) => problemOf(f.name, parts)).filter(Boolean));
+  return (
+    <>
+      <form onSubmit={handleSubmit(send)} noValidate>
+        <div className="fields">
+          {all.map((f) => (
+            <FormField
+              key={f.name}
+              spec={f}
+              control={control}
+              wrong={problemOf(f.name, parts)}
+              unit={unit}
+              onAdd={setAdding}
+            />
+          ))}
+        </div>
+        {children}
+        {problem && (
+          <div className="ask stop" role="alert">
+            <strong>{problem.detail}.</strong>{' '}
+            {parts
+              .filter((p) => !shownAtField.has(p.detail) && p.detail !== problem.detail)
+              .map((p) => `${p.detail}. `)}
+            {problem.way_out}
+          </div>
+        )}
+        <div className="acts">
+          <SendButton type="submit" variant="contained" pending={pending}>
+            {pending ? 'Writing …' : submit}
+          </SendButton>
+          {when && !late && (
+            <Button variant="text" onClick={() => setLate(true)}>
+              not now, earlier
+            </Button>
+          )}
+        </div>
+      </form>
+      {adding && (
+        // Beside the form and not inside it: what was typed above stays while one more is added.
+        <section className="ask" aria-label={adding.title}>
+          <strong>{adding.title}: one more</strong>
+          <VerbForm
+            verb={adding.verb}
+            fields={adding.fields}
+            submit={adding.submit}
+            said={() => `${adding.title}: one more to choose from`}
+            onDone={() => setAdding(null)}
+          />
+        </section>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,36 @@
+import { type FieldSpec, problemOf, toInput } from './toInput';
+
+const fields: FieldSpec[] = [
+  { name: 'legend', label: 'x', kind: 'legend' },
+  { name: 'code', label: 'Code' },
+  { name: 'facts.DC.value', label: 'DC', kind: 'length', origin: 'facts.DC.origin' },
+  { name: 'facts.NOF.value', label: 'NOF', kind: 'number', origin: 'facts.NOF.origin' },
+];
+
+describe('toInput', () => {
+  it('leaves blanks out, with their origin: no value is not 0', () =>
+    expect(
+      toInput(fields, { code: ' EM8 ', 'facts.DC.value': ' ', 'facts.DC.origin': 'guess' }, 'mm'),
+    ).toEqual({ code: 'EM8' }));
+  it('nests by dots and sends lengths in the unit that is shown', () => {
+    const texts = { 'facts.DC.value': '0.5', 'facts.DC.origin': 'measured', 'facts.NOF.value': '4' };
+    expect(toInput(fields, texts, 'inch')).toEqual({
+      facts: { DC: { value: '0.5 in', origin: 'measured' }, NOF: { value: '4', origin: 'maker' } },
+    });
+    expect(toInput(fields, texts, 'mm')).toMatchObject({ facts: { DC: { value: '0.5' } } });
+  });
+  it('a unit that was typed stands', () =>
+    expect(toInput(fields, { 'facts.DC.value': '12 mm' }, 'inch')).toMatchObject({
+      facts: { DC: { value: '12 mm' } },
+    }));
+});
+
+it('a problem stands at its field, or at the fields below the part it names', () => {
+  const parts = [
+    { field: 'supply', detail: 'supply.orderCode is needed' },
+    { field: 'k', detail: 'k is too small' },
+  ];
+  expect(problemOf('k', parts)).toBe('k is too small');
+  expect(problemOf('supply.pack', parts)).toMatch(/orderCode/);
+  expect(problemOf('name', parts)).toBeUndefined();
+});

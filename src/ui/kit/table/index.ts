@@ -1,0 +1,1 @@
+export { PagedTable } from './PagedTable';

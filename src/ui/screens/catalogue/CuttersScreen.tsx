@@ -1,0 +1,175 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { ITEM_KINDS, type ItemKind, KINDS, type MissingFact } from '@/core/cutters';
+import { linkTo } from '@/core/links';
+import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/catalogue';
+import type { ShopView } from '@/crib/shop';
+import { PagedTable } from '@/ui/kit/table';
+import { SavedViews } from '@/ui/screens/common/SavedViews';
+import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
+import { useQuery } from '@/ui/screens/common/query';
+import { OF_CATALOGUE, questionOf } from '@/ui/screens/common/question';
+import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
+import { Ladder } from '@/ui/screens/secondlife';
+import { Middle } from '@/ui/shell';
+import { ItemTag } from './ItemTag';
+import { Missing } from './Missing';
+import { AddItemTag } from './addItems';
+import { useColumns } from './columns';
+
+const USUAL = ['code', 'words', 'dc', 'unused', 'inBuilds', 'places'];
+
+/** The catalogue with what the shelf has of it, a page at a time. */
+export function CuttersScreen({
+  view: ofServer,
+  one,
+  shop,
+  saved,
+  missing,
+}: {
+  view: Answered<CatalogueView>;
+  one: OneItemView;
+  shop: ShopView;
+  saved: SavedView[];
+  /** Facts that something booked waits for; null: not asked for. */
+  missing: MissingFact[] | null;
+}) {
+  const query = useQuery('cutters');
+  const router = useRouter();
+  const view = useAnswer('items', OF_CATALOGUE, ofServer);
+  const adding = query.get('new');
+  const open = query.get('open');
+  const refused = 'problem' in view ? view.problem : null;
+  const page: CatalogueView =
+    'problem' in view ? { lines: [], total: 0, more: false, next: null, previous: null } : view;
+  const asking = query.get('q') || query.get('kind') || query.get('place');
+  const shown = query.get('cols')?.split(',') ?? USUAL;
+  // Beside an open tag there is no room for what the tag says anyway.
+  const narrow = adding !== null || one.item !== null;
+  const to = (changes: Record<string, string | null>) =>
+    router.push(query.href({ after: null, before: null, ...changes }), { scroll: false });
+  const beside =
+    adding !== null && (ITEM_KINDS as readonly string[]).includes(adding) ? (
+      <AddItemTag
+        key={`${adding} ${query.get('like') ?? ''}`}
+        kind={adding as (typeof ITEM_KINDS)[number]}
+        shop={shop}
+      />
+    ) : one.item ? (
+      <ItemTag
+        key={one.item.code}
+        item={one.item}
+        noHolderTakes={one.noHolderTakes}
+        bodies={one.bodies}
+        pictures={one.pictures}
+        age={one.age}
+        shop={shop}
+      />
+    ) : null;
+  const columns = useColumns();
+  const empty = !asking && page.lines.length === 0 && !refused && !page.previous;
+  return (
+    <Middle beside={beside}>
+      <div className="head">
+        <div>
+          <h1>Cutters, holders and spares</h1>
+        </div>
+        <div className="acts">
+          <Button component={Link} href={query.href({ new: 'cutter', open: null })} scroll={false}>
+            Add a cutter
+          </Button>
+          <Button component={Link} href={query.href({ new: 'holder', open: null })} scroll={false}>
+            Add a holder
+          </Button>
+          <MoreKinds />
+        </div>
+      </div>
+      <nav className="views" aria-label="Of the catalogue">
+        <Link href={query.href({ show: null })} aria-current={query.get('show') ? undefined : 'true'}>
+          All of it
+        </Link>
+        <Link
+          href={query.href({ show: 'missing', new: null })}
+          aria-current={missing === null ? undefined : 'true'}
+        >
+          What is missing
+        </Link>
+        <Link
+          href={query.href({ show: 'ladder', new: null })}
+          aria-current={query.get('show') === 'ladder' ? 'true' : undefined}
+        >
+          Second lives
+        </Link>
+        <Link href="/choose">Choose by the cut</Link>
+        <Link href="/exchange">Lists in and out</Link>
+      </nav>
+      {query.get('show') === 'ladder' ? (
+        <Ladder ladder={shop.ladder} />
+      ) : missing !== null ? (
+        <Missing facts={missing} />
+      ) : empty ? (
+        <div className="empty">
+          Here stands every cutter and holder with its facts, each with where it came from, and how many are
+          left. <Link href={linkTo('cutters', { new: 'cutter' })}>Add the first cutter</Link>, or{' '}
+          <Link href="/exchange">bring a whole list in</Link>.
+        </div>
+      ) : (
+        <>
+          <div className="asking">
+            <AskWords label="Words to find, or DC 6..8, LCF>20" />
+            <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
+            <AskChoice label="Lies in" name="place" any="any place" options={placeOptions(shop)} />
+          </div>
+          <SavedViews saved={saved} />
+          {refused && (
+            <div className="ask stop" role="alert">
+              {refused}
+            </div>
+          )}
+          <PagedTable<CatalogueLine>
+            label="The catalogue"
+            columns={columns}
+            rows={page.lines}
+            idOf={(l) => l.code}
+            isOpen={(l) => l.code === open}
+            hrefOf={(l) => query.href({ open: l.code, new: null, do: null })}
+            sort={query.get('sort') ?? 'code'}
+            onSort={(sort) => to({ sort: sort === 'code' ? null : sort })}
+            shown={narrow && !query.get('cols') ? shown.filter((c) => c !== 'inBuilds') : shown}
+            onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
+            total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
+            next={page.next && query.href({ after: page.next, before: null })}
+            previous={page.previous && query.href({ before: page.previous, after: null })}
+            exportHref={(format) => `/api/v1/items.${format}?${questionOf(query.all(), OF_CATALOGUE, false)}`}
+            empty="Nothing answers to this. Fewer words, or another range?"
+          />
+        </>
+      )}
+    </Middle>
+  );
+}
+
+/** The kinds beside cutters and holders, chosen from a list. */
+function MoreKinds() {
+  const query = useQuery('cutters');
+  const router = useRouter();
+  return (
+    <select
+      aria-label="Add something else"
+      className="plain"
+      value=""
+      onChange={(e) =>
+        router.push(query.href({ new: e.target.value as ItemKind, open: null }), { scroll: false })
+      }
+    >
+      <option value="">Add something else</option>
+      {ITEM_KINDS.filter((k) => k !== 'cutter' && k !== 'holder').map((k) => (
+        <option key={k} value={k}>
+          {KINDS[k].words}
+        </option>
+      ))}
+    </select>
+  );
+}

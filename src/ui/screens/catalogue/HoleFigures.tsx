@@ -1,0 +1,165 @@
+'use client';
+import { useState } from 'react';
+import {
+  classesLeft,
+  familySpec,
+  formingHole,
+  readThread,
+  reamerLimits,
+  reamerState,
+  tapDrill,
+  threadPercent,
+} from '@/core/cutters';
+import { parseDiameter } from '@/core/units';
+import type { ItemLine } from '@/crib/catalogue';
+import { BecauseThis, Row, Unknown } from '@/ui/kit/figure';
+import { useLengths } from '@/ui/shell';
+
+/** What a reamer or a tap is for: the limits it must lie in, the hole before it. */
+export function HoleFigures({ item }: { item: ItemLine }) {
+  const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
+  const work = item.family === null ? undefined : familySpec(item.family).hole;
+  if (work === 'reams')
+    return (
+      <ReamerFigures
+        nominal={item.cutter!.DC}
+        cls={text('TCHA')}
+        measured={item.facts.find((f) => f.symbol === 'DCM')?.value ?? null}
+      />
+    );
+  if (work === 'taps' && text('TDZ'))
+    return (
+      <TapFigures
+        thread={text('TDZ')!}
+        by={text('TAPPING') === 'forming' ? 'forming' : 'cutting'}
+        said={text('TAPPING') !== null}
+      />
+    );
+  return null;
+}
+
+function ReamerFigures({
+  nominal,
+  cls,
+  measured,
+}: {
+  nominal: number;
+  cls: string | null;
+  measured: number | null;
+}) {
+  const { show, unitWord } = useLengths();
+  const limits = cls === null ? null : reamerLimits(nominal, cls);
+  if (!limits)
+    return (
+      <>
+        <h2>Its hole</h2>
+        <p className="soft small">
+          The hole’s class (TCHA, such as H7) is not known: no limits can be given.
+        </p>
+      </>
+    );
+  const state = measured === null ? null : reamerState(limits, measured);
+  const left = measured === null ? [] : classesLeft(nominal, measured).filter((x) => x.cls.startsWith('H'));
+  return (
+    <>
+      <h2>Its hole, {cls}</h2>
+      <div className="rows">
+        <Row name="Hole" unit={unitWord}>
+          {show(limits.lower)} to {show(limits.upper)}
+        </Row>
+        <Row name="Reamer when new" note="smallest to largest" unit={unitWord}>
+          {show(limits.smallest)} to {show(limits.largest)}
+        </Row>
+        <Row name="Measured" unit={measured === null ? undefined : unitWord} note={state ?? undefined}>
+          {measured === null ? <Unknown>not measured</Unknown> : show(measured)}
+        </Row>
+        {measured !== null && (
+          <Row name="Still makes" note="finest first">
+            {left.length ? left.map((x) => x.cls).join(', ') : 'no H class here'}
+          </Row>
+        )}
+      </div>
+      <BecauseThis
+        because={{
+          words:
+            'ISO 522 and DIN 1420: 15 % and 35 % of the tolerance, rounded up to whole micrometres; worn out below the hole’s lower limit.',
+          formula: 'largest = upper − 15 % · IT; smallest = largest − 35 % · IT',
+          values: [{ name: 'IT', value: `${limits.it} µm` }],
+        }}
+      />
+    </>
+  );
+}
+
+function TapFigures({
+  thread: text,
+  by,
+  said,
+}: {
+  thread: string;
+  by: 'cutting' | 'forming';
+  said: boolean;
+}) {
+  const { show, unit, unitWord } = useLengths();
+  const [hole, setHole] = useState('');
+  const thread = readThread(text);
+  if (!thread) return null;
+  const drill = tapDrill(thread, by);
+  const tried = parseDiameter(hole, unit);
+  return (
+    <>
+      <h2>The hole before it</h2>
+      <div className="rows">
+        <Row name={by === 'forming' ? 'Hole for forming' : 'Drill'} note={drill.words} unit={unitWord} big>
+          {show(drill.drill, 2)}
+        </Row>
+        {drill.percent !== null && (
+          <Row name="Thread" note="of 3/4 H">
+            {Math.round(drill.percent)} %
+          </Row>
+        )}
+        <div>
+          <span className="k">
+            <label>
+              With a drill of{' '}
+              <input
+                className="plain fig"
+                style={{ width: 70 }}
+                value={hole}
+                onChange={(e) => setHole(e.target.value)}
+              />
+            </label>
+          </span>
+          <span className="v fig">
+            {tried ? (
+              by === 'forming' ? (
+                `${show(tried.mm - formingHole(thread), 2)} from the forming hole`
+              ) : (
+                `${Math.round(threadPercent(thread, tried.mm))} %`
+              )
+            ) : (
+              <Unknown>—</Unknown>
+            )}
+          </span>
+        </div>
+      </div>
+      {!said && <p className="soft small">Whether it cuts or forms is not known: taken as cutting.</p>}
+      {by === 'forming' && (
+        <div className="ask">
+          <strong>Forming tap.</strong> The drill of a cutting tap is too small for it and breaks it.
+        </div>
+      )}
+      <BecauseThis
+        because={{
+          words:
+            'Thread percentage by the charts, where 100 % is 3/4 H; the 5/8 H school gives larger figures.',
+          formula: by === 'forming' ? 'd = D − 0.0068 · 65 · P' : '% = 100 (D − d) / (1.299 P)',
+          values: [
+            { name: 'D', value: `${show(thread.major)} ${unitWord}` },
+            { name: 'P', value: `${show(thread.pitch)} ${unitWord}` },
+          ],
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,141 @@
+'use client';
+import { factsOf, KINDS, questionCutter } from '@/core/cutters';
+import { coatingNow, rungsFor } from '@/core/life';
+import type { ItemLine, OneItemView } from '@/crib/catalogue';
+import type { ShopView } from '@/crib/shop';
+import { type FieldOf, VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { CutterDrawing } from '@/ui/rack';
+import { useQuery } from '@/ui/screens/common/query';
+import { SET_UP } from '@/ui/screens/common/setUp';
+import { FloorFigures } from './FloorFigures';
+import { HoleFigures } from './HoleFigures';
+import { Age, Counts, Facts, Supply, Versions } from './ItemFacts';
+import { ItemMoves } from './ItemMoves';
+import { Pictures } from './Pictures';
+import { Seats } from './Seats';
+import { StandingForms } from './StandingForms';
+import { gradeSpecs } from './TakeBack';
+import { factFields, priceInCents, supplyFields } from './addItems';
+
+/** One item: its drawing, counts, facts with their origins, what follows from them, and what can be done with it. */
+export function ItemTag({
+  item,
+  noHolderTakes,
+  bodies,
+  pictures,
+  age,
+  shop,
+}: {
+  item: ItemLine;
+  noHolderTakes: string | null;
+  bodies: OneItemView['bodies'];
+  pictures: OneItemView['pictures'];
+  age: OneItemView['age'];
+  shop: ShopView;
+}) {
+  const query = useQuery('cutters');
+  const act = query.get('do');
+  const toGrade = item.pieces.filter((p) => p.endedEntryId && !p.grade);
+  const grades = openGrades(item, shop);
+  const questions = item.cutter ? questionCutter(item.cutter) : [];
+  return (
+    <Tag
+      over={KINDS[item.kind].words}
+      number={item.code}
+      words={`${item.words}${item.maker ? `, ${item.maker}` : ''}`}
+      closeHref={query.href({ open: null, do: null })}
+    >
+      {item.cutter && <CutterDrawing cutter={item.cutter} />}
+      {item.standing && item.standing.standing !== 'approved' && (
+        <div className={item.standing.standing === 'rejected' ? 'ask stop' : 'ask'}>
+          <strong>{STANDING[item.standing.standing]}</strong> {item.standing.reason}
+        </div>
+      )}
+      {(questions.length > 0 || noHolderTakes) && (
+        <div className="ask">
+          <strong>In question.</strong>{' '}
+          {questions.map((q) => `${q.field} ${q.value}: ${q.words} (usually within ${q.limit}). `)}
+          {noHolderTakes && `${noHolderTakes}.`}
+        </div>
+      )}
+      <Versions item={item} />
+      <Counts item={item} />
+      {age && <Age age={age} collet={item.kind === 'collet'} />}
+      <ItemMoves item={item} shop={shop} grades={grades} />
+      {act === 'facts' && (
+        <>
+          <h2>State facts anew</h2>
+          <VerbForm
+            verb="stateFacts"
+            fixed={{ item: item.code }}
+            submit="State"
+            fields={[
+              ...factFields(factsOf(item.kind, item.family)),
+              ...(item.cutter ? lifeFields(shop) : []),
+              ...supplyFields(shop),
+            ]}
+            shape={priceInCents}
+            said={() => `facts of ${item.code} stated`}
+          />
+        </>
+      )}
+      {act === 'standing' && <StandingForms item={item} />}
+      {toGrade.length > 0 && <h2>To grade</h2>}
+      {toGrade.map((p) => (
+        <div key={p.mark}>
+          <strong className="fig">{p.mark}</strong> in {p.place}: where may it be used next?
+          <VerbForm
+            verb="gradePiece"
+            fixed={{ piece: p.mark }}
+            submit="Grade"
+            fields={gradeSpecs(openGrades(item, shop, p), false)}
+            said={(d) => `${p.mark} graded: ${d.grade}`}
+          />
+        </div>
+      ))}
+      <Seats item={item} bodies={bodies} shop={shop} />
+      <HoleFigures item={item} />
+      <Facts item={item} />
+      {item.cutter && (
+        <FloorFigures key={item.code} cutter={item.cutter} centreCutting={item.centreCutting} />
+      )}
+      <Supply item={item} />
+      <Pictures code={item.code} marks={item.pieces.map((p) => p.mark)} pictures={pictures} />
+    </Tag>
+  );
+}
+
+/** Rungs of the ladder that coating and substrate allow: of the item, or of one piece as it is now. */
+export const openGrades = (item: ItemLine, shop: ShopView, piece: ItemLine['pieces'][number] | null = null) =>
+  rungsFor(shop.ladder, {
+    coating: coatingNow(item.facts.find((f) => f.symbol === 'COATING')?.text ?? null, piece),
+    substrate: item.substrate,
+  })
+    .filter((r) => r.not === null)
+    .map((r) => [r.rung.name, r.rung.name] as const);
+
+const STANDING = {
+  approved: 'Approved.',
+  trial: 'On trial.',
+  discontinued: 'No longer made.',
+  rejected: 'Not to be used here.',
+} as const;
+
+const lifeFields = (shop: ShopView): FieldOf<'addItem' | 'stateFacts'>[] => [
+  {
+    name: 'assumedLife.minutes',
+    label: 'Assumed life, minutes in the cut',
+    kind: 'number',
+    origin: 'assumedLife.origin',
+    wide: true,
+  },
+  {
+    name: 'assumedLife.material',
+    label: 'in material',
+    kind: 'choice',
+    options: shop.materials.map((m) => [m.code, m.name] as const),
+    optional: true,
+    add: SET_UP.material,
+  },
+];

@@ -1,0 +1,103 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { PictureLine } from '@/crib/catalogue';
+import type { ProblemDocument } from '@/crib/door';
+import { base64, FileButton, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useSurroundings, useTimes } from '@/ui/shell';
+
+const SHOWS = ['the cutter', 'worn edge', 'chipped corner', 'chip', 'finish left', 'something else'] as const;
+
+/** Pictures of an item and its pieces; a phone's camera opens from the same button. */
+export function Pictures({
+  code,
+  marks,
+  pictures,
+}: {
+  code: string;
+  marks: string[];
+  pictures: PictureLine[];
+}) {
+  const { who, say } = useSurroundings();
+  const { day } = useTimes();
+  const router = useRouter();
+  const [of, setOf] = useState('');
+  const [shows, setShows] = useState<string>(SHOWS[0]);
+  const { once, pending: busy } = useSendOnce();
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const send = async (file: File) => {
+    const content = await base64(file);
+    const answer = await once((formId) =>
+      post<{ shows: string }>('/api/v1/pictures', {
+        ...(of ? { piece: of } : { item: code }),
+        shows,
+        content,
+        who,
+        formId,
+      }),
+    );
+    if (!answer) return;
+    setProblem(answer.ok ? null : answer.problem);
+    if (!answer.ok) return;
+    say(`picture of ${of || code} kept`);
+    router.refresh();
+  };
+  return (
+    <>
+      <h2>Pictures</h2>
+      {pictures.length > 0 && (
+        <div className="pictures">
+          {pictures.map((p) => (
+            <figure key={p.entryId}>
+              <a href={`/api/v1/pictures/${p.entryId}`} target="_blank" rel="noreferrer">
+                {/* Kept pictures are small already and come from this server alone. */}
+                {/* eslint-disable-next-line @next/next/no-img-element */}
+                <img src={`/api/v1/pictures/${p.entryId}/small`} alt={`${p.mark ?? code}: ${p.shows}`} />
+              </a>
+              <figcaption className="small soft">
+                {p.shows}
+                {p.mark ? `, ${p.mark}` : ''}, {day(p.happenedAt)}, {p.who}{' '}
+                <EntryBack entry={p.entryId} what={`the picture ${p.shows}`} />
+              </figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
+      <div className="acts" style={{ alignItems: 'center' }}>
+        <select
+          className="plain"
+          aria-label="What it shows"
+          value={shows}
+          onChange={(e) => setShows(e.target.value)}
+        >
+          {SHOWS.map((s) => (
+            <option key={s}>{s}</option>
+          ))}
+        </select>
+        {marks.length > 0 && (
+          <select
+            className="plain"
+            aria-label="Of which piece"
+            value={of}
+            onChange={(e) => setOf(e.target.value)}
+          >
+            <option value="">of the item</option>
+            {marks.map((m) => (
+              <option key={m}>{m}</option>
+            ))}
+          </select>
+        )}
+        <FileButton
+          words={busy ? 'Keeping …' : 'Take or choose a picture'}
+          label="A picture"
+          accept="image/jpeg,image/png,image/webp"
+          camera
+          busy={busy}
+          onFile={(file) => void send(file)}
+        />
+      </div>
+      <ProblemNote problem={problem} />
+    </>
+  );
+}

@@ -1,0 +1,127 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { SIGNS } from '@/core/life';
+import { inCrib } from '@/core/stock';
+import type { ItemLine } from '@/crib/catalogue';
+import type { ProblemDocument } from '@/crib/door';
+import type { ShopView } from '@/crib/shop';
+import { base64, type FieldSpec, FileButton, post, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
+import { useSurroundings } from '@/ui/shell';
+import { thingInput } from './things';
+
+export const cribPlaces = (shop: ShopView) =>
+  shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);
+
+/** What a used cutter is graded by: where it may be used next, what is still good, what was seen. */
+export const gradeSpecs = (
+  grades: readonly (readonly [string, string])[],
+  optional: boolean,
+): FieldSpec<'grade' | 'goodFrom' | 'goodTo' | 'goodZone' | 'signs'>[] => [
+  {
+    name: 'grade',
+    label: optional ? 'If used: good for' : 'Good for',
+    kind: 'choice',
+    options: grades,
+    optional,
+  },
+  { name: 'goodFrom', label: 'Flute good from, above the tip', kind: 'length', optional: true },
+  { name: 'goodTo', label: 'Flute good up to', kind: 'length', optional: true },
+  { name: 'goodZone', label: 'In words', optional: true },
+  {
+    name: 'signs',
+    label: 'Signs seen',
+    kind: 'several',
+    options: SIGNS.map((s) => [s, s] as const),
+    wide: true,
+    optional: true,
+  },
+];
+
+/** Back into the crib: unused again, or graded, with what was seen and a picture of the edge. */
+export function TakeBack({
+  item,
+  shop,
+  grades,
+  from,
+  quantity,
+  onto,
+}: {
+  item: ItemLine;
+  shop: ShopView;
+  grades: readonly (readonly [string, string])[];
+  from: FieldSpec;
+  quantity: FieldSpec;
+  onto: string;
+}) {
+  const { who, say } = useSurroundings();
+  const router = useRouter();
+  const [picture, setPicture] = useState<File | null>(null);
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const { once } = useSendOnce();
+  const cutter = item.kind === 'cutter';
+  /** The picture goes to the mark that came back; where it fails the return stands, and it can be sent again below. */
+  const keep = async (marks: readonly string[]) => {
+    if (!picture) return;
+    const content = await base64(picture);
+    const answer = await once((formId) =>
+      post('/api/v1/pictures', {
+        ...(marks[0] ? { piece: marks[0] } : { item: item.code }),
+        shows: 'worn edge',
+        content,
+        who,
+        formId,
+      }),
+    );
+    if (!answer) return;
+    setProblem(answer.ok ? null : answer.problem);
+    if (!answer.ok) return;
+    say(`${marks[0] ?? item.code} is back, its picture kept`);
+    setPicture(null);
+    router.refresh();
+  };
+  return (
+    <>
+      <VerbForm
+        verb="returnStock"
+        fixed={{ item: item.code }}
+        submit="Take back"
+        shape={thingInput}
+        fields={[
+          from,
+          quantity,
+          { name: 'to', label: 'Onto', kind: 'choice', options: cribPlaces(shop), start: onto },
+          ...(cutter
+            ? ([
+                {
+                  name: 'used',
+                  label: 'Was it used?',
+                  kind: 'choice',
+                  options: [
+                    ['no', 'no, as new'],
+                    ['yes', 'yes'],
+                  ],
+                },
+                ...gradeSpecs(grades, true),
+              ] satisfies FieldSpec[])
+            : []),
+        ]}
+        said={(d) => `${d.what} back to ${d.to}`}
+        onDone={(d) => void keep(d.marks)}
+      >
+        {cutter && (
+          <div className="acts" style={{ alignItems: 'center' }}>
+            <FileButton
+              words={picture ? `Picture: ${picture.name}` : 'Picture of a used edge'}
+              label="A picture of the edge"
+              accept="image/jpeg,image/png,image/webp"
+              camera
+              onFile={setPicture}
+            />
+          </div>
+        )}
+      </VerbForm>
+      <ProblemNote problem={problem} />
+    </>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { type ChoosingRules, REASONS } from '@/core/choosing';
+import { linkTo } from '@/core/links';
+import type { ChooseView } from '@/crib/choosing';
+import { useQuery } from '@/ui/screens/common/query';
+import { Middle } from '@/ui/shell';
+import { CutTag } from './CutTag';
+import { RulesTag } from './RulesTag';
+
+/** Describing a cut, and the cutters that do it: on hand first, with reasons; those that fail, by how much. */
+export function ChooseScreen({
+  view,
+  rules,
+  problem,
+}: {
+  view: ChooseView | null;
+  rules: ChoosingRules;
+  problem: string | null;
+}) {
+  const query = useQuery('choose');
+  return (
+    <Middle beside={query.get('show') === 'rules' ? <RulesTag rules={rules} /> : <CutTag />}>
+      <div className="head">
+        <div>
+          <h1>Choose by the cut</h1>
+          <div className="soft">Say what the drawing asks for; what is on the shelf comes first.</div>
+        </div>
+        <div className="acts">
+          <Button
+            component={Link}
+            href={query.href({ show: query.get('show') === 'rules' ? null : 'rules' })}
+            scroll={false}
+          >
+            {query.get('show') === 'rules' ? 'Back to the cut' : 'How it is ranked'}
+          </Button>
+        </div>
+      </div>
+      {problem && (
+        <div className="ask stop" role="alert">
+          {problem}
+        </div>
+      )}
+      {!view && !problem && (
+        <div className="empty">
+          A wall 10 mm deep asks for 10 mm of reach; an inside corner of 4 mm for a cutter of at most 8.
+          Describe the cut beside, and every cutter says whether it can, or by how much it can’t.
+        </div>
+      )}
+      {view?.kit && <Kit view={view} />}
+      {view && <Fitting view={view} />}
+      {view && view.rejected.length > 0 && <Rejected view={view} />}
+    </Middle>
+  );
+}
+
+const AVAILABLE = {
+  'on hand': '● on hand',
+  graded: '◐ graded',
+  built: '◆ built',
+  'to buy': '○ to buy',
+} as const;
+
+function Fitting({ view }: { view: ChooseView }) {
+  const to = (code: string) => linkTo('cutters', { open: code });
+  if (!view.fit.length)
+    return (
+      <>
+        <h2>None fits</h2>
+        <p>The nearest misses stand below, each with by how much.</p>
+      </>
+    );
+  return (
+    <>
+      <h2>Fits</h2>
+      <table className="list">
+        <thead>
+          <tr>
+            <th>Where</th>
+            <th>Cutter</th>
+            <th>Speaks for it</th>
+            <th className="num">Points</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.fit.map((c) => (
+            <tr key={c.code}>
+              <td style={{ whiteSpace: 'nowrap' }}>
+                {AVAILABLE[c.availability]}
+                {c.take.length > 0 && <div className="soft small fig">{c.take.slice(0, 3).join(' ')}</div>}
+              </td>
+              <td>
+                <Link className="fig" href={to(c.code)}>
+                  {c.code}
+                </Link>
+                <div className="soft small">{c.words}</div>
+                {c.open.length > 0 && (
+                  <div className="small">
+                    <strong>▲ not judged:</strong> {c.open.join(', ')}
+                  </div>
+                )}
+              </td>
+              <td className="small">
+                {c.reasons.map((r) => (
+                  <div key={r.reason} title={REASONS[r.reason]}>
+                    {r.words} <span className="soft fig">+{r.points}</span>
+                  </div>
+                ))}
+              </td>
+              <td className="num fig">{Math.round(c.score * 10) / 10}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Rejected({ view }: { view: ChooseView }) {
+  return (
+    <>
+      <h2>Can’t</h2>
+      <table className="list">
+        <tbody>
+          {view.rejected.map((c) => (
+            <tr key={c.code}>
+              <td>
+                <Link className="fig" href={linkTo('cutters', { open: c.code })}>
+                  {c.code}
+                </Link>
+                <div className="soft small">{c.words}</div>
+              </td>
+              <td>■ {c.fails.join('; ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {view.rejectedMore > 0 && <p className="soft small">and {view.rejectedMore} more</p>}
+      {view.notLookedAt && (
+        <p className="soft small">
+          Judged were those nearest to the size that is asked for, what lies on the shelf first. Others of
+          these families are further off: say more of the cut to be led to them.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Kit({ view }: { view: ChooseView }) {
+  return (
+    <>
+      <h2>The kit for it</h2>
+      <table className="list">
+        <thead>
+          <tr>
+            <th>Step</th>
+            <th>Wanted</th>
+            <th>Here</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.kit!.map((s, i) => (
+            <tr key={`${s.step} ${i}`}>
+              <td>{s.step}</td>
+              <td>
+                {s.wanted}
+                <div className="soft small">{s.because}</div>
+              </td>
+              <td>
+                {s.missing ? (
+                  <strong style={{ color: 'var(--rust)' }}>
+                    ■ missing{s.choices.length ? `: buy ${s.choices[0]!.code}` : ''}
+                  </strong>
+                ) : (
+                  s.choices.slice(0, 3).map((c) => (
+                    <div key={c.code}>
+                      <Link className="fig" href={linkTo('cutters', { open: c.code })}>
+                        {c.code}
+                      </Link>{' '}
+                      <span className="soft small">{AVAILABLE[c.availability]}</span>
+                    </div>
+                  ))
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import { ITEM_KINDS, KINDS } from '@/core/cutters';
+import { inCrib } from '@/core/stock';
+import type { ShopView } from '@/crib/shop';
+import { useLengths } from '@/ui/shell';
+import { useQuery } from './query';
+
+/** What is looked for in words and ranges. The address follows the hand at once, the lines a moment later. */
+export function AskWords({ label, hint }: { label: string; hint?: string }) {
+  const query = useQuery<'cutters' | 'places'>('cutters');
+  const { unit } = useLengths();
+  const inAddress = query.get('q') ?? '';
+  const [words, setWords] = useState(inAddress);
+  // What this field put into the address comes back from it a moment later, when somebody may have typed on.
+  const own = useRef<string[]>([]);
+  useEffect(() => {
+    const at = own.current.indexOf(inAddress);
+    if (at >= 0) own.current = own.current.slice(at + 1);
+    else {
+      own.current = [];
+      setWords(inAddress);
+    }
+  }, [inAddress]);
+  const ask = (typed: string) => {
+    setWords(typed);
+    own.current.push(typed);
+    history.replaceState(
+      null,
+      '',
+      query.href({
+        q: typed || null,
+        unit: unit === 'inch' && typed ? 'inch' : null,
+        after: null,
+        before: null,
+      }),
+    );
+  };
+  return (
+    <label>
+      {label}{' '}
+      <input value={words} placeholder={hint} onChange={(e) => ask(e.target.value)} className="plain" />
+    </label>
+  );
+}
+
+/** One choice that narrows the question; the first option is 'whatever'. */
+export function AskChoice({
+  label,
+  name,
+  any,
+  options,
+}: {
+  label: string;
+  name: 'kind' | 'place' | 'lies' | 'owner';
+  any: string;
+  options: readonly (readonly [value: string, words: string])[];
+}) {
+  const query = useQuery('places');
+  const router = useRouter();
+  return (
+    <label>
+      {label}{' '}
+      <select
+        className="plain"
+        value={query.get(name) ?? ''}
+        onChange={(e) =>
+          router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), {
+            scroll: false,
+          })
+        }
+      >
+        <option value="">{any}</option>
+        {options.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+export const KIND_OPTIONS = ITEM_KINDS.map((k) => [k, KINDS[k].plural] as const);
+/** Places in the crib, to look in. */
+export const placeOptions = (shop: ShopView) =>
+  shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);

@@ -1,0 +1,75 @@
+'use client';
+import type { CutterSource } from '@/crib/assemblies';
+import type { CatalogueView } from '@/crib/catalogue';
+import type { StockLine, StockView, TakeableView, TakeSource } from '@/crib/stock';
+import type { FieldSpec, Found } from '@/ui/kit/form';
+
+type Search = NonNullable<FieldSpec['search']>;
+
+/** Asks a view of the API while somebody types; throws where it can't answer, since that is not 'nothing found'. */
+const asking =
+  <View>(
+    path: string,
+    fixed: Record<string, string>,
+    read: (view: View) => { found: Found[]; more: boolean },
+  ): Search =>
+  async (words, signal) => {
+    const answer = await fetch(`/api/v1/${path}?${new URLSearchParams({ ...fixed, q: words })}`, { signal });
+    if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
+    return read((await answer.json()) as View);
+  };
+
+/** What can be taken, as a field shows it; `of` is the whole of it. */
+export interface FoundSource extends Found {
+  of: TakeSource;
+}
+export const foundSource = (source: TakeSource): FoundSource => ({
+  value: source.value,
+  title: `${source.item}: ${source.take}`,
+  words: source.words,
+  caution: source.caution,
+  of: source,
+});
+/** What can be taken for a build and answers to the words; what is like an item stands first. */
+export const takeables = (what: 'cutter' | 'holder', like?: string): Search =>
+  asking<TakeableView>('takeable', { what, ...(like ? { like } : {}) }, (view) => ({
+    found: view.sources.map(foundSource),
+    more: view.more,
+  }));
+
+/** Items of the catalogue by code or words. */
+export const items: Search = asking<CatalogueView>('items', { limit: '24' }, (view) => ({
+  found: view.lines.map((l) => ({ value: l.code, title: l.code, words: l.words })),
+  more: view.next !== null,
+}));
+
+/** Inserts that lie in the crib, each parcel by itself: its value is the input that takes it. */
+export const inserts: Search = asking<StockView>('stock', { kind: 'insert', limit: '24' }, (view) => ({
+  found: view.lines.map((l) => ({
+    value: JSON.stringify(parcelInput(l)),
+    title: `${l.item}: ${l.quantity} at ${l.place}`,
+    words: [
+      l.words,
+      l.lot && `lot ${l.lot}`,
+      l.owner && `${l.owner}’s until used`,
+      l.edgesLeft !== null && `${l.edgesLeft} edges left each`,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  })),
+  more: view.next !== null,
+}));
+const parcelInput = (l: StockLine) => ({
+  item: l.item,
+  from: l.place,
+  ...(l.lot ? { lot: l.lot } : {}),
+  ...(l.owner ? { supplier: l.owner } : {}),
+  ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
+});
+
+/** 'EM8|CAB1-A' is stock at a place, 'E-0012' a marked piece. */
+export const sourceOf = (value: string): CutterSource => {
+  // A place's code has no bar; an item's may have one.
+  const bar = value.lastIndexOf('|');
+  return bar < 0 ? { piece: value } : { item: value.slice(0, bar), place: value.slice(bar + 1) };
+};

@@ -1,0 +1,1 @@
+export { Consigned } from './Consigned';

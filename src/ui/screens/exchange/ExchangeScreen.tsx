@@ -1,0 +1,184 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import type { ProblemDocument } from '@/crib/door';
+import type { ExchangeView, Preview } from '@/crib/exchange';
+import { base64, FileButton, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { Middle, useSurroundings, useTimes } from '@/ui/shell';
+import { Outcome } from './Outcome';
+import { type Chosen, Unknown } from './UnknownColumn';
+
+/** Lists in and out: what would change is shown before anything does, then it is all or nothing. */
+export function ExchangeScreen({ view }: { view: ExchangeView }) {
+  const { who, say } = useSurroundings();
+  const { moment } = useTimes();
+  const router = useRouter();
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const [mapping, setMapping] = useState<Record<string, string | null>>({});
+  const [problem, setProblem] = useState<ProblemDocument | null>(null);
+  const [busy, setBusy] = useState<string | null>(null);
+  const { once } = useSendOnce();
+  const cancel = useRef<AbortController | null>(null);
+
+  const look = async (list: Chosen, map: Record<string, string | null>) => {
+    setBusy('Reading the list …');
+    setProblem(null);
+    cancel.current = new AbortController();
+    const answer = await post<Preview>(
+      '/api/v1/items/import-preview',
+      { content: list.content, mapping: map },
+      cancel.current.signal,
+    );
+    const stopped = cancel.current.signal.aborted;
+    setBusy(null);
+    if (stopped) return;
+    if (answer.ok) setPreview(answer.value);
+    else {
+      setPreview(null);
+      setProblem(answer.problem);
+    }
+  };
+  const choose = async (file: File) => {
+    const list = { name: file.name, content: await base64(file) };
+    setChosen(list);
+    setPreview(null);
+    await look(list, mapping);
+  };
+  const say_ = (header: string, meaning: string) => {
+    const next = { ...mapping, [header]: meaning === '-' ? null : meaning };
+    setMapping(next);
+    if (chosen && meaning) void look(chosen, next);
+  };
+  const accept = async () => {
+    if (!chosen || !preview) return;
+    setBusy('Bringing it in …');
+    const answer = await once((formId) =>
+      post<{ added: number; changed: number }>('/api/v1/items/imported', {
+        ...chosen,
+        mapping,
+        accepted: preview.digest,
+        formId,
+        who,
+      }),
+    );
+    setBusy(null);
+    if (!answer) return;
+    if (!answer.ok) return setProblem(answer.problem);
+    setProblem(null);
+    setPreview(null);
+    setChosen(null);
+    say(`${answer.value.added} new and ${answer.value.changed} changed from ${chosen.name}`);
+    router.refresh();
+  };
+  return (
+    <Middle>
+      <div className="head">
+        <div>
+          <h1>Lists in and out</h1>
+          <div className="soft">
+            CSV, XLSX or JSON, with ISO 13399 symbols as headers.{' '}
+            <Link href="/cutters">Back to the catalogue</Link>
+          </div>
+        </div>
+      </div>
+      <h2>Out</h2>
+      <p>
+        The whole catalogue as{' '}
+        {(['csv', 'xlsx', 'json'] as const).map((f, i) => (
+          <span key={f}>
+            {i > 0 && ', '}
+            <a href={`/api/v1/items.${f}`} download>
+              {f.toUpperCase()}
+            </a>
+          </span>
+        ))}
+        . What is found in the catalogue goes out by the same words: look for something there first.
+      </p>
+      <h2>In</h2>
+      <p className="soft small">
+        Nothing reaches the catalogue until you accept what is shown. A cell left blank changes nothing.
+      </p>
+      <div className="acts" style={{ alignItems: 'center' }}>
+        <FileButton
+          words="Choose a list"
+          label="A list to bring in"
+          accept=".csv,.txt,.xlsx,.json"
+          main
+          busy={busy !== null}
+          onFile={(file) => void choose(file)}
+        />
+        {chosen && <strong>{chosen.name}</strong>}
+        {busy && (
+          <span role="status">
+            {busy}{' '}
+            {busy.startsWith('Reading') && (
+              <button type="button" className="link" onClick={() => cancel.current?.abort()}>
+                stop
+              </button>
+            )}
+          </span>
+        )}
+      </div>
+      <ProblemNote problem={problem} />
+      {preview && (
+        <>
+          {preview.unknown.length > 0 && <Unknown headers={preview.unknown} mapping={mapping} onSay={say_} />}
+          <Outcome preview={preview} />
+          <div className="acts">
+            <SendButton
+              variant="contained"
+              onSend={() => void accept()}
+              pending={busy !== null}
+              disabled={!preview.added.length && !preview.changed.length}
+            >
+              Bring in {preview.added.length} new and {preview.changed.length} changed
+            </SendButton>
+            <Button
+              onClick={() => {
+                setPreview(null);
+                setChosen(null);
+              }}
+            >
+              Leave it
+            </Button>
+          </div>
+        </>
+      )}
+      {view.imports.length > 0 && (
+        <>
+          <h2>Came in</h2>
+          <table className="list">
+            <thead>
+              <tr>
+                <th>When</th>
+                <th>List</th>
+                <th className="num">New</th>
+                <th className="num">Changed</th>
+                <th>Who</th>
+                <th></th>
+              </tr>
+            </thead>
+            <tbody>
+              {view.imports.map((i) => (
+                <tr key={i.entryId}>
+                  <td>{moment(i.happenedAt)}</td>
+                  <td>{i.name}</td>
+                  <td className="num fig">{i.added}</td>
+                  <td className="num fig">{i.changed}</td>
+                  <td>{i.who}</td>
+                  <td>
+                    <EntryBack entry={i.entryId} what={`the list ${i.name}`} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </Middle>
+  );
+}

@@ -1,0 +1,193 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import type { Grade } from '@/core/because';
+import { linkTo, linkToRun } from '@/core/links';
+import type { JobView, ToolLine } from '@/crib/jobs';
+import { Caution, GradeMark } from '@/ui/kit/figure';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useQuery } from '@/ui/screens/common/query';
+import { shortDay, useLengths, useTimes } from '@/ui/shell';
+import { ProgramDrop } from './ProgramDrop';
+
+/** One job as a sheet of its tools, its program and what was made. */
+export function JobSheet({ job }: { job: JobView }) {
+  const query = useQuery('jobs');
+  const router = useRouter();
+  const { show, unitWord } = useLengths();
+  const { moment } = useTimes();
+  const { operation: o, program, cycle } = job;
+  const min = (n: number | null) => (n === null ? 'not known' : n.toFixed(2));
+  return (
+    <>
+      <div className="head">
+        <div>
+          <Link className="small" href="/jobs">
+            all jobs
+          </Link>
+          <h1>
+            {o.job} {o.part} {o.revision && `rev ${o.revision}`}
+          </h1>
+          <div className="soft">
+            {o.quantity} in {o.material} on {o.machine}, due {shortDay(o.due)} · {o.partsMade} made,{' '}
+            {job.partsLeft} left
+          </div>
+        </div>
+        <div className="acts">
+          <Button component={Link} href={linkTo('rack', { job: o.job })}>
+            On the rack
+          </Button>
+          <Button variant="contained" component={Link} href={linkToRun(o.id)}>
+            Log parts
+          </Button>
+        </div>
+      </div>
+      {program && (
+        <>
+          <table className="list">
+            <thead>
+              <tr>
+                <th>T</th>
+                <th>Assembly</th>
+                <th className="num">Min in the cut</th>
+                <th className="num">Rapid, m</th>
+                <th className="num">Lowest Z, {unitWord}</th>
+                <th className="num">Reach</th>
+                <th>Checks</th>
+              </tr>
+            </thead>
+            <tbody>
+              {job.tools.map((t) => (
+                <tr
+                  key={t.t}
+                  className={query.get('t') === String(t.t) ? 'open' : undefined}
+                  style={{ cursor: 'pointer' }}
+                  onClick={() => router.push(query.href({ t: t.t }), { scroll: false })}
+                >
+                  <td>
+                    <Link
+                      className="fig"
+                      href={query.href({ t: t.t })}
+                      scroll={false}
+                      onClick={(e) => e.stopPropagation()}
+                    >
+                      T{t.t}
+                    </Link>
+                  </td>
+                  <td>
+                    {t.tag ? (
+                      <>
+                        <span className="fig">{t.tag}</span> <span className="soft small">{t.words}</span>
+                      </>
+                    ) : (
+                      <GradeMark grade="question">
+                        {t.wasTag ? `${t.wasTag} was taken down` : 'none yet'}
+                      </GradeMark>
+                    )}
+                  </td>
+                  <td className="num fig">
+                    {t.tool.lower_bound ? '≥ ' : ''}
+                    {t.minutesPerPart.toFixed(2)}
+                  </td>
+                  <td className="num fig">{(t.tool.rapid_mm / 1000).toFixed(2)}</td>
+                  <td className="num fig">{show(t.tool.lowest_feed_z_mm, 2)}</td>
+                  <td className="num fig">{t.reachMm === null ? '—' : show(t.reachMm, 1)}</td>
+                  <td>
+                    <Worst line={t} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p>
+            A part takes <strong className="fig">{min(cycle!.cutting)} min</strong> in the cut; the machine
+            adds about <span className="fig">{min(cycle!.rapid)}</span> in rapid and{' '}
+            <span className="fig">{min(cycle!.changes)}</span> for {program.toolChanges} changes.{' '}
+            <span className="soft">Without acceleration, so at least that.</span>
+          </p>
+          <ProgramNotes job={job} />
+        </>
+      )}
+      <h2>{program ? 'A changed program' : 'Its program'}</h2>
+      {program && (
+        <p className="soft small">
+          {program.name}, read {moment(program.since)} by {program.who}. Parts logged before keep the minutes
+          of the program as it stood then.{' '}
+          <EntryBack entry={program.entryId} what={`the program of ${o.job}`} />
+        </p>
+      )}
+      <ProgramDrop operation={o.id} />
+      <Caution>
+        First run of any changed program, length or offset: air run, low override, hand on feed hold.
+      </Caution>
+      <h2>Parts logged</h2>
+      {job.logs.length === 0 && <p className="soft">None yet.</p>}
+      {job.logs.map((l) => (
+        <div key={l.id} style={{ borderBottom: '1px dotted var(--line)' }}>
+          <span className="fig">{l.parts}</span>{' '}
+          <span className="soft small">
+            {moment(l.happenedAt)}, {l.who}
+          </span>{' '}
+          <EntryBack entry={l.entryId} what={`${l.parts} parts logged ${moment(l.happenedAt)}`} />
+        </div>
+      ))}
+      {job.moreLogs && (
+        <p className="soft small">
+          Earlier ones stand under <Link href="/history">Entries</Link>.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Worst({ line }: { line: ToolLine }) {
+  const order: Grade[] = ['stop', 'question', 'not judged'];
+  const worst = order.map((g) => line.judgements.find((j) => j.grade === g)).find(Boolean);
+  return worst ? (
+    <GradeMark grade={worst.grade}>{worst.words}</GradeMark>
+  ) : (
+    <GradeMark grade="good">good</GradeMark>
+  );
+}
+
+function ProgramNotes({ job: { report } }: { job: JobView }) {
+  if (!report) return null;
+  return (
+    <>
+      {report.warnings.length > 0 && (
+        <div className="ask">
+          <strong>▲ The program itself.</strong>
+          <ul style={{ margin: 0, paddingLeft: 18 }}>
+            {report.warnings.slice(0, 20).map((w) => (
+              <li key={`${w.code} ${w.t}`}>
+                {w.t !== null && `T${w.t}: `}
+                {w.message}, line {w.lines.slice(0, 6).join(', ')}
+                {w.lines.length > 6 && ' …'}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {report.not_understood.length > 0 && (
+        <details className="because">
+          <summary>
+            {report.not_understood.length === 1 ? 'One word' : `${report.not_understood.length} words`} not
+            understood: figures touched are marked ≥
+          </summary>
+          <table className="list">
+            <tbody>
+              {report.not_understood.slice(0, 60).map((n, i) => (
+                <tr key={i}>
+                  <td className="num fig">line {n.line}</td>
+                  <td className="fig">{n.text}</td>
+                  <td className="soft">{n.why}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,173 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import type { Grade } from '@/core/because';
+import { linkTo } from '@/core/links';
+import type { JobSummary, JobsView, JobView } from '@/crib/jobs';
+import type { ShopView } from '@/crib/shop';
+import { GradeMark } from '@/ui/kit/figure';
+import { useQuery } from '@/ui/screens/common/query';
+import { Middle, shortDay } from '@/ui/shell';
+import { JobSheet } from './JobSheet';
+import { NewJobTag, OperationTag, ToolTag } from './jobTags';
+
+interface Props {
+  view: JobsView;
+  /** The job that is open. */
+  job: JobView | null;
+  shop: ShopView;
+}
+
+/** Jobs by due day, or one job as a sheet of its tools. */
+export function JobsScreen({ view, job, shop }: Props) {
+  const query = useQuery('jobs');
+  const line = job?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
+  const beside =
+    query.get('new') === 'job' ? (
+      <NewJobTag shop={shop} />
+    ) : job && line ? (
+      <ToolTag key={`${job.operation.id} ${line.t}`} job={job} line={line} />
+    ) : job ? (
+      <OperationTag key={job.operation.id} job={job} />
+    ) : null;
+  return (
+    <Middle beside={beside}>
+      {job ? (
+        <JobSheet job={job} />
+      ) : (
+        <>
+          <JobList jobs={view.open} any={view.done.length > 0} />
+          <DoneList view={view} />
+        </>
+      )}
+    </Middle>
+  );
+}
+
+const WORDS: Record<Grade, string> = {
+  good: 'all checks good',
+  question: 'a question',
+  stop: 'a stop',
+  'not judged': 'not all judged',
+};
+
+function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
+  const query = useQuery('jobs');
+  return (
+    <>
+      <div className="head">
+        <div>
+          <h1>Jobs</h1>
+          <div className="soft">{jobs.length} with parts to make, the first due on top</div>
+        </div>
+        <div className="acts">
+          <Button component={Link} href={query.href({ new: 'job' })} scroll={false}>
+            Add a job
+          </Button>
+        </div>
+      </div>
+      {jobs.length === 0 && any ? (
+        <p className="soft">Every part that was booked is made.</p>
+      ) : jobs.length === 0 ? (
+        <div className="empty">
+          A job says what is to be made, of what, by when; its program says how long each cutter cuts.{' '}
+          <Link href={linkTo('jobs', { new: 'job' })}>Add the first job</Link>.
+        </div>
+      ) : (
+        <table className="list">
+          <thead>
+            <tr>
+              <th>Job</th>
+              <th>Part</th>
+              <th>Material</th>
+              <th>Machine</th>
+              <th className="num">Left</th>
+              <th>Due</th>
+              <th className="num">Tools</th>
+              <th className="num">Min in the cut</th>
+              <th>Checks</th>
+            </tr>
+          </thead>
+          <tbody>
+            {jobs.map((j) => (
+              <tr key={j.operation.id}>
+                <td>
+                  <Link className="fig" href={linkTo('jobs', { open: j.operation.job })}>
+                    {j.operation.job}
+                  </Link>
+                </td>
+                <td>
+                  {j.operation.part}{' '}
+                  {j.operation.revision && <span className="soft">rev {j.operation.revision}</span>}
+                </td>
+                <td>{j.operation.material}</td>
+                <td>{j.operation.machine}</td>
+                <td className="num fig">
+                  {j.partsLeft} <span className="soft">of {j.operation.quantity}</span>
+                </td>
+                <td className="fig">{shortDay(j.operation.due)}</td>
+                <td className="num fig">{j.hasProgram ? `${j.ready}/${j.tools}` : '·'}</td>
+                <td className="num fig">{j.cutting === null ? '·' : j.cutting.toFixed(2)}</td>
+                <td>
+                  {j.hasProgram ? (
+                    <GradeMark grade={j.grade}>{WORDS[j.grade]}</GradeMark>
+                  ) : (
+                    <GradeMark grade="not judged">no program</GradeMark>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+/** What is made: a page, the last due on top. */
+function DoneList({ view }: { view: JobsView }) {
+  const query = useQuery('jobs');
+  if (view.done.length === 0) return null;
+  return (
+    <>
+      <h2>All parts made</h2>
+      <table className="list">
+        <thead>
+          <tr>
+            <th>Job</th>
+            <th>Part</th>
+            <th>Material</th>
+            <th>Machine</th>
+            <th className="num">Made</th>
+            <th>Due</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.done.map((o) => (
+            <tr key={o.id}>
+              <td>
+                <Link className="fig" href={linkTo('jobs', { open: o.job })}>
+                  {o.job}
+                </Link>
+              </td>
+              <td>
+                {o.part} {o.revision && <span className="soft">rev {o.revision}</span>}
+              </td>
+              <td>{o.material}</td>
+              <td>{o.machine}</td>
+              <td className="num fig">
+                {o.partsMade} <span className="soft">of {o.quantity}</span>
+              </td>
+              {/* With its year: the list goes back over many. */}
+              <td className="fig">{o.due}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="small">
+        {query.get('after') && <Link href={query.href({ after: null })}>back to the latest</Link>}{' '}
+        {view.next !== null && <Link href={query.href({ after: view.next })}>older ones</Link>}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,188 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { linkTo } from '@/core/links';
+import type { JobView, ToolLine } from '@/crib/jobs';
+import type { ShopView } from '@/crib/shop';
+import { Judgements, Row, Unknown } from '@/ui/kit/figure';
+import { VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { useQuery } from '@/ui/screens/common/query';
+import { SET_UP } from '@/ui/screens/common/setUp';
+import { useLengths } from '@/ui/shell';
+
+/** One T of a job: what the program asks of it, its checks, the assembly tied to it. */
+export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
+  const query = useQuery('jobs');
+  const { show, unitWord } = useLengths();
+  const { tool } = line;
+  return (
+    <Tag
+      over={`${job.operation.job} on ${job.operation.machine}`}
+      number={`T${line.t}`}
+      words={line.tag ? `${line.tag}, ${line.words}` : 'no assembly yet'}
+      closeHref={query.href({ t: null })}
+    >
+      <div className="rows">
+        <Row name="In the cut" note="min a part" big>
+          {tool.lower_bound ? '≥ ' : ''}
+          {line.minutesPerPart.toFixed(2)}
+        </Row>
+        <Row name="Feeds" note={unitWord}>
+          {show(tool.cutting_mm, 0)}
+        </Row>
+        <Row name="Rapid" note={unitWord}>
+          {show(tool.rapid_mm, 0)}
+        </Row>
+        <Row name="Lowest feeding Z" note={unitWord}>
+          {tool.lowest_feed_z_mm === null ? 'never feeds' : show(tool.lowest_feed_z_mm, 2)}
+        </Row>
+        {tool.holes > 0 && <Row name="Holes">{tool.holes}</Row>}
+        <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
+      </div>
+      <Judgements list={line.judgements} />
+      <h2>{line.tag ? 'Another assembly' : 'Tie an assembly'}</h2>
+      <VerbForm
+        verb="tieTool"
+        fixed={{ operation: job.operation.id, t: line.t }}
+        submit="Tie"
+        fields={[
+          {
+            name: 'tag',
+            label: 'Assembly (blank frees the T)',
+            kind: 'choice',
+            wide: true,
+            options: job.standing.map(
+              (a) => [a.tag, `${a.tag}: ${a.words}, stickout ${show(a.stickoutMm, 1)}`] as const,
+            ),
+            start: line.tag ?? '',
+          },
+        ]}
+        said={(d) => `T${line.t} is ${d.tag ? d.tag : 'free'}`}
+      />
+      <p>
+        <Link
+          href={linkTo('rack', {
+            new: 'build',
+            job: job.operation.job,
+            operation: job.operation.id,
+            t: line.t,
+          })}
+        >
+          build one for it
+        </Link>
+      </p>
+      <h2>Depth of one pass</h2>
+      <VerbForm
+        verb="statePassDepth"
+        fixed={{ operation: job.operation.id, t: line.t }}
+        submit="State"
+        fields={[
+          {
+            name: 'depth',
+            label: line.passDepth ? `Now ${line.passDepth}` : 'Not known yet',
+            kind: 'length',
+            wide: true,
+          },
+        ]}
+        said={() => `T${line.t}: depth of one pass stated`}
+      />
+    </Tag>
+  );
+}
+
+/** An operation: what is known of it beside its program. */
+export function OperationTag({ job }: { job: JobView }) {
+  const { entered, unitWord } = useLengths();
+  const { operation: o } = job;
+  const unknown = <Unknown>not known</Unknown>;
+  return (
+    <Tag
+      over={`${o.part}, operation ${o.number}`}
+      number={o.job}
+      words={`${job.ready} of ${job.tools.length} tools ready. Open a T for its checks.`}
+      closeHref="/jobs"
+    >
+      <div className="rows">
+        <Row name="Parts left" big>
+          {job.partsLeft}
+        </Row>
+        <Row name="Highest Z beside the cut" note={unitWord}>
+          {o.highestBesideEntered ? entered(o.highestBesideEntered, o.highestBesideMm, 2) : unknown}
+        </Row>
+        <Row name="Part zero above datum" note={unitWord}>
+          {o.partZeroEntered ? entered(o.partZeroEntered, o.partZeroMm) : unknown}
+        </Row>
+      </div>
+      <h2>State them anew</h2>
+      <VerbForm
+        verb="stateOperation"
+        fixed={{ operation: o.id }}
+        submit="State"
+        fields={[
+          {
+            name: 'highestBeside',
+            label: 'Highest Z beside the cut',
+            kind: 'length',
+            optional: true,
+            start: o.highestBesideEntered ?? '',
+            help: 'part top or jaw, in the program’s coordinates',
+          },
+          {
+            name: 'partZero',
+            label: 'Part zero above datum',
+            kind: 'length',
+            optional: true,
+            start: o.partZeroEntered ?? '',
+          },
+        ]}
+        said={() => `${o.job}: figures stated`}
+      />
+    </Tag>
+  );
+}
+
+/** A new job with its operation. */
+export function NewJobTag({ shop }: { shop: ShopView }) {
+  const query = useQuery('jobs');
+  const router = useRouter();
+  return (
+    <Tag over="A job" number="new" closeHref={query.href({ new: null })}>
+      <VerbForm
+        verb="addJob"
+        submit="Add job"
+        fields={[
+          { name: 'number', label: 'Job number' },
+          { name: 'part', label: 'Part' },
+          { name: 'revision', label: 'Revision', optional: true },
+          { name: 'quantity', label: 'Quantity', kind: 'whole' },
+          {
+            name: 'material',
+            label: 'Material',
+            kind: 'choice',
+            options: shop.materials.map((m) => [m.code, m.name] as const),
+            add: SET_UP.material,
+          },
+          {
+            name: 'machine',
+            label: 'Machine',
+            kind: 'choice',
+            options: shop.machines.map((m) => [m.code, m.name] as const),
+            add: SET_UP.machine,
+          },
+          { name: 'due', label: 'Due', kind: 'day', wide: true },
+          {
+            name: 'highestBeside',
+            label: 'Highest Z beside the cut',
+            kind: 'length',
+            optional: true,
+            help: 'part top or jaw; blank: reach is not checked',
+          },
+          { name: 'partZero', label: 'Part zero above datum', kind: 'length', optional: true },
+        ]}
+        said={(d) => `${d.number} added: paste its program next`}
+        onDone={(d) => router.push(linkTo('jobs', { open: d.number }), { scroll: false })}
+      />
+    </Tag>
+  );
+}

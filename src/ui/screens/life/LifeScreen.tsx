@@ -1,0 +1,148 @@
+'use client';
+import Link from 'next/link';
+import { money } from '@/core/units';
+import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
+import { SurvivalChart } from '@/ui/kit/chart';
+import { BecauseThis, Row } from '@/ui/kit/figure';
+import { Tag } from '@/ui/kit/tag';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useQuery } from '@/ui/screens/common/query';
+import { Middle, useTimes } from '@/ui/shell';
+
+const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
+/** How many lives a figure rests on. */
+const livesWords = (l: LifeLine) =>
+  l.reckoned < l.lives ? `the latest ${l.reckoned} of ${l.lives}` : String(l.lives);
+const medianWords = (l: LifeLine) =>
+  !l.median
+    ? '—'
+    : 'median' in l.median
+      ? `${l.median.median.toFixed(0)} min`
+      : `more than ${l.median.moreThan.toFixed(0)} min`;
+
+/** Lives per cutter and material: how long they lasted, how they ended. */
+export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | null }) {
+  const query = useQuery('life');
+  return (
+    <Middle beside={open ? <LifeTag line={open} /> : null}>
+      <h1>Life</h1>
+      {!open ? (
+        <div className="empty">
+          Here stands how long each cutter lasts in each material, from parts logged and lives ended. It
+          begins with the first parts logged on a job.
+        </div>
+      ) : (
+        <>
+          <div className="soft">
+            {open.item.words} in {open.material.name}: {livesWords(open)} lives
+          </div>
+          <SurvivalChart life={open} />
+          <h2>All cutters</h2>
+          <table className="list">
+            <thead>
+              <tr>
+                <th>Cutter</th>
+                <th>Material</th>
+                <th className="num">Lives</th>
+                <th className="num">Median</th>
+                <th className="num">To reckon with</th>
+                <th>How they ended</th>
+              </tr>
+            </thead>
+            <tbody>
+              {view.lines.map((l) => (
+                <tr key={`${l.item.id} ${l.material.id}`} className={same(l, open) ? 'open' : undefined}>
+                  <td>
+                    <Link
+                      className="fig"
+                      href={query.href({ item: l.item.code, material: l.material.code })}
+                      scroll={false}
+                    >
+                      {l.item.code}
+                    </Link>
+                  </td>
+                  <td>{l.material.code}</td>
+                  <td className="num fig">{l.lives}</td>
+                  <td className="num fig">{medianWords(l)}</td>
+                  <td className="num fig">
+                    {l.expectation ? `${l.expectation.minutes.toFixed(0)} min` : 'cannot say'}
+                  </td>
+                  <td className="small">
+                    {Object.entries(l.endings)
+                      .map(([words, n]) => `${n} ${words}`)
+                      .join(', ')}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="small">
+            {query.get('after') && <Link href={query.href({ after: null })}>back to the most lives</Link>}{' '}
+            {view.next !== null && <Link href={query.href({ after: view.next })}>fewer lives</Link>}
+          </p>
+          {view.apart.length > 0 && (
+            <>
+              <h2>Shown apart, not fitted</h2>
+              <table className="list">
+                <tbody>
+                  {view.apart.map((l) => (
+                    <tr key={l.edgeSetId}>
+                      <td className="fig">{l.mark}</td>
+                      <td className="fig">{l.item}</td>
+                      <td className="num fig">{l.minutes > 0 ? `${l.minutes.toFixed(1)} min` : '—'}</td>
+                      <td>{l.ended ?? 'still running'}</td>
+                      <td className="soft">{l.why}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
+          )}
+        </>
+      )}
+    </Middle>
+  );
+}
+
+function LifeTag({ line }: { line: LifeSheet }) {
+  const { day } = useTimes();
+  const { expectation: e } = line;
+  return (
+    <Tag over={`in ${line.material.name}`} number={line.item.code} words={line.item.words}>
+      <div className="rows">
+        <Row name="To reckon with" note={e?.basis} big>
+          {e ? `${e.minutes.toFixed(0)} min` : 'cannot say'}
+        </Row>
+        <Row name="Half last">{medianWords(line)}</Row>
+        <Row name="Lives">{livesWords(line)}</Row>
+      </div>
+      {e && <BecauseThis because={e.because} />}
+      <p className="soft small">
+        Minutes in the cut. Failed: worn, chipped, broken, or changed on a sign. Not failed: crash, pulled
+        out, lost, changed at a set count, still running. Curve: Kaplan and Meier; the median is the first
+        time with at most half not failed. A suggestion, not permission.
+      </p>
+      <h2>Its lives</h2>
+      {line.records.map((l) => (
+        <div key={l.edgeSetId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>
+          <div style={{ display: 'flex', justifyContent: 'space-between' }}>
+            <span>
+              <span className="fig">{l.mark}</span> {l.ended ?? 'still running'}
+            </span>
+            <span className="fig">
+              {l.lowerBound ? '≥ ' : ''}
+              {l.minutes.toFixed(1)} min
+            </span>
+          </div>
+          <div className="soft small">
+            {l.parts} parts, {day(l.began)}
+            {l.endedAt && ` to ${day(l.endedAt)}`}
+            {l.signs.length > 0 && ` · ${l.signs.join(', ')}`}
+            {l.costCents ? ` · cost ${money(l.costCents)}` : ''}
+            {l.endedEntry && <EntryBack entry={l.endedEntry} what={`the ending of ${l.mark}`} />}
+          </div>
+        </div>
+      ))}
+    </Tag>
+  );
+}

@@ -1,0 +1,1 @@
+export { Loans } from './Loans';

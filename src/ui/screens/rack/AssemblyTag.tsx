@@ -1,0 +1,271 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useState } from 'react';
+import { linkToEnd, linkToLabel } from '@/core/links';
+import { inCrib } from '@/core/stock';
+import type { AssemblyView } from '@/crib/rack';
+import { BecauseThis, Caution, GradeMark, Judgements, Row } from '@/ui/kit/figure';
+import { ProblemNote, useVerb, VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useQuery } from '@/ui/screens/common/query';
+import { useLengths, useTimes } from '@/ui/shell';
+import { LifeRows, NotMeasured, Registers } from './assemblyFigures';
+
+type Place = { code: string; name: string; kind: string };
+
+/** An assembly's tag: its big figures, the question about it, its actions. */
+export function AssemblyTag({ card, places }: { card: AssemblyView; places: Place[] }) {
+  const query = useQuery('rack');
+  const { entered, show, unitWord } = useLengths();
+  const act = query.get('do');
+  const m = card.measured;
+  const now = m.state === 'not measured' ? null : m.measurement;
+  const close = query.href({ open: null, do: null });
+  const done = () => history.replaceState(null, '', query.href({ do: null }));
+  return (
+    <Tag
+      over={card.ties.map((t) => `T${t.t} of ${t.job}`).join(', ') || 'tied to no job'}
+      number={card.tag}
+      words={`${card.cutter.words}, in ${card.holder.words}`}
+      closeHref={close}
+    >
+      <div className="rows">
+        <Row name="Length" unit={now ? unitWord : undefined} big>
+          {now ? (
+            m.state === 'in question' ? (
+              <span className="grade question">▲ {entered(now.gaugeLengthEntered, now.gaugeLengthMm)}</span>
+            ) : (
+              entered(now.gaugeLengthEntered, now.gaugeLengthMm)
+            )
+          ) : (
+            <NotMeasured />
+          )}
+        </Row>
+        <Row name="Diameter" unit={now?.diameterEntered ? unitWord : undefined}>
+          {now?.diameterEntered ? entered(now.diameterEntered, now.diameterMm) : <NotMeasured />}
+        </Row>
+        <Row name="Stickout" note={`${(card.stickoutMm / card.cutter.DC).toFixed(1)} × D`} unit={unitWord}>
+          {entered(card.stickoutEntered, card.stickoutMm, 1)}
+        </Row>
+        <Row name="Runout" unit={now?.runoutEntered ? unitWord : undefined}>
+          {now?.runoutEntered ? entered(now.runoutEntered, now.runoutMm) : <NotMeasured />}
+        </Row>
+      </div>
+      {m.state === 'in question' && <Question card={card} />}
+      {act === 'measure' ? (
+        <>
+          <h2>Measure {card.tag}</h2>
+          <VerbForm
+            verb="recordMeasurement"
+            fixed={{ tag: card.tag }}
+            submit="Record"
+            when
+            fields={[
+              {
+                name: 'gaugeLength',
+                label: 'Gauge length',
+                kind: 'length',
+                help: `expected ${show(card.expectedMm, 1)}`,
+              },
+              { name: 'diameter', label: 'Diameter', kind: 'length', optional: true },
+              { name: 'runout', label: 'Runout', kind: 'length', optional: true },
+            ]}
+            said={(d) =>
+              d.inQuestion
+                ? `${card.tag} recorded, in question: no register until it is settled`
+                : `${card.tag} measured`
+            }
+            onDone={done}
+          />
+          <Caution>Cutters are sharp even when worn: hold by the shank, never on the flutes.</Caution>
+        </>
+      ) : act === 'wear' ? (
+        <>
+          <h2>Flank wear</h2>
+          <VerbForm
+            verb="recordWear"
+            fixed={{ tag: card.tag }}
+            submit="Record"
+            when
+            fields={[
+              {
+                name: 'flankWear',
+                label: 'Flank wear VB',
+                kind: 'length',
+                help: `worn at ${show(card.wear.limitMm, 2)}: the lesser of 0.3 mm (ISO 8688-2) and 2 % of DC`,
+              },
+            ]}
+            said={() => `wear of ${card.tag} recorded`}
+            onDone={done}
+          />
+        </>
+      ) : act === 'stickout' ? (
+        <>
+          <h2>Set the stickout anew</h2>
+          <p className="soft small">
+            A new build with a new tag, not measured until it is. The jobs it is tied to follow it.
+          </p>
+          <VerbForm
+            verb="resetStickout"
+            fixed={{ tag: card.tag }}
+            submit="Set anew"
+            fields={[
+              { name: 'stickout', label: 'Stickout', kind: 'length' },
+              { name: 'despite', label: 'Why, if a stop is judged', optional: true },
+            ]}
+            said={(d) => `${card.tag} is now ${d.tag}, to be measured`}
+          />
+        </>
+      ) : act === 'down' ? (
+        <>
+          <h2>Take down</h2>
+          <p className="soft small">
+            The cutter is still good and its life goes on. If it ended, end its life instead.
+          </p>
+          <VerbForm
+            verb="takeDown"
+            fixed={{ tag: card.tag }}
+            submit="Take down"
+            fields={[
+              {
+                name: 'cutterTo',
+                label: 'Cutter goes to',
+                kind: 'choice',
+                options: places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`]),
+              },
+            ]}
+            said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}
+          />
+        </>
+      ) : (
+        <div className="acts">
+          <Button
+            variant={m.state === 'measured' ? 'outlined' : 'contained'}
+            component={Link}
+            href={query.href({ do: 'measure' })}
+            scroll={false}
+          >
+            {m.state === 'not measured' ? 'Measure' : 'Measure again'}
+          </Button>
+          <Button component={Link} href={query.href({ do: 'wear' })} scroll={false}>
+            Wear
+          </Button>
+          <Button component={Link} href={linkToEnd(card.tag)}>
+            End life
+          </Button>
+          <Button variant="text" component={Link} href={query.href({ do: 'stickout' })} scroll={false}>
+            stickout
+          </Button>
+          <Button variant="text" component={Link} href={query.href({ do: 'down' })} scroll={false}>
+            take down
+          </Button>
+          <Button variant="text" component={Link} href={linkToLabel(card.tag)} target="_blank">
+            print tag
+          </Button>
+        </div>
+      )}
+      <h2>Registers</h2>
+      {card.registers.length === 0 && (
+        <p className="soft">
+          {m.state === 'in question'
+            ? 'None while the length is in question.'
+            : m.state === 'not measured'
+              ? 'None until it is measured.'
+              : 'No machine here takes this taper.'}
+        </p>
+      )}
+      {card.registers.map((r) => (
+        <Registers key={r.machine} r={r} t={card.ties.find((x) => x.machine === r.machine)?.t ?? null} />
+      ))}
+      <LifeRows card={card} />
+      <h2>The build</h2>
+      <Judgements list={card.judgements} />
+      {card.cutter.guesses.length + card.holder.guesses.length > 0 && (
+        <p className="soft small">
+          Leans on a guess: {[...card.cutter.guesses, ...card.holder.guesses].join(', ')}.
+        </p>
+      )}
+      <Past card={card} />
+    </Tag>
+  );
+}
+
+function Question({ card }: { card: AssemblyView }) {
+  const { send, problem } = useVerb('judgeMeasurement');
+  const [reason, setReason] = useState('');
+  if (card.measured.state !== 'in question') return null;
+  const { measurement } = card.measured;
+  const judge = (accepted: boolean) =>
+    send(
+      { measurement: measurement.entryId, accepted, reason },
+      () => `${card.tag}: measurement ${accepted ? 'accepted' : 'rejected'}`,
+    );
+  return (
+    <div className="ask">
+      {measurement.questions.map((q) => (
+        <div key={q.code}>
+          <strong>▲ {q.words}.</strong> {q.because.words} <BecauseThis because={q.because} />
+        </div>
+      ))}
+      <label className="small" style={{ display: 'block' }}>
+        Reason to accept or reject
+        <input
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+          style={{
+            width: '100%',
+            font: 'inherit',
+            padding: 6,
+            background: 'var(--sheet)',
+            color: 'var(--ink)',
+            border: '1px solid var(--line)',
+          }}
+        />
+      </label>
+      <ProblemNote problem={problem} />
+      <div className="acts">
+        <Button size="small" onClick={() => void judge(true)}>
+          Accept
+        </Button>
+        <Button size="small" onClick={() => void judge(false)}>
+          Reject
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function Past({ card }: { card: AssemblyView }) {
+  const { moment } = useTimes();
+  const { entered } = useLengths();
+  return (
+    <>
+      <h2>Measured before</h2>
+      {card.measurements.length === 0 && <p className="soft">Never yet.</p>}
+      {card.measurements.map((m) => (
+        <div key={m.entryId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>
+          <span className="fig">{entered(m.gaugeLengthEntered, m.gaugeLengthMm)}</span>{' '}
+          <span className="soft small">
+            {moment(m.happenedAt)}, {m.who}
+          </span>{' '}
+          {m.questions.length > 0 && (
+            <GradeMark grade={m.accepted === null ? 'question' : m.accepted ? 'good' : 'stop'}>
+              {m.accepted === null
+                ? 'in question'
+                : m.accepted
+                  ? `accepted: ${m.reason}`
+                  : `rejected: ${m.reason}`}
+            </GradeMark>
+          )}
+          <EntryBack entry={m.entryId} what={`the measurement of ${card.tag}`} />
+        </div>
+      ))}
+      <p className="soft small">
+        Built {moment(card.builtAt)} by {card.who}, cutter {card.mark}.{' '}
+        <EntryBack entry={card.entryId} what={`the build of ${card.tag}`} />
+      </p>
+    </>
+  );
+}

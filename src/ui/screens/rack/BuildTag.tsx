@@ -1,0 +1,132 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { expectedGaugeLength, judgeBuild } from '@/core/assemblies';
+import { linkTo } from '@/core/links';
+import { parseLength } from '@/core/units';
+import type { JobView } from '@/crib/jobs';
+import type { TakeSource } from '@/crib/stock';
+import { Caution, Judgements } from '@/ui/kit/figure';
+import { type Found, VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { type FoundSource, sourceOf, takeables } from '@/ui/screens/common/found';
+import { useQuery } from '@/ui/screens/common/query';
+import { useLengths } from '@/ui/shell';
+
+const CUTTERS = takeables('cutter');
+const HOLDERS = takeables('holder');
+
+/** Build an assembly: cutter and holder from stock, the stickout; judged while it is typed. */
+export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) {
+  const query = useQuery('rack');
+  const router = useRouter();
+  const { show, unit: shownUnit } = useLengths();
+  // As in the form below: what is typed keeps the unit it was begun in.
+  const [unit] = useState(shownUnit);
+  const [cutter, setCutter] = useState<TakeSource | null>(null);
+  const [holder, setHolder] = useState<TakeSource | null>(null);
+  const [typed, setTyped] = useState('');
+  const wanted = job?.tools.find((x) => String(x.t) === t);
+  const stickout = parseLength(typed, unit);
+  const judged =
+    cutter?.cutter && holder?.holder && stickout && stickout.mm > 0
+      ? judgeBuild({
+          cutter: cutter.cutter,
+          holder: holder.holder,
+          stickout: stickout.mm,
+          shank: { form: cutter.shank, takes: holder.shank },
+        })
+      : null;
+  const pick = (set: (source: TakeSource | null) => void) => (found: Found | null) =>
+    set((found as FoundSource | null)?.of ?? null);
+  return (
+    <Tag
+      over="A new build"
+      number={job && t ? `T${t} of ${job.operation.job}` : 'new'}
+      closeHref={query.href({ new: null, operation: null, t: null })}
+    >
+      {wanted && (
+        <p className="soft">
+          {wanted.reachMm !== null ? `Needs a reach of ${show(wanted.reachMm, 1)}. ` : ''}Feeds{' '}
+          {wanted.tool.cutting_mm.toFixed(0)} mm a part.
+        </p>
+      )}
+      <div
+        onChange={(e) => {
+          const field = e.target as unknown as HTMLInputElement;
+          if (field.name === 'stickout') setTyped(field.value);
+        }}
+      >
+        <VerbForm
+          verb="buildAssembly"
+          submit="Build"
+          when
+          fixed={job && t ? { for: { operation: job.operation.id, t } } : {}}
+          fields={[
+            {
+              name: 'cutter',
+              label: 'Cutter from',
+              kind: 'search',
+              wide: true,
+              search: CUTTERS,
+              onPick: pick(setCutter),
+            },
+            {
+              name: 'holder',
+              label: 'Holder from',
+              kind: 'search',
+              wide: true,
+              search: HOLDERS,
+              onPick: pick(setHolder),
+            },
+            { name: 'stickout', label: 'Stickout, tip to holder face', kind: 'length', wide: true },
+            ...(judged?.some((j) => j.grade === 'stop')
+              ? [
+                  {
+                    name: 'despite',
+                    label: 'A stop is judged: why build it all the same?',
+                    wide: true,
+                    optional: true,
+                  },
+                ]
+              : []),
+          ]}
+          shape={(input) => ({
+            ...input,
+            ...(input.cutter ? { cutter: sourceOf(String(input.cutter)) } : {}),
+            ...(input.holder ? { holder: sourceOf(String(input.holder)) } : {}),
+          })}
+          said={(d) => `${d.tag} built: measure it next`}
+          onDone={(d) => router.push(linkTo('rack', { open: d.tag, do: 'measure' }), { scroll: false })}
+        >
+          {[cutter, holder].map(
+            (s) =>
+              s?.caution && (
+                <p className="ask" key={s.value}>
+                  {s.item}: {s.caution}
+                </p>
+              ),
+          )}
+          {judged && holder?.holder && stickout && (
+            <>
+              <p>
+                Expected gauge length{' '}
+                <span className="fig">{show(expectedGaugeLength(holder.holder.LF, stickout.mm), 1)}</span>
+              </p>
+              <Judgements list={judged} />
+            </>
+          )}
+          <Caution>
+            Hold by the shank. Shank and bore clean and dry, nut to its stated torque; measure shrink-fit
+            holders cold.
+          </Caution>
+        </VerbForm>
+      </div>
+      <p className="soft small">
+        Not found? What lies in the crib can be taken:{' '}
+        <Link href={linkTo('cutters', { new: 'cutter' })}>add it</Link> and receive it first.
+      </p>
+    </Tag>
+  );
+}

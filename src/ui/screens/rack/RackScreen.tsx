@@ -1,0 +1,172 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import type { JobView } from '@/crib/jobs';
+import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
+import { Rack, type RackSlot } from '@/ui/rack';
+import { useQuery } from '@/ui/screens/common/query';
+import { Middle, useScreenScan } from '@/ui/shell';
+import { AssemblyTag } from './AssemblyTag';
+import { BuildTag } from './BuildTag';
+
+type Order = 'tag' | 't' | 'length' | 'life';
+const ORDERS: [Order, string][] = [
+  ['t', 'By tool number'],
+  ['length', 'By length'],
+  ['life', 'By life left'],
+  ['tag', 'By tag'],
+];
+
+/** The rack of everything that stands, or of one job with what it still lacks. */
+export function RackScreen({
+  view,
+  jobs,
+  job,
+  card,
+  places,
+}: {
+  view: RackView;
+  /** Operations with parts to make and a program. */
+  jobs: { operation: number; job: string }[];
+  /** The job that was asked for. */
+  job: JobView | null;
+  /** The assembly that is open. */
+  card: AssemblyView | null;
+  places: { code: string; name: string; kind: string }[];
+}) {
+  const query = useQuery('rack');
+  const router = useRouter();
+  const open = query.get('open');
+  const order = (query.get('by') as Order | null) ?? (job ? 't' : 'tag');
+  const building = query.get('new') === 'build';
+  useScreenScan((text) => {
+    if (!card || text.toUpperCase() !== card.tag) return null;
+    router.push(query.href({ do: 'measure' }), { scroll: false });
+    return 'again: measure it';
+  });
+
+  const slots = sortSlots(
+    job ? slotsOfJob(job, view.assemblies) : view.assemblies.map((a) => slotOf(a, job)),
+    order,
+  );
+  const waiting = view.assemblies.filter((a) => a.measured.state !== 'measured').length;
+  const beside = building ? (
+    <BuildTag job={query.get('operation') === null ? null : job} t={query.get('t')} />
+  ) : card ? (
+    <AssemblyTag key={card.tag} card={card} places={places} />
+  ) : open ? (
+    <div className="ask" role="alert">
+      {open} does not stand any more. Its history is under <Link href="/history">Entries</Link>.
+    </div>
+  ) : null;
+  return (
+    <Middle beside={beside}>
+      <div className="head">
+        <div>
+          <h1>{job ? `${job.operation.machine}, for ${job.operation.part} ${job.operation.job}` : 'Rack'}</h1>
+          <div className="soft">
+            {job
+              ? `${job.ready} of ${job.tools.length} tools ready`
+              : view.assemblies.length === 1
+                ? '1 assembly'
+                : `${view.assemblies.length} assemblies`}
+            {waiting > 0 && ` · ${waiting} without a length to trust`}
+          </div>
+        </div>
+        <div className="acts">
+          <Button
+            variant="contained"
+            component={Link}
+            href={query.href({ new: 'build', open: null, do: null })}
+            scroll={false}
+          >
+            Build one
+          </Button>
+        </div>
+      </div>
+      <nav className="choice" aria-label="Which and in what order">
+        <Link href={query.href({ job: null })} aria-current={!job ? 'true' : undefined} scroll={false}>
+          All
+        </Link>
+        {jobs.map((j) => (
+          <Link
+            key={j.operation}
+            href={query.href({ job: j.job })}
+            aria-current={job?.operation.id === j.operation ? 'true' : undefined}
+            scroll={false}
+          >
+            {j.job}
+          </Link>
+        ))}
+        <span className="soft" aria-hidden="true">
+          |
+        </span>
+        {ORDERS.map(([key, words]) => (
+          <Link
+            key={key}
+            href={query.href({ by: key })}
+            aria-current={order === key ? 'true' : undefined}
+            scroll={false}
+          >
+            {words}
+          </Link>
+        ))}
+      </nav>
+      {slots.length === 0 ? (
+        <div className="empty">
+          Here hang the assemblies, drawn to scale from one gauge line.{' '}
+          <Link href={query.href({ new: 'build' })}>Build the first one</Link>: it needs a cutter and a holder
+          in stock.
+        </div>
+      ) : (
+        <Rack
+          slots={slots}
+          open={open}
+          hrefOf={(slot) =>
+            slot.card
+              ? query.href({ open: slot.card.tag, new: null, do: null })
+              : query.href({
+                  new: 'build',
+                  open: null,
+                  do: null,
+                  operation: job!.operation.id,
+                  t: Number(slot.title.slice(1)),
+                })
+          }
+        />
+      )}
+      {job && (
+        <p className="soft small">
+          Dashed across a tool: where the highest thing beside the cut stands when the tip is at its lowest.
+          The holder must end above it.
+        </p>
+      )}
+    </Middle>
+  );
+}
+
+const slotOf = (card: RackCard, job: JobView | null): RackSlot => {
+  const tie = card.ties.find((t) => !job || t.operation === job.operation.id);
+  return { key: card.tag, title: tie ? `T${tie.t}` : '·', card, reachMm: tie?.reachMm ?? null };
+};
+
+const slotsOfJob = (job: JobView, assemblies: RackCard[]): RackSlot[] =>
+  job.tools.map((t) => ({
+    key: `T${t.t}`,
+    title: `T${t.t}`,
+    card: assemblies.find((a) => a.tag === t.tag) ?? null,
+    reachMm: t.reachMm,
+    missing: 'to build',
+  }));
+
+function sortSlots(slots: RackSlot[], order: Order): RackSlot[] {
+  const number = (s: RackSlot) => Number(s.title.slice(1)) || 9999;
+  const by: Record<Order, (s: RackSlot) => number> = {
+    t: number,
+    tag: (s) => Number(s.card?.tag.slice(2) ?? 9999),
+    length: (s) => s.card?.outline.length ?? 9999,
+    life: (s) => s.card?.life.leftMinutes ?? 1e6,
+  };
+  return [...slots].sort((a, b) => by[order](a) - by[order](b));
+}

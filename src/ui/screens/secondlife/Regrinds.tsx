@@ -1,0 +1,101 @@
+'use client';
+import { inCrib } from '@/core/stock';
+import type { PlacesView } from '@/crib/places';
+import { VerbForm } from '@/ui/kit/form';
+import { SET_UP } from '@/ui/screens/common/setUp';
+import { useTimes } from '@/ui/shell';
+
+/** What is out to be reground, its way back, and sending one more. */
+export function Regrinds({ view }: { view: PlacesView }) {
+  const { day } = useTimes();
+  if (!view.regrinds.length)
+    return (
+      <div className="empty">
+        Nothing is being reground. A marked cutter that lies in the crib is sent from here once its regrind
+        shop is a place.
+        <SendForm view={view} />
+      </div>
+    );
+  return (
+    <>
+      {view.regrinds.map((r) => (
+        <section
+          key={r.entryId}
+          style={{ borderBottom: '1px solid var(--line)', padding: '10px 0', maxWidth: 640 }}
+        >
+          <strong className="fig">{r.mark}</strong> {r.item} at {r.place} since {day(r.happenedAt)}, sent by{' '}
+          {r.who}
+          {r.due ? `, due ${r.due}` : ', no day was said'}
+          {r.wanted ? `. Wanted: ${r.wanted}` : ''}
+          <details>
+            <summary>It came back, or was lost</summary>
+            <VerbForm
+              verb="takeFromRegrind"
+              fixed={{ piece: r.mark }}
+              submit="Take back"
+              fields={[
+                { name: 'dc', label: 'DC measured now', kind: 'length' },
+                { name: 'lcf', label: 'Flute length measured now', kind: 'length' },
+                {
+                  name: 'place',
+                  label: 'Onto',
+                  kind: 'choice',
+                  options: view.places
+                    .filter((p) => inCrib(p.kind))
+                    .map((p) => [p.code, `${p.code} ${p.name}`] as const),
+                },
+                { name: 'recoated', label: 'Recoated with', optional: true },
+                { name: 'cost', label: 'What it cost', kind: 'number', optional: true },
+                {
+                  name: 'lost',
+                  label: 'Or',
+                  kind: 'choice',
+                  options: [['yes', 'it was lost there']],
+                  optional: true,
+                },
+              ]}
+              shape={costInCents}
+              said={(d) =>
+                `${r.mark} ${d.lost ? 'lost at regrinding' : `back at ${d.place}`}${d.tooSmall ? `. ${d.tooSmall}` : ''}`
+              }
+            />
+          </details>
+        </section>
+      ))}
+      <SendForm view={view} />
+    </>
+  );
+}
+
+/** A cost typed as 12.50 becomes integer cents; anything else is left for the door to refuse. */
+function costInCents({ cost, ...input }: Record<string, unknown>): Record<string, unknown> {
+  if (cost === undefined) return input;
+  const text = String(cost).trim().replace(',', '.');
+  return { ...input, costCents: /^\d+(\.\d{1,2})?$/.test(text) ? Math.round(Number(text) * 100) : cost };
+}
+
+function SendForm({ view }: { view: PlacesView }) {
+  return (
+    <section style={{ maxWidth: 640 }}>
+      <h2>Send one</h2>
+      <VerbForm
+        verb="sendToRegrind"
+        submit="Send"
+        fields={[
+          { name: 'piece', label: 'Its mark' },
+          {
+            name: 'to',
+            label: 'To',
+            kind: 'choice',
+            options: view.places.filter((p) => p.kind === 'regrind').map((p) => [p.code, p.name] as const),
+            add: SET_UP.place,
+          },
+          { name: 'due', label: 'Due back', kind: 'day', optional: true },
+          { name: 'wanted', label: 'Wanted: geometry, coating', optional: true },
+          { name: 'despite', label: 'Despite what speaks against it', optional: true, wide: true },
+        ]}
+        said={(d) => `${d.piece} sent to ${d.to}`}
+      />
+    </section>
+  );
+}

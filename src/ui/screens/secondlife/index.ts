@@ -1,0 +1,2 @@
+export { Ladder } from './Ladder';
+export { Regrinds } from './Regrinds';

@@ -1,0 +1,194 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
+import type { ShopView } from '@/crib/shop';
+import { Caution, Row, Unknown } from '@/ui/kit/figure';
+import { VerbForm } from '@/ui/kit/form';
+import { Tag } from '@/ui/kit/tag';
+import { useQuery } from '@/ui/screens/common/query';
+import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
+import { Middle, useLengths, useTimes } from '@/ui/shell';
+
+type Kind = keyof typeof SET_UP;
+
+/** Machines with their schools of registers, and the rest of the shop. */
+export function MachinesScreen({ shop }: { shop: ShopView }) {
+  const query = useQuery('machines');
+  const { show } = useLengths();
+  const open = shop.machines.find((m) => m.code === query.get('open')) ?? null;
+  const adding = (query.get('new') ?? '') as Kind;
+  const beside =
+    adding in SET_UP ? (
+      <Tag over="New" number={SET_UP[adding].title} closeHref={query.href({ new: null })}>
+        <p className="soft">{SET_UP[adding].why}</p>
+        <VerbForm
+          key={adding}
+          verb={SET_UP[adding].verb}
+          fields={SET_UP[adding].fields}
+          submit={SET_UP[adding].submit}
+          said={() => `${SET_UP[adding].title}: one more`}
+        />
+      </Tag>
+    ) : open ? (
+      <MachineTag key={open.code} machine={open} />
+    ) : null;
+  return (
+    <Middle beside={beside}>
+      <div className="head">
+        <div>
+          <h1>Machines</h1>
+          <div className="soft">What each understands by its registers, and what it can do.</div>
+        </div>
+        <div className="acts">
+          <Button component={Link} href={query.href({ new: 'machine', open: null })} scroll={false}>
+            Add a machine
+          </Button>
+        </div>
+      </div>
+      {shop.machines.length === 0 ? (
+        <div className="empty">
+          No machine yet. A machine’s K and its school of registers turn one measured length into what is
+          typed into it.
+        </div>
+      ) : (
+        <table className="list">
+          <thead>
+            <tr>
+              <th>Code</th>
+              <th>Name</th>
+              <th>Taper</th>
+              <th className="num">K</th>
+              <th>Length register</th>
+              <th>Diameter register</th>
+              <th>Units</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shop.machines.map((m) => (
+              <tr key={m.code} className={m === open ? 'open' : undefined}>
+                <td>
+                  <Link className="fig" href={query.href({ open: m.code, new: null })} scroll={false}>
+                    {m.code}
+                  </Link>
+                </td>
+                <td>{m.name}</td>
+                <td>{m.taper}</td>
+                <td className="num fig">{show(m.kMm)}</td>
+                <td>{LENGTH_SCHOOLS[m.lengthSchool]}</td>
+                <td>{DIAMETER_SCHOOLS[m.diameterSchool]}</td>
+                <td>{m.units}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <h1 style={{ marginTop: 34 }}>The shop</h1>
+      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', gap: 24 }}>
+        <Little kind="person" rows={shop.people.map((p) => [p.initials, p.name])} />
+        <Little
+          kind="place"
+          rows={shop.places.filter((p) => p.entryId !== null).map((p) => [p.code, p.name])}
+        />
+        <Little kind="material" rows={shop.materials.map((m) => [m.code, `${m.name} (${m.isoGroup})`])} />
+        <Little
+          kind="supplier"
+          rows={shop.suppliers.map((s) => [
+            s.code,
+            `${s.name}, ${s.leadTimeDays === null ? 'lead time not known' : `${s.leadTimeDays} days`}`,
+          ])}
+        />
+      </div>
+    </Middle>
+  );
+}
+
+function Little({ kind, rows }: { kind: Kind; rows: (readonly [string, string])[] }) {
+  const query = useQuery('machines');
+  return (
+    <section>
+      <h2>{SET_UP[kind].title}</h2>
+      {rows.map(([code, words]) => (
+        <div key={code} style={{ borderBottom: '1px solid var(--line)', padding: '4px 0' }}>
+          <span className="fig">{code}</span> <span className="soft">{words}</span>
+        </div>
+      ))}
+      {rows.length === 0 && <div className="soft">None yet.</div>}
+      <Link className="small" href={query.href({ new: kind, open: null })} scroll={false}>
+        add one
+      </Link>
+    </section>
+  );
+}
+
+function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
+  const query = useQuery('machines');
+  const { show, entered, unitWord } = useLengths();
+  const { day } = useTimes();
+  const unknown = <Unknown>not known</Unknown>;
+  const starts: Record<string, string> = {
+    // Everything in force is filled in, with its unit: what is left out of new figures is not known any more.
+    taper: m.taper,
+    k: m.kEntered,
+    k0: inMm(m.k0Mm),
+    masterLength: inMm(m.masterLengthMm),
+    feedMax: inMm(m.feedMaxMmMin),
+    rapid: inMm(m.rapidMmMin),
+    lengthSchool: m.lengthSchool,
+    diameterSchool: m.diameterSchool,
+    units: m.units,
+    hEqualsT: m.hEqualsT ? 'yes' : 'no',
+    rpmMax: m.rpmMax === null ? '' : String(m.rpmMax),
+    toolChangeS: m.toolChangeS === null ? '' : String(m.toolChangeS),
+  };
+  return (
+    <Tag
+      over={m.name}
+      number={m.code}
+      words={`${m.taper}, ${LENGTH_SCHOOLS[m.lengthSchool]}`}
+      closeHref={query.href({ open: null, do: null })}
+    >
+      <div className="rows">
+        <Row name="K" note={unitWord} big>
+          {entered(m.kEntered, m.kMm)}
+        </Row>
+        <Row name="since">{day(m.figuresSince)}</Row>
+        {m.k0Mm !== null && <Row name="Stand K0">{show(m.k0Mm)}</Row>}
+        {m.masterLengthMm !== null && <Row name="Master tool">{show(m.masterLengthMm)}</Row>}
+        <Row name="H must equal T">{m.hEqualsT ? 'yes' : 'no'}</Row>
+        <Row name="Highest rev/min">{m.rpmMax ?? unknown}</Row>
+        <Row name="Feed ceiling" note={`${unitWord}/min`}>
+          {m.feedMaxMmMin === null ? unknown : show(m.feedMaxMmMin, 0)}
+        </Row>
+        <Row name="Rapid" note={`${unitWord}/min`}>
+          {m.rapidMmMin === null ? unknown : show(m.rapidMmMin, 0)}
+        </Row>
+        <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
+      </div>
+      {query.get('do') === 'figures' ? (
+        <>
+          <h2>New figures</h2>
+          <VerbForm
+            verb="changeMachine"
+            fixed={{ code: m.code }}
+            submit="State figures"
+            fields={MACHINE_FIGURES.map((f) => ({ ...f, start: starts[f.name] ?? '' }))}
+            said={() => `${m.code}: registers follow the new figures`}
+          />
+        </>
+      ) : (
+        <div className="acts">
+          <Button component={Link} href={query.href({ do: 'figures' })} scroll={false}>
+            New K or other figures
+          </Button>
+        </div>
+      )}
+      <Caution>
+        After a crash or spindle repair K is another: measure it anew before the next cut. First run after any
+        change: air run, low override, hand on feed hold.
+      </Caution>
+    </Tag>
+  );
+}
+
+const inMm = (mm: number | null): string => (mm === null ? '' : `${mm} mm`);

@@ -1,0 +1,89 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { linkTo } from '@/core/links';
+import type { ShopView } from '@/crib/shop';
+import { GradeMark } from '@/ui/kit/figure';
+import { VerbForm } from '@/ui/kit/form';
+import { useQuery } from '@/ui/screens/common/query';
+import { countOf, SET_UP } from '@/ui/screens/common/setUp';
+import { Middle, useSurroundings } from '@/ui/shell';
+
+const STEPS = ['person', 'place', 'machine', 'material', 'supplier'] as const;
+
+/** First run: five things, one after the other; each can also be added later where it is first needed. */
+export function StartScreen({ shop }: { shop: ShopView }) {
+  const { who, pickWho } = useSurroundings();
+  const query = useQuery('start');
+  const counts = countOf(shop);
+  const chosen = STEPS.find((s) => s === query.get('step'));
+  const step = chosen ?? STEPS.find((s) => counts[s] === 0) ?? null;
+  return (
+    <Middle>
+      <h1>Set up the crib</h1>
+      <p className="soft">
+        {step
+          ? 'Five things are needed before the first assembly; more of each can follow at any time.'
+          : 'Everything needed before the first assembly is there.'}
+      </p>
+      <div
+        style={{ display: 'grid', gridTemplateColumns: '220px minmax(0, 520px)', gap: 32 }}
+        className="start"
+      >
+        <ol style={{ listStyle: 'none', padding: 0, margin: 0 }}>
+          {STEPS.map((s, i) => (
+            <li key={s} style={{ padding: '9px 0', borderBottom: '1px solid var(--line)' }}>
+              <Link
+                href={query.href({ step: s })}
+                aria-current={s === step ? 'step' : undefined}
+                style={{ fontWeight: s === step ? 700 : 400 }}
+              >
+                {i + 1}. {SET_UP[s].title}
+              </Link>
+              <div className="small">
+                {counts[s] > 0 ? (
+                  <GradeMark grade="good">{counts[s]} there</GradeMark>
+                ) : (
+                  <GradeMark grade="not judged">none yet</GradeMark>
+                )}
+              </div>
+            </li>
+          ))}
+        </ol>
+        <div>
+          {step ? (
+            <section key={step}>
+              <h2 style={{ marginTop: 0 }}>{SET_UP[step].title}</h2>
+              <p className="soft">{SET_UP[step].why}</p>
+              <VerbForm
+                verb={SET_UP[step].verb}
+                fields={SET_UP[step].fields}
+                submit={SET_UP[step].submit}
+                // The first person signs their own entry.
+                shape={(input) => {
+                  if (step !== 'person') return input;
+                  const initials = String(input.initials ?? '').toUpperCase();
+                  return { ...input, ...(initials ? { initials } : {}), ...(who ? {} : { who: initials }) };
+                }}
+                said={() => `${SET_UP[step].title}: one more`}
+                onDone={(d) => {
+                  if (!who && 'initials' in d) void pickWho(d.initials);
+                }}
+              />
+            </section>
+          ) : (
+            <section>
+              <h2 style={{ marginTop: 0 }}>The crib is set up</h2>
+              <p>
+                Next: enter a cutter and a holder, receive them onto a shelf, and build the first assembly.
+              </p>
+              <Button variant="contained" component={Link} href={linkTo('cutters', { new: 'cutter' })}>
+                Add the first cutter
+              </Button>
+            </section>
+          )}
+        </div>
+      </div>
+    </Middle>
+  );
+}

@@ -1,0 +1,110 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { linkTo } from '@/core/links';
+import type { MovementsView } from '@/crib/stock';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useQuery } from '@/ui/screens/common/query';
+import { useTimes } from '@/ui/shell';
+
+/** Kinds of entry in a word or two, where the movement's ends don't say it. */
+const ENTRY_WORDS: Record<string, string> = {
+  receiveStock: 'received',
+  receiveOrder: 'received on order',
+  foundStock: 'found',
+  moveStock: 'moved',
+  issueStock: 'handed out',
+  returnStock: 'came back',
+  scrapStock: 'scrapped',
+  loseStock: 'lost',
+  bookCount: 'count',
+  gradePiece: 'graded',
+  buildAssembly: 'built',
+  takeDown: 'taken down',
+  endLife: 'life ended',
+  resetStickout: 're-set',
+  sendToRegrind: 'to regrind',
+  takeFromRegrind: 'from regrind',
+  counterEntry: 'taken back',
+};
+
+/** What moved, newest first, of everything or of what is asked for. */
+export function Moves({ view }: { view: MovementsView }) {
+  const query = useQuery('places');
+  const { moment } = useTimes();
+  const of = (['item', 'piece', 'place', 'who'] as const).flatMap((n) =>
+    query.get(n) ? [[n, query.get(n)!] as const] : [],
+  );
+  return (
+    <>
+      <p className="soft">
+        {of.length ? `Of ${of.map(([n, v]) => `${n} ${v}`).join(', ')}. ` : 'Everything, newest first. '}
+        {of.length > 0 && <Link href={linkTo('places', { show: 'moves' })}>everything</Link>}
+        {view.movements.length > 0 && (
+          <span className="small">
+            {' '}
+            as{' '}
+            <a href={`/api/v1/movements.csv?${new URLSearchParams(of.map(([n, v]) => [n, v]))}`} download>
+              CSV
+            </a>{' '}
+            or{' '}
+            <a href={`/api/v1/movements.xlsx?${new URLSearchParams(of.map(([n, v]) => [n, v]))}`} download>
+              XLSX
+            </a>
+          </span>
+        )}
+      </p>
+      <table className="list">
+        <thead>
+          <tr>
+            <th>When</th>
+            <th>What</th>
+            <th className="num">How many</th>
+            <th>From</th>
+            <th>To</th>
+            <th>Who</th>
+            <th>Entry</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.movements.map((m) => (
+            <tr key={m.id} style={m.counteredBy !== null ? { textDecoration: 'line-through' } : undefined}>
+              <td>{moment(m.happenedAt)}</td>
+              <td>
+                <Link className="fig" href={linkTo('places', { show: 'moves', item: m.item })}>
+                  {m.item}
+                </Link>{' '}
+                {m.piece && (
+                  <Link className="fig" href={linkTo('places', { show: 'moves', piece: m.piece })}>
+                    {m.piece}
+                  </Link>
+                )}
+                {m.lot ? <span className="soft"> lot {m.lot}</span> : null}
+              </td>
+              <td className="num fig">{m.quantity}</td>
+              <td>{m.fromPlace ?? <span className="soft">outside</span>}</td>
+              <td>{m.toPlace ?? <span className="soft">outside</span>}</td>
+              <td>
+                <Link href={linkTo('places', { show: 'moves', who: m.who })}>{m.who}</Link>
+              </td>
+              <td>
+                {ENTRY_WORDS[m.kind] ?? m.kind}
+                {m.note ? <span className="soft"> {m.note}</span> : null}{' '}
+                {m.counteredBy === null && m.counters === null && (
+                  <EntryBack entry={m.entryId} what={`entry ${m.entryId}`} />
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {view.next !== null && (
+        <div className="pages">
+          <Button component={Link} href={query.href({ before: view.next })}>
+            Further back
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}

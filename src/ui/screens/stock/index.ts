@@ -1,0 +1,2 @@
+export { Moves } from './Moves';
+export { StockTable } from './StockTable';
