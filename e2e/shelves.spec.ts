@@ -198,3 +198,23 @@ test('a count takes what the books don’t know of; the ladder is the shop’s o
   await page.getByRole('button', { name: 'Set the ladder' }).click();
   await expect(said(page)).toContainText('the ladder has 5 rungs');
 });
+
+test('a fact is stated where it stands on the figure; a wrong address says so and shows the rest', async ({
+  page,
+}) => {
+  await page.goto('/cutters?open=CR12-2');
+  await signAs(page, 'IK');
+  await page.getByRole('link', { name: /On the figure/ }).click();
+  await page.getByRole('link', { name: /^LCF flute length: 26/ }).click();
+  const form = page.getByRole('region', { name: 'State LCF' });
+  await fill(form, { 'LCF flute length': '99' });
+  await form.getByRole('button', { name: 'State LCF' }).click();
+  await expect(form.getByRole('alert')).toContainText('LCF');
+  await fill(form, { 'LCF flute length': '27' });
+  await form.getByRole('button', { name: 'State LCF' }).click();
+  await expect(said(page)).toContainText('LCF of CR12-2 stated');
+  await expect(page.getByRole('link', { name: /^LCF flute length: 27/ })).toBeVisible();
+  await page.goto('/cutters?open=CR12-2&sort=colour');
+  await expect(page.getByRole('alert').filter({ hasText: 'sort' }).first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'CR12-2' }).first()).toBeVisible();
+});

@@ -7,6 +7,7 @@ test.use({ baseURL: DEMO });
 const VIEWS = [
   ['Today', '/'],
   ['Cutters', '/cutters?open=EM8'],
+  ['A cutter’s figure', '/cutters?open=CR12-2&show=figure&fact=RE'],
   ['Add a cutter', '/cutters?new=cutter&family=square'],
   ['Places', '/places?open=CAB1'],
   ['A count sheet', '/places?show=counts&sheet=C-0001'],

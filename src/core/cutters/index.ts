@@ -25,6 +25,8 @@ export type { KnownFact } from './checkItem';
 // Drawing
 export { cutterOutline } from './cutterOutline';
 export type { Assumed, OutlinePoint } from './families';
+export { dimensionsOf, drawnLength, holderDimensions, ON_HOLDER, onFigure } from './dimensions';
+export type { Dimension, Dimensioned } from './dimensions';
 // What it leaves on a floor and in a corner
 export {
   cornerRadius,

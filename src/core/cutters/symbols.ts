@@ -47,7 +47,7 @@ export const SYMBOLS = {
   CW: { words: 'cutting width', kind: 'length', limits: [0.1, 100], shapes: 'its own' },
   SDL: { words: 'length of the first step', kind: 'length', limits: [0.05, 300], shapes: 'its own' },
   STA: { words: 'included angle of the step', kind: 'degree', limits: [20, 180], shapes: 'its own' },
-  NOF: { words: 'flutes', kind: 'count', limits: [1, 40], shapes: 'any' },
+  NOF: { words: 'flutes', kind: 'count', limits: [1, 200], shapes: 'any' },
   RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90], shapes: 'any' },
   CCC: { words: 'centre cutting', kind: 'choice', options: YES_NO },
   // Neck, shank, whole

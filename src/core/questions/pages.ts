@@ -21,7 +21,8 @@ export const PAGES = {
     new: ITEM_KINDS,
     like: 'code',
     family: FAMILY_NAMES,
-    show: ['missing', 'ladder'],
+    show: ['missing', 'ladder', 'figure'],
+    fact: 'code',
     cols: 'words',
   },
   choose: {

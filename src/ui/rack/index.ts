@@ -1,3 +1,5 @@
 export { CutterDrawing } from './CutterDrawing';
+export { DimensionedDrawing } from './DimensionedDrawing';
+export type { DimensionWords, Sureness } from './DimensionedDrawing';
 export { Rack } from './Rack';
 export type { RackSlot } from './Rack';

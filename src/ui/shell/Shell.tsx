@@ -1,5 +1,14 @@
 'use client';
 import { WrongAddress } from './Asked';
+import RackIcon from '@mui/icons-material/AlignVerticalTopOutlined';
+import JobsIcon from '@mui/icons-material/AssignmentOutlined';
+import TodayIcon from '@mui/icons-material/Checklist';
+import CuttersIcon from '@mui/icons-material/HardwareOutlined';
+import EntriesIcon from '@mui/icons-material/HistoryOutlined';
+import PlacesIcon from '@mui/icons-material/Inventory2Outlined';
+import BuyingIcon from '@mui/icons-material/LocalShippingOutlined';
+import MachinesIcon from '@mui/icons-material/PrecisionManufacturingOutlined';
+import LifeIcon from '@mui/icons-material/ShowChartOutlined';
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
@@ -10,15 +19,15 @@ import { useScanner } from './useScanner';
 
 /** The areas in the order of the work, each with the count of what waits there. */
 const AREAS = [
-  ['/', 'Today', 'today'],
-  ['/cutters', 'Cutters', 'cutters'],
-  ['/places', 'Places', 'places'],
-  ['/rack', 'Rack', 'rack'],
-  ['/machines', 'Machines', null],
-  ['/jobs', 'Jobs', 'jobs'],
-  ['/life', 'Life', null],
-  ['/buying', 'Buying', 'buying'],
-  ['/history', 'Entries', null],
+  ['/', 'Today', 'today', TodayIcon],
+  ['/cutters', 'Cutters', 'cutters', CuttersIcon],
+  ['/places', 'Places', 'places', PlacesIcon],
+  ['/rack', 'Rack', 'rack', RackIcon],
+  ['/machines', 'Machines', null, MachinesIcon],
+  ['/jobs', 'Jobs', 'jobs', JobsIcon],
+  ['/life', 'Life', null, LifeIcon],
+  ['/buying', 'Buying', 'buying', BuyingIcon],
+  ['/history', 'Entries', null, EntriesIcon],
 ] as const;
 
 type Counts = Partial<Record<'today' | 'cutters' | 'places' | 'rack' | 'jobs' | 'buying', number>>;
@@ -56,14 +65,15 @@ export function Shell({ counts, people, demo, children }: ShellProps) {
         </div>
         <div className="rest">
           <nav aria-label="Areas">
-            {AREAS.map(([href, words, count]) => (
+            {AREAS.map(([href, words, count, Icon]) => (
               <Link
                 key={href}
                 href={href}
                 onClick={() => setOut(false)}
                 aria-current={(href === '/' ? path === '/' : path.startsWith(href)) ? 'page' : undefined}
               >
-                {words}
+                <Icon aria-hidden="true" fontSize="inherit" />
+                <span className="words">{words}</span>
                 {count && counts[count] ? (
                   <span className="n">
                     {counts[count]}

@@ -40,4 +40,5 @@ export const stepDrill: FamilySpec = {
   },
   cuts: ['hole'],
   hole: 'drills a step',
+  sizeWords: (c, size) => (c.DCX === null ? size : `${size} to ${short(c.DCX)}`),
 };

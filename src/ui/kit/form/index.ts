@@ -1,4 +1,5 @@
 // Forms for verbs, what they send, and fields of their own
+export { Choice, Entry, Tick } from './fields';
 export { FileButton } from './FileButton';
 export { ProblemNote } from './ProblemNote';
 export { SearchField } from './SearchField';

@@ -77,6 +77,49 @@ export const theme = createTheme({
         input: { padding: '7px 0', fontFamily: 'inherit', '&.fig': { fontFamily: 'var(--figures)' } },
       },
     },
+    // Tables are hairlines on the paper they lie on; the head stays while the list goes by.
+    MuiTable: { styleOverrides: { root: { borderCollapse: 'collapse', width: '100%' } } },
+    MuiTableRow: {
+      styleOverrides: {
+        root: {
+          '&.open > td': { background: 'var(--accent-soft)' },
+          'tbody > &:hover > td': {
+            background: 'color-mix(in srgb, var(--accent-soft) 55%, transparent)',
+          },
+        },
+      },
+    },
+    MuiTableCell: {
+      styleOverrides: {
+        root: {
+          padding: '8px 10px 8px 0',
+          borderBottom: '1px solid var(--line)',
+          verticalAlign: 'top',
+          font: 'inherit',
+          letterSpacing: 'inherit',
+          color: 'inherit',
+          '&.num': { textAlign: 'right' },
+          '&.num + :not(.num)': { paddingLeft: 14 },
+          '&.fig': { fontFamily: 'var(--figures)', fontFeatureSettings: "'zero' 1" },
+        },
+        head: {
+          fontWeight: 600,
+          color: 'var(--soft)',
+          fontSize: 13,
+          borderBottom: '2px solid var(--ink)',
+          padding: '4px 10px 4px 0',
+          position: 'sticky',
+          top: 0,
+          background: 'var(--paper)',
+          zIndex: 1,
+          whiteSpace: 'nowrap',
+          '.tag &': { background: 'var(--sheet)' },
+        },
+      },
+    },
+    MuiCheckbox: {
+      styleOverrides: { root: { color: 'var(--soft)', '&.Mui-checked': { color: 'var(--accent)' } } },
+    },
     MuiNativeSelect: { styleOverrides: { select: { padding: '7px 22px 7px 0 !important' } } },
   },
 });

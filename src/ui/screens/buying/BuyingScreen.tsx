@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import { inCrib } from '@/core/stock';
@@ -50,33 +55,33 @@ export function BuyingScreen({
         </div>
       )}
       {view.lines.length > 0 && (
-        <table className="list" style={{ marginTop: 12 }}>
-          <thead>
-            <tr>
-              <th>Cutter</th>
-              <th>Answer</th>
-              <th className="num">How many</th>
-              <th>Order by</th>
-              <th className="num">Lives needed</th>
-              <th className="num">On hand</th>
-              <th className="num">On order</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table style={{ marginTop: 12 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Cutter</TableCell>
+              <TableCell>Answer</TableCell>
+              <TableCell className="num">How many</TableCell>
+              <TableCell>Order by</TableCell>
+              <TableCell className="num">Lives needed</TableCell>
+              <TableCell className="num">On hand</TableCell>
+              <TableCell className="num">On order</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {view.lines.map((l) => (
-              <tr key={l.item.code} className={l === open ? 'open' : undefined}>
-                <td>
+              <TableRow key={l.item.code} className={l === open ? 'open' : undefined}>
+                <TableCell>
                   <Link className="fig" href={query.href({ open: l.item.code, order: null })} scroll={false}>
                     {l.item.code}
                   </Link>
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   <Say line={l} />
-                </td>
-                <td className="num fig">
+                </TableCell>
+                <TableCell className="num fig">
                   {l.proposal.say === 'order' && l.proposal.quantity > 0 ? l.proposal.quantity : '·'}
-                </td>
-                <td className="fig">
+                </TableCell>
+                <TableCell className="fig">
                   {l.proposal.say !== 'order' ? (
                     '·'
                   ) : l.proposal.orderBy ? (
@@ -84,20 +89,22 @@ export function BuyingScreen({
                   ) : (
                     <span className="soft">lead time not known</span>
                   )}
-                </td>
-                <td className="num fig">
+                </TableCell>
+                <TableCell className="num fig">
                   {'lives' in l.proposal ? l.proposal.lives.needed.toFixed(1) : '—'}
-                </td>
-                <td className="num fig">
+                </TableCell>
+                <TableCell className="num fig">
                   {'lives' in l.proposal
                     ? (l.proposal.lives.shelf + l.proposal.lives.onEdgeSets).toFixed(1)
                     : '—'}
-                </td>
-                <td className="num fig">{'lives' in l.proposal ? l.proposal.lives.onOrder || '·' : '—'}</td>
-              </tr>
+                </TableCell>
+                <TableCell className="num fig">
+                  {'lives' in l.proposal ? l.proposal.lives.onOrder || '·' : '—'}
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
       {view.unknown.length > 0 && (
         <p className="soft">
@@ -116,32 +123,32 @@ export function BuyingScreen({
       {view.orders.length === 0 ? (
         <p className="soft">None yet.</p>
       ) : (
-        <table className="list">
-          <thead>
-            <tr>
-              <th>Order</th>
-              <th>Cutter</th>
-              <th>Supplier</th>
-              <th className="num">Received</th>
-              <th>Promised</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>Order</TableCell>
+              <TableCell>Cutter</TableCell>
+              <TableCell>Supplier</TableCell>
+              <TableCell className="num">Received</TableCell>
+              <TableCell>Promised</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {view.orders.map((o) => (
-              <tr key={o.number} className={o.number === order?.number ? 'open' : undefined}>
-                <td>
+              <TableRow key={o.number} className={o.number === order?.number ? 'open' : undefined}>
+                <TableCell>
                   <Link className="fig" href={query.href({ order: o.number, open: null })} scroll={false}>
                     {o.number}
                   </Link>
-                </td>
-                <td className="fig">{o.item}</td>
-                <td>{o.supplier}</td>
-                <td className="num fig">
+                </TableCell>
+                <TableCell className="fig">{o.item}</TableCell>
+                <TableCell>{o.supplier}</TableCell>
+                <TableCell className="num fig">
                   {o.received} of {o.quantity}
-                </td>
-                <td className="fig">{shortDay(o.promised)}</td>
-                <td>
+                </TableCell>
+                <TableCell className="fig">{shortDay(o.promised)}</TableCell>
+                <TableCell>
                   {o.received >= o.quantity ? (
                     <GradeMark grade="good">closed</GradeMark>
                   ) : o.promised < today ? (
@@ -149,11 +156,11 @@ export function BuyingScreen({
                   ) : (
                     <GradeMark grade="not judged">open</GradeMark>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
     </Middle>
   );

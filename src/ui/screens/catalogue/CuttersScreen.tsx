@@ -1,4 +1,5 @@
 'use client';
+import { Choice } from '@/ui/kit/form';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -14,6 +15,7 @@ import { OF_CATALOGUE, questionOf } from '@/ui/screens/common/question';
 import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
 import { Ladder } from '@/ui/screens/secondlife';
 import { Middle } from '@/ui/shell';
+import { Figure, hasFigure } from './Figure';
 import { ItemTag } from './ItemTag';
 import { Missing } from './Missing';
 import { AddItemTag } from './addItems';
@@ -70,6 +72,12 @@ export function CuttersScreen({
     ) : null;
   const columns = useColumns();
   const empty = !asking && page.lines.length === 0 && !refused && !page.previous;
+  if (query.get('show') === 'figure' && one.item && hasFigure(one.item))
+    return (
+      <Middle beside={beside}>
+        <Figure item={one.item} />
+      </Middle>
+    );
   return (
     <Middle beside={beside}>
       <div className="head">
@@ -156,9 +164,9 @@ function MoreKinds() {
   const query = useQuery('cutters');
   const router = useRouter();
   return (
-    <select
+    <Choice
       aria-label="Add something else"
-      className="plain"
+
       value=""
       onChange={(e) =>
         router.push(query.href({ new: e.target.value as ItemKind, open: null }), { scroll: false })
@@ -170,6 +178,6 @@ function MoreKinds() {
           {KINDS[k].words}
         </option>
       ))}
-    </select>
+    </Choice>
   );
 }

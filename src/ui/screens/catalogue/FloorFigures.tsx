@@ -1,4 +1,5 @@
 'use client';
+import { Entry } from '@/ui/kit/form';
 import { useId, useState } from 'react';
 import {
   cornerRadius,
@@ -142,7 +143,7 @@ function Try({
     <div>
       <span className="k">
         <label htmlFor={id}>{label}</label>{' '}
-        <input
+        <Entry
           id={id}
           className="fig"
           inputMode="decimal"

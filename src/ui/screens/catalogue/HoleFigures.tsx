@@ -1,4 +1,5 @@
 'use client';
+import { Entry } from '@/ui/kit/form';
 import { useState } from 'react';
 import {
   classesLeft,
@@ -122,8 +123,8 @@ function TapFigures({
           <span className="k">
             <label>
               With a drill of{' '}
-              <input
-                className="plain fig"
+              <Entry
+                className="fig"
                 style={{ width: 70 }}
                 value={hole}
                 onChange={(e) => setHole(e.target.value)}

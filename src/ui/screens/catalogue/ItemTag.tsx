@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { factsOf, KINDS, questionCutter } from '@/core/cutters';
 import { coatingNow, rungsFor } from '@/core/life';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
@@ -8,6 +9,7 @@ import { Tag } from '@/ui/kit/tag';
 import { CutterDrawing } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
+import { hasFigure } from './Figure';
 import { FloorFigures } from './FloorFigures';
 import { HoleFigures } from './HoleFigures';
 import { Age, Counts, Facts, Supply, Versions } from './ItemFacts';
@@ -46,7 +48,14 @@ export function ItemTag({
       words={`${item.words}${item.maker ? `, ${item.maker}` : ''}`}
       closeHref={query.href({ open: null, do: null })}
     >
-      {item.cutter && <CutterDrawing cutter={item.cutter} />}
+      {item.cutter && query.get('show') !== 'figure' && <CutterDrawing cutter={item.cutter} />}
+      {hasFigure(item) && query.get('show') !== 'figure' && (
+        <p className="small">
+          <Link href={query.href({ show: 'figure', do: null })} scroll={false}>
+            On the figure: every dimension, and a way to state it
+          </Link>
+        </p>
+      )}
       {item.standing && item.standing.standing !== 'approved' && (
         <div className={item.standing.standing === 'rejected' ? 'ask stop' : 'ask'}>
           <strong>{STANDING[item.standing.standing]}</strong> {item.standing.reason}

@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { isSymbol, type MissingFact, SYMBOLS } from '@/core/cutters';
 import { useQuery } from '@/ui/screens/common/query';
@@ -11,24 +16,24 @@ export function Missing({ facts }: { facts: MissingFact[] }) {
       <div className="empty">Nothing that is booked waits for a fact, and none of it leans on a guess.</div>
     );
   return (
-    <table className="list">
-      <thead>
-        <tr>
-          <th>Fact</th>
-          <th>Of</th>
-          <th>Blocks</th>
-          <th>For</th>
-          <th className="num">Minutes booked</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table>
+      <TableHead>
+        <TableRow>
+          <TableCell>Fact</TableCell>
+          <TableCell>Of</TableCell>
+          <TableCell>Blocks</TableCell>
+          <TableCell>For</TableCell>
+          <TableCell className="num">Minutes booked</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {facts.map((f) => (
-          <tr key={`${f.item} ${f.symbol}`}>
-            <td>
+          <TableRow key={`${f.item} ${f.symbol}`}>
+            <TableCell>
               {f.state === 'guess' ? '▲ a guess: ' : '■ not known: '}
               {isSymbol(f.symbol) ? SYMBOLS[f.symbol].words : f.symbol}
-            </td>
-            <td>
+            </TableCell>
+            <TableCell>
               <Link
                 className="fig"
                 href={query.href({ open: f.item, do: 'facts', new: null })}
@@ -36,13 +41,13 @@ export function Missing({ facts }: { facts: MissingFact[] }) {
               >
                 {f.item}
               </Link>
-            </td>
-            <td>{f.results.join(', ')}</td>
-            <td className="fig small">{f.of.slice(0, 4).join(' ')}</td>
-            <td className="num fig">{f.minutes > 0 ? Math.round(f.minutes) : ''}</td>
-          </tr>
+            </TableCell>
+            <TableCell>{f.results.join(', ')}</TableCell>
+            <TableCell className="fig small">{f.of.slice(0, 4).join(' ')}</TableCell>
+            <TableCell className="num fig">{f.minutes > 0 ? Math.round(f.minutes) : ''}</TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { Entry } from '@/ui/kit/form';
 import type { LengthUnit } from '@/core/units';
 
 export interface SegmentTexts {
@@ -38,13 +39,13 @@ export function OutlineFields({
       {segments.map((s, i) => (
         <div className="pair" key={i} style={{ display: 'flex', gap: 6, marginTop: 4 }}>
           {(['length', 'upper', 'lower'] as const).map((key) => (
-            <input
+            <Entry
               key={key}
               aria-label={`Segment ${i + 1}, ${key === 'length' ? 'length' : `${key} diameter`}`}
               placeholder={key === 'length' ? 'length' : `${key} Ø`}
               value={s[key]}
               onChange={(e) => set(i, key, e.target.value)}
-              className="plain fig"
+              className="fig"
               style={{ width: '33%' }}
             />
           ))}

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PictureLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
-import { base64, FileButton, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { base64, FileButton, post, ProblemNote, useSendOnce, Choice } from '@/ui/kit/form';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useSurroundings, useTimes } from '@/ui/shell';
 
@@ -65,28 +65,18 @@ export function Pictures({
         </div>
       )}
       <div className="acts" style={{ alignItems: 'center' }}>
-        <select
-          className="plain"
-          aria-label="What it shows"
-          value={shows}
-          onChange={(e) => setShows(e.target.value)}
-        >
+        <Choice aria-label="What it shows" value={shows} onChange={(e) => setShows(e.target.value)}>
           {SHOWS.map((s) => (
             <option key={s}>{s}</option>
           ))}
-        </select>
+        </Choice>
         {marks.length > 0 && (
-          <select
-            className="plain"
-            aria-label="Of which piece"
-            value={of}
-            onChange={(e) => setOf(e.target.value)}
-          >
+          <Choice aria-label="Of which piece" value={of} onChange={(e) => setOf(e.target.value)}>
             <option value="">of the item</option>
             {marks.map((m) => (
               <option key={m}>{m}</option>
             ))}
-          </select>
+          </Choice>
         )}
         <FileButton
           words={busy ? 'Keeping …' : 'Take or choose a picture'}

@@ -15,7 +15,7 @@ import {
 } from '@/core/cutters';
 import { linkTo } from '@/core/links';
 import type { ShopView } from '@/crib/shop';
-import { type FieldSpec, VerbForm } from '@/ui/kit/form';
+import { type FieldSpec, VerbForm, Choice } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
@@ -99,14 +99,14 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
       {hasFamily && (
         <div className="field wide">
           <label htmlFor="family">Family</label>
-          <select id="family" className="plain" value={family} onChange={(e) => setFamily(e.target.value)}>
+          <Choice id="family" value={family} onChange={(e) => setFamily(e.target.value)}>
             <option value="">choose</option>
             {(kind === 'body' ? BODY_FAMILIES : FAMILY_NAMES).map((f) => (
               <option key={f} value={f}>
                 {FAMILIES[f].words}
               </option>
             ))}
-          </select>
+          </Choice>
           {chosen && (
             <div className="soft small">
               Length is measured to: {FAMILIES[chosen].lengthTo}. DC: {FAMILIES[chosen].diameterAt}.

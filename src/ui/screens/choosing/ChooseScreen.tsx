@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { type ChoosingRules, REASONS } from '@/core/choosing';
@@ -74,23 +79,23 @@ function Fitting({ view }: { view: ChooseView }) {
   return (
     <>
       <h2>Fits</h2>
-      <table className="list">
-        <thead>
-          <tr>
-            <th>Where</th>
-            <th>Cutter</th>
-            <th>Speaks for it</th>
-            <th className="num">Points</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>Where</TableCell>
+            <TableCell>Cutter</TableCell>
+            <TableCell>Speaks for it</TableCell>
+            <TableCell className="num">Points</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {view.fit.map((c) => (
-            <tr key={c.code}>
-              <td style={{ whiteSpace: 'nowrap' }}>
+            <TableRow key={c.code}>
+              <TableCell style={{ whiteSpace: 'nowrap' }}>
                 {AVAILABLE[c.availability]}
                 {c.take.length > 0 && <div className="soft small fig">{c.take.slice(0, 3).join(' ')}</div>}
-              </td>
-              <td>
+              </TableCell>
+              <TableCell>
                 <Link className="fig" href={to(c.code)}>
                   {c.code}
                 </Link>
@@ -100,19 +105,19 @@ function Fitting({ view }: { view: ChooseView }) {
                     <strong>▲ not judged:</strong> {c.open.join(', ')}
                   </div>
                 )}
-              </td>
-              <td className="small">
+              </TableCell>
+              <TableCell className="small">
                 {c.reasons.map((r) => (
                   <div key={r.reason} title={REASONS[r.reason]}>
                     {r.words} <span className="soft fig">+{r.points}</span>
                   </div>
                 ))}
-              </td>
-              <td className="num fig">{Math.round(c.score * 10) / 10}</td>
-            </tr>
+              </TableCell>
+              <TableCell className="num fig">{Math.round(c.score * 10) / 10}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </>
   );
 }
@@ -121,21 +126,21 @@ function Rejected({ view }: { view: ChooseView }) {
   return (
     <>
       <h2>Can’t</h2>
-      <table className="list">
-        <tbody>
+      <Table>
+        <TableBody>
           {view.rejected.map((c) => (
-            <tr key={c.code}>
-              <td>
+            <TableRow key={c.code}>
+              <TableCell>
                 <Link className="fig" href={linkTo('cutters', { open: c.code })}>
                   {c.code}
                 </Link>
                 <div className="soft small">{c.words}</div>
-              </td>
-              <td>■ {c.fails.join('; ')}</td>
-            </tr>
+              </TableCell>
+              <TableCell>■ {c.fails.join('; ')}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       {view.rejectedMore > 0 && <p className="soft small">and {view.rejectedMore} more</p>}
       {view.notLookedAt && (
         <p className="soft small">
@@ -151,23 +156,23 @@ function Kit({ view }: { view: ChooseView }) {
   return (
     <>
       <h2>The kit for it</h2>
-      <table className="list">
-        <thead>
-          <tr>
-            <th>Step</th>
-            <th>Wanted</th>
-            <th>Here</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>Step</TableCell>
+            <TableCell>Wanted</TableCell>
+            <TableCell>Here</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {view.kit!.map((s, i) => (
-            <tr key={`${s.step} ${i}`}>
-              <td>{s.step}</td>
-              <td>
+            <TableRow key={`${s.step} ${i}`}>
+              <TableCell>{s.step}</TableCell>
+              <TableCell>
                 {s.wanted}
                 <div className="soft small">{s.because}</div>
-              </td>
-              <td>
+              </TableCell>
+              <TableCell>
                 {s.missing ? (
                   <strong style={{ color: 'var(--rust)' }}>
                     ■ missing{s.choices.length ? `: buy ${s.choices[0]!.code}` : ''}
@@ -182,11 +187,11 @@ function Kit({ view }: { view: ChooseView }) {
                     </div>
                   ))
                 )}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </>
   );
 }

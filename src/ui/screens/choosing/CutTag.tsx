@@ -1,4 +1,5 @@
 'use client';
+import { Choice, Entry, Tick } from '@/ui/kit/form';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -64,24 +65,24 @@ export function CutTag() {
         <div className="fields">
           <div className="field">
             <label htmlFor="feature">What is cut</label>
-            <select id="feature" className="plain" value={feature} onChange={set('feature')}>
+            <Choice id="feature" value={feature} onChange={set('feature')}>
               {FEATURE_NAMES.map((f) => (
                 <option key={f} value={f}>
                   {FEATURES[f].words}
                 </option>
               ))}
-            </select>
+            </Choice>
           </div>
           <div className="field">
             <label htmlFor="group">Material, ISO 513</label>
-            <select id="group" className="plain" value={texts.group} onChange={set('group')}>
+            <Choice id="group" value={texts.group} onChange={set('group')}>
               <option value="">any</option>
               {GROUPS.map((g) => (
                 <option key={g} value={g}>
                   {g} {GROUP_WORDS[g]}
                 </option>
               ))}
-            </select>
+            </Choice>
           </div>
           {fields.map((f) => (
             <div className="field" key={f.name}>
@@ -89,9 +90,9 @@ export function CutTag() {
                 {f.label}
                 {f.kind === 'length' ? `, ${unitWord}` : ''}
               </label>
-              <input
+              <Entry
                 id={f.name}
-                className="plain fig"
+                className="fig"
                 style={{ width: '100%' }}
                 inputMode={f.kind === 'text' ? undefined : 'decimal'}
                 value={texts[f.name]}
@@ -102,8 +103,7 @@ export function CutTag() {
           {FEATURES[feature].milled && (
             <div className="field">
               <label>
-                <input
-                  type="checkbox"
+                <Tick
                   checked={texts.plunge === 'yes'}
                   onChange={(e) => setTexts({ ...texts, plunge: e.target.checked ? 'yes' : '' })}
                 />{' '}

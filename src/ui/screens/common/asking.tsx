@@ -1,4 +1,5 @@
 'use client';
+import { Choice, Entry } from '@/ui/kit/form';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { ITEM_KINDS, KINDS } from '@/core/cutters';
@@ -39,8 +40,7 @@ export function AskWords({ label, hint }: { label: string; hint?: string }) {
   };
   return (
     <label>
-      {label}{' '}
-      <input value={words} placeholder={hint} onChange={(e) => ask(e.target.value)} className="plain" />
+      {label} <Entry value={words} placeholder={hint} onChange={(e) => ask(e.target.value)} />
     </label>
   );
 }
@@ -62,8 +62,7 @@ export function AskChoice({
   return (
     <label>
       {label}{' '}
-      <select
-        className="plain"
+      <Choice
         value={query.get(name) ?? ''}
         onChange={(e) =>
           router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), {
@@ -77,7 +76,7 @@ export function AskChoice({
             {words}
           </option>
         ))}
-      </select>
+      </Choice>
     </label>
   );
 }

@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import { money } from '@/core/units';
@@ -47,38 +52,38 @@ function TakenOf({ taken: t }: { taken: Taken }) {
       <h2>
         {t.supplier} <span className="soft">{t.name}</span>
       </h2>
-      <table className="list">
-        <thead>
-          <tr>
-            <th>Item</th>
-            <th>What it is</th>
-            <th>Since</th>
-            <th className="num">Taken</th>
-            <th className="num">Each</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>Item</TableCell>
+            <TableCell>What it is</TableCell>
+            <TableCell>Since</TableCell>
+            <TableCell className="num">Taken</TableCell>
+            <TableCell className="num">Each</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {t.lines.map((l) => (
-            <tr key={`${l.item} ${l.lot}`}>
-              <td>
+            <TableRow key={`${l.item} ${l.lot}`}>
+              <TableCell>
                 <Link className="fig" href={linkTo('cutters', { open: l.item })}>
                   {l.item}
                 </Link>
                 {l.lot ? <span className="soft"> lot {l.lot}</span> : null}
-              </td>
-              <td>{l.words}</td>
-              <td>{day(l.since)}</td>
-              <td className="num fig">
+              </TableCell>
+              <TableCell>{l.words}</TableCell>
+              <TableCell>{day(l.since)}</TableCell>
+              <TableCell className="num fig">
                 {l.quantity}
                 {l.quantity < 0 ? <div className="soft small">came back since</div> : null}
-              </td>
-              <td className="num fig">
+              </TableCell>
+              <TableCell className="num fig">
                 {l.priceCents === null ? <Unknown>no price of theirs</Unknown> : money(l.priceCents)}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       <p>
         {t.costCents === null ? (
           <Unknown>What it comes to can’t be said while a price is not known.</Unknown>

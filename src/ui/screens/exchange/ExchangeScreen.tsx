@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -151,32 +156,32 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
       {view.imports.length > 0 && (
         <>
           <h2>Came in</h2>
-          <table className="list">
-            <thead>
-              <tr>
-                <th>When</th>
-                <th>List</th>
-                <th className="num">New</th>
-                <th className="num">Changed</th>
-                <th>Who</th>
-                <th></th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table>
+            <TableHead>
+              <TableRow>
+                <TableCell>When</TableCell>
+                <TableCell>List</TableCell>
+                <TableCell className="num">New</TableCell>
+                <TableCell className="num">Changed</TableCell>
+                <TableCell>Who</TableCell>
+                <TableCell></TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {view.imports.map((i) => (
-                <tr key={i.entryId}>
-                  <td>{moment(i.happenedAt)}</td>
-                  <td>{i.name}</td>
-                  <td className="num fig">{i.added}</td>
-                  <td className="num fig">{i.changed}</td>
-                  <td>{i.who}</td>
-                  <td>
+                <TableRow key={i.entryId}>
+                  <TableCell>{moment(i.happenedAt)}</TableCell>
+                  <TableCell>{i.name}</TableCell>
+                  <TableCell className="num fig">{i.added}</TableCell>
+                  <TableCell className="num fig">{i.changed}</TableCell>
+                  <TableCell>{i.who}</TableCell>
+                  <TableCell>
                     <EntryBack entry={i.entryId} what={`the list ${i.name}`} />
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </>
       )}
     </Middle>

@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import type { Preview } from '@/crib/exchange';
 
 const SHOWN = 60;
@@ -16,72 +21,72 @@ export function Outcome({ preview: p }: { preview: Preview }) {
         .{p.suppliers.length > 0 && ` Suppliers that come with it: ${p.suppliers.join(', ')}.`}
       </p>
       {p.refused.length > 0 && (
-        <table className="list">
-          <thead>
-            <tr>
-              <th>Row</th>
-              <th>Code</th>
-              <th>Refused because</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>Row</TableCell>
+              <TableCell>Code</TableCell>
+              <TableCell>Refused because</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {p.refused.slice(0, SHOWN).map((r) => (
-              <tr key={r.row}>
-                <td className="fig">{r.row}</td>
-                <td className="fig">{r.code || '—'}</td>
-                <td>{r.reasons.join('; ')}</td>
-              </tr>
+              <TableRow key={r.row}>
+                <TableCell className="fig">{r.row}</TableCell>
+                <TableCell className="fig">{r.code || '—'}</TableCell>
+                <TableCell>{r.reasons.join('; ')}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
       <More n={p.refused.length} of="refused" />
       {p.changed.length > 0 && (
-        <table className="list">
-          <thead>
-            <tr>
-              <th>Changed</th>
-              <th>Value</th>
-              <th>From</th>
-              <th>To</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>Changed</TableCell>
+              <TableCell>Value</TableCell>
+              <TableCell>From</TableCell>
+              <TableCell>To</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {p.changed.slice(0, SHOWN).flatMap((x) =>
               x.changes.map((ch, i) => (
-                <tr key={`${x.item.code} ${ch.field} ${i}`}>
-                  <td className="fig">{i === 0 ? x.item.code : ''}</td>
-                  <td className="fig">{ch.field}</td>
-                  <td>{ch.from ?? <span className="soft">not known</span>}</td>
-                  <td>{ch.to}</td>
-                </tr>
+                <TableRow key={`${x.item.code} ${ch.field} ${i}`}>
+                  <TableCell className="fig">{i === 0 ? x.item.code : ''}</TableCell>
+                  <TableCell className="fig">{ch.field}</TableCell>
+                  <TableCell>{ch.from ?? <span className="soft">not known</span>}</TableCell>
+                  <TableCell>{ch.to}</TableCell>
+                </TableRow>
               )),
             )}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
       <More n={p.changed.length} of="changed" />
       {p.added.length > 0 && (
-        <table className="list">
-          <thead>
-            <tr>
-              <th>New</th>
-              <th>Kind</th>
-              <th>Facts</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>New</TableCell>
+              <TableCell>Kind</TableCell>
+              <TableCell>Facts</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {p.added.slice(0, SHOWN).map((a) => (
-              <tr key={a.code}>
-                <td className="fig">{a.code}</td>
-                <td>{a.family ?? a.kind}</td>
-                <td className="small">
+              <TableRow key={a.code}>
+                <TableCell className="fig">{a.code}</TableCell>
+                <TableCell>{a.family ?? a.kind}</TableCell>
+                <TableCell className="small">
                   {a.facts.map((f) => `${f.symbol} ${f.text}${f.unit === 'inch' ? ' in' : ''}`).join(', ')}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
       <More n={p.added.length} of="new" />
     </>

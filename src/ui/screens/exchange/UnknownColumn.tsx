@@ -1,4 +1,5 @@
 'use client';
+import { Choice } from '@/ui/kit/form';
 import { SYMBOLS } from '@/core/cutters';
 
 /** Columns that are no facts, as docs/formats.md has them. */
@@ -40,8 +41,7 @@ export function Unknown({
         <div key={h} style={{ marginTop: 6 }}>
           <label>
             <span className="fig">{h}</span>{' '}
-            <select
-              className="plain"
+            <Choice
               value={mapping[h] === null ? '-' : (mapping[h] ?? '')}
               onChange={(e) => onSay(h, e.target.value)}
             >
@@ -57,7 +57,7 @@ export function Unknown({
                   {s} {spec.words}
                 </option>
               ))}
-            </select>
+            </Choice>
           </label>
         </div>
       ))}

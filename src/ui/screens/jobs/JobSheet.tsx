@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -45,27 +50,27 @@ export function JobSheet({ job }: { job: JobView }) {
       </div>
       {program && (
         <>
-          <table className="list">
-            <thead>
-              <tr>
-                <th>T</th>
-                <th>Assembly</th>
-                <th className="num">Min in the cut</th>
-                <th className="num">Rapid, m</th>
-                <th className="num">Lowest Z, {unitWord}</th>
-                <th className="num">Reach</th>
-                <th>Checks</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table>
+            <TableHead>
+              <TableRow>
+                <TableCell>T</TableCell>
+                <TableCell>Assembly</TableCell>
+                <TableCell className="num">Min in the cut</TableCell>
+                <TableCell className="num">Rapid, m</TableCell>
+                <TableCell className="num">Lowest Z, {unitWord}</TableCell>
+                <TableCell className="num">Reach</TableCell>
+                <TableCell>Checks</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {job.tools.map((t) => (
-                <tr
+                <TableRow
                   key={t.t}
                   className={query.get('t') === String(t.t) ? 'open' : undefined}
                   style={{ cursor: 'pointer' }}
                   onClick={() => router.push(query.href({ t: t.t }), { scroll: false })}
                 >
-                  <td>
+                  <TableCell>
                     <Link
                       className="fig"
                       href={query.href({ t: t.t })}
@@ -74,8 +79,8 @@ export function JobSheet({ job }: { job: JobView }) {
                     >
                       T{t.t}
                     </Link>
-                  </td>
-                  <td>
+                  </TableCell>
+                  <TableCell>
                     {t.tag ? (
                       <>
                         <span className="fig">{t.tag}</span> <span className="soft small">{t.words}</span>
@@ -85,21 +90,21 @@ export function JobSheet({ job }: { job: JobView }) {
                         {t.wasTag ? `${t.wasTag} was taken down` : 'none yet'}
                       </GradeMark>
                     )}
-                  </td>
-                  <td className="num fig">
+                  </TableCell>
+                  <TableCell className="num fig">
                     {t.tool.lower_bound ? '≥ ' : ''}
                     {t.minutesPerPart.toFixed(2)}
-                  </td>
-                  <td className="num fig">{(t.tool.rapid_mm / 1000).toFixed(2)}</td>
-                  <td className="num fig">{show(t.tool.lowest_feed_z_mm, 2)}</td>
-                  <td className="num fig">{t.reachMm === null ? '—' : show(t.reachMm, 1)}</td>
-                  <td>
+                  </TableCell>
+                  <TableCell className="num fig">{(t.tool.rapid_mm / 1000).toFixed(2)}</TableCell>
+                  <TableCell className="num fig">{show(t.tool.lowest_feed_z_mm, 2)}</TableCell>
+                  <TableCell className="num fig">{t.reachMm === null ? '—' : show(t.reachMm, 1)}</TableCell>
+                  <TableCell>
                     <Worst line={t} />
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
           <p>
             A part takes <strong className="fig">{min(cycle!.cutting)} min</strong> in the cut; the machine
             adds about <span className="fig">{min(cycle!.rapid)}</span> in rapid and{' '}
@@ -175,17 +180,17 @@ function ProgramNotes({ job: { report } }: { job: JobView }) {
             {report.not_understood.length === 1 ? 'One word' : `${report.not_understood.length} words`} not
             understood: figures touched are marked ≥
           </summary>
-          <table className="list">
-            <tbody>
+          <Table>
+            <TableBody>
               {report.not_understood.slice(0, 60).map((n, i) => (
-                <tr key={i}>
-                  <td className="num fig">line {n.line}</td>
-                  <td className="fig">{n.text}</td>
-                  <td className="soft">{n.why}</td>
-                </tr>
+                <TableRow key={i}>
+                  <TableCell className="num fig">line {n.line}</TableCell>
+                  <TableCell className="fig">{n.text}</TableCell>
+                  <TableCell className="soft">{n.why}</TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </details>
       )}
     </>

@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import type { Grade } from '@/core/because';
@@ -74,51 +79,51 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
           <Link href={linkTo('jobs', { new: 'job' })}>Add the first job</Link>.
         </div>
       ) : (
-        <table className="list">
-          <thead>
-            <tr>
-              <th>Job</th>
-              <th>Part</th>
-              <th>Material</th>
-              <th>Machine</th>
-              <th className="num">Left</th>
-              <th>Due</th>
-              <th className="num">Tools</th>
-              <th className="num">Min in the cut</th>
-              <th>Checks</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>Job</TableCell>
+              <TableCell>Part</TableCell>
+              <TableCell>Material</TableCell>
+              <TableCell>Machine</TableCell>
+              <TableCell className="num">Left</TableCell>
+              <TableCell>Due</TableCell>
+              <TableCell className="num">Tools</TableCell>
+              <TableCell className="num">Min in the cut</TableCell>
+              <TableCell>Checks</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {jobs.map((j) => (
-              <tr key={j.operation.id}>
-                <td>
+              <TableRow key={j.operation.id}>
+                <TableCell>
                   <Link className="fig" href={linkTo('jobs', { open: j.operation.job })}>
                     {j.operation.job}
                   </Link>
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   {j.operation.part}{' '}
                   {j.operation.revision && <span className="soft">rev {j.operation.revision}</span>}
-                </td>
-                <td>{j.operation.material}</td>
-                <td>{j.operation.machine}</td>
-                <td className="num fig">
+                </TableCell>
+                <TableCell>{j.operation.material}</TableCell>
+                <TableCell>{j.operation.machine}</TableCell>
+                <TableCell className="num fig">
                   {j.partsLeft} <span className="soft">of {j.operation.quantity}</span>
-                </td>
-                <td className="fig">{shortDay(j.operation.due)}</td>
-                <td className="num fig">{j.hasProgram ? `${j.ready}/${j.tools}` : '·'}</td>
-                <td className="num fig">{j.cutting === null ? '·' : j.cutting.toFixed(2)}</td>
-                <td>
+                </TableCell>
+                <TableCell className="fig">{shortDay(j.operation.due)}</TableCell>
+                <TableCell className="num fig">{j.hasProgram ? `${j.ready}/${j.tools}` : '·'}</TableCell>
+                <TableCell className="num fig">{j.cutting === null ? '·' : j.cutting.toFixed(2)}</TableCell>
+                <TableCell>
                   {j.hasProgram ? (
                     <GradeMark grade={j.grade}>{WORDS[j.grade]}</GradeMark>
                   ) : (
                     <GradeMark grade="not judged">no program</GradeMark>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
     </>
   );
@@ -131,39 +136,39 @@ function DoneList({ view }: { view: JobsView }) {
   return (
     <>
       <h2>All parts made</h2>
-      <table className="list">
-        <thead>
-          <tr>
-            <th>Job</th>
-            <th>Part</th>
-            <th>Material</th>
-            <th>Machine</th>
-            <th className="num">Made</th>
-            <th>Due</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>Job</TableCell>
+            <TableCell>Part</TableCell>
+            <TableCell>Material</TableCell>
+            <TableCell>Machine</TableCell>
+            <TableCell className="num">Made</TableCell>
+            <TableCell>Due</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {view.done.map((o) => (
-            <tr key={o.id}>
-              <td>
+            <TableRow key={o.id}>
+              <TableCell>
                 <Link className="fig" href={linkTo('jobs', { open: o.job })}>
                   {o.job}
                 </Link>
-              </td>
-              <td>
+              </TableCell>
+              <TableCell>
                 {o.part} {o.revision && <span className="soft">rev {o.revision}</span>}
-              </td>
-              <td>{o.material}</td>
-              <td>{o.machine}</td>
-              <td className="num fig">
+              </TableCell>
+              <TableCell>{o.material}</TableCell>
+              <TableCell>{o.machine}</TableCell>
+              <TableCell className="num fig">
                 {o.partsMade} <span className="soft">of {o.quantity}</span>
-              </td>
+              </TableCell>
               {/* With its year: the list goes back over many. */}
-              <td className="fig">{o.due}</td>
-            </tr>
+              <TableCell className="fig">{o.due}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       <p className="small">
         {query.get('after') && <Link href={query.href({ after: null })}>back to the latest</Link>}{' '}
         {view.next !== null && <Link href={query.href({ after: view.next })}>older ones</Link>}

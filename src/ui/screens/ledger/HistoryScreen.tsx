@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import type { HistoryLine } from '@/crib/ledger';
@@ -16,36 +21,36 @@ export function HistoryScreen({ lines }: { lines: HistoryLine[] }) {
         Everything that was recorded, newest first. Nothing is changed or deleted: a mistake is taken back by
         a counter-entry, unless a later entry leans on it.
       </p>
-      <table className="list">
-        <thead>
-          <tr>
-            <th className="num">Entry</th>
-            <th>When it happened</th>
-            <th>Who</th>
-            <th>What</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell className="num">Entry</TableCell>
+            <TableCell>When it happened</TableCell>
+            <TableCell>Who</TableCell>
+            <TableCell>What</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {lines.map((l) => (
-            <tr key={l.id}>
-              <td className="num fig">{l.id}</td>
-              <td className="fig">{moment(l.happenedAt)}</td>
-              <td className="fig">{l.who}</td>
-              <td>
+            <TableRow key={l.id}>
+              <TableCell className="num fig">{l.id}</TableCell>
+              <TableCell className="fig">{moment(l.happenedAt)}</TableCell>
+              <TableCell className="fig">{l.who}</TableCell>
+              <TableCell>
                 <span style={l.counteredBy ? { textDecoration: 'line-through' } : undefined}>{l.words}</span>
                 {l.note && <span className="soft"> · {l.note}</span>}
                 {l.counteredBy && <span className="soft"> · taken back by entry {l.counteredBy}</span>}
-              </td>
-              <td>
+              </TableCell>
+              <TableCell>
                 {!l.counteredBy && !l.counters && l.kind !== 'addPerson' && (
                   <EntryBack entry={l.id} what={`entry ${l.id}`} />
                 )}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       {last && last.id > 1 && lines.length > 0 && (
         <Link href={linkTo('history', { before: last.id })}>earlier ones</Link>
       )}

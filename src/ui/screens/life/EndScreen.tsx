@@ -8,7 +8,7 @@ import { enteredText, parseLength } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
 import { Caution } from '@/ui/kit/figure';
-import { ProblemNote, SearchField, SendButton, Stepper, useVerb } from '@/ui/kit/form';
+import { ProblemNote, SearchField, SendButton, Stepper, useVerb, Choice, Entry } from '@/ui/kit/form';
 import { foundSource, sourceOf, takeables } from '@/ui/screens/common/found';
 import { Middle, useLengths, useSurroundings } from '@/ui/shell';
 
@@ -172,7 +172,7 @@ export function EndScreen({
             </div>
             <div className="field">
               <label htmlFor="stickout">Stickout</label>
-              <input
+              <Entry
                 id="stickout"
                 className="fig"
                 value={stickout}
@@ -186,7 +186,7 @@ export function EndScreen({
           {kind !== 'lost' && (
             <div className="field">
               <label htmlFor="to">The old cutter goes to</label>
-              <select
+              <Choice
                 id="to"
                 value={to}
                 onChange={(e) => setTo(e.target.value)}
@@ -200,12 +200,12 @@ export function EndScreen({
                       {p.code} {p.name}, to be graded
                     </option>
                   ))}
-              </select>
+              </Choice>
             </div>
           )}
           <div className="field">
             <label htmlFor="cost">Cost of it (if known)</label>
-            <input
+            <Entry
               id="cost"
               className="fig"
               inputMode="decimal"
@@ -218,7 +218,7 @@ export function EndScreen({
         {then === 'rebuild' && problem?.problems.some((p) => p.field === 'stickout') && (
           <div className="field" style={{ marginTop: 10 }}>
             <label htmlFor="despite">A stop is judged: why build it all the same?</label>
-            <input
+            <Entry
               id="despite"
               value={despite}
               onChange={(e) => setDespite(e.target.value)}

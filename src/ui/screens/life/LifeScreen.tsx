@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { money } from '@/core/units';
 import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
@@ -38,21 +43,24 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
           </div>
           <SurvivalChart life={open} />
           <h2>All cutters</h2>
-          <table className="list">
-            <thead>
-              <tr>
-                <th>Cutter</th>
-                <th>Material</th>
-                <th className="num">Lives</th>
-                <th className="num">Median</th>
-                <th className="num">To reckon with</th>
-                <th>How they ended</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table>
+            <TableHead>
+              <TableRow>
+                <TableCell>Cutter</TableCell>
+                <TableCell>Material</TableCell>
+                <TableCell className="num">Lives</TableCell>
+                <TableCell className="num">Median</TableCell>
+                <TableCell className="num">To reckon with</TableCell>
+                <TableCell>How they ended</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {view.lines.map((l) => (
-                <tr key={`${l.item.id} ${l.material.id}`} className={same(l, open) ? 'open' : undefined}>
-                  <td>
+                <TableRow
+                  key={`${l.item.id} ${l.material.id}`}
+                  className={same(l, open) ? 'open' : undefined}
+                >
+                  <TableCell>
                     <Link
                       className="fig"
                       href={query.href({ item: l.item.code, material: l.material.code })}
@@ -60,22 +68,22 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
                     >
                       {l.item.code}
                     </Link>
-                  </td>
-                  <td>{l.material.code}</td>
-                  <td className="num fig">{l.lives}</td>
-                  <td className="num fig">{medianWords(l)}</td>
-                  <td className="num fig">
+                  </TableCell>
+                  <TableCell>{l.material.code}</TableCell>
+                  <TableCell className="num fig">{l.lives}</TableCell>
+                  <TableCell className="num fig">{medianWords(l)}</TableCell>
+                  <TableCell className="num fig">
                     {l.expectation ? `${l.expectation.minutes.toFixed(0)} min` : 'cannot say'}
-                  </td>
-                  <td className="small">
+                  </TableCell>
+                  <TableCell className="small">
                     {Object.entries(l.endings)
                       .map(([words, n]) => `${n} ${words}`)
                       .join(', ')}
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
           <p className="small">
             {query.get('after') && <Link href={query.href({ after: null })}>back to the most lives</Link>}{' '}
             {view.next !== null && <Link href={query.href({ after: view.next })}>fewer lives</Link>}
@@ -83,19 +91,21 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
           {view.apart.length > 0 && (
             <>
               <h2>Shown apart, not fitted</h2>
-              <table className="list">
-                <tbody>
+              <Table>
+                <TableBody>
                   {view.apart.map((l) => (
-                    <tr key={l.edgeSetId}>
-                      <td className="fig">{l.mark}</td>
-                      <td className="fig">{l.item}</td>
-                      <td className="num fig">{l.minutes > 0 ? `${l.minutes.toFixed(1)} min` : '—'}</td>
-                      <td>{l.ended ?? 'still running'}</td>
-                      <td className="soft">{l.why}</td>
-                    </tr>
+                    <TableRow key={l.edgeSetId}>
+                      <TableCell className="fig">{l.mark}</TableCell>
+                      <TableCell className="fig">{l.item}</TableCell>
+                      <TableCell className="num fig">
+                        {l.minutes > 0 ? `${l.minutes.toFixed(1)} min` : '—'}
+                      </TableCell>
+                      <TableCell>{l.ended ?? 'still running'}</TableCell>
+                      <TableCell className="soft">{l.why}</TableCell>
+                    </TableRow>
                   ))}
-                </tbody>
-              </table>
+                </TableBody>
+              </Table>
             </>
           )}
         </>

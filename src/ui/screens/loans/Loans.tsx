@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import type { PlacesView } from '@/crib/places';
@@ -12,30 +17,30 @@ export function Loans({ view }: { view: PlacesView }) {
       <div className="empty">Nobody has anything. Hand things out from a cutter’s tag in the catalogue.</div>
     );
   return (
-    <table className="list">
-      <thead>
-        <tr>
-          <th>Who</th>
-          <th>What</th>
-          <th className="num">Still out</th>
-          <th>Since</th>
-          <th>Wanted back</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table>
+      <TableHead>
+        <TableRow>
+          <TableCell>Who</TableCell>
+          <TableCell>What</TableCell>
+          <TableCell className="num">Still out</TableCell>
+          <TableCell>Since</TableCell>
+          <TableCell>Wanted back</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {view.loans.map((l) => (
-          <tr key={l.entryId}>
-            <td>
+          <TableRow key={l.entryId}>
+            <TableCell>
               <strong>{l.person}</strong>
-            </td>
-            <td>
+            </TableCell>
+            <TableCell>
               <Link className="fig" href={linkTo('cutters', { open: l.item, do: 'return' })}>
                 {l.piece ?? l.item}
               </Link>
-            </td>
-            <td className="num fig">{l.out}</td>
-            <td>{day(l.happenedAt)}</td>
-            <td>
+            </TableCell>
+            <TableCell className="num fig">{l.out}</TableCell>
+            <TableCell>{day(l.happenedAt)}</TableCell>
+            <TableCell>
               {l.due === null ? (
                 <span className="soft">no day was said</span>
               ) : l.daysLate > 0 ? (
@@ -43,10 +48,10 @@ export function Loans({ view }: { view: PlacesView }) {
               ) : (
                 l.due
               )}
-            </td>
-          </tr>
+            </TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

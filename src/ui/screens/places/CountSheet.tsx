@@ -1,7 +1,12 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { Fragment, useState } from 'react';
 import type { CountedLine, CountView } from '@/crib/places';
-import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
+import { ProblemNote, SendButton, useVerb, VerbForm, Entry, Tick } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { items } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
@@ -48,23 +53,23 @@ export function CountSheet({ view }: { view: CountView }) {
       )}
       {open && (
         <label className="small">
-          <input type="checkbox" checked={shown} onChange={(e) => setShown(e.target.checked)} /> show what the
-          books say before counting
+          <Tick checked={shown} onChange={(e) => setShown(e.target.checked)} /> show what the books say before
+          counting
         </label>
       )}
-      <table className="list">
-        <thead>
-          <tr>
-            <th>What, where</th>
-            <th className="num">Books</th>
-            <th className="num">There</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>What, where</TableCell>
+            <TableCell className="num">Books</TableCell>
+            <TableCell className="num">There</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {view.lines.map((l) => (
             <Fragment key={key(l)}>
-              <tr>
-                <td>
+              <TableRow>
+                <TableCell>
                   <strong className="fig">{l.item}</strong> <span className="soft small">{l.place}</span>
                   <div className="soft small">
                     {[
@@ -77,12 +82,12 @@ export function CountSheet({ view }: { view: CountView }) {
                       .filter(Boolean)
                       .join(', ')}
                   </div>
-                </td>
-                <td className="num fig">{l.counted !== null || shown ? l.expected : '·'}</td>
-                <td className="num">
+                </TableCell>
+                <TableCell className="num fig">{l.counted !== null || shown ? l.expected : '·'}</TableCell>
+                <TableCell className="num">
                   {open ? (
-                    <input
-                      className="plain fig"
+                    <Entry
+                      className="fig"
                       inputMode="numeric"
                       aria-label={`Counted of ${l.item} at ${l.place}`}
                       placeholder={l.counted === null ? '' : String(l.counted)}
@@ -93,19 +98,19 @@ export function CountSheet({ view }: { view: CountView }) {
                   ) : (
                     <span className="fig">{l.counted}</span>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
               {l.counted !== null && l.counted !== l.expected && (
-                <tr>
-                  <td colSpan={3}>
+                <TableRow>
+                  <TableCell colSpan={3}>
                     <Difference line={l} />
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               )}
             </Fragment>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       {open && (
         <>
           <ProblemNote problem={problem} />

@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import type { PlacesView } from '@/crib/places';
 import { useQuery } from '@/ui/screens/common/query';
@@ -16,19 +21,19 @@ export function Sheets({ view }: { view: PlacesView }) {
       </div>
     );
   return (
-    <table className="list">
-      <thead>
-        <tr>
-          <th>Sheet</th>
-          <th>Place</th>
-          <th>Begun</th>
-          <th>State</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table>
+      <TableHead>
+        <TableRow>
+          <TableCell>Sheet</TableCell>
+          <TableCell>Place</TableCell>
+          <TableCell>Begun</TableCell>
+          <TableCell>State</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {view.sheets.map((s) => (
-          <tr key={s.number}>
-            <td>
+          <TableRow key={s.number}>
+            <TableCell>
               <Link
                 className="fig"
                 href={query.href({ sheet: s.number, open: null, new: null })}
@@ -36,22 +41,22 @@ export function Sheets({ view }: { view: PlacesView }) {
               >
                 {s.number}
               </Link>
-            </td>
-            <td>{s.place}</td>
-            <td>
+            </TableCell>
+            <TableCell>{s.place}</TableCell>
+            <TableCell>
               {day(s.happenedAt)}, {s.who}
-            </td>
-            <td>
+            </TableCell>
+            <TableCell>
               {s.bookedEntryId === null ? (
                 <strong>open</strong>
               ) : (
                 `booked by ${s.bookedBy} on ${day(s.bookedAt!)}`
               )}
               {s.explained ? <span className="soft"> {s.explained}</span> : null}
-            </td>
-          </tr>
+            </TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

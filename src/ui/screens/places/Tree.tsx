@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { inCrib } from '@/core/stock';
 import type { PlacesView } from '@/crib/places';
@@ -30,20 +35,20 @@ export function Tree({ view, open }: { view: PlacesView; open: string | null }) 
       </div>
     );
   return (
-    <table className="list">
-      <thead>
-        <tr>
-          <th>Place</th>
-          <th>Name</th>
-          <th>Kind</th>
-          <th className="num">Items</th>
-          <th className="num">Pieces</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table>
+      <TableHead>
+        <TableRow>
+          <TableCell>Place</TableCell>
+          <TableCell>Name</TableCell>
+          <TableCell>Kind</TableCell>
+          <TableCell className="num">Items</TableCell>
+          <TableCell className="num">Pieces</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {view.places.map((p) => (
-          <tr key={p.code} className={p.code === open ? 'open' : undefined}>
-            <td style={{ paddingLeft: p.depth * 20 }}>
+          <TableRow key={p.code} className={p.code === open ? 'open' : undefined}>
+            <TableCell style={{ paddingLeft: p.depth * 20 }}>
               <Link
                 className="fig"
                 href={query.href({ open: p.code, new: null, sheet: null })}
@@ -51,14 +56,14 @@ export function Tree({ view, open }: { view: PlacesView; open: string | null }) 
               >
                 {p.code}
               </Link>
-            </td>
-            <td>{p.name}</td>
-            <td className="soft">{KIND_WORDS[p.kind]}</td>
-            <td className="num fig">{p.items || ''}</td>
-            <td className="num fig">{p.pieces || ''}</td>
-          </tr>
+            </TableCell>
+            <TableCell>{p.name}</TableCell>
+            <TableCell className="soft">{KIND_WORDS[p.kind]}</TableCell>
+            <TableCell className="num fig">{p.items || ''}</TableCell>
+            <TableCell className="num fig">{p.pieces || ''}</TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

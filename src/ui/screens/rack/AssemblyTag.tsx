@@ -6,7 +6,7 @@ import { linkToEnd, linkToLabel } from '@/core/links';
 import { inCrib } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
 import { BecauseThis, Caution, GradeMark, Judgements, Row } from '@/ui/kit/figure';
-import { ProblemNote, useVerb, VerbForm } from '@/ui/kit/form';
+import { ProblemNote, useVerb, VerbForm, Entry } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
@@ -211,7 +211,7 @@ function Question({ card }: { card: AssemblyView }) {
       ))}
       <label className="small" style={{ display: 'block' }}>
         Reason to accept or reject
-        <input
+        <Entry
           value={reason}
           onChange={(e) => setReason(e.target.value)}
           style={{

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { GROUP_WORDS, GROUPS } from '@/core/choosing';
 import type { Rung } from '@/core/life';
-import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
+import { ProblemNote, SendButton, useVerb, Entry } from '@/ui/kit/form';
 
 const SCRAP: Rung = { name: 'scrap', groups: [] };
 
@@ -40,8 +40,7 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
       <ol className="ladder">
         {rungs.map((r, i) => (
           <li key={i}>
-            <input
-              className="plain"
+            <Entry
               aria-label={`Rung ${i + 1}`}
               value={r.name}
               maxLength={60}

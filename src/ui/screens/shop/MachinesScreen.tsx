@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
@@ -52,36 +57,36 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
           typed into it.
         </div>
       ) : (
-        <table className="list">
-          <thead>
-            <tr>
-              <th>Code</th>
-              <th>Name</th>
-              <th>Taper</th>
-              <th className="num">K</th>
-              <th>Length register</th>
-              <th>Diameter register</th>
-              <th>Units</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>Code</TableCell>
+              <TableCell>Name</TableCell>
+              <TableCell>Taper</TableCell>
+              <TableCell className="num">K</TableCell>
+              <TableCell>Length register</TableCell>
+              <TableCell>Diameter register</TableCell>
+              <TableCell>Units</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {shop.machines.map((m) => (
-              <tr key={m.code} className={m === open ? 'open' : undefined}>
-                <td>
+              <TableRow key={m.code} className={m === open ? 'open' : undefined}>
+                <TableCell>
                   <Link className="fig" href={query.href({ open: m.code, new: null })} scroll={false}>
                     {m.code}
                   </Link>
-                </td>
-                <td>{m.name}</td>
-                <td>{m.taper}</td>
-                <td className="num fig">{show(m.kMm)}</td>
-                <td>{LENGTH_SCHOOLS[m.lengthSchool]}</td>
-                <td>{DIAMETER_SCHOOLS[m.diameterSchool]}</td>
-                <td>{m.units}</td>
-              </tr>
+                </TableCell>
+                <TableCell>{m.name}</TableCell>
+                <TableCell>{m.taper}</TableCell>
+                <TableCell className="num fig">{show(m.kMm)}</TableCell>
+                <TableCell>{LENGTH_SCHOOLS[m.lengthSchool]}</TableCell>
+                <TableCell>{DIAMETER_SCHOOLS[m.diameterSchool]}</TableCell>
+                <TableCell>{m.units}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
       <h1 style={{ marginTop: 34 }}>The shop</h1>
       <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', gap: 24 }}>

@@ -1,4 +1,9 @@
 'use client';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
@@ -54,23 +59,26 @@ export function Moves({ view }: { view: MovementsView }) {
           </span>
         )}
       </p>
-      <table className="list">
-        <thead>
-          <tr>
-            <th>When</th>
-            <th>What</th>
-            <th className="num">How many</th>
-            <th>From</th>
-            <th>To</th>
-            <th>Who</th>
-            <th>Entry</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>When</TableCell>
+            <TableCell>What</TableCell>
+            <TableCell className="num">How many</TableCell>
+            <TableCell>From</TableCell>
+            <TableCell>To</TableCell>
+            <TableCell>Who</TableCell>
+            <TableCell>Entry</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {view.movements.map((m) => (
-            <tr key={m.id} style={m.counteredBy !== null ? { textDecoration: 'line-through' } : undefined}>
-              <td>{moment(m.happenedAt)}</td>
-              <td>
+            <TableRow
+              key={m.id}
+              style={m.counteredBy !== null ? { textDecoration: 'line-through' } : undefined}
+            >
+              <TableCell>{moment(m.happenedAt)}</TableCell>
+              <TableCell>
                 <Link className="fig" href={linkTo('places', { show: 'moves', item: m.item })}>
                   {m.item}
                 </Link>{' '}
@@ -80,24 +88,24 @@ export function Moves({ view }: { view: MovementsView }) {
                   </Link>
                 )}
                 {m.lot ? <span className="soft"> lot {m.lot}</span> : null}
-              </td>
-              <td className="num fig">{m.quantity}</td>
-              <td>{m.fromPlace ?? <span className="soft">outside</span>}</td>
-              <td>{m.toPlace ?? <span className="soft">outside</span>}</td>
-              <td>
+              </TableCell>
+              <TableCell className="num fig">{m.quantity}</TableCell>
+              <TableCell>{m.fromPlace ?? <span className="soft">outside</span>}</TableCell>
+              <TableCell>{m.toPlace ?? <span className="soft">outside</span>}</TableCell>
+              <TableCell>
                 <Link href={linkTo('places', { show: 'moves', who: m.who })}>{m.who}</Link>
-              </td>
-              <td>
+              </TableCell>
+              <TableCell>
                 {ENTRY_WORDS[m.kind] ?? m.kind}
                 {m.note ? <span className="soft"> {m.note}</span> : null}{' '}
                 {m.counteredBy === null && m.counters === null && (
                   <EntryBack entry={m.entryId} what={`entry ${m.entryId}`} />
                 )}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       {view.next !== null && (
         <div className="pages">
           <Button component={Link} href={query.href({ before: view.next })}>
