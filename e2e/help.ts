@@ -35,6 +35,7 @@ export async function fill(scope: Page | Locator, values: Record<string, string>
     const field = within.getByLabel(label, { exact: false }).first();
     if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
     else if ((await field.getAttribute('role')) === 'combobox') await find(field, value);
+    else if ((await field.getAttribute('aria-hidden')) === 'true') await typeDay(field, value);
     else await field.fill(value);
   }
 }
@@ -43,6 +44,14 @@ export async function fill(scope: Page | Locator, values: Record<string, string>
 async function find(field: Locator, words: string): Promise<void> {
   await field.fill(words);
   await field.page().getByRole('option', { name: words }).first().click();
+}
+
+/** Types a day into the parts of its field: year, month, day. */
+async function typeDay(field: Locator, iso: string): Promise<void> {
+  const parts = field.locator('xpath=..').getByRole('spinbutton');
+  await parts.first().click();
+  await field.page().keyboard.type(iso.replaceAll('-', ''));
+  await expect(field).toHaveValue(iso);
 }
 
 /** What the scan line says. */

@@ -205,7 +205,10 @@ test('a fact is stated where it stands on the figure; a wrong address says so an
   await page.goto('/cutters?open=CR12-2');
   await signAs(page, 'IK');
   await page.getByRole('link', { name: /On the figure/ }).click();
-  await page.getByRole('link', { name: /^LCF flute length: 26/ }).click();
+  await page
+    .getByRole('link', { name: /^LCF flute length: 26/ })
+    .locator('rect')
+    .click();
   const form = page.getByRole('region', { name: 'State LCF' });
   await fill(form, { 'LCF flute length': '99' });
   await form.getByRole('button', { name: 'State LCF' }).click();

@@ -196,7 +196,7 @@ test('a job and its program: minutes, reach, H = T; noise is refused and stays i
   await program.fill('dear diary, today we milled');
   await page.getByRole('button', { name: 'Read and store' }).click();
   await expect(alert().first()).toContainText('No tool change was found');
-  await expect(program).toHaveValue('dear diary, today we milled');
+  await expect(program).toContainText('dear diary, today we milled');
   await program.fill(PROGRAM);
   await page.getByRole('button', { name: 'Read and store' }).click();
   await expect(said(page)).toContainText('program read: 1 tools, 0 warnings');

@@ -25,7 +25,7 @@ const PICTURES = [
   ['job', '/jobs?open=J-3120&t=3'],
   ['life', '/life'],
   ['buying', '/buying?open=EM8', { open: 'because' }],
-  ['entries', '/history'],
+  ['figure', '/cutters?open=CR12-2&show=figure&fact=RE'],
   ['start', '/start?step=machine'],
   ['run', '/run/1', { viewport: { width: 390, height: 844 } }],
   ['end', '/end/QUESTION', { viewport: { width: 390, height: 844 } }],

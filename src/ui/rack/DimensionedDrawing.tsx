@@ -92,6 +92,8 @@ function OneDimension({
         ))}
         <line x1={x1} y1={y1} x2={x2} y2={y2} strokeWidth="1.2" strokeDasharray={dash} />
       </g>
+      {/* More to hit than a hairline. */}
+      <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="transparent" strokeWidth="16" />
       {arrows === 2 && <Arrow at={[x1, y1]} from={[x2, y2]} ink={ink} />}
       <Arrow at={[x2, y2]} from={[x1, y1]} ink={ink} />
       <rect

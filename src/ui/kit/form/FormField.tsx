@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import NativeSelect from '@mui/material/NativeSelect';
+import dynamic from 'next/dynamic';
 import { useId } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { type Origin, ORIGINS } from '@/core/cutters';
@@ -16,6 +17,12 @@ const ORIGIN_SHORT: Record<Origin, string> = {
   similar: 'similar',
   guess: 'guess',
 };
+
+/** Only forms that ask for a day bring the calendar. */
+const DayField = dynamic(() => import('./DayField'), {
+  ssr: false,
+  loading: () => <div style={{ minHeight: 38 }} />,
+});
 
 export type Texts = Record<string, string>;
 /** Dots in names would nest inside react-hook-form; the form's own names are flat. */
@@ -81,6 +88,14 @@ export function FormField({
                   </option>
                 ))}
               </NativeSelect>
+            ) : spec.kind === 'day' || spec.kind === 'moment' ? (
+              <DayField
+                id={id}
+                moment={spec.kind === 'moment'}
+                value={field.value ?? ''}
+                wrong={!!wrong}
+                onChange={field.onChange}
+              />
             ) : (
               <InputBase
                 id={id}
@@ -88,7 +103,6 @@ export function FormField({
                 {...field}
                 value={field.value ?? ''}
                 error={!!wrong}
-                type={spec.kind === 'day' ? 'date' : spec.kind === 'moment' ? 'datetime-local' : 'text'}
                 inputProps={{
                   inputMode: spec.kind === 'whole' ? 'numeric' : figures ? 'decimal' : undefined,
                   className: figures ? 'fig' : undefined,

@@ -1,6 +1,7 @@
 // Forms for verbs, what they send, and fields of their own
 export { Choice, Entry, Tick } from './fields';
 export { FileButton } from './FileButton';
+export { FileDrop } from './FileDrop';
 export { ProblemNote } from './ProblemNote';
 export { SearchField } from './SearchField';
 export { SendButton } from './SendButton';

@@ -1,5 +1,6 @@
 'use client';
 import { createTheme } from '@mui/material/styles';
+import type {} from '@mui/x-date-pickers/themeAugmentation';
 
 /** MUI's parts in our look: square, flat, hairlines; colours come from stable.css so that SVG and print share them. */
 export const theme = createTheme({
@@ -119,6 +120,21 @@ export const theme = createTheme({
     },
     MuiCheckbox: {
       styleOverrides: { root: { color: 'var(--soft)', '&.Mui-checked': { color: 'var(--accent)' } } },
+    },
+    MuiPickersOutlinedInput: {
+      styleOverrides: {
+        root: {
+          background: 'var(--sheet)',
+          borderRadius: 0,
+          minHeight: 38,
+          paddingRight: 4,
+          '&.Mui-focused .MuiPickersOutlinedInput-notchedOutline.MuiPickersOutlinedInput-notchedOutline': {
+            border: '2px solid var(--accent)',
+          },
+        },
+        sectionsContainer: { padding: '7px 0', fontFamily: 'var(--figures)' },
+        notchedOutline: { border: '1px solid var(--line)', borderBottom: '2px solid var(--soft)' },
+      },
     },
     MuiNativeSelect: { styleOverrides: { select: { padding: '7px 22px 7px 0 !important' } } },
   },

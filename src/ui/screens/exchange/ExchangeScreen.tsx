@@ -10,7 +10,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, Preview } from '@/crib/exchange';
-import { base64, FileButton, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
+import { base64, FileDrop, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import { Outcome } from './Outcome';
@@ -107,15 +107,15 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
       <p className="soft small">
         Nothing reaches the catalogue until you accept what is shown. A cell left blank changes nothing.
       </p>
+      <FileDrop
+        words="Choose a list"
+        label="A list to bring in"
+        accept=".csv,.txt,.xlsx,.json"
+        main
+        busy={busy !== null}
+        onFile={(file) => void choose(file)}
+      />
       <div className="acts" style={{ alignItems: 'center' }}>
-        <FileButton
-          words="Choose a list"
-          label="A list to bring in"
-          accept=".csv,.txt,.xlsx,.json"
-          main
-          busy={busy !== null}
-          onFile={(file) => void choose(file)}
-        />
         {chosen && <strong>{chosen.name}</strong>}
         {busy && (
           <span role="status">

@@ -1,24 +1,31 @@
 'use client';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { type DragEvent, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
-import { LOST, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import type { EditorText } from '@/ui/kit/code/NcEditor';
+import { FileDrop, LOST, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { useSurroundings } from '@/ui/shell';
+
+/** The editor comes after the first view: most who open a job read it. */
+const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {
+  ssr: false,
+  loading: () => <p className="soft small">The editor is on its way …</p>,
+});
 
 /** Paste or drop an NC program. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
 export function ProgramDrop({ operation }: { operation: number }) {
   const { who, say } = useSurroundings();
   const router = useRouter();
-  const area = useRef<HTMLTextAreaElement>(null);
+  const text = useRef<EditorText>(null);
   const [name, setName] = useState('pasted');
-  const [over, setOver] = useState(false);
   const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
 
   const take = async (file: File) => {
     setName(file.name);
-    area.current!.value = await file.text();
+    text.current?.put(await file.text());
   };
   const send = async () => {
     const answer = await once((formId) =>
@@ -27,7 +34,7 @@ export function ProgramDrop({ operation }: { operation: number }) {
         formId,
         operation,
         name,
-        text: area.current!.value,
+        text: text.current?.read() ?? '',
       }),
     );
     if (!answer) return;
@@ -37,42 +44,21 @@ export function ProgramDrop({ operation }: { operation: number }) {
       return;
     }
     setProblem(null);
-    area.current!.value = '';
+    text.current?.put('');
     const { tools, warnings, notUnderstood } = answer.value;
     say(`program read: ${tools} tools, ${warnings} warnings, ${notUnderstood} words not understood`);
     router.refresh();
   };
-  const drop = (e: DragEvent) => {
-    e.preventDefault();
-    setOver(false);
-    const file = e.dataTransfer.files[0];
-    if (file) void take(file);
-  };
   return (
-    <div
-      className={over ? 'drop over' : 'drop'}
-      onDragOver={(e) => {
-        e.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={drop}
-    >
-      <label className="small soft" htmlFor="program">
-        Paste the NC program here, drop its file, or{' '}
-      </label>
-      <input
-        type="file"
-        aria-label="Choose the program’s file"
-        onChange={(e) => e.target.files?.[0] && void take(e.target.files[0])}
-      />
-      <textarea id="program" ref={area} rows={6} spellCheck={false} />
+    <FileDrop label="Choose the program’s file" words="Choose its file" onFile={(file) => void take(file)}>
+      <p className="soft small">Or paste the NC program here:</p>
+      <NcEditor label="Paste the NC program" text={text} />
       <ProblemNote problem={problem} />
       <div className="acts">
         <Button variant="contained" onClick={() => void send()} aria-disabled={pending}>
           {pending ? 'Reading …' : 'Read and store'}
         </Button>
       </div>
-    </div>
+    </FileDrop>
   );
 }
