@@ -244,11 +244,21 @@ test('a thing that is gone says so', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
 });
 
-// The catalogue and the table of all stock bring the data grid too, 150 kB by itself.
 test('the script of a first view is at most 300 kB, compressed as it comes: a page brings its own screen', async ({
   browser,
 }) => {
-  for (const path of ['/', '/rack', '/jobs', '/life', '/buying', '/choose', '/run/1', '/end/A-0042']) {
+  for (const path of [
+    '/',
+    '/rack',
+    '/jobs',
+    '/life',
+    '/buying',
+    '/choose',
+    '/cutters',
+    '/places?show=stock',
+    '/run/1',
+    '/end/A-0042',
+  ]) {
     const page = await browser.newPage({ baseURL: DEMO });
     await page.goto(path, { waitUntil: 'load' });
     const kilobytes = await page.evaluate(() => {

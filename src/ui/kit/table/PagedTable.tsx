@@ -1,16 +1,15 @@
 'use client';
 import Button from '@mui/material/Button';
-import {
-  DataGrid,
-  type GridColDef,
-  type GridColumnVisibilityModel,
-  type GridRowParams,
-} from '@mui/x-data-grid';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import type { GridColDef, GridRenderCellParams } from '@mui/x-data-grid';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 
-interface PagedTableProps<Row extends object> {
+export interface PagedTableProps<Row extends object> {
   /** What the table is of, for those who don't see it. */
   label: string;
   columns: readonly GridColDef<Row>[];
@@ -36,46 +35,17 @@ interface PagedTableProps<Row extends object> {
 
 /**
  * A table whose rows come a page at a time from the server: sorted and searched there, opened beside and not on top,
- * walked by arrow keys and opened by Enter. The address holds its state; this only says what was asked for.
+ * walked by arrow keys and opened by Enter. The address holds its state; this only says what was asked for. What is there
+ * is read at once; the grid that walks and sorts it is half as much script again and comes after the first view.
  */
 export function PagedTable<Row extends object>(t: PagedTableProps<Row>) {
-  const router = useRouter();
-  const [field, direction] = t.sort.startsWith('-') ? [t.sort.slice(1), 'desc'] : [t.sort, 'asc'];
-  const visible: GridColumnVisibilityModel = Object.fromEntries(
-    t.columns.map((c) => [c.field, t.shown.includes(c.field)]),
-  );
-  const go = (params: Pick<GridRowParams<Row>, 'row'>) =>
-    router.push(t.hrefOf(params.row), { scroll: false });
+  const [Grid, setGrid] = useState<typeof import('./Grid').default | null>(null);
+  useEffect(() => {
+    void import('./Grid').then((module) => setGrid(() => module.default));
+  }, []);
   return (
     <div className="paged">
-      <DataGrid<Row>
-        aria-label={t.label}
-        columns={[...t.columns]}
-        rows={[...t.rows]}
-        getRowId={t.idOf}
-        getRowClassName={({ row }) => (t.isOpen(row) ? 'open' : '')}
-        density="compact"
-        getRowHeight={() => 'auto'}
-        hideFooter
-        disableColumnFilter
-        disableRowSelectionOnClick
-        disableVirtualization
-        sortingMode="server"
-        sortingOrder={['asc', 'desc']}
-        sortModel={[{ field, sort: direction as 'asc' | 'desc' }]}
-        onSortModelChange={([first]) =>
-          first && t.onSort(`${first.sort === 'desc' ? '-' : ''}${first.field}`)
-        }
-        columnVisibilityModel={visible}
-        onColumnVisibilityModelChange={(model) =>
-          t.onShown(t.columns.map((c) => c.field).filter((f) => model[f] !== false))
-        }
-        onRowClick={go}
-        onCellKeyDown={(params, event) => {
-          if (event.key === 'Enter') go(params);
-        }}
-        slots={{ noRowsOverlay: () => <div className="none">{t.empty}</div> }}
-      />
+      {Grid ? <Grid<Row> {...t} /> : <FirstRows {...t} />}
       <div className="pages">
         <span className="soft" role="status">
           {t.total}
@@ -104,5 +74,49 @@ export function PagedTable<Row extends object>(t: PagedTableProps<Row>) {
         )}
       </div>
     </div>
+  );
+}
+
+/** The rows as the server draws them, before there is a grid. */
+function FirstRows<Row extends object>({
+  label,
+  columns,
+  rows,
+  idOf,
+  isOpen,
+  shown,
+  empty,
+}: PagedTableProps<Row>) {
+  const visible = columns.filter((c) => shown.includes(c.field));
+  const cell = (column: GridColDef<Row>, row: Row): ReactNode =>
+    column.renderCell
+      ? // Of all that the grid hands a cell, ours read the row and where Tab goes.
+        column.renderCell({ row, tabIndex: 0 } as unknown as GridRenderCellParams<Row>)
+      : String((row as Record<string, unknown>)[column.field] ?? '');
+  const wide = (c: GridColDef<Row>) => (c.flex ? { minWidth: c.minWidth } : { width: c.width });
+  if (!rows.length) return <div className="none">{empty}</div>;
+  return (
+    <Table aria-label={label}>
+      <TableHead>
+        <TableRow>
+          {visible.map((c) => (
+            <TableCell key={c.field} style={wide(c)} align={c.headerAlign ?? 'left'}>
+              {c.headerName}
+            </TableCell>
+          ))}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {rows.map((row) => (
+          <TableRow key={idOf(row)} className={isOpen(row) ? 'open' : undefined}>
+            {visible.map((c) => (
+              <TableCell key={c.field} align={c.align ?? 'left'}>
+                {cell(c, row)}
+              </TableCell>
+            ))}
+          </TableRow>
+        ))}
+      </TableBody>
+    </Table>
   );
 }

@@ -52,7 +52,7 @@ export function ItemTag({
       {hasFigure(item) && query.get('show') !== 'figure' && (
         <p className="small">
           <Link href={query.href({ show: 'figure', do: null })} scroll={false}>
-            On the figure: every dimension, and a way to state it
+            On the figure: each dimension
           </Link>
         </p>
       )}
