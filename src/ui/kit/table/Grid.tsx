@@ -1,7 +1,7 @@
 'use client';
 import { DataGrid, type GridColumnVisibilityModel, type GridRowParams } from '@mui/x-data-grid';
 import { useRouter } from 'next/navigation';
-import type { PagedTableProps } from './PagedTable';
+import type { PagedTableProps } from './props';
 
 /** The rows of a paged table, to be walked by arrow keys, its columns chosen and sorted. */
 export default function Grid<Row extends object>(t: PagedTableProps<Row>) {

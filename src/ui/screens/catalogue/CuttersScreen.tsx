@@ -1,6 +1,7 @@
 'use client';
 import { Choice } from '@/ui/kit/form';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { ITEM_KINDS, type ItemKind, KINDS, type MissingFact } from '@/core/cutters';
@@ -13,13 +14,16 @@ import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/co
 import { useQuery } from '@/ui/screens/common/query';
 import { OF_CATALOGUE, questionOf } from '@/ui/screens/common/question';
 import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
-import { Ladder } from '@/ui/screens/secondlife';
 import { Middle } from '@/ui/shell';
-import { Figure, hasFigure } from './Figure';
-import { ItemTag } from './ItemTag';
-import { Missing } from './Missing';
-import { AddItemTag } from './addItems';
+import { hasFigure } from './hasFigure';
 import { useColumns } from './columns';
+
+// What is opened now and then comes when it is.
+const ItemTag = dynamic(() => import('./ItemTag').then((m) => m.ItemTag));
+const Figure = dynamic(() => import('./Figure').then((m) => m.Figure));
+const AddItemTag = dynamic(() => import('./addItems').then((m) => m.AddItemTag));
+const Missing = dynamic(() => import('./Missing').then((m) => m.Missing));
+const Ladder = dynamic(() => import('@/ui/screens/secondlife').then((m) => m.Ladder));
 
 const USUAL = ['code', 'words', 'dc', 'unused', 'inBuilds', 'places'];
 

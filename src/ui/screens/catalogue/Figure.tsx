@@ -17,9 +17,6 @@ import { useLengths } from '@/ui/shell';
 import styles from './Figure.module.css';
 import { factFields } from './addItems';
 
-/** Whether an item has a figure: cutters, bodies and holders have. */
-export const hasFigure = (item: ItemLine): boolean => item.cutter !== null || item.holder !== null;
-
 /** An item's page: its facts stand on its figure as dimensions; each is stated where it stands. */
 export function Figure({ item }: { item: ItemLine }) {
   const query = useQuery('cutters');

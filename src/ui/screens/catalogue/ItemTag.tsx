@@ -9,7 +9,7 @@ import { Tag } from '@/ui/kit/tag';
 import { CutterDrawing } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
-import { hasFigure } from './Figure';
+import { hasFigure } from './hasFigure';
 import { FloorFigures } from './FloorFigures';
 import { HoleFigures } from './HoleFigures';
 import { Age, Counts, Facts, Supply, Versions } from './ItemFacts';
