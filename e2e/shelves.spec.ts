@@ -220,6 +220,7 @@ test('a fact is stated where it stands on the figure; a wrong address says so an
   await expect(said(page)).toContainText('LCF of CR12-2 stated');
   await expect(page.getByRole('link', { name: /^LCF flute length: 27/ })).toBeVisible();
   await page.goto('/cutters?open=CR12-2&sort=colour');
-  await expect(page.getByRole('alert').filter({ hasText: 'sort' }).first()).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'sort' })).toHaveCount(1);
+  await expect(page.getByRole('grid').getByRole('link', { name: 'CR12-2' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'CR12-2' }).first()).toBeVisible();
 });

@@ -242,6 +242,9 @@ test('without initials a form says so, and what was typed stays', async ({ page 
 test('a thing that is gone says so', async ({ page }) => {
   await page.goto('/end/A-9999');
   await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
+  // Nor is an operation that is no number an error of the server.
+  await page.goto('/run/none');
+  await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
 });
 
 test('the script of a first view is at most 300 kB, compressed as it comes: a page brings its own screen', async ({

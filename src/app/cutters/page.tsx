@@ -8,7 +8,7 @@ import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
-  const { asked, wrong } = await askedOf('cutters', searchParams);
+  const { asked, wrong, said } = await askedOf('cutters', searchParams);
   const { db, view } = await openForPage();
   return (
     <Asked wrong={wrong}>
@@ -17,7 +17,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
           ...(await catalogueView(db, asked).catch((problem: Error) => ({
             problem: problem.message,
           }))),
-          asked: questionOf(asked),
+          asked: questionOf(said),
         }}
         one={await itemView(db, asked.open ?? null)}
         shop={await view(shopView)}

@@ -10,7 +10,7 @@ import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
-  const { asked, wrong } = await askedOf('places', searchParams);
+  const { asked, wrong, said } = await askedOf('places', searchParams);
   const { db, zone, view } = await openForPage();
   const { show } = asked;
   return (
@@ -30,7 +30,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
                 ...(await stockView(db, asked).catch((problem: Error) => ({
                   problem: problem.message,
                 }))),
-                asked: questionOf(asked, OF_STOCK),
+                asked: questionOf(said, OF_STOCK),
               }
             : null
         }

@@ -4,6 +4,7 @@ import { DEFAULT_LADDER } from '@/core/life';
 import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/catalogue';
 import { SearchField } from '@/ui/kit/form';
+import { asItStands } from './catalogue/Figure';
 import { ItemMoves } from '@/ui/screens/catalogue/ItemMoves';
 import { openGrades } from '@/ui/screens/catalogue/ItemTag';
 import { thingInput, thingOptions } from '@/ui/screens/catalogue/things';
@@ -307,3 +308,12 @@ describe('finding while somebody types', () => {
     expect(more.getAttribute('aria-disabled')).toBe('true');
   });
 });
+
+// 1/2 in stated again as it stands must not become half a millimetre, nor a guess the maker's word.
+it.each([
+  ['1/2', 'inch', { start: '1/2 in', originStart: 'guess' }],
+  ['12.5', 'mm', { start: '12.5 mm', originStart: 'guess' }],
+  ['118', 'deg', { start: '118', originStart: 'guess' }],
+])('a fact of %s %s begins in its own unit and from where it came', (text, unit, begins) =>
+  expect(asItStands({ text, unit, origin: 'guess' } as Parameters<typeof asItStands>[0])).toEqual(begins),
+);

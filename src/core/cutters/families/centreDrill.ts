@@ -1,5 +1,5 @@
 import { short, type FamilySpec } from './family';
-import { tan, up } from './outlines';
+import { stepped, up } from './outlines';
 
 export const centreDrill: FamilySpec = {
   words: 'centre drill',
@@ -10,22 +10,9 @@ export const centreDrill: FamilySpec = {
   mills: false,
   axial: true,
   outline: (c, known) => {
-    const R = c.DC / 2;
-    const body = Math.max(R, (c.DMM ?? 2.5 * c.DC) / 2);
-    const point = R / tan(known('SIG', 120, 'as 120') / 2);
-    const pilot = Math.max(point, known('SDL', 1.3 * c.DC, 'as 1.3 DC'));
-    const sta = known('STA', 60, 'as 60');
-    const cone = sta >= 180 ? 0 : (body - R) / tan(sta / 2);
-    return up(
-      [
-        { z: 0, r: 0 },
-        { z: point, r: R },
-        { z: pilot, r: R },
-        { z: pilot + cone, r: body },
-      ],
-      pilot + cone + 0.1 * c.DC,
-      body,
-    );
+    const body = Math.max(c.DC, c.DMM ?? 2.5 * c.DC) / 2;
+    const end = stepped(c, known, body, { SIG: 120, SDL: 1.3, STA: 60 });
+    return up(end, end.at(-1)!.z + 0.1 * c.DC, body);
   },
   drawnFrom: ['SDL', 'STA', 'SIG'],
   widest: (c) => Math.max(c.DC, c.DMM ?? 2.5 * c.DC) / 2,

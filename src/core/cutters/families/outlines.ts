@@ -51,6 +51,25 @@ export function cone(
   return up(end, Math.max(high(point), point), R);
 }
 
+/** A drill's point, its first step, and the cone that widens it to a radius. */
+export function stepped(
+  c: CutterFigures,
+  known: Known,
+  wide: number,
+  usual: { SIG: number; SDL: number; STA: number },
+): OutlinePoint[] {
+  const R = c.DC / 2;
+  const point = R / tan(known('SIG', usual.SIG, `as ${usual.SIG}`) / 2);
+  const step = Math.max(point, known('SDL', usual.SDL * c.DC, `as ${usual.SDL} DC`));
+  const sta = known('STA', usual.STA, `as ${usual.STA}`);
+  return [
+    { z: 0, r: 0 },
+    { z: point, r: R },
+    { z: step, r: R },
+    { z: step + (sta >= 180 ? 0 : (wide - R) / tan(sta / 2)), r: wide },
+  ];
+}
+
 /** A lead-in from a share of the radius, then straight. */
 export const leadIn = (R: number, share: number, lead: number, high: number): OutlinePoint[] =>
   up(

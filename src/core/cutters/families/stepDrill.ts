@@ -1,5 +1,5 @@
 import { short, type FamilySpec } from './family';
-import { flutes, tan, up } from './outlines';
+import { flutes, stepped, tan, up } from './outlines';
 
 export const stepDrill: FamilySpec = {
   words: 'step drill',
@@ -10,22 +10,9 @@ export const stepDrill: FamilySpec = {
   mills: false,
   axial: true,
   outline: (c, known) => {
-    const R = c.DC / 2;
-    const wide = Math.max(R, known('DCX', 1.5 * c.DC, 'as 1.5 DC') / 2);
-    const point = R / tan(known('SIG', 118, 'as 118') / 2);
-    const step = Math.max(point, known('SDL', 1.5 * c.DC, 'as 1.5 DC'));
-    const sta = known('STA', 90, 'as 90');
-    const shoulder = sta >= 180 ? 0 : (wide - R) / tan(sta / 2);
-    return up(
-      [
-        { z: 0, r: 0 },
-        { z: point, r: R },
-        { z: step, r: R },
-        { z: step + shoulder, r: wide },
-      ],
-      Math.max(flutes(c, known), step + shoulder),
-      wide,
-    );
+    const wide = Math.max(c.DC, known('DCX', 1.5 * c.DC, 'as 1.5 DC')) / 2;
+    const end = stepped(c, known, wide, { SIG: 118, SDL: 1.5, STA: 90 });
+    return up(end, Math.max(flutes(c, known), end.at(-1)!.z), wide);
   },
   drawnFrom: ['DCX', 'SDL', 'STA', 'SIG', 'LCF'],
   widest: (c) => (c.DCX ?? 1.5 * c.DC) / 2,

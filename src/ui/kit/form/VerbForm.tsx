@@ -58,7 +58,12 @@ export function VerbForm<N extends VerbName>({
   const all: FieldSpec[] = late
     ? [...fields, { name: 'happenedAt', label: 'When it happened', kind: 'moment', wide: true }]
     : [...fields];
-  const starts: Texts = Object.fromEntries(fields.map((f) => [key(f.name), f.start ?? '']));
+  const starts: Texts = Object.fromEntries(
+    fields.flatMap((f) => [
+      [key(f.name), f.start ?? ''],
+      ...(f.origin && f.originStart ? [[key(f.origin), f.originStart]] : []),
+    ]),
+  );
   const { control, handleSubmit, reset } = useForm<Texts>({ defaultValues: starts });
 
   const send = async (values: Texts) => {

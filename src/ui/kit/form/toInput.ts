@@ -45,6 +45,8 @@ export interface FieldSpec<Name extends string = string> {
   add?: SubForm;
   /** Name of a second, smaller choice beside it: where the fact came from. */
   origin?: string;
+  /** Where the fact that stands came from, if there is one. */
+  originStart?: string;
 }
 
 /** Between the values of a field that takes several: what no value has. */

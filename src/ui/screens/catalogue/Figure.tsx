@@ -17,6 +17,15 @@ import { useLengths } from '@/ui/shell';
 import styles from './Figure.module.css';
 import { factFields } from './addItems';
 
+/** What a field begins with: the fact in the unit it was entered in, whatever is shown, and where it came from. */
+export const asItStands = (fact: ItemLine['facts'][number] | undefined) =>
+  fact === undefined
+    ? {}
+    : {
+        start: fact.unit === 'mm' ? `${fact.text} mm` : fact.unit === 'inch' ? `${fact.text} in` : fact.text,
+        originStart: fact.origin,
+      };
+
 /** An item's page: its facts stand on its figure as dimensions; each is stated where it stands. */
 export function Figure({ item }: { item: ItemLine }) {
   const query = useQuery('cutters');
@@ -81,7 +90,7 @@ export function Figure({ item }: { item: ItemLine }) {
             verb="stateFacts"
             fixed={{ item: item.code }}
             submit={`State ${symbol}`}
-            fields={factFields([symbol]).map((f) => ({ ...f, start: fact(symbol)?.text ?? '' }))}
+            fields={factFields([symbol]).map((f) => ({ ...f, ...asItStands(fact(symbol)) }))}
             shape={(input) => input}
             said={() => `${symbol} of ${item.code} stated`}
             onDone={() => router.push(query.href({ fact: null }), { scroll: false })}
