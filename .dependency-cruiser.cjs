@@ -59,7 +59,7 @@ module.exports = {
       'Parts of the kit, the shell and the rack are reached through their index.',
       { path: '^src/(ui|app)/((?:kit/)?[^/]+)/' },
       {
-        path: '^src/ui/(?:kit/(?:form|figure|table|tag|chart)|shell|rack)/(?!index\\.ts$)',
+        path: '^src/ui/(?:kit/(?:field|file|form|figure|page|table|tag|chart)|shell|rack)/(?!index\\.ts$)',
         pathNot: '^src/$1/$2/',
       },
     ),

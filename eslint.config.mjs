@@ -10,6 +10,8 @@ const config = [
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       eqeqeq: ['error', 'smart'],
+      // It says what React's compiler can't memoize; that compiler is not used here.
+      'react-hooks/incompatible-library': 'off',
     },
   },
   {

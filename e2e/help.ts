@@ -7,7 +7,7 @@ import { test as base, expect, type Locator, type Page } from '@playwright/test'
 export function patient(page: Page): Page {
   const alive = () =>
     page.waitForFunction(
-      () => document.documentElement.dataset.alive === 'yes' || !document.querySelector('.shell'),
+      () => document.documentElement.dataset.alive === 'yes' || !document.querySelector('#middle'),
     );
   const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
   page.goto = async (...args) => {
@@ -55,7 +55,13 @@ async function typeDay(field: Locator, iso: string): Promise<void> {
 }
 
 /** What the scan line says. */
-export const said = (page: Page): Locator => page.locator('.scan output');
+export const said = (page: Page): Locator => page.getByRole('search').getByRole('status');
+
+/** The tag beside the screen. */
+export const tagOf = (page: Page): Locator => page.getByRole('complementary', { name: 'Tag' });
+
+/** What came up on the screen or its tag because of what was done; the framework announces new pages elsewhere. */
+export const alertOf = (page: Page): Locator => page.locator('main, aside').getByRole('alert');
 
 /** The page has no sideways scroll: everything fits the width. */
 export async function fitsWidth(page: Page): Promise<void> {

@@ -1,5 +1,5 @@
 import { DEMO } from '../playwright.config';
-import { expect, fill, said, scan, signAs, test } from './help';
+import { alertOf, expect, fill, said, scan, signAs, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 const list = (text: string, name = 'list.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -11,7 +11,7 @@ test('a list comes in: shown value by value, a column named, all or nothing, tak
   await signAs(page, 'IK');
   const chooser = page.getByLabel('A list to bring in');
   await chooser.setInputFiles(list('code;kind;family;DC;Schaft\n"open'));
-  await expect(page.locator('.ask.stop')).toContainText('quotation mark is not closed');
+  await expect(alertOf(page)).toContainText('quotation mark is not closed');
   await chooser.setInputFiles(
     list(
       '\uFEFFcode;kind;family;DC;LCF;Schaft\nNEU-1;cutter;square;7,5;16;8\nEM8;cutter;square;8;21;\nBAD;cutter;square;-3;;\n',
@@ -52,7 +52,7 @@ test('choosing by the cut: what fits with reasons, what can’t by how much, the
   page,
 }) => {
   await page.goto('/choose');
-  const tag = page.locator('.tag');
+  const tag = tagOf(page);
   await fill(tag, {
     'What is cut': 'pocket',
     'Material, ISO 513': 'P',
@@ -66,7 +66,7 @@ test('choosing by the cut: what fits with reasons, what can’t by how much, the
   await page.goto('/choose?feature=thread&thread=M6&depth=12');
   await expect(page.getByRole('row', { name: /^tap M6/ })).toContainText('TAP-M6');
   await page.goto('/choose?feature=pocket&depth=ten');
-  await expect(page.locator('.ask.stop')).toContainText('depth');
+  await expect(alertOf(page)).toContainText('depth');
 });
 
 test('a count sheet: differences are explained before they are booked, and booked once', async ({ page }) => {
@@ -76,7 +76,7 @@ test('a count sheet: differences are explained before they are booked, and booke
   await expect(page.getByRole('heading', { name: 'CAB1-C-1' })).toBeVisible();
   await page.getByRole('button', { name: 'Count this place' }).click();
   await expect(page.getByRole('heading', { name: /C-000/ })).toBeVisible();
-  const tag = page.locator('.tag');
+  const tag = tagOf(page);
   await expect(tag.getByText('·', { exact: true })).toBeVisible();
   await tag.getByLabel(/Counted of SEKN1203-P25/).fill('4');
   await tag.getByRole('button', { name: 'Enter 1 counted' }).click();
@@ -92,7 +92,7 @@ test('a count sheet: differences are explained before they are booked, and booke
 test('handing out and taking back: a used cutter asks for its grade', async ({ page }) => {
   await page.goto('/cutters?open=EM3-2A&do=issue');
   await signAs(page, 'IK');
-  const tag = page.locator('.tag');
+  const tag = tagOf(page);
   await fill(tag, { 'How many': '1' });
   await tag.getByLabel('To', { exact: true }).selectOption('MS');
   await tag.getByRole('button', { name: 'Hand out', exact: true }).click();
@@ -167,7 +167,7 @@ test('all stock: found by a place and a range, whose it is, and out as it is see
   await page.getByRole('columnheader', { name: 'How many' }).click();
   await expect(page).toHaveURL(/sort=quantity/);
   await page.getByRole('link', { name: 'CAB1-C', exact: true }).click();
-  await expect(page.locator('.tag').getByRole('heading', { name: 'CAB1-C' })).toBeVisible();
+  await expect(tagOf(page).getByRole('heading', { name: 'CAB1-C' })).toBeVisible();
 });
 
 test('what was taken of a supplier’s own stock is settled once', async ({ page }) => {
@@ -186,7 +186,7 @@ test('a count takes what the books don’t know of; the ladder is the shop’s o
   await page.goto('/places?open=CAB1-B');
   await signAs(page, 'IK');
   await page.getByRole('button', { name: 'Count this place' }).click();
-  const tag = page.locator('.tag');
+  const tag = tagOf(page);
   await tag.getByText('Something else lies there').click();
   await fill(tag, { 'What lies there': 'EM3-2A', 'How many': '2' });
   await tag.getByRole('button', { name: 'Enter it' }).click();

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { OWN } from '../playwright.config';
-import { expect, fill, fitsWidth, patient, said, test } from './help';
+import { alertOf, expect, fill, fitsWidth, patient, said, tagOf, test } from './help';
 
 /** One story on an empty folder: a stranger does the whole job once, and slips at every door. */
 test.describe.configure({ mode: 'serial' });
@@ -26,8 +26,8 @@ test.beforeAll(async ({ browser }) => {
 });
 test.afterAll(() => page.close());
 
-const tag = () => page.locator('.tag');
-const alert = () => page.locator('.ask[role=alert]');
+const tag = () => tagOf(page);
+const alert = () => alertOf(page);
 
 test('first run: people, a place, a machine, a material, a supplier', async () => {
   await page.goto('/');

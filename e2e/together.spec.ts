@@ -1,5 +1,5 @@
 import { DEMO } from '../playwright.config';
-import { expect, fill, patient, said, test } from './help';
+import { alertOf, expect, fill, patient, said, tagOf, test } from './help';
 
 /** Two people at once, keys alone, and a connection that breaks. */
 test.use({ baseURL: DEMO });
@@ -25,7 +25,7 @@ test('two people end the same life: one wins, the other is told what happened, n
   await pages[0]!.getByRole('button', { name: 'End this life' }).click();
   await expect(pages[0]!).toHaveURL(/run/);
   await pages[1]!.getByRole('button', { name: 'End this life' }).click();
-  await expect(pages[1]!.locator('.ask[role=alert]').first()).toContainText(`${tag} was taken down`);
+  await expect(alertOf(pages[1]!).first()).toContainText(`${tag} was taken down`);
   await expect(pages[1]!.getByRole('radio', { name: 'worn', exact: true })).toBeChecked();
   const entries = (await (await fetch(`${DEMO}/api/v1/entries`)).json()) as { words: string }[];
   expect(entries.filter((e) => e.words.includes(`of ${tag} ended`))).toHaveLength(1);
@@ -64,8 +64,8 @@ test('the last one on the shelf goes to one of two who build at once', async () 
 test('a connection that breaks while writing: sent again, it is recorded once', async ({ page, context }) => {
   await context.addCookies(who('IK'));
   await page.goto('/cutters?open=EM6&do=receive');
-  await fill(page.locator('.tag'), { 'How many': '4' });
-  const unused = page.locator('.tag .big').first();
+  await fill(tagOf(page), { 'How many': '4' });
+  const unused = tagOf(page).getByRole('definition').first();
   const before = Number(await unused.textContent());
   // The server gets the first write, but its answer never comes back.
   let lost = false;
@@ -77,9 +77,9 @@ test('a connection that breaks while writing: sent again, it is recorded once', 
     }
     return route.continue();
   });
-  const receive = page.locator('.tag').getByRole('button', { name: 'Receive', exact: true });
+  const receive = tagOf(page).getByRole('button', { name: 'Receive', exact: true });
   await receive.click();
-  await expect(page.locator('.ask[role=alert]').first()).toContainText('No answer came');
+  await expect(alertOf(page).first()).toContainText('No answer came');
   await expect(page.getByLabel('How many')).toHaveValue('4');
   await receive.click();
   await expect(said(page)).toContainText('4 × EM6');
@@ -94,13 +94,13 @@ test('keys alone: skip to the screen, the scan line, the keys’ own help, a lin
   await expect(page.getByRole('link', { name: 'To the screen' })).toBeFocused();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
-  await expect(page.locator('.work a').first()).toBeFocused();
+  await expect(page.getByRole('main').getByRole('listitem').first().getByRole('link').first()).toBeFocused();
   await page.keyboard.press('?');
   await expect(page.getByRole('region', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Control+k');
-  await expect(page.locator('#scan')).toBeFocused();
+  await expect(page.getByLabel('Scan or type a number')).toBeFocused();
   await page.keyboard.type('what?', { delay: 50 });
-  await expect(page.locator('#scan')).toHaveValue('what?');
+  await expect(page.getByLabel('Scan or type a number')).toHaveValue('what?');
 });
 
 test('the address holds the state: reloading and going back show the same', async ({ page }) => {

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { DEMO } from '../playwright.config';
-import { expect, fitsWidth, said, scan, signAs, test } from './help';
+import { alertOf, expect, fitsWidth, said, scan, signAs, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -162,7 +162,7 @@ test('the catalogue is searched by words and by symbol ranges', async ({ page })
 
 test('a milling cutter’s tag says what it leaves: ridge and diameter are tried there', async ({ page }) => {
   await page.goto('/cutters?open=BN8');
-  const tag = page.locator('.tag');
+  const tag = tagOf(page);
   // Ball of 8: ridge at 0.5 is 4 − √(16 − 0.0625) = 0.008; at 0.3 deep it cuts as 2 √(0.3 · 7.7) = 3.04
   await tag.getByLabel('Ridge at a stepover of').fill('0.5');
   await tag.getByLabel('Cuts as Ø at a depth of').fill('0.3');
@@ -190,16 +190,16 @@ test('new figures of a machine begin with those in force: nothing is lost by lea
     return rest;
   };
   const before = await figures();
-  await page.locator('.tag').getByRole('button', { name: 'State figures' }).click();
+  await tagOf(page).getByRole('button', { name: 'State figures' }).click();
   await expect(said(page)).toContainText('HORI-3: registers follow');
   expect(await figures()).toEqual(before);
 });
 
 test('one click swaps the unit; an inch cutter shows in inches as it was entered', async ({ page }) => {
   await page.goto('/cutters?open=EM-1%2F2');
-  await expect(page.locator('.tag').getByText('12.70').first()).toBeVisible();
+  await expect(tagOf(page).getByText('12.70').first()).toBeVisible();
   await page.getByRole('button', { name: /Lengths in mm/ }).click();
-  await expect(page.locator('.tag').getByText('1/2 in', { exact: true }).first()).toBeVisible();
+  await expect(tagOf(page).getByText('1/2 in', { exact: true }).first()).toBeVisible();
 });
 
 test('the label prints at 50 x 25 mm with number and code; blank until measured', async ({ page }) => {
@@ -231,11 +231,11 @@ test('dark and light can be chosen, and stay', async ({ page }) => {
 test('without initials a form says so, and what was typed stays', async ({ page }) => {
   await page.goto('/cutters?open=EM8&do=receive');
   await page.getByLabel('How many').fill('3');
-  await page.locator('.tag').getByRole('button', { name: 'Receive', exact: true }).click();
-  await expect(page.locator('.ask[role=alert]').first()).toContainText('Pick your initials first');
+  await tagOf(page).getByRole('button', { name: 'Receive', exact: true }).click();
+  await expect(alertOf(page).first()).toContainText('Pick your initials first');
   await expect(page.getByLabel('How many')).toHaveValue('3');
   await signAs(page, 'TO');
-  await page.locator('.tag').getByRole('button', { name: 'Receive', exact: true }).click();
+  await tagOf(page).getByRole('button', { name: 'Receive', exact: true }).click();
   await expect(said(page)).toContainText('3 × EM8');
 });
 

@@ -7,4 +7,4 @@ export { round } from './round';
 export { byName } from './byName';
 // Days and money
 export { addDays, daysBetween, localDay } from './days';
-export { money } from './money';
+export { money, readCents } from './money';

@@ -150,7 +150,7 @@ describe('taking back', () => {
           from: 'HAND-TO',
           used: 'yes',
           grade: 'aluminium',
-          signs: ['chips packed', 'load'],
+          signs: ['load', 'chips packed'],
         },
       },
     ]);
@@ -292,7 +292,7 @@ describe('finding while somebody types', () => {
     answers({ detail: 'no' }, false);
     await expect(items('x', signal)).rejects.toThrow('items');
     render(<SearchField id="f" search={items} value="" onChange={() => undefined} />);
-    const field = screen.getByRole('combobox');
+    const field = await screen.findByRole('combobox');
     act(() => field.focus());
     fireEvent.change(field, { target: { value: 'x' } });
     expect(await screen.findByText(/No answer came/)).toBeTruthy();
@@ -301,7 +301,7 @@ describe('finding while somebody types', () => {
   it('says when more answer than are shown, and that line can’t be chosen', async () => {
     answers({ lines: [{ code: 'EM10', words: '10 mm' }], next: 'EM10' });
     render(<SearchField id="f" search={items} value="" onChange={() => undefined} />);
-    const field = screen.getByRole('combobox');
+    const field = await screen.findByRole('combobox');
     act(() => field.focus());
     fireEvent.change(field, { target: { value: 'em' } });
     const more = await screen.findByRole('option', { name: /More answer to this/ });

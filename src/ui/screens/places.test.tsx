@@ -111,10 +111,10 @@ describe('places', () => {
         {...nothing}
       />,
     );
-    const form = screen.getByText('It came back, or was lost').closest('details')!;
-    fireEvent.change(within(form).getByLabelText('DC measured now, mm'), { target: { value: '9.8' } });
-    fireEvent.change(within(form).getByLabelText(/What it cost/), { target: { value: '8,50' } });
-    await act(async () => fireEvent.click(within(form).getByText('Take back')));
+    fireEvent.click(screen.getByRole('button', { name: 'It came back, or was lost' }));
+    fireEvent.change(screen.getByLabelText('DC measured now, mm'), { target: { value: '9.8' } });
+    fireEvent.change(screen.getByLabelText(/What it cost/), { target: { value: '8,50' } });
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Take back' })));
     expect(calls).toMatchObject([
       { verb: 'takeFromRegrind', input: { piece: 'E-0001', dc: '9.8', costCents: 850 } },
     ]);
@@ -287,7 +287,7 @@ const chosen = (over: Partial<ChooseView>): ChooseView => ({
 });
 
 describe('choosing', () => {
-  it('asks only what bounds the feature, and keeps it in the address', () => {
+  it('asks only what bounds the feature, and keeps it in the address', async () => {
     showIn(<ChooseScreen view={null} rules={DEFAULT_RULES} problem={null} />, undefined, 'inch');
     expect(screen.queryByLabelText(/Thread/)).toBeNull();
     fireEvent.change(screen.getByLabelText('Smallest inside corner, radius, in'), {
@@ -295,7 +295,7 @@ describe('choosing', () => {
     });
     fireEvent.change(screen.getByLabelText('Depth to reach, in'), { target: { value: '20 mm' } });
     fireEvent.click(screen.getByRole('checkbox', { name: 'must plunge' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Find cutters' }));
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Find cutters' })));
     expect(push).toHaveBeenCalledWith('/choose?feature=pocket&plunge=yes&corner=1%2F4+in&depth=20+mm');
     fireEvent.change(screen.getByLabelText('What is cut'), { target: { value: 'thread' } });
     expect(screen.getByLabelText(/Thread, such as M6/)).toBeTruthy();

@@ -7,7 +7,7 @@ import { FloorFigures } from '@/ui/screens/catalogue/FloorFigures';
 import { HoleFigures } from '@/ui/screens/catalogue/HoleFigures';
 import { openGrades } from '@/ui/screens/catalogue/ItemTag';
 import { outlineInput } from '@/ui/screens/catalogue/OutlineFields';
-import { AddItemTag, factFields, priceInCents } from '@/ui/screens/catalogue/addItems';
+import { AddItemTag, factFields } from '@/ui/screens/catalogue/addItems';
 import { questionOf } from '@/ui/screens/common/question';
 import { CountSheet } from '@/ui/screens/places/CountSheet';
 import { SHOP, showIn } from '@/ui/testing';
@@ -99,13 +99,25 @@ describe('a count sheet', () => {
     expect(screen.getByText('Nothing in the books explains it.')).toBeTruthy();
     expect(screen.queryAllByText(/missing\.|over\./)).toHaveLength(1);
   });
+  it('a count of a whole crib draws the lines that are looked at, and says how many there are', () => {
+    // A window of some height, which jsdom has not.
+    const height = jest.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(600);
+    const lines = Array.from({ length: 20_000 }, (_, i) => line({ item: `I${i}` }));
+    showIn(<CountSheet view={sheet(lines)} />);
+    expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe('20001');
+    expect(screen.getByLabelText('Counted of I0 at S1')).toBeTruthy();
+    expect(screen.getAllByRole('row').length).toBeLessThan(60);
+    expect(screen.queryByLabelText('Counted of I19999 at S1')).toBeNull();
+    height.mockRestore();
+  });
   it('takes what the books know nothing of there', async () => {
     globalThis.fetch = jest.fn(async () => ({
       ok: true,
       json: async () => ({ lines: [{ code: 'D5', words: '5 mm drill' }], next: null }),
     })) as unknown as typeof fetch;
     const { calls } = showIn(<CountSheet view={sheet([line()])} />);
-    const field = screen.getByRole('combobox', { name: 'What lies there' });
+    fireEvent.click(screen.getByRole('button', { name: 'Something else lies there' }));
+    const field = await screen.findByRole('combobox', { name: 'What lies there' });
     act(() => field.focus());
     fireEvent.change(field, { target: { value: 'd5' } });
     fireEvent.click(await screen.findByRole('option', { name: /D5/ }));
@@ -176,11 +188,7 @@ describe('adding an item', () => {
     ]);
     expect(factFields(factsOf('holder', null)).every((f) => f.origin)).toBe(true);
   });
-  it('prices become cents; outlines carry the unit they were typed in', () => {
-    expect(priceInCents({ supply: { price: '24,90', pack: '5' } })).toEqual({
-      supply: { pack: '5', priceCents: 2490 },
-    });
-    expect(priceInCents({ supply: { price: 'dear' } })).toEqual({ supply: { priceCents: 'dear' } });
+  it('outlines carry the unit they were typed in', () => {
     const blank = { length: '', upper: '', lower: '' };
     expect(outlineInput({ code: 'H' }, [blank], 'mm')).toEqual({ code: 'H' });
     expect(outlineInput({}, [{ length: '1', upper: '2', lower: '1.5 mm' }, blank], 'inch')).toEqual({

@@ -1,4 +1,5 @@
 'use client';
+import { Notice } from '@/ui/kit/page';
 import { createContext, use, type ReactNode } from 'react';
 
 const Wrong = createContext<string | null>(null);
@@ -12,8 +13,8 @@ export function Asked({ wrong, children }: { wrong: string | null; children: Rea
 export function WrongAddress() {
   const wrong = use(Wrong);
   return wrong === null ? null : (
-    <div className="ask stop" role="alert">
+    <Notice kind="stop" now>
       <strong>{wrong}.</strong> That part of the address was left out; what is shown is the rest.
-    </div>
+    </Notice>
   );
 }

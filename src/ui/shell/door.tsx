@@ -19,8 +19,14 @@ interface Surroundings extends AppDoor {
   zone: string;
   unit: LengthUnit;
   swapUnit(): void;
-  said: string;
+  /** What was said last; the same words said again are said anew. */
+  said: Said;
   say(words: string): void;
+}
+
+interface Said {
+  text: string;
+  count: number;
 }
 
 const Context = createContext<Surroundings | null>(null);
@@ -39,7 +45,7 @@ export function Surround({
   children: ReactNode;
 }) {
   const [unit, setUnit] = useState(first);
-  const [said, say] = useState('');
+  const [said, setSaid] = useState<Said>({ text: '', count: 0 });
   const value = useMemo<Surroundings>(
     () => ({
       ...app,
@@ -47,7 +53,7 @@ export function Surround({
       zone,
       unit,
       said,
-      say,
+      say: (text) => setSaid(({ count }) => ({ text, count: count + 1 })),
       swapUnit: () => {
         const next = unit === 'mm' ? 'inch' : 'mm';
         document.cookie = `stable_unit=${next};path=/;max-age=31536000;samesite=strict`;

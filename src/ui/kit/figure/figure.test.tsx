@@ -1,10 +1,11 @@
 /** @jest-environment jsdom */
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { kaplanMeier, medianLife } from '@/core/life';
 import { money } from '@/core/units';
 import type { LifeSheet } from '@/crib/life';
 import { SurvivalChart } from '@/ui/kit/chart';
-import { BecauseThis, Caution, GradeMark, Judgements, Row, Unknown } from './figure';
+import { Caution } from '@/ui/kit/page';
+import { BecauseThis, GradeMark, Judgements, Row, Unknown } from './figure';
 
 it('a grade is told by word and shape, not by colour alone', () => {
   render(
@@ -16,7 +17,7 @@ it('a grade is told by word and shape, not by colour alone', () => {
     </>,
   );
   expect(screen.getByText('stop:', { exact: false })).toBeTruthy();
-  expect([...document.querySelectorAll('.shape')].map((e) => e.textContent)).toEqual(['■', '▲', '●', '○']);
+  for (const shape of ['■', '▲', '●', '○']) expect(screen.getByText(shape)).toBeTruthy();
   expect(screen.getByText('not judged')).toBeTruthy();
 });
 
@@ -30,9 +31,12 @@ it('because unfolds to words, formula, and values with their sources', () => {
       }}
     />,
   );
+  expect(screen.queryByText('L / D')).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'because', expanded: false }));
   expect(screen.getByText('L / D')).toBeTruthy();
   expect(screen.getByText('measured by IK')).toBeTruthy();
-  expect(document.querySelector('details')!.open).toBe(false);
+  fireEvent.click(screen.getByRole('button', { name: 'because', expanded: true }));
+  expect(screen.queryByText('L / D')).toBeNull();
 });
 
 it('judgements stand worst first', () => {
@@ -43,9 +47,8 @@ it('judgements stand worst first', () => {
     because: { words: '', values: [] },
   });
   render(<Judgements list={[j('a', 'good'), j('b', 'not judged'), j('c', 'stop'), j('d', 'question')]} />);
-  expect(
-    [...document.querySelectorAll('.grade > span:last-child')].map((e) => e.lastChild!.textContent),
-  ).toEqual(['c', 'd', 'b', 'a']);
+  const order = screen.getAllByText(/^(stop|question|not judged|good):/).map((e) => e.textContent);
+  expect(order).toEqual(['stop: ', 'question: ', 'not judged: ', 'good: ']);
 });
 
 it('a caution defers to the machine maker, the site and trained people', () => {

@@ -1,11 +1,13 @@
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import type { Because, Grade, Judgement } from '@/core/because';
+import { Fold } from '@/ui/kit/page';
+import styles from './figure.module.css';
 
-const SHAPES: Record<Grade, { shape: string; className: string; words: string }> = {
-  good: { shape: '●', className: 'grade', words: 'good' },
-  question: { shape: '▲', className: 'grade question', words: 'question' },
-  stop: { shape: '■', className: 'grade stop', words: 'stop' },
-  'not judged': { shape: '○', className: 'grade unjudged', words: 'not judged' },
+const SHAPES: Record<Grade, { shape: string; className: string | undefined; words: string }> = {
+  good: { shape: '●', className: styles.grade, words: 'good' },
+  question: { shape: '▲', className: `${styles.grade} ${styles.question}`, words: 'question' },
+  stop: { shape: '■', className: `${styles.grade} ${styles.stop}`, words: 'stop' },
+  'not judged': { shape: '○', className: `${styles.grade} ${styles.unjudged}`, words: 'not judged' },
 };
 
 /** A grade by shape and word; colour comes third. */
@@ -13,7 +15,7 @@ export function GradeMark({ grade, children }: { grade: Grade; children?: ReactN
   const { shape, className, words } = SHAPES[grade];
   return (
     <span className={className}>
-      <span className="shape" aria-hidden="true">
+      <span className={styles.shape} aria-hidden="true">
         {shape}
       </span>
       <span>
@@ -27,29 +29,22 @@ export function GradeMark({ grade, children }: { grade: Grade; children?: ReactN
 /** 'because': the words, the formula, its values with their sources. One pattern for every number that can be pulled. */
 export function BecauseThis({ because, label = 'because' }: { because: Because; label?: string }) {
   return (
-    <details className="because">
-      <summary>{label}</summary>
-      <div className="in">
-        {because.words && <div>{because.words}</div>}
-        {because.formula && (
-          <div className="fig small" style={{ whiteSpace: 'normal', margin: '4px 0' }}>
-            {because.formula}
-          </div>
-        )}
-        {because.values.length > 0 && (
-          <dl>
-            {because.values.map((v, i) => (
-              <div key={`${v.name} ${i}`}>
-                <dt>
-                  {v.name} {v.source && <span className="soft small">{v.source}</span>}
-                </dt>
-                <dd className="fig">{v.value}</dd>
-              </div>
-            ))}
-          </dl>
-        )}
-      </div>
-    </details>
+    <Fold label={label} says>
+      {because.words && <div>{because.words}</div>}
+      {because.formula && <div className={`fig small ${styles.formula}`}>{because.formula}</div>}
+      {because.values.length > 0 && (
+        <dl className={styles.values}>
+          {because.values.map((v, i) => (
+            <div key={`${v.name} ${i}`}>
+              <dt>
+                {v.name} {v.source && <span className="soft small">{v.source}</span>}
+              </dt>
+              <dd className="fig">{v.value}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </Fold>
   );
 }
 
@@ -69,15 +64,10 @@ export function Judgements({ list }: { list: readonly Judgement[] }) {
   );
 }
 
-/** A caution stands beside the action it belongs to. */
-export function Caution({ children }: { children: ReactNode }) {
-  return (
-    <p className="caution" role="note">
-      <strong>Care.</strong> {children} Follow the machine maker’s manual, the site’s rules and local law;
-      trained people only.
-    </p>
-  );
-}
+/** Figures in rows. */
+export const Rows = (props: { style?: CSSProperties; children: ReactNode }) => (
+  <dl className={styles.rows} {...props} />
+);
 
 /** A figure in a row: its name, its value, its unit; unknown says so in words. */
 export function Row({
@@ -95,18 +85,18 @@ export function Row({
 }) {
   return (
     <div>
-      <span className="k">
+      <dt>
         {name} {note && <span className="soft small">{note}</span>}
-      </span>
-      <span className={`v fig${big ? ' big' : ''}`}>
+      </dt>
+      <dd className={big ? `fig ${styles.big}` : 'fig'}>
         {children}
-        {unit && <span className="unit-of"> {unit}</span>}
-      </span>
+        {unit && <span className={styles.unit}> {unit}</span>}
+      </dd>
     </div>
   );
 }
 
 /** What stands where a figure is not known: words, never a zero. */
 export const Unknown = ({ children = 'not known' }: { children?: ReactNode }) => (
-  <span className="unknown">{children}</span>
+  <span className={styles.unknown}>{children}</span>
 );

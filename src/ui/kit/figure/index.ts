@@ -1,1 +1,1 @@
-export { BecauseThis, Caution, GradeMark, Judgements, Row, Unknown } from './figure';
+export { BecauseThis, GradeMark, Judgements, Row, Rows, Unknown } from './figure';

@@ -7,6 +7,7 @@ import { useId } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { type Origin, ORIGINS } from '@/core/cutters';
 import type { LengthUnit } from '@/core/units';
+import { Field, Legend, PickSome, Together, Wrong } from '@/ui/kit/field';
 import { SearchField } from './SearchField';
 import { type FieldSpec, SEVERAL, type SubForm } from './toInput';
 
@@ -42,17 +43,17 @@ export function FormField({
   onAdd: (form: SubForm) => void;
 }) {
   const id = useId();
-  if (spec.kind === 'legend') return <div className="legend">{spec.label}</div>;
+  if (spec.kind === 'legend') return <Legend>{spec.label}</Legend>;
   const help = spec.help || wrong ? `${id}-help` : undefined;
-  const figures = spec.kind === 'length' || spec.kind === 'number' || spec.kind === 'whole';
+  const figures = ['length', 'number', 'whole', 'money'].includes(spec.kind ?? 'text');
   return (
-    <div className={spec.wide ? 'field wide' : 'field'}>
+    <Field wide={spec.wide}>
       <label htmlFor={spec.kind === 'several' ? undefined : id} id={`${id}-label`}>
         {spec.label}
         {spec.kind === 'length' ? `, ${unit === 'mm' ? 'mm' : 'in'}` : ''}
         {spec.optional ? ' (if known)' : ''}
       </label>
-      <div className="pair">
+      <Together>
         <Controller
           name={key(spec.name)}
           control={control}
@@ -70,7 +71,12 @@ export function FormField({
                 wrong={!!wrong}
               />
             ) : spec.kind === 'several' ? (
-              <Several id={id} spec={spec} value={field.value ?? ''} onChange={field.onChange} />
+              <PickSome
+                labelledBy={`${id}-label`}
+                options={spec.options!}
+                value={field.value ? field.value.split(SEVERAL) : []}
+                onChange={(chosen) => field.onChange(chosen.join(SEVERAL))}
+              />
             ) : spec.kind === 'choice' ? (
               <NativeSelect
                 id={id}
@@ -137,54 +143,19 @@ export function FormField({
             )}
           />
         )}
-      </div>
+      </Together>
       {spec.add && (
         <Button variant="text" size="small" onClick={() => onAdd(spec.add!)}>
           one more: {spec.add.title.toLowerCase()}
         </Button>
       )}
       {wrong ? (
-        <div className="wrong" id={help}>
-          {wrong}
-        </div>
+        <Wrong id={help}>{wrong}</Wrong>
       ) : spec.help ? (
         <div className="soft small" id={help}>
           {spec.help}
         </div>
       ) : null}
-    </div>
-  );
-}
-
-/** Several of a list, each ticked by itself. */
-function Several({
-  id,
-  spec,
-  value,
-  onChange,
-}: {
-  id: string;
-  spec: FieldSpec;
-  value: string;
-  onChange: (value: string) => void;
-}) {
-  const chosen = value === '' ? [] : value.split(SEVERAL);
-  return (
-    <div className="picks" role="group" aria-labelledby={`${id}-label`}>
-      {spec.options!.map(([option, words]) => (
-        <label key={option}>
-          <input
-            type="checkbox"
-            checked={chosen.includes(option)}
-            onChange={(e) =>
-              onChange(
-                (e.target.checked ? [...chosen, option] : chosen.filter((c) => c !== option)).join(SEVERAL),
-              )
-            }
-          />{' '}
-          {words}
-        </label>
-      ))}
-    </div>
+    </Field>
   );
 }

@@ -1,13 +1,14 @@
+import { Notice } from '@/ui/kit/page';
 import type { ProblemDocument } from '@/crib/door';
 
 /** What was wrong, and the way out. */
 export function ProblemNote({ problem }: { problem: ProblemDocument | null }) {
   if (!problem) return null;
   return (
-    <div className="ask stop" role="alert">
+    <Notice kind="stop" now>
       <strong>{problem.detail}.</strong>{' '}
       {problem.problems.filter((p) => p.detail !== problem.detail).map((p) => `${p.detail}. `)}
       {problem.way_out}
-    </div>
+    </Notice>
   );
 }

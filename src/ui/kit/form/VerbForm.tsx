@@ -1,4 +1,6 @@
 'use client';
+import { Fields } from '@/ui/kit/field';
+import { Acts, Notice } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import dayjs from 'dayjs';
 import timezone from 'dayjs/plugin/timezone';
@@ -96,7 +98,7 @@ export function VerbForm<N extends VerbName>({
   return (
     <>
       <form onSubmit={handleSubmit(send)} noValidate>
-        <div className="fields">
+        <Fields>
           {all.map((f) => (
             <FormField
               key={f.name}
@@ -107,18 +109,18 @@ export function VerbForm<N extends VerbName>({
               onAdd={setAdding}
             />
           ))}
-        </div>
+        </Fields>
         {children}
         {problem && (
-          <div className="ask stop" role="alert">
+          <Notice kind="stop" now>
             <strong>{problem.detail}.</strong>{' '}
             {parts
               .filter((p) => !shownAtField.has(p.detail) && p.detail !== problem.detail)
               .map((p) => `${p.detail}. `)}
             {problem.way_out}
-          </div>
+          </Notice>
         )}
-        <div className="acts">
+        <Acts>
           <SendButton type="submit" variant="contained" pending={pending}>
             {pending ? 'Writing …' : submit}
           </SendButton>
@@ -127,11 +129,11 @@ export function VerbForm<N extends VerbName>({
               not now, earlier
             </Button>
           )}
-        </div>
+        </Acts>
       </form>
       {adding && (
         // Beside the form and not inside it: what was typed above stays while one more is added.
-        <section className="ask" aria-label={adding.title}>
+        <Notice label={adding.title}>
           <strong>{adding.title}: one more</strong>
           <VerbForm
             verb={adding.verb}
@@ -140,7 +142,7 @@ export function VerbForm<N extends VerbName>({
             said={() => `${adding.title}: one more to choose from`}
             onDone={() => setAdding(null)}
           />
-        </section>
+        </Notice>
       )}
     </>
   );

@@ -12,6 +12,15 @@ describe('toInput', () => {
     expect(
       toInput(fields, { code: ' EM8 ', 'facts.DC.value': ' ', 'facts.DC.origin': 'guess' }, 'mm'),
     ).toEqual({ code: 'EM8' }));
+  it('makes an amount whole cents, by point or comma; what is none goes as it was typed, to be refused', () => {
+    const price: FieldSpec[] = [{ name: 'supply.priceCents', label: 'Price each', kind: 'money' }];
+    const sent = (text: string) => toInput(price, { 'supply.priceCents': text }, 'mm').supply;
+    expect(sent('24,90')).toEqual({ priceCents: 2490 });
+    expect(sent('0.1')).toEqual({ priceCents: 10 });
+    expect(sent('12')).toEqual({ priceCents: 1200 });
+    expect(sent('12.345')).toEqual({ priceCents: '12.345' });
+    expect(sent('dear')).toEqual({ priceCents: 'dear' });
+  });
   it('nests by dots and sends lengths in the unit that is shown', () => {
     const texts = { 'facts.DC.value': '0.5', 'facts.DC.origin': 'measured', 'facts.NOF.value': '4' };
     expect(toInput(fields, texts, 'inch')).toEqual({

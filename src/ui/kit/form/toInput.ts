@@ -1,4 +1,4 @@
-import type { LengthUnit } from '@/core/units';
+import { type LengthUnit, readCents } from '@/core/units';
 import type { VerbInput, VerbName } from '@/crib/verbs';
 
 /** Names of what an input holds, dotted where it nests. Example: 'code' | 'facts' | `facts.${string}.value`. */
@@ -32,7 +32,17 @@ export interface FieldSpec<Name extends string = string> {
   name: Name;
   label: string;
   kind?:
-    'text' | 'length' | 'number' | 'whole' | 'choice' | 'several' | 'search' | 'day' | 'legend' | 'moment';
+    | 'text'
+    | 'length'
+    | 'number'
+    | 'whole'
+    | 'money'
+    | 'choice'
+    | 'several'
+    | 'search'
+    | 'day'
+    | 'legend'
+    | 'moment';
   /** What answers to some words, asked while they are typed: for 'search'. */
   search?: (words: string, signal: AbortSignal) => Promise<{ found: Found[]; more: boolean }>;
   onPick?: (found: Found | null) => void;
@@ -69,6 +79,11 @@ export function toInput(
     if (text === '') continue;
     if (spec.kind === 'several') {
       put(input, spec.name, text.split(SEVERAL));
+      continue;
+    }
+    if (spec.kind === 'money') {
+      // What is no amount is left for the door to refuse, by its own words.
+      put(input, spec.name, readCents(text) ?? text);
       continue;
     }
     const bare = spec.kind === 'length' && !/[a-z"″]/i.test(text);

@@ -2,6 +2,7 @@
 import { DataGrid, type GridColumnVisibilityModel, type GridRowParams } from '@mui/x-data-grid';
 import { useRouter } from 'next/navigation';
 import type { PagedTableProps } from './props';
+import styles from './table.module.css';
 
 /** The rows of a paged table, to be walked by arrow keys, its columns chosen and sorted. */
 export default function Grid<Row extends object>(t: PagedTableProps<Row>) {
@@ -37,7 +38,7 @@ export default function Grid<Row extends object>(t: PagedTableProps<Row>) {
       onCellKeyDown={(params, event) => {
         if (event.key === 'Enter') go(params);
       }}
-      slots={{ noRowsOverlay: () => <div className="none">{t.empty}</div> }}
+      slots={{ noRowsOverlay: () => <div className={styles.none}>{t.empty}</div> }}
     />
   );
 }

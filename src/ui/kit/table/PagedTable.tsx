@@ -9,6 +9,7 @@ import type { GridColDef, GridRenderCellParams } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useEffect, useState, type ReactNode } from 'react';
 import type { PagedTableProps } from './props';
+import styles from './table.module.css';
 
 /**
  * A table whose rows come a page at a time from the server: sorted and searched there, opened beside and not on top,
@@ -21,9 +22,9 @@ export function PagedTable<Row extends object>(t: PagedTableProps<Row>) {
     void import('./Grid').then((module) => setGrid(() => module.default));
   }, []);
   return (
-    <div className="paged">
+    <>
       {Grid ? <Grid<Row> {...t} /> : <FirstRows {...t} />}
-      <div className="pages">
+      <div className={styles.pages}>
         <span className="soft" role="status">
           {t.total}
         </span>
@@ -50,7 +51,7 @@ export function PagedTable<Row extends object>(t: PagedTableProps<Row>) {
           </span>
         )}
       </div>
-    </div>
+    </>
   );
 }
 
@@ -71,7 +72,7 @@ function FirstRows<Row extends object>({
         column.renderCell({ row, tabIndex: 0 } as unknown as GridRenderCellParams<Row>)
       : String((row as Record<string, unknown>)[column.field] ?? '');
   const wide = (c: GridColDef<Row>) => (c.flex ? { minWidth: c.minWidth } : { width: c.width });
-  if (!rows.length) return <div className="none">{empty}</div>;
+  if (!rows.length) return <div className={styles.none}>{empty}</div>;
   return (
     <Table aria-label={label}>
       <TableHead>

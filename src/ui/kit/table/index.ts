@@ -1,1 +1,2 @@
+export { LongTable } from './LongTable';
 export { PagedTable } from './PagedTable';

@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import styles from './Tag.module.css';
 
 /** The tag beside: whatever is opened anywhere opens as one of these. */
 export function Tag({
@@ -17,15 +18,15 @@ export function Tag({
   children?: ReactNode;
 }) {
   return (
-    <section className="tag">
-      <span className="hole" aria-hidden="true" />
+    <section className={styles.tag}>
+      <span className={styles.hole} aria-hidden="true" />
       {closeHref && (
-        <Link className="close small" href={closeHref} scroll={false}>
+        <Link className={styles.close} href={closeHref} scroll={false}>
           put back
         </Link>
       )}
-      {over && <div className="over">{over}</div>}
-      <h2 className="no">{number}</h2>
+      {over && <div className={styles.over}>{over}</div>}
+      <h2 className={styles.no}>{number}</h2>
       {words && <div>{words}</div>}
       {children}
     </section>

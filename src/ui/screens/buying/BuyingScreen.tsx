@@ -1,4 +1,5 @@
 'use client';
+import { Empty, Notice } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -10,7 +11,7 @@ import { inCrib } from '@/core/stock';
 import { addDays, money } from '@/core/units';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
-import { BecauseThis, GradeMark, Row } from '@/ui/kit/figure';
+import { BecauseThis, GradeMark, Row, Rows } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
@@ -49,10 +50,10 @@ export function BuyingScreen({
         {toOrder.length} to order, {openOrders.length} on order
       </div>
       {view.lines.length === 0 && (
-        <div className="empty" style={{ marginTop: 12 }}>
+        <Empty style={{ marginTop: 12 }}>
           What to order follows from jobs with a program whose tools are tied to cutters. Nothing is booked
           yet: <Link href={linkTo('jobs', { new: 'job' })}>add a job</Link>.
-        </div>
+        </Empty>
       )}
       {view.lines.length > 0 && (
         <Table style={{ marginTop: 12 }}>
@@ -188,7 +189,7 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
       words={line.item.words}
       closeHref={query.href({ open: null })}
     >
-      <div className="rows">
+      <Rows>
         {p.say === 'order' && (
           <>
             <Row name="Order" big>
@@ -206,7 +207,7 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
         {p.say === 'order' && supply?.priceCents != null && (
           <Row name="Together">{money(supply.priceCents * p.quantity)}</Row>
         )}
-      </div>
+      </Rows>
       <p>{p.because.words}</p>
       <BecauseThis because={p.because} />
       {supply ? (
@@ -235,10 +236,10 @@ function LineTag({ line, today }: { line: BuyingLine; today: string }) {
           />
         </>
       ) : (
-        <p className="ask">
+        <Notice>
           No supplier is known. <Link href={linkTo('cutters', { open: line.item.code })}>State it</Link>{' '}
           first.
-        </p>
+        </Notice>
       )}
     </Tag>
   );
@@ -254,14 +255,14 @@ function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; sho
       words={o.item}
       closeHref={query.href({ order: null })}
     >
-      <div className="rows">
+      <Rows>
         <Row name="Open" big>
           {open}
         </Row>
         <Row name="Ordered">{o.quantity}</Row>
         <Row name="Promised">{shortDay(o.promised)}</Row>
         {o.priceCents !== null && <Row name="Price each">{money(o.priceCents)}</Row>}
-      </div>
+      </Rows>
       <BecauseThis because={o.because} label="ordered because" />
       {open > 0 && (
         <>

@@ -1,5 +1,6 @@
 'use client';
-import { Choice } from '@/ui/kit/form';
+import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
+import { Choice } from '@/ui/kit/field';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -10,7 +11,7 @@ import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/cri
 import type { ShopView } from '@/crib/shop';
 import { PagedTable } from '@/ui/kit/table';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
-import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
+import { Asking, AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
 import { useQuery } from '@/ui/screens/common/query';
 import { OF_CATALOGUE, questionOf } from '@/ui/screens/common/question';
 import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
@@ -83,12 +84,12 @@ export function CuttersScreen({
       </Middle>
     );
   return (
-    <Middle beside={beside}>
-      <div className="head">
+    <Middle beside={beside} wide={adding !== null || query.get('do') === 'facts'}>
+      <Head>
         <div>
           <h1>Cutters, holders and spares</h1>
         </div>
-        <div className="acts">
+        <Acts>
           <Button component={Link} href={query.href({ new: 'cutter', open: null })} scroll={false}>
             Add a cutter
           </Button>
@@ -96,49 +97,48 @@ export function CuttersScreen({
             Add a holder
           </Button>
           <MoreKinds />
-        </div>
-      </div>
-      <nav className="views" aria-label="Of the catalogue">
-        <Link href={query.href({ show: null })} aria-current={query.get('show') ? undefined : 'true'}>
-          All of it
-        </Link>
-        <Link
-          href={query.href({ show: 'missing', new: null })}
-          aria-current={missing === null ? undefined : 'true'}
-        >
-          What is missing
-        </Link>
-        <Link
-          href={query.href({ show: 'ladder', new: null })}
-          aria-current={query.get('show') === 'ladder' ? 'true' : undefined}
-        >
-          Second lives
-        </Link>
-        <Link href="/choose">Choose by the cut</Link>
-        <Link href="/exchange">Lists in and out</Link>
-      </nav>
+        </Acts>
+      </Head>
+      <Views
+        label="Of the catalogue"
+        views={[
+          { words: 'All of it', href: query.href({ show: null }), shown: !query.get('show') },
+          {
+            words: 'What is missing',
+            href: query.href({ show: 'missing', new: null }),
+            shown: missing !== null,
+          },
+          {
+            words: 'Second lives',
+            href: query.href({ show: 'ladder', new: null }),
+            shown: query.get('show') === 'ladder',
+          },
+          { words: 'Choose by the cut', href: '/choose', shown: false },
+          { words: 'Lists in and out', href: '/exchange', shown: false },
+        ]}
+      />
       {query.get('show') === 'ladder' ? (
         <Ladder ladder={shop.ladder} />
       ) : missing !== null ? (
         <Missing facts={missing} />
       ) : empty ? (
-        <div className="empty">
+        <Empty>
           Here stands every cutter and holder with its facts, each with where it came from, and how many are
           left. <Link href={linkTo('cutters', { new: 'cutter' })}>Add the first cutter</Link>, or{' '}
           <Link href="/exchange">bring a whole list in</Link>.
-        </div>
+        </Empty>
       ) : (
         <>
-          <div className="asking">
+          <Asking>
             <AskWords label="Words to find, or DC 6..8, LCF>20" />
             <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
             <AskChoice label="Lies in" name="place" any="any place" options={placeOptions(shop)} />
-          </div>
+          </Asking>
           <SavedViews saved={saved} />
           {refused && (
-            <div className="ask stop" role="alert">
+            <Notice kind="stop" now>
               {refused}
-            </div>
+            </Notice>
           )}
           <PagedTable<CatalogueLine>
             label="The catalogue"

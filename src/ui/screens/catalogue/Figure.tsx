@@ -1,4 +1,5 @@
 'use client';
+import { Acts, Head, Notice } from '@/ui/kit/page';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import {
@@ -57,7 +58,7 @@ export function Figure({ item }: { item: ItemLine }) {
   const waiting = symbol ? neededFor(item.kind, item.family, symbol) : [];
   return (
     <>
-      <div className="head">
+      <Head>
         <div>
           <h1>
             <span className="fig">{item.code}</span>, {item.words}
@@ -66,10 +67,10 @@ export function Figure({ item }: { item: ItemLine }) {
             To scale, in {unitWord}. Every fact stands on the figure: click one to state it, Tab goes round.
           </div>
         </div>
-        <div className="acts">
+        <Acts>
           <Link href={query.href({ show: null, fact: null })}>Back to the list</Link>
-        </div>
-      </div>
+        </Acts>
+      </Head>
       <div className={styles.sheet}>
         <DimensionedDrawing
           figure={{ ...figure, dimensions: shown }}
@@ -83,7 +84,7 @@ export function Figure({ item }: { item: ItemLine }) {
         <span style={{ color: 'var(--brass)' }}>- - - not known, and something waits for it</span>
       </p>
       {symbol && (
-        <section className="ask" aria-label={`State ${symbol}`}>
+        <Notice label={`State ${symbol}`}>
           {waiting.length > 0 && <p className="small">Waits for it: {waiting.join(', ')}.</p>}
           <VerbForm
             key={symbol}
@@ -95,7 +96,7 @@ export function Figure({ item }: { item: ItemLine }) {
             said={() => `${symbol} of ${item.code} stated`}
             onDone={() => router.push(query.href({ fact: null }), { scroll: false })}
           />
-        </section>
+        </Notice>
       )}
       {left.length > 0 && (
         <p className="small">

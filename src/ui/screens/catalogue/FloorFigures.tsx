@@ -1,5 +1,5 @@
 'use client';
-import { Entry } from '@/ui/kit/form';
+import { Entry, Wrong } from '@/ui/kit/field';
 import { useId, useState } from 'react';
 import {
   cornerRadius,
@@ -16,7 +16,7 @@ import {
 } from '@/core/cutters';
 import { parseLength } from '@/core/units';
 import { RidgeChart } from '@/ui/kit/chart';
-import { BecauseThis, Row, Unknown } from '@/ui/kit/figure';
+import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
 
 /** What a milling cutter leaves on a floor and in a corner; the stepover and the depth can be tried. */
@@ -35,11 +35,11 @@ export function FloorFigures({
     return smallestInsideCorner(cutter) === null ? null : (
       <>
         <h2>What it leaves</h2>
-        <div className="rows">
+        <Rows>
           <Row name="Smallest inside corner" note="radius" unit={unitWord}>
             {show(smallestInsideCorner(cutter), 2)}
           </Row>
-        </div>
+        </Rows>
       </>
     );
   const flat = flatStepover(cutter);
@@ -68,7 +68,7 @@ export function FloorFigures({
   return (
     <>
       <h2>What it leaves</h2>
-      <div className="rows">
+      <Rows>
         {corner !== null && (
           <Row name="Smallest inside corner" note="radius" unit={unitWord}>
             {show(corner, 2)}
@@ -110,7 +110,7 @@ export function FloorFigures({
         >
           {diameter.value === null ? <Unknown>—</Unknown> : show(diameter.value, 2)}
         </Try>
-      </div>
+      </Rows>
       {flat !== null && flat < cutter.DC && <RidgeChart cutter={cutter} tried={stepoverMm} />}
       <BecauseThis
         because={{
@@ -140,33 +140,25 @@ function Try({
   const id = useId();
   const { unitWord } = useLengths();
   return (
-    <div>
-      <span className="k">
-        <label htmlFor={id}>{label}</label>{' '}
-        <Entry
-          id={id}
-          className="fig"
-          inputMode="decimal"
-          value={text}
-          onChange={(e) => onText(e.target.value)}
-          aria-describedby={wrong ? `${id}w` : undefined}
-          style={{
-            width: 64,
-            padding: 4,
-            background: 'var(--paper)',
-            color: 'var(--ink)',
-            border: '1px solid var(--line)',
-          }}
-        />
-        {wrong && (
-          <span className="small" id={`${id}w`} style={{ color: 'var(--rust)', display: 'block' }}>
-            {wrong}
-          </span>
-        )}
-      </span>
-      <span className="v fig">
-        {children} <span className="unit-of">{unitWord}</span>
-      </span>
-    </div>
+    <Row
+      unit={unitWord}
+      name={
+        <>
+          <label htmlFor={id}>{label}</label>{' '}
+          <Entry
+            id={id}
+            className="fig"
+            inputMode="decimal"
+            value={text}
+            onChange={(e) => onText(e.target.value)}
+            aria-describedby={wrong ? `${id}w` : undefined}
+            style={{ width: 64 }}
+          />
+          {wrong && <Wrong id={`${id}w`}>{wrong}</Wrong>}
+        </>
+      }
+    >
+      {children}
+    </Row>
   );
 }

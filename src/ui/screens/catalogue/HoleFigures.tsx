@@ -1,5 +1,6 @@
 'use client';
-import { Entry } from '@/ui/kit/form';
+import { Notice } from '@/ui/kit/page';
+import { Entry } from '@/ui/kit/field';
 import { useState } from 'react';
 import {
   classesLeft,
@@ -13,7 +14,7 @@ import {
 } from '@/core/cutters';
 import { parseDiameter } from '@/core/units';
 import type { ItemLine } from '@/crib/catalogue';
-import { BecauseThis, Row, Unknown } from '@/ui/kit/figure';
+import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
 
 /** What a reamer or a tap is for: the limits it must lie in, the hole before it. */
@@ -64,7 +65,7 @@ function ReamerFigures({
   return (
     <>
       <h2>Its hole, {cls}</h2>
-      <div className="rows">
+      <Rows>
         <Row name="Hole" unit={unitWord}>
           {show(limits.lower)} to {show(limits.upper)}
         </Row>
@@ -79,7 +80,7 @@ function ReamerFigures({
             {left.length ? left.map((x) => x.cls).join(', ') : 'no H class here'}
           </Row>
         )}
-      </div>
+      </Rows>
       <BecauseThis
         because={{
           words:
@@ -110,7 +111,7 @@ function TapFigures({
   return (
     <>
       <h2>The hole before it</h2>
-      <div className="rows">
+      <Rows>
         <Row name={by === 'forming' ? 'Hole for forming' : 'Drill'} note={drill.words} unit={unitWord} big>
           {show(drill.drill, 2)}
         </Row>
@@ -119,8 +120,8 @@ function TapFigures({
             {Math.round(drill.percent)} %
           </Row>
         )}
-        <div>
-          <span className="k">
+        <Row
+          name={
             <label>
               With a drill of{' '}
               <Entry
@@ -130,25 +131,24 @@ function TapFigures({
                 onChange={(e) => setHole(e.target.value)}
               />
             </label>
-          </span>
-          <span className="v fig">
-            {tried ? (
-              by === 'forming' ? (
-                `${show(tried.mm - formingHole(thread), 2)} from the forming hole`
-              ) : (
-                `${Math.round(threadPercent(thread, tried.mm))} %`
-              )
+          }
+        >
+          {tried ? (
+            by === 'forming' ? (
+              `${show(tried.mm - formingHole(thread), 2)} from the forming hole`
             ) : (
-              <Unknown>—</Unknown>
-            )}
-          </span>
-        </div>
-      </div>
+              `${Math.round(threadPercent(thread, tried.mm))} %`
+            )
+          ) : (
+            <Unknown>—</Unknown>
+          )}
+        </Row>
+      </Rows>
       {!said && <p className="soft small">Whether it cuts or forms is not known: taken as cutting.</p>}
       {by === 'forming' && (
-        <div className="ask">
+        <Notice>
           <strong>Forming tap.</strong> The drill of a cutting tap is too small for it and breaks it.
-        </div>
+        </Notice>
       )}
       <BecauseThis
         because={{

@@ -1,4 +1,5 @@
 'use client';
+import { Lines } from '@/ui/kit/page';
 import Link from 'next/link';
 import {
   factsOf,
@@ -11,7 +12,7 @@ import {
 } from '@/core/cutters';
 import { money } from '@/core/units';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
-import { Row, Unknown } from '@/ui/kit/figure';
+import { Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
 
@@ -25,7 +26,7 @@ export function Versions({ item }: { item: ItemLine }) {
     </Link>
   );
   return (
-    <ul className="small plainlist">
+    <Lines small>
       {item.links.map((l) => (
         <li key={l.entryId}>
           {l.item === item.code ? (
@@ -42,13 +43,13 @@ export function Versions({ item }: { item: ItemLine }) {
           )}
         </li>
       ))}
-    </ul>
+    </Lines>
   );
 }
 
 export function Counts({ item }: { item: ItemLine }) {
   return (
-    <div className="rows">
+    <Rows>
       <Row
         name="Unused in the crib"
         big
@@ -74,7 +75,7 @@ export function Counts({ item }: { item: ItemLine }) {
           {p.quantity}
         </Row>
       ))}
-    </div>
+    </Rows>
   );
 }
 
@@ -111,7 +112,7 @@ export function Facts({ item }: { item: ItemLine }) {
           Length is measured to: {FAMILIES[item.family].lengthTo}. DC: {FAMILIES[item.family].diameterAt}.
         </p>
       )}
-      <div className="rows">
+      <Rows>
         {known.map((symbol: FactSymbol) => {
           const fact = item.facts.find((f) => f.symbol === symbol)!;
           const length = fact.unit === 'mm' || fact.unit === 'inch';
@@ -137,16 +138,16 @@ export function Facts({ item }: { item: ItemLine }) {
             {a.minutes} min
           </Row>
         ))}
-      </div>
+      </Rows>
       {blocking.length > 0 && (
-        <ul className="plainlist small">
+        <Lines small>
           {blocking.map(({ symbol, results }) => (
             <li key={symbol}>
               <Unknown>not known</Unknown>: {symbolSpec(symbol).words} ({symbol}){' '}
               <span className="soft">needed for {results.join(', ')}</span>
             </li>
           ))}
-        </ul>
+        </Lines>
       )}
       {others.length > 0 && (
         <p className="soft small">

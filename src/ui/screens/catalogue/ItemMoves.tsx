@@ -1,4 +1,5 @@
 'use client';
+import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
@@ -91,7 +92,7 @@ export function ItemMoves({
   const fixed = { item: item.code };
   return (
     <>
-      <div className="acts">
+      <Acts>
         {shown.map(([name, words]) => (
           <Button
             key={name}
@@ -105,7 +106,7 @@ export function ItemMoves({
             {words}
           </Button>
         ))}
-      </div>
+      </Acts>
       {act === 'receive' && (
         <>
           <h2>Receive without an order</h2>

@@ -1,4 +1,5 @@
 'use client';
+import { Notice } from '@/ui/kit/page';
 import Link from 'next/link';
 import { factsOf, KINDS, questionCutter } from '@/core/cutters';
 import { coatingNow, rungsFor } from '@/core/life';
@@ -18,7 +19,7 @@ import { Pictures } from './Pictures';
 import { Seats } from './Seats';
 import { StandingForms } from './StandingForms';
 import { gradeSpecs } from './TakeBack';
-import { factFields, priceInCents, supplyFields } from './addItems';
+import { factFields, supplyFields } from './addItems';
 
 /** One item: its drawing, counts, facts with their origins, what follows from them, and what can be done with it. */
 export function ItemTag({
@@ -57,16 +58,16 @@ export function ItemTag({
         </p>
       )}
       {item.standing && item.standing.standing !== 'approved' && (
-        <div className={item.standing.standing === 'rejected' ? 'ask stop' : 'ask'}>
+        <Notice kind={item.standing.standing === 'rejected' ? 'stop' : 'question'}>
           <strong>{STANDING[item.standing.standing]}</strong> {item.standing.reason}
-        </div>
+        </Notice>
       )}
       {(questions.length > 0 || noHolderTakes) && (
-        <div className="ask">
+        <Notice>
           <strong>In question.</strong>{' '}
           {questions.map((q) => `${q.field} ${q.value}: ${q.words} (usually within ${q.limit}). `)}
           {noHolderTakes && `${noHolderTakes}.`}
-        </div>
+        </Notice>
       )}
       <Versions item={item} />
       <Counts item={item} />
@@ -84,7 +85,6 @@ export function ItemTag({
               ...(item.cutter ? lifeFields(shop) : []),
               ...supplyFields(shop),
             ]}
-            shape={priceInCents}
             said={() => `facts of ${item.code} stated`}
           />
         </>

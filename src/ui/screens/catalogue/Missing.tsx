@@ -1,4 +1,5 @@
 'use client';
+import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -12,9 +13,7 @@ import { useQuery } from '@/ui/screens/common/query';
 export function Missing({ facts }: { facts: MissingFact[] }) {
   const query = useQuery('cutters');
   if (!facts.length)
-    return (
-      <div className="empty">Nothing that is booked waits for a fact, and none of it leans on a guess.</div>
-    );
+    return <Empty>Nothing that is booked waits for a fact, and none of it leans on a guess.</Empty>;
   return (
     <Table>
       <TableHead>

@@ -1,5 +1,6 @@
 'use client';
-import { Entry } from '@/ui/kit/form';
+import Button from '@mui/material/Button';
+import { Entry, Together } from '@/ui/kit/field';
 import type { LengthUnit } from '@/core/units';
 
 export interface SegmentTexts {
@@ -37,7 +38,7 @@ export function OutlineFields({
     <fieldset style={{ border: 0, padding: 0, margin: '12px 0' }}>
       <legend style={{ fontWeight: 650 }}>Outline from the gauge line down</legend>
       {segments.map((s, i) => (
-        <div className="pair" key={i} style={{ display: 'flex', gap: 6, marginTop: 4 }}>
+        <Together key={i} style={{ display: 'flex', gap: 6, marginTop: 4 }}>
           {(['length', 'upper', 'lower'] as const).map((key) => (
             <Entry
               key={key}
@@ -49,15 +50,11 @@ export function OutlineFields({
               style={{ width: '33%' }}
             />
           ))}
-        </div>
+        </Together>
       ))}
-      <button
-        type="button"
-        className="link"
-        onClick={() => onChange([...segments, { length: '', upper: '', lower: '' }])}
-      >
+      <Button variant="text" onClick={() => onChange([...segments, { length: '', upper: '', lower: '' }])}>
         one more segment
-      </button>
+      </Button>
     </fieldset>
   );
 }

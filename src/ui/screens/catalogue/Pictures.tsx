@@ -1,9 +1,13 @@
 'use client';
+import styles from './Pictures.module.css';
+import { Acts } from '@/ui/kit/page';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PictureLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
-import { base64, FileButton, post, ProblemNote, useSendOnce, Choice } from '@/ui/kit/form';
+import { Choice } from '@/ui/kit/field';
+import { FileButton } from '@/ui/kit/file';
+import { base64, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useSurroundings, useTimes } from '@/ui/shell';
 
@@ -47,7 +51,7 @@ export function Pictures({
     <>
       <h2>Pictures</h2>
       {pictures.length > 0 && (
-        <div className="pictures">
+        <div className={styles.pictures}>
           {pictures.map((p) => (
             <figure key={p.entryId}>
               <a href={`/api/v1/pictures/${p.entryId}`} target="_blank" rel="noreferrer">
@@ -64,7 +68,7 @@ export function Pictures({
           ))}
         </div>
       )}
-      <div className="acts" style={{ alignItems: 'center' }}>
+      <Acts style={{ alignItems: 'center' }}>
         <Choice aria-label="What it shows" value={shows} onChange={(e) => setShows(e.target.value)}>
           {SHOWS.map((s) => (
             <option key={s}>{s}</option>
@@ -86,7 +90,7 @@ export function Pictures({
           busy={busy}
           onFile={(file) => void send(file)}
         />
-      </div>
+      </Acts>
       <ProblemNote problem={problem} />
     </>
   );

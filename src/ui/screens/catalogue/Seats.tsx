@@ -1,4 +1,5 @@
 'use client';
+import { Fold } from '@/ui/kit/page';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
@@ -14,8 +15,7 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
     options: cribPlaces(shop),
   });
   return (
-    <details>
-      <summary>{bare ? 'Put inserts in' : 'Take the inserts out'}</summary>
+    <Fold label={bare ? 'Put inserts in' : 'Take the inserts out'}>
       {bare ? (
         <VerbForm
           verb="mountInserts"
@@ -40,7 +40,7 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
           said={(d) => `${d.back} back with ${d.edgesLeft} edges left, ${d.scrapped} scrapped`}
         />
       )}
-    </details>
+    </Fold>
   );
 }
 

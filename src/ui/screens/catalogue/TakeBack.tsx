@@ -1,4 +1,5 @@
 'use client';
+import { Acts } from '@/ui/kit/page';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SIGNS } from '@/core/life';
@@ -6,7 +7,8 @@ import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
 import type { ShopView } from '@/crib/shop';
-import { base64, type FieldSpec, FileButton, post, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
+import { FileButton } from '@/ui/kit/file';
+import { base64, type FieldSpec, post, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
 import { useSurroundings } from '@/ui/shell';
 import { thingInput } from './things';
 
@@ -110,7 +112,7 @@ export function TakeBack({
         onDone={(d) => void keep(d.marks)}
       >
         {cutter && (
-          <div className="acts" style={{ alignItems: 'center' }}>
+          <Acts style={{ alignItems: 'center' }}>
             <FileButton
               words={picture ? `Picture: ${picture.name}` : 'Picture of a used edge'}
               label="A picture of the edge"
@@ -118,7 +120,7 @@ export function TakeBack({
               camera
               onFile={setPicture}
             />
-          </div>
+          </Acts>
         )}
       </VerbForm>
       <ProblemNote problem={problem} />

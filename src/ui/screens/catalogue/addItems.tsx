@@ -1,4 +1,5 @@
 'use client';
+import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
@@ -15,19 +16,22 @@ import {
 } from '@/core/cutters';
 import { linkTo } from '@/core/links';
 import type { ShopView } from '@/crib/shop';
-import { type FieldSpec, VerbForm, Choice } from '@/ui/kit/form';
+import { Choice, Field } from '@/ui/kit/field';
+import { type FieldOf, type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { useLengths } from '@/ui/shell';
 import { OutlineFields, outlineInput, type SegmentTexts } from './OutlineFields';
 
+type FactField = `facts.${FactSymbol}.value`;
 /** A field for each symbol with its origin beside it. */
-export const factFields = (symbols: readonly FactSymbol[]): FieldSpec[] =>
+export const factFields = (symbols: readonly FactSymbol[]): FieldSpec<FactField>[] =>
   symbols.map((symbol) => {
     const s = symbolSpec(symbol);
     const label = `${symbol} ${s.words}${s.kind === 'degree' ? ', degrees' : ''}`;
-    const base = { name: `facts.${symbol}.value`, label, origin: `facts.${symbol}.origin`, wide: true };
+    const name: FactField = `facts.${symbol}.value`;
+    const base = { name, label, origin: `facts.${symbol}.origin`, wide: true };
     if (s.kind === 'length') return { ...base, kind: 'length' };
     if (s.kind === 'choice')
       return { ...base, kind: 'choice', options: s.options!.map((o) => [o, o] as const) };
@@ -97,7 +101,7 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
         F as drills.
       </p>
       {hasFamily && (
-        <div className="field wide">
+        <Field wide>
           <label htmlFor="family">Family</label>
           <Choice id="family" value={family} onChange={(e) => setFamily(e.target.value)}>
             <option value="">choose</option>
@@ -112,7 +116,7 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
               Length is measured to: {FAMILIES[chosen].lengthTo}. DC: {FAMILIES[chosen].diameterAt}.
             </div>
           )}
-        </div>
+        </Field>
       )}
       {ready && (
         <VerbForm
@@ -136,20 +140,20 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
             ...(hasFamily ? LIFE : []),
             ...supplyFields(shop),
           ]}
-          shape={(input) => outlineInput(priceInCents(input), outline, unit)}
+          shape={(input) => outlineInput(input, outline, unit)}
           said={(d) =>
             `${d.code} added: receive it next${d.questions.length ? `. In question: ${d.questions.join('; ')}` : ''}`
           }
           onDone={(d) => router.push(linkTo('cutters', { open: d.code, do: 'receive' }), { scroll: false })}
         >
           {!all && now.length < asked.length && (
-            <button type="button" className="link" onClick={() => setAll(true)}>
+            <Button variant="text" onClick={() => setAll(true)}>
               more facts:{' '}
               {asked
                 .filter((s) => !now.includes(s))
                 .map((s) => symbolSpec(s).words)
                 .join(', ')}
-            </button>
+            </Button>
           )}
           {kind === 'holder' && <OutlineFields segments={outline} onChange={setOutline} />}
         </VerbForm>
@@ -170,8 +174,8 @@ const LIFE: FieldSpec[] = [
   },
 ];
 
-export const supplyFields = (shop: ShopView): FieldSpec[] => [
-  { name: 'l3', label: 'Bought from', kind: 'legend' },
+export const supplyFields = (shop: ShopView): FieldOf<'stateFacts'>[] => [
+  { name: 'supply', label: 'Bought from', kind: 'legend' },
   {
     name: 'supply.supplier',
     label: 'Supplier',
@@ -181,16 +185,6 @@ export const supplyFields = (shop: ShopView): FieldSpec[] => [
     add: SET_UP.supplier,
   },
   { name: 'supply.orderCode', label: 'Order code', optional: true },
-  { name: 'supply.price', label: 'Price each', kind: 'number', optional: true },
+  { name: 'supply.priceCents', label: 'Price each', kind: 'money', optional: true },
   { name: 'supply.pack', label: 'Pack', kind: 'whole', optional: true },
 ];
-
-/** A price typed as 31.50 becomes integer cents; anything else is left for the door to refuse. */
-export function priceInCents(input: Record<string, unknown>): Record<string, unknown> {
-  const supply = input.supply as Record<string, unknown> | undefined;
-  if (!supply || !('price' in supply)) return input;
-  const { price, ...rest } = supply;
-  const text = String(price).trim().replace(',', '.');
-  const cents = /^\d+(\.\d{1,2})?$/.test(text) ? Math.round(Number(text) * 100) : price;
-  return { ...input, supply: { ...rest, priceCents: cents } };
-}

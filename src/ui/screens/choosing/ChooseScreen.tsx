@@ -1,4 +1,5 @@
 'use client';
+import { Acts, Empty, Head, Notice } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -27,12 +28,12 @@ export function ChooseScreen({
   const query = useQuery('choose');
   return (
     <Middle beside={query.get('show') === 'rules' ? <RulesTag rules={rules} /> : <CutTag />}>
-      <div className="head">
+      <Head>
         <div>
           <h1>Choose by the cut</h1>
           <div className="soft">Say what the drawing asks for; what is on the shelf comes first.</div>
         </div>
-        <div className="acts">
+        <Acts>
           <Button
             component={Link}
             href={query.href({ show: query.get('show') === 'rules' ? null : 'rules' })}
@@ -40,18 +41,18 @@ export function ChooseScreen({
           >
             {query.get('show') === 'rules' ? 'Back to the cut' : 'How it is ranked'}
           </Button>
-        </div>
-      </div>
+        </Acts>
+      </Head>
       {problem && (
-        <div className="ask stop" role="alert">
+        <Notice kind="stop" now>
           {problem}
-        </div>
+        </Notice>
       )}
       {!view && !problem && (
-        <div className="empty">
+        <Empty>
           A wall 10 mm deep asks for 10 mm of reach; an inside corner of 4 mm for a cutter of at most 8.
           Describe the cut beside, and every cutter says whether it can, or by how much it can’t.
-        </div>
+        </Empty>
       )}
       {view?.kit && <Kit view={view} />}
       {view && <Fitting view={view} />}

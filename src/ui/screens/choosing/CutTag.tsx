@@ -1,8 +1,8 @@
 'use client';
-import { Choice, Entry, Tick } from '@/ui/kit/form';
+import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import {
   CUT_FIELD_NAMES,
   CUT_FIELDS,
@@ -13,6 +13,7 @@ import {
   GROUP_WORDS,
   GROUPS,
 } from '@/core/choosing';
+import { Choice, Entry, Field, Fields, Tick } from '@/ui/kit/field';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
@@ -29,28 +30,31 @@ const fieldsOf = (feature: Feature): Field[] =>
     label: (name === 'width' ? FEATURES[feature].width : undefined) ?? CUT_FIELDS[name].words,
     kind: CUT_FIELDS[name].kind,
   }));
+const featureOf = (text: string | null): Feature => FEATURE_NAMES.find((f) => f === text) ?? 'pocket';
+
+type CutTexts = Record<CutField, string> & { feature: Feature; group: string; plunge: boolean };
 
 /** The description of the cut; it stands in the address, so that it can be sent or kept. */
 export function CutTag() {
   const query = useQuery('choose');
   const router = useRouter();
   const { unit, unitWord } = useLengths();
-  const [texts, setTexts] = useState<Record<string, string>>(() =>
-    Object.fromEntries(
-      (['feature', 'group', 'plunge', ...CUT_FIELD_NAMES] as const).map((n) => [n, query.get(n) ?? '']),
-    ),
-  );
-  const set = (name: string) => (e: React.ChangeEvent<HTMLInputElement | HTMLSelectElement>) =>
-    setTexts({ ...texts, [name]: e.target.value });
-  const feature = (texts.feature || 'pocket') as Feature;
+  const { register, control, handleSubmit } = useForm<CutTexts>({
+    defaultValues: {
+      ...Object.fromEntries(CUT_FIELD_NAMES.map((n) => [n, query.get(n) ?? ''])),
+      feature: featureOf(query.get('feature')),
+      group: query.get('group') ?? '',
+      plunge: query.get('plunge') === 'yes',
+    },
+  });
+  const feature = useWatch({ control, name: 'feature' });
   const fields = fieldsOf(feature);
-  const find = (e: React.FormEvent) => {
-    e.preventDefault();
+  const find = (texts: CutTexts) => {
     const address = new URLSearchParams({ feature });
     if (texts.group) address.set('group', texts.group);
-    if (texts.plunge === 'yes') address.set('plunge', 'yes');
+    if (texts.plunge) address.set('plunge', 'yes');
     for (const f of fields) {
-      const text = texts[f.name]!.trim();
+      const text = texts[f.name].trim();
       if (text)
         address.set(
           f.name,
@@ -61,21 +65,21 @@ export function CutTag() {
   };
   return (
     <Tag over="The cut" number={FEATURES[feature].words} closeHref="/cutters">
-      <form onSubmit={find}>
-        <div className="fields">
-          <div className="field">
+      <form onSubmit={handleSubmit(find)} noValidate>
+        <Fields>
+          <Field>
             <label htmlFor="feature">What is cut</label>
-            <Choice id="feature" value={feature} onChange={set('feature')}>
+            <Choice id="feature" {...register('feature')}>
               {FEATURE_NAMES.map((f) => (
                 <option key={f} value={f}>
                   {FEATURES[f].words}
                 </option>
               ))}
             </Choice>
-          </div>
-          <div className="field">
+          </Field>
+          <Field>
             <label htmlFor="group">Material, ISO 513</label>
-            <Choice id="group" value={texts.group} onChange={set('group')}>
+            <Choice id="group" {...register('group')}>
               <option value="">any</option>
               {GROUPS.map((g) => (
                 <option key={g} value={g}>
@@ -83,9 +87,9 @@ export function CutTag() {
                 </option>
               ))}
             </Choice>
-          </div>
+          </Field>
           {fields.map((f) => (
-            <div className="field" key={f.name}>
+            <Field key={f.name}>
               <label htmlFor={f.name}>
                 {f.label}
                 {f.kind === 'length' ? `, ${unitWord}` : ''}
@@ -95,28 +99,30 @@ export function CutTag() {
                 className="fig"
                 style={{ width: '100%' }}
                 inputMode={f.kind === 'text' ? undefined : 'decimal'}
-                value={texts[f.name]}
-                onChange={set(f.name)}
+                {...register(f.name)}
               />
-            </div>
+            </Field>
           ))}
           {FEATURES[feature].milled && (
-            <div className="field">
+            <Field>
               <label>
-                <Tick
-                  checked={texts.plunge === 'yes'}
-                  onChange={(e) => setTexts({ ...texts, plunge: e.target.checked ? 'yes' : '' })}
+                <Controller
+                  name="plunge"
+                  control={control}
+                  render={({ field }) => (
+                    <Tick checked={field.value} onChange={(e) => field.onChange(e.target.checked)} />
+                  )}
                 />{' '}
                 must plunge
               </label>
-            </div>
+            </Field>
           )}
-        </div>
-        <div className="acts">
+        </Fields>
+        <Acts>
           <Button type="submit" variant="contained">
             Find cutters
           </Button>
-        </div>
+        </Acts>
       </form>
       <p className="soft small">
         A field left blank bounds nothing. Reach, corner and clearance are judged by the cutter alone: look at

@@ -1,9 +1,11 @@
 'use client';
-import Link from 'next/link';
+import Button from '@mui/material/Button';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { SavedView } from '@/crib/catalogue';
 import { VerbForm } from '@/ui/kit/form';
+import { Views } from '@/ui/kit/page';
+import styles from './SavedViews.module.css';
 
 /** What a view keeps of the address: the question and the columns, not what is open or which page. */
 const KEPT = ['show', 'q', 'kind', 'place', 'lies', 'owner', 'sort', 'cols', 'unit'];
@@ -28,16 +30,15 @@ export function SavedViews({
   const asks = text !== '' && text !== OF_STOCK;
   if (!saved.length && !asks) return null;
   return (
-    <div className="views">
-      {saved.map((v) => (
-        <Link key={v.name} href={`${of}?${v.address}`} aria-current={v.address === text ? 'true' : undefined}>
-          {v.name}
-        </Link>
-      ))}
+    <div className={styles.saved}>
+      <Views
+        label="Questions kept"
+        views={saved.map((v) => ({ words: v.name, href: `${of}?${v.address}`, shown: v.address === text }))}
+      />
       {asks && !saved.some((v) => v.address === text) && !naming && (
-        <button type="button" className="link" onClick={() => setNaming(true)}>
+        <Button variant="text" onClick={() => setNaming(true)}>
           keep this question
-        </button>
+        </Button>
       )}
       {naming && (
         <VerbForm

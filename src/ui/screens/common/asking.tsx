@@ -1,12 +1,18 @@
 'use client';
-import { Choice, Entry } from '@/ui/kit/form';
+import styles from './asking.module.css';
+import { Choice, Entry } from '@/ui/kit/field';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { ITEM_KINDS, KINDS } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import type { ShopView } from '@/crib/shop';
 import { useLengths } from '@/ui/shell';
 import { useQuery } from './query';
+
+/** A question to a table. */
+export const Asking = ({ children }: { children: ReactNode }) => (
+  <div className={styles.asking}>{children}</div>
+);
 
 /** What is looked for in words and ranges. The address follows the hand at once, the lines a moment later. */
 export function AskWords({ label, hint }: { label: string; hint?: string }) {

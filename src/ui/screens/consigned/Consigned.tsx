@@ -1,4 +1,5 @@
 'use client';
+import { Empty, Lines } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -23,14 +24,14 @@ export function Consigned({ view }: { view: ConsignedView }) {
         <Link href={linkTo('places', { show: 'stock', owner: 'theirs' })}>in the table of all stock</Link>. It
         is received with its supplier named, and what is taken of it stands here until it is settled.
       </p>
-      {view.taken.length === 0 && <div className="empty">Nothing was taken that is not settled.</div>}
+      {view.taken.length === 0 && <Empty>Nothing was taken that is not settled.</Empty>}
       {view.taken.map((t) => (
         <TakenOf key={t.supplier} taken={t} />
       ))}
       {view.settled.length > 0 && (
         <>
           <h2>Settled</h2>
-          <ul className="plainlist">
+          <Lines>
             {view.settled.map((s) => (
               <li key={s.entryId}>
                 {day(s.happenedAt)} with {s.supplier}
@@ -38,7 +39,7 @@ export function Consigned({ view }: { view: ConsignedView }) {
                 <EntryBack entry={s.entryId} what={`the settlement with ${s.supplier}`} />
               </li>
             ))}
-          </ul>
+          </Lines>
         </>
       )}
     </>

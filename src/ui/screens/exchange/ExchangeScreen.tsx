@@ -1,4 +1,5 @@
 'use client';
+import { Acts, Head } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -10,7 +11,8 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, Preview } from '@/crib/exchange';
-import { base64, FileDrop, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
+import { FileDrop } from '@/ui/kit/file';
+import { base64, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import { Outcome } from './Outcome';
@@ -81,7 +83,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
   };
   return (
     <Middle>
-      <div className="head">
+      <Head>
         <div>
           <h1>Lists in and out</h1>
           <div className="soft">
@@ -89,7 +91,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
             <Link href="/cutters">Back to the catalogue</Link>
           </div>
         </div>
-      </div>
+      </Head>
       <h2>Out</h2>
       <p>
         The whole catalogue as{' '}
@@ -115,25 +117,25 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
         busy={busy !== null}
         onFile={(file) => void choose(file)}
       />
-      <div className="acts" style={{ alignItems: 'center' }}>
+      <Acts style={{ alignItems: 'center' }}>
         {chosen && <strong>{chosen.name}</strong>}
         {busy && (
           <span role="status">
             {busy}{' '}
             {busy.startsWith('Reading') && (
-              <button type="button" className="link" onClick={() => cancel.current?.abort()}>
+              <Button variant="text" onClick={() => cancel.current?.abort()}>
                 stop
-              </button>
+              </Button>
             )}
           </span>
         )}
-      </div>
+      </Acts>
       <ProblemNote problem={problem} />
       {preview && (
         <>
           {preview.unknown.length > 0 && <Unknown headers={preview.unknown} mapping={mapping} onSay={say_} />}
           <Outcome preview={preview} />
-          <div className="acts">
+          <Acts>
             <SendButton
               variant="contained"
               onSend={() => void accept()}
@@ -150,7 +152,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
             >
               Leave it
             </Button>
-          </div>
+          </Acts>
         </>
       )}
       {view.imports.length > 0 && (

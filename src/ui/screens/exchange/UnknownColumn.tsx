@@ -1,5 +1,6 @@
 'use client';
-import { Choice } from '@/ui/kit/form';
+import { Notice } from '@/ui/kit/page';
+import { Choice } from '@/ui/kit/field';
 import { SYMBOLS } from '@/core/cutters';
 
 /** Columns that are no facts, as docs/formats.md has them. */
@@ -31,7 +32,7 @@ export function Unknown({
   onSay: (header: string, meaning: string) => void;
 }) {
   return (
-    <div className="ask">
+    <Notice>
       <strong>
         {headers.length} column{headers.length === 1 ? '' : 's'} of unknown meaning: left out until you say
         what {headers.length === 1 ? 'it is' : 'they are'}.
@@ -61,6 +62,6 @@ export function Unknown({
           </label>
         </div>
       ))}
-    </div>
+    </Notice>
   );
 }

@@ -10,7 +10,8 @@ import { useRouter } from 'next/navigation';
 import type { Grade } from '@/core/because';
 import { linkTo, linkToRun } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
-import { Caution, GradeMark } from '@/ui/kit/figure';
+import { GradeMark } from '@/ui/kit/figure';
+import { Acts, Caution, Fold, Head, Notice } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useTimes } from '@/ui/shell';
@@ -26,7 +27,7 @@ export function JobSheet({ job }: { job: JobView }) {
   const min = (n: number | null) => (n === null ? 'not known' : n.toFixed(2));
   return (
     <>
-      <div className="head">
+      <Head>
         <div>
           <Link className="small" href="/jobs">
             all jobs
@@ -39,15 +40,15 @@ export function JobSheet({ job }: { job: JobView }) {
             {job.partsLeft} left
           </div>
         </div>
-        <div className="acts">
+        <Acts>
           <Button component={Link} href={linkTo('rack', { job: o.job })}>
             On the rack
           </Button>
           <Button variant="contained" component={Link} href={linkToRun(o.id)}>
             Log parts
           </Button>
-        </div>
-      </div>
+        </Acts>
+      </Head>
       {program && (
         <>
           <Table>
@@ -161,8 +162,8 @@ function ProgramNotes({ job: { report } }: { job: JobView }) {
   return (
     <>
       {report.warnings.length > 0 && (
-        <div className="ask">
-          <strong>▲ The program itself.</strong>
+        <Notice>
+          <strong>The program itself.</strong>
           <ul style={{ margin: 0, paddingLeft: 18 }}>
             {report.warnings.slice(0, 20).map((w) => (
               <li key={`${w.code} ${w.t}`}>
@@ -172,14 +173,18 @@ function ProgramNotes({ job: { report } }: { job: JobView }) {
               </li>
             ))}
           </ul>
-        </div>
+        </Notice>
       )}
       {report.not_understood.length > 0 && (
-        <details className="because">
-          <summary>
-            {report.not_understood.length === 1 ? 'One word' : `${report.not_understood.length} words`} not
-            understood: figures touched are marked ≥
-          </summary>
+        <Fold
+          label={
+            <>
+              {report.not_understood.length === 1 ? 'One word' : `${report.not_understood.length} words`} not
+              understood: figures touched are marked ≥
+            </>
+          }
+          says
+        >
           <Table>
             <TableBody>
               {report.not_understood.slice(0, 60).map((n, i) => (
@@ -191,7 +196,7 @@ function ProgramNotes({ job: { report } }: { job: JobView }) {
               ))}
             </TableBody>
           </Table>
-        </details>
+        </Fold>
       )}
     </>
   );

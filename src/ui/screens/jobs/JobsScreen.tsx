@@ -1,4 +1,5 @@
 'use client';
+import { Acts, Empty, Head } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -60,24 +61,24 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
   const query = useQuery('jobs');
   return (
     <>
-      <div className="head">
+      <Head>
         <div>
           <h1>Jobs</h1>
           <div className="soft">{jobs.length} with parts to make, the first due on top</div>
         </div>
-        <div className="acts">
+        <Acts>
           <Button component={Link} href={query.href({ new: 'job' })} scroll={false}>
             Add a job
           </Button>
-        </div>
-      </div>
+        </Acts>
+      </Head>
       {jobs.length === 0 && any ? (
         <p className="soft">Every part that was booked is made.</p>
       ) : jobs.length === 0 ? (
-        <div className="empty">
+        <Empty>
           A job says what is to be made, of what, by when; its program says how long each cutter cuts.{' '}
           <Link href={linkTo('jobs', { new: 'job' })}>Add the first job</Link>.
-        </div>
+        </Empty>
       ) : (
         <Table>
           <TableHead>

@@ -1,11 +1,13 @@
 'use client';
+import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { EditorText } from '@/ui/kit/code/NcEditor';
-import { FileDrop, LOST, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { FileDrop } from '@/ui/kit/file';
+import { LOST, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { useSurroundings } from '@/ui/shell';
 
 /** The editor comes after the first view: most who open a job read it. */
@@ -54,11 +56,11 @@ export function ProgramDrop({ operation }: { operation: number }) {
       <p className="soft small">Or paste the NC program here:</p>
       <NcEditor label="Paste the NC program" text={text} />
       <ProblemNote problem={problem} />
-      <div className="acts">
+      <Acts>
         <Button variant="contained" onClick={() => void send()} aria-disabled={pending}>
           {pending ? 'Reading …' : 'Read and store'}
         </Button>
-      </div>
+      </Acts>
     </FileDrop>
   );
 }

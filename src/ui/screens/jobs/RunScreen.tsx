@@ -1,11 +1,14 @@
 'use client';
+import styles from './Run.module.css';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { linkTo, linkToEnd } from '@/core/links';
 import type { RackCard, RunView } from '@/crib/rack';
-import { Caution, GradeMark } from '@/ui/kit/figure';
-import { ProblemNote, SendButton, Stepper, useVerb, VerbForm } from '@/ui/kit/form';
+import { GradeMark } from '@/ui/kit/figure';
+import { Acts, Lines, Caution, Hand, Notice } from '@/ui/kit/page';
+import { Stepper } from '@/ui/kit/field';
+import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
 import { Middle, useSurroundings } from '@/ui/shell';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
@@ -16,17 +19,17 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
   const { operation: o } = job;
   return (
     <Middle>
-      <div className="hand">
+      <Hand>
         <h1>
           {o.job} {o.part}
         </h1>
         <div className="soft">
           {o.machine} · {o.partsMade} of {o.quantity} made
         </div>
-        {!who && <p className="ask">Pick your initials first: under Areas.</p>}
+        {!who && <Notice>Pick your initials first: under Areas.</Notice>}
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
-        <div className="acts">
+        <Acts>
           <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
@@ -39,12 +42,12 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
           >
             {log.pending ? 'Writing …' : 'Log parts'}
           </SendButton>
-        </div>
+        </Acts>
         <ProblemNote problem={log.problem} />
         {openUses.map((u) => (
-          <div className="ask" key={u.t}>
+          <Notice key={u.t}>
             <strong>
-              ▲ T{u.t} ran {u.minutes.toFixed(1)} min without a tag.
+              T{u.t} ran {u.minutes.toFixed(1)} min without a tag.
             </strong>{' '}
             Which assembly was it?
             <VerbForm
@@ -62,47 +65,45 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
               ]}
               said={(d) => `${Number(d.minutes).toFixed(1)} min given to ${d.tag}`}
             />
-          </div>
+          </Notice>
         ))}
         <h2>Tools</h2>
-        {job.tools.map((t) => {
-          const card = assemblies.find((a) => a.tag === t.tag);
-          return (
-            <div className="toolrow" key={t.t}>
-              <div>
-                <strong className="fig">T{t.t}</strong>{' '}
-                {card ? (
-                  <Link className="fig" href={linkTo('rack', { open: card.tag })}>
-                    {card.tag}
-                  </Link>
-                ) : (
-                  <GradeMark grade="question">no tag tied</GradeMark>
-                )}{' '}
-                <span className="soft small">{t.words}</span>
-              </div>
-              {card && <LifeBar card={card} operation={o.id} />}
-              {card && (
-                <div className="acts" style={{ marginTop: 0 }}>
-                  <Button className="target" component={Link} href={linkToEnd(card.tag)}>
-                    End life of T{t.t}
-                  </Button>
-                  <Button
-                    className="target"
-                    component={Link}
-                    href={linkTo('rack', { open: card.tag, do: 'wear' })}
-                  >
-                    Wear
-                  </Button>
+        <Lines>
+          {job.tools.map((t) => {
+            const card = assemblies.find((a) => a.tag === t.tag);
+            return (
+              <li className={styles.tool} key={t.t}>
+                <div>
+                  <strong className="fig">T{t.t}</strong>{' '}
+                  {card ? (
+                    <Link className="fig" href={linkTo('rack', { open: card.tag })}>
+                      {card.tag}
+                    </Link>
+                  ) : (
+                    <GradeMark grade="question">no tag tied</GradeMark>
+                  )}{' '}
+                  <span className="soft small">{t.words}</span>
                 </div>
-              )}
-            </div>
-          );
-        })}
+                {card && <LifeBar card={card} operation={o.id} />}
+                {card && (
+                  <Acts style={{ marginTop: 0 }}>
+                    <Button component={Link} href={linkToEnd(card.tag)}>
+                      End life of T{t.t}
+                    </Button>
+                    <Button component={Link} href={linkTo('rack', { open: card.tag, do: 'wear' })}>
+                      Wear
+                    </Button>
+                  </Acts>
+                )}
+              </li>
+            );
+          })}
+        </Lines>
         <Caution>
           Door shut, interlock working. Move part and spindle well apart before reaching in; brush chips,
           never by hand.
         </Caution>
-      </div>
+      </Hand>
     </Middle>
   );
 }

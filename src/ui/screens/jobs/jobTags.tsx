@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { linkTo } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import type { ShopView } from '@/crib/shop';
-import { Judgements, Row, Unknown } from '@/ui/kit/figure';
+import { Judgements, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
@@ -23,7 +23,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
       words={line.tag ? `${line.tag}, ${line.words}` : 'no assembly yet'}
       closeHref={query.href({ t: null })}
     >
-      <div className="rows">
+      <Rows>
         <Row name="In the cut" note="min a part" big>
           {tool.lower_bound ? '≥ ' : ''}
           {line.minutesPerPart.toFixed(2)}
@@ -39,7 +39,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
         </Row>
         {tool.holes > 0 && <Row name="Holes">{tool.holes}</Row>}
         <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
-      </div>
+      </Rows>
       <Judgements list={line.judgements} />
       <h2>{line.tag ? 'Another assembly' : 'Tie an assembly'}</h2>
       <VerbForm
@@ -103,7 +103,7 @@ export function OperationTag({ job }: { job: JobView }) {
       words={`${job.ready} of ${job.tools.length} tools ready. Open a T for its checks.`}
       closeHref="/jobs"
     >
-      <div className="rows">
+      <Rows>
         <Row name="Parts left" big>
           {job.partsLeft}
         </Row>
@@ -113,7 +113,7 @@ export function OperationTag({ job }: { job: JobView }) {
         <Row name="Part zero above datum" note={unitWord}>
           {o.partZeroEntered ? entered(o.partZeroEntered, o.partZeroMm) : unknown}
         </Row>
-      </div>
+      </Rows>
       <h2>State them anew</h2>
       <VerbForm
         verb="stateOperation"

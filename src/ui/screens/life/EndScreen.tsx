@@ -1,14 +1,16 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { type Ending, ENDING_NAMES, ENDINGS, type Sign, SIGNS } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
 import { inCrib } from '@/core/stock';
-import { enteredText, parseLength } from '@/core/units';
+import { enteredText, parseLength, readCents } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
-import { Caution } from '@/ui/kit/figure';
-import { ProblemNote, SearchField, SendButton, Stepper, useVerb, Choice, Entry } from '@/ui/kit/form';
+import { Choice, Entry, Field, Fields, PickOne, PickSome, Stepper } from '@/ui/kit/field';
+import { ProblemNote, SearchField, SendButton, useVerb } from '@/ui/kit/form';
+import { Acts, Caution, Hand, Notice } from '@/ui/kit/page';
 import { foundSource, sourceOf, takeables } from '@/ui/screens/common/found';
 import { Middle, useLengths, useSurroundings } from '@/ui/shell';
 
@@ -20,6 +22,21 @@ const CAUTIONS: Partial<Record<Ending, string>> = {
     'Stop and lock out. After a crash K may be another: measure the machine and every tool that hit before the next cut.',
   'pulled-out': 'Hold every part since the last good measurement. Degrease shank and bore, torque the nut.',
 };
+
+/** What is said of an end, as typed. */
+interface EndTexts {
+  /** Parts since the last log, by operation: `o` and its id. */
+  since: Record<string, string>;
+  kind: Ending | null;
+  signs: Sign[];
+  then: 'down' | 'rebuild';
+  next: string;
+  stickout: string;
+  to: string;
+  cost: string;
+  despite: string;
+}
+const FOR_A_THUMB = { width: '100%', minHeight: 44, fontSize: 16 };
 
 /** Three taps at the machine: how it ended, parts since, what now. */
 export function EndScreen({
@@ -37,47 +54,55 @@ export function EndScreen({
   const { unit: shownUnit } = useLengths();
   const [unit] = useState(shownUnit);
   const { send, problem, pending } = useVerb('endLife');
-  const [kind, setKind] = useState<Ending | null>(null);
-  const [signs, setSigns] = useState<Sign[]>([]);
-  const [since, setSince] = useState<Record<number, string>>({});
-  const [then, setThen] = useState<'down' | 'rebuild'>('down');
   // Offered at once is the same cutter, or an older version of it that goes first; another one is chosen by name.
-  const [first] = useState(() =>
-    takeable.some((s) => s.item === card.cutter.code) ? foundSource(takeable[0]!) : null,
-  );
-  const [next, setNext] = useState(first?.value ?? '');
-  const [stickout, setStickout] = useState(card.stickoutEntered);
-  const [to, setTo] = useState('SCRAP');
-  const [cost, setCost] = useState('');
-  const [despite, setDespite] = useState('');
-  const [missing, setMissing] = useState<string | null>(null);
+  const [first] = useState(() => {
+    const same = takeable[0];
+    return same && takeable.some((s) => s.item === card.cutter.code) ? foundSource(same) : null;
+  });
   const [search] = useState(() => takeables('cutter', card.cutter.code));
+  const { control, register, handleSubmit, setError, formState } = useForm<EndTexts>({
+    defaultValues: {
+      since: {},
+      kind: null,
+      signs: [],
+      then: 'down',
+      next: first?.value ?? '',
+      stickout: card.stickoutEntered,
+      to: 'SCRAP',
+      cost: '',
+      despite: '',
+    },
+  });
+  const [kind, then] = useWatch({ control, name: ['kind', 'then'] });
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 
-  const end = async () => {
-    if (!kind) return setMissing('Say how it ended.');
-    if (then === 'rebuild' && !next) return setMissing('Say which cutter goes into it.');
-    if (cost.trim() && !/^\d+([.,]\d{1,2})?$/.test(cost.trim()))
-      return setMissing(`Cost “${cost}” is no amount: figures, and two decimals at most.`);
-    setMissing(null);
-    const length = parseLength(stickout, unit);
+  const end = async (texts: EndTexts) => {
+    const missing = (message: string) => setError('root', { message });
+    if (!texts.kind) return missing('Say how it ended.');
+    if (texts.then === 'rebuild' && !texts.next) return missing('Say which cutter goes into it.');
+    const costCents = readCents(texts.cost);
+    if (texts.cost.trim() && costCents === null)
+      return missing(`Cost “${texts.cost}” is no amount: figures, and two decimals at most.`);
+    const length = parseLength(texts.stickout, unit);
+    const despite = texts.despite.trim();
     const done = await send(
       {
         tag: card.tag,
-        kind,
-        signs,
-        ...(cost.trim() ? { costCents: Math.round(Number(cost.trim().replace(',', '.')) * 100) } : {}),
-        partsSince: operations.flatMap((o) =>
-          since[o.operation]?.trim() ? [{ operation: o.operation, parts: since[o.operation]! }] : [],
-        ),
-        ...(kind === 'lost' ? {} : { cutterTo: to }),
-        ...(then === 'rebuild'
+        kind: texts.kind,
+        signs: texts.signs,
+        ...(costCents === null ? {} : { costCents }),
+        partsSince: operations.flatMap(({ operation }) => {
+          const parts = texts.since[`o${operation}`]?.trim();
+          return parts ? [{ operation, parts }] : [];
+        }),
+        ...(texts.kind === 'lost' ? {} : { cutterTo: texts.to }),
+        ...(texts.then === 'rebuild'
           ? {
               rebuild: {
-                cutter: sourceOf(next),
-                stickout: length ? enteredText(length) : stickout,
-                ...(despite.trim() ? { despite: despite.trim() } : {}),
+                cutter: sourceOf(texts.next),
+                stickout: length ? enteredText(length) : texts.stickout,
+                ...(despite ? { despite } : {}),
               },
             }
           : {}),
@@ -98,7 +123,8 @@ export function EndScreen({
   };
   return (
     <Middle>
-      <div className="hand">
+      {/* No form element: Enter in a field, or a scan's, must not end a life. */}
+      <Hand>
         <h1>
           End the life of <span className="fig">{card.tag}</span>
         </h1>
@@ -106,92 +132,96 @@ export function EndScreen({
           {card.cutter.words} · {card.life.minutes.toFixed(1)} min in the cut so far
           {card.ties.length ? ` · ${card.ties.map((t) => `T${t.t} of ${t.job}`).join(', ')}` : ''}
         </div>
-        {!who && <p className="ask">Pick your initials first: under Areas.</p>}
+        {!who && <Notice>Pick your initials first: under Areas.</Notice>}
         {operations.map((o) => (
           <div key={o.operation}>
             <h2>Parts of {o.job} since the last log</h2>
-            <Stepper
-              label={`Parts of ${o.job} since the last log`}
-              value={since[o.operation] ?? ''}
-              onChange={(text) => setSince({ ...since, [o.operation]: text })}
+            <Controller
+              name={`since.o${o.operation}`}
+              control={control}
+              render={({ field }) => (
+                <Stepper
+                  label={`Parts of ${o.job} since the last log`}
+                  value={field.value ?? ''}
+                  onChange={field.onChange}
+                />
+              )}
             />
           </div>
         ))}
         <h2>How did it end?</h2>
-        <div className="picks" role="radiogroup" aria-label="How did it end?">
-          {ENDING_NAMES.map((k) => (
-            <label key={k} style={{ minHeight: 44 }}>
-              <input type="radio" name="kind" checked={kind === k} onChange={() => setKind(k)} />{' '}
-              {ENDINGS[k].words}
-            </label>
-          ))}
-        </div>
+        <Controller
+          name="kind"
+          control={control}
+          render={({ field }) => (
+            <PickOne
+              label="How did it end?"
+              options={ENDING_NAMES.map((k) => [k, ENDINGS[k].words] as const)}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
         {kind && CAUTIONS[kind] && <Caution>{CAUTIONS[kind]}</Caution>}
         <h2>Signs seen</h2>
-        <div className="picks">
-          {SIGNS.map((s) => (
-            <label key={s} style={{ minHeight: 44 }}>
-              <input
-                type="checkbox"
-                checked={signs.includes(s)}
-                onChange={(e) => setSigns(e.target.checked ? [...signs, s] : signs.filter((x) => x !== s))}
-              />{' '}
-              {s}
-            </label>
-          ))}
-        </div>
+        <Controller
+          name="signs"
+          control={control}
+          render={({ field }) => (
+            <PickSome
+              label="Signs seen"
+              options={SIGNS.map((s) => [s, s] as const)}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
         <h2>What now?</h2>
-        <div className="picks" role="radiogroup" aria-label="What now?">
-          <label style={{ minHeight: 44 }}>
-            <input type="radio" name="then" checked={then === 'down'} onChange={() => setThen('down')} /> take
-            it down, holder back to its place
-          </label>
-          <label style={{ minHeight: 44 }}>
-            <input
-              type="radio"
-              name="then"
-              checked={then === 'rebuild'}
-              onChange={() => setThen('rebuild')}
-              disabled={takeable.length === 0}
-            />{' '}
-            another cutter into it
-          </label>
-        </div>
+        <Controller
+          name="then"
+          control={control}
+          render={({ field }) => (
+            <PickOne
+              label="What now?"
+              options={[
+                ['down', 'take it down, holder back to its place'],
+                ['rebuild', 'another cutter into it', takeable.length === 0],
+              ]}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
         {then === 'rebuild' && (
-          <div className="fields" style={{ marginTop: 10 }}>
-            <div className="field">
+          <Fields style={{ marginTop: 10 }}>
+            <Field>
               <label htmlFor="next">Cutter from</label>
-              <SearchField
-                id="next"
-                search={search}
-                value={next}
-                onChange={setNext}
-                start={first}
-                minHeight={44}
+              <Controller
+                name="next"
+                control={control}
+                render={({ field }) => (
+                  <SearchField
+                    id="next"
+                    search={search}
+                    value={field.value}
+                    onChange={field.onChange}
+                    start={first}
+                    minHeight={44}
+                  />
+                )}
               />
-            </div>
-            <div className="field">
+            </Field>
+            <Field>
               <label htmlFor="stickout">Stickout</label>
-              <Entry
-                id="stickout"
-                className="fig"
-                value={stickout}
-                onChange={(e) => setStickout(e.target.value)}
-                style={{ width: '100%', minHeight: 44, fontSize: 16 }}
-              />
-            </div>
-          </div>
+              <Entry id="stickout" className="fig" style={FOR_A_THUMB} {...register('stickout')} />
+            </Field>
+          </Fields>
         )}
-        <div className="fields" style={{ marginTop: 10 }}>
+        <Fields style={{ marginTop: 10 }}>
           {kind !== 'lost' && (
-            <div className="field">
+            <Field>
               <label htmlFor="to">The old cutter goes to</label>
-              <Choice
-                id="to"
-                value={to}
-                onChange={(e) => setTo(e.target.value)}
-                style={{ width: '100%', minHeight: 44, font: 'inherit' }}
-              >
+              <Choice id="to" style={FOR_A_THUMB} {...register('to')}>
                 <option value="SCRAP">scrap</option>
                 {places
                   .filter((p) => inCrib(p.kind))
@@ -201,49 +231,37 @@ export function EndScreen({
                     </option>
                   ))}
               </Choice>
-            </div>
+            </Field>
           )}
-          <div className="field">
+          <Field>
             <label htmlFor="cost">Cost of it (if known)</label>
-            <Entry
-              id="cost"
-              className="fig"
-              inputMode="decimal"
-              value={cost}
-              onChange={(e) => setCost(e.target.value)}
-              style={{ width: '100%', minHeight: 44, fontSize: 16 }}
-            />
-          </div>
-        </div>
+            <Entry id="cost" className="fig" inputMode="decimal" style={FOR_A_THUMB} {...register('cost')} />
+          </Field>
+        </Fields>
         {then === 'rebuild' && problem?.problems.some((p) => p.field === 'stickout') && (
-          <div className="field" style={{ marginTop: 10 }}>
+          <Field style={{ marginTop: 10 }}>
             <label htmlFor="despite">A stop is judged: why build it all the same?</label>
-            <Entry
-              id="despite"
-              value={despite}
-              onChange={(e) => setDespite(e.target.value)}
-              style={{ width: '100%', minHeight: 44, fontSize: 16 }}
-            />
-          </div>
+            <Entry id="despite" style={FOR_A_THUMB} {...register('despite')} />
+          </Field>
         )}
-        {missing && (
-          <div className="ask stop" role="alert">
-            {missing}
-          </div>
+        {formState.errors.root && (
+          <Notice kind="stop" now>
+            {formState.errors.root.message}
+          </Notice>
         )}
         <ProblemNote problem={problem} />
-        <div className="acts">
+        <Acts>
           <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             pending={pending}
-            onSend={() => void end()}
+            onSend={() => void handleSubmit(end)()}
           >
             {pending ? 'Writing …' : 'End this life'}
           </SendButton>
-        </div>
+        </Acts>
         <Caution>Cutters are sharp even when worn out: hold by the shank, never on the flutes.</Caution>
-      </div>
+      </Hand>
     </Middle>
   );
 }

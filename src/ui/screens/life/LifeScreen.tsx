@@ -1,4 +1,5 @@
 'use client';
+import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -8,7 +9,7 @@ import Link from 'next/link';
 import { money } from '@/core/units';
 import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
 import { SurvivalChart } from '@/ui/kit/chart';
-import { BecauseThis, Row } from '@/ui/kit/figure';
+import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
@@ -32,10 +33,10 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
     <Middle beside={open ? <LifeTag line={open} /> : null}>
       <h1>Life</h1>
       {!open ? (
-        <div className="empty">
+        <Empty>
           Here stands how long each cutter lasts in each material, from parts logged and lives ended. It
           begins with the first parts logged on a job.
-        </div>
+        </Empty>
       ) : (
         <>
           <div className="soft">
@@ -119,13 +120,13 @@ function LifeTag({ line }: { line: LifeSheet }) {
   const { expectation: e } = line;
   return (
     <Tag over={`in ${line.material.name}`} number={line.item.code} words={line.item.words}>
-      <div className="rows">
+      <Rows>
         <Row name="To reckon with" note={e?.basis} big>
           {e ? `${e.minutes.toFixed(0)} min` : 'cannot say'}
         </Row>
         <Row name="Half last">{medianWords(line)}</Row>
         <Row name="Lives">{livesWords(line)}</Row>
-      </div>
+      </Rows>
       {e && <BecauseThis because={e.because} />}
       <p className="soft small">
         Minutes in the cut. Failed: worn, chipped, broken, or changed on a sign. Not failed: crash, pulled

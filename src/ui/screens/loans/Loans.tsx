@@ -1,4 +1,5 @@
 'use client';
+import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -13,9 +14,7 @@ import { useTimes } from '@/ui/shell';
 export function Loans({ view }: { view: PlacesView }) {
   const { day } = useTimes();
   if (!view.loans.length)
-    return (
-      <div className="empty">Nobody has anything. Hand things out from a cutter’s tag in the catalogue.</div>
-    );
+    return <Empty>Nobody has anything. Hand things out from a cutter’s tag in the catalogue.</Empty>;
   return (
     <Table>
       <TableHead>

@@ -1,17 +1,33 @@
 'use client';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
+import { Acts, Fold, Lines, Notice } from '@/ui/kit/page';
 import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { Fragment, useState } from 'react';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import type { CountedLine, CountView } from '@/crib/places';
-import { ProblemNote, SendButton, useVerb, VerbForm, Entry, Tick } from '@/ui/kit/form';
+import { Entry, Tick } from '@/ui/kit/field';
+import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
+import { LongTable } from '@/ui/kit/table';
 import { Tag } from '@/ui/kit/tag';
 import { items } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 
-const key = (l: CountedLine) => [l.place, l.item, l.lot, l.owner, l.edgesLeft].join('|');
+/** What was counted, as typed, by line. */
+type Counted = Record<string, string>;
+/**
+ * A line by itself: an item may lie in one place in several lots, of several owners, with edges used. A form's names
+ * nest at dots, commas and brackets, so those of codes are written otherwise.
+ */
+const key = (l: CountedLine) =>
+  [l.place, l.item, l.lot, l.owner, l.edgesLeft]
+    .join('|')
+    .replace(/[%.,[\]]/g, (sign) => `%${sign.charCodeAt(0)}`);
+/** The lines somebody has typed a count into. */
+const enteredOf = (lines: readonly CountedLine[], texts: Partial<Counted>) =>
+  lines.flatMap((line) => {
+    const counted = texts[key(line)]?.trim();
+    return counted ? [{ line, counted }] : [];
+  });
 
 /** A count sheet: what is there is entered; what differs is explained before it is booked. */
 export function CountSheet({ view }: { view: CountView }) {
@@ -19,25 +35,25 @@ export function CountSheet({ view }: { view: CountView }) {
   const { send, problem, pending } = useVerb('enterCount');
   const sheet = view.sheet!;
   const open = sheet.bookedEntryId === null;
-  const [texts, setTexts] = useState<Record<string, string>>({});
+  const { control, register, handleSubmit, reset } = useForm<Counted>({ defaultValues: {} });
   const [shown, setShown] = useState(false);
-  const entered = view.lines.filter((l) => (texts[key(l)] ?? '').trim() !== '');
+  const entered = enteredOf(view.lines, useWatch({ control }));
   const differ = view.lines.filter((l) => l.counted !== null && l.counted !== l.expected);
   const left = view.lines.filter((l) => l.counted === null).length;
-  const enter = async () => {
+  const enter = async (texts: Counted) => {
     const input = {
       sheet: sheet.number,
-      lines: entered.map((l) => ({
+      lines: enteredOf(view.lines, texts).map(({ line: l, counted }) => ({
         place: l.place,
         item: l.item,
-        counted: texts[key(l)]!.trim(),
+        counted,
         ...(l.lot ? { lot: l.lot } : {}),
         ...(l.owner ? { supplier: l.owner } : {}),
         ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
       })),
     };
     const done = await send(input, (d) => `${d.lines} lines entered, ${d.differ} differ`);
-    if (done) setTexts({});
+    if (done) reset({});
   };
   return (
     <Tag
@@ -57,73 +73,65 @@ export function CountSheet({ view }: { view: CountView }) {
           counting
         </label>
       )}
-      <Table>
-        <TableHead>
+      <LongTable
+        label={`Lines of ${sheet.number}`}
+        head={
           <TableRow>
             <TableCell>What, where</TableCell>
             <TableCell className="num">Books</TableCell>
             <TableCell className="num">There</TableCell>
           </TableRow>
-        </TableHead>
-        <TableBody>
-          {view.lines.map((l) => (
-            <Fragment key={key(l)}>
-              <TableRow>
-                <TableCell>
-                  <strong className="fig">{l.item}</strong> <span className="soft small">{l.place}</span>
-                  <div className="soft small">
-                    {[
-                      l.words,
-                      l.lot && `lot ${l.lot}`,
-                      l.owner && `${l.owner}’s`,
-                      l.edgesLeft !== null && `${l.edgesLeft} edges left`,
-                      l.marks.join(' '),
-                    ]
-                      .filter(Boolean)
-                      .join(', ')}
-                  </div>
-                </TableCell>
-                <TableCell className="num fig">{l.counted !== null || shown ? l.expected : '·'}</TableCell>
-                <TableCell className="num">
-                  {open ? (
-                    <Entry
-                      className="fig"
-                      inputMode="numeric"
-                      aria-label={`Counted of ${l.item} at ${l.place}`}
-                      placeholder={l.counted === null ? '' : String(l.counted)}
-                      value={texts[key(l)] ?? ''}
-                      onChange={(e) => setTexts({ ...texts, [key(l)]: e.target.value })}
-                      style={{ width: 60, textAlign: 'right' }}
-                    />
-                  ) : (
-                    <span className="fig">{l.counted}</span>
-                  )}
-                </TableCell>
-              </TableRow>
-              {l.counted !== null && l.counted !== l.expected && (
-                <TableRow>
-                  <TableCell colSpan={3}>
-                    <Difference line={l} />
-                  </TableCell>
-                </TableRow>
+        }
+        rows={view.lines}
+        keyOf={key}
+        cells={(l) => (
+          <>
+            <TableCell>
+              <strong className="fig">{l.item}</strong> <span className="soft small">{l.place}</span>
+              <div className="soft small">
+                {[
+                  l.words,
+                  l.lot && `lot ${l.lot}`,
+                  l.owner && `${l.owner}’s`,
+                  l.edgesLeft !== null && `${l.edgesLeft} edges left`,
+                  l.marks.join(' '),
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
+              </div>
+              {l.counted !== null && l.counted !== l.expected && <Difference line={l} counted={l.counted} />}
+            </TableCell>
+            <TableCell className="num fig">{l.counted !== null || shown ? l.expected : '·'}</TableCell>
+            <TableCell className="num">
+              {open ? (
+                <Entry
+                  className="fig"
+                  inputMode="numeric"
+                  aria-label={`Counted of ${l.item} at ${l.place}`}
+                  placeholder={l.counted === null ? '' : String(l.counted)}
+                  {...register(key(l))}
+                  style={{ width: 60, textAlign: 'right' }}
+                />
+              ) : (
+                <span className="fig">{l.counted}</span>
               )}
-            </Fragment>
-          ))}
-        </TableBody>
-      </Table>
+            </TableCell>
+          </>
+        )}
+      />
       {open && (
         <>
           <ProblemNote problem={problem} />
-          <div className="acts">
+          <Acts>
             <SendButton
               variant="contained"
-              onSend={() => void enter()}
+              onSend={() => void handleSubmit(enter)()}
               pending={pending}
               disabled={entered.length === 0}
             >
               Enter {entered.length || ''} counted
             </SendButton>
-          </div>
+          </Acts>
           <AlsoThere view={view} />
           {entered.length === 0 && view.lines.some((l) => l.counted !== null) && (
             <>
@@ -150,22 +158,22 @@ export function CountSheet({ view }: { view: CountView }) {
 }
 
 /** What differs and what may explain it: offered, never booked by itself. */
-function Difference({ line: l }: { line: CountedLine }) {
+function Difference({ line: l, counted }: { line: CountedLine; counted: number }) {
   return (
-    <div className="ask" style={{ margin: 0 }}>
+    <Notice style={{ margin: '6px 0 0' }}>
       <strong>
-        {Math.abs(l.counted! - l.expected)} {l.counted! < l.expected ? 'missing' : 'over'}.
+        {Math.abs(counted - l.expected)} {counted < l.expected ? 'missing' : 'over'}.
       </strong>{' '}
       {l.explanations.length ? (
-        <ul className="plainlist small">
+        <Lines small>
           {l.explanations.map((e) => (
             <li key={e}>{e}</li>
           ))}
-        </ul>
+        </Lines>
       ) : (
         <span className="small">Nothing in the books explains it.</span>
       )}
-    </div>
+    </Notice>
   );
 }
 
@@ -174,8 +182,7 @@ function AlsoThere({ view }: { view: CountView }) {
   const sheet = view.sheet!;
   const places = [...new Set([sheet.place, ...view.lines.map((l) => l.place)])];
   return (
-    <details>
-      <summary>Something else lies there</summary>
+    <Fold label="Something else lies there">
       <VerbForm
         verb="enterCount"
         submit="Enter it"
@@ -202,6 +209,6 @@ function AlsoThere({ view }: { view: CountView }) {
       <p className="soft small">
         Found by code or words. Not in the catalogue? Add it there first, then it can be counted.
       </p>
-    </details>
+    </Fold>
   );
 }

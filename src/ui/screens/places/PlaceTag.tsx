@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { linkTo } from '@/core/links';
 import { inCrib } from '@/core/stock';
 import type { PlaceView } from '@/crib/places';
-import { Row } from '@/ui/kit/figure';
+import { Row, Rows } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
@@ -42,7 +42,7 @@ export function PlaceTag({
       {lines.length === 0 ? (
         <p className="soft">Nothing lies here by the books.</p>
       ) : (
-        <div className="rows">
+        <Rows>
           {lines.map((l) => (
             <Row
               key={`${l.placeId} ${l.itemId} ${l.lotId}`}
@@ -61,7 +61,7 @@ export function PlaceTag({
               <Link href={linkTo('cutters', { open: l.item })}>{l.quantity}</Link>
             </Row>
           ))}
-        </div>
+        </Rows>
       )}
       {more && (
         <p className="soft small">

@@ -1,4 +1,5 @@
 'use client';
+import { Acts, Head, Views } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -73,13 +74,13 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
     <PlaceTag place={place.place} view={place} />
   ) : null;
   return (
-    <Middle beside={beside}>
-      <div className="head">
+    <Middle beside={beside} wide={count.sheet !== null}>
+      <Head>
         <div>
           <h1>Places</h1>
           <div className="soft">Where everything lies, who has it, and whether the count agrees.</div>
         </div>
-        <div className="acts">
+        <Acts>
           <Button
             component={Link}
             href={query.href({ new: 'place', open: null, sheet: null })}
@@ -87,20 +88,16 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
           >
             Add a place
           </Button>
-        </div>
-      </div>
-      <nav className="views" aria-label="Of places">
-        {tabs.map(([name, words, n]) => (
-          <Link
-            key={name}
-            href={linkTo('places', name === 'places' ? {} : { show: name })}
-            aria-current={show === name ? 'true' : undefined}
-          >
-            {words}
-            {n > 0 ? ` (${n})` : ''}
-          </Link>
-        ))}
-      </nav>
+        </Acts>
+      </Head>
+      <Views
+        label="Of places"
+        views={tabs.map(([name, words, n]) => ({
+          words: n > 0 ? `${words} (${n})` : words,
+          href: linkTo('places', name === 'places' ? {} : { show: name }),
+          shown: show === name,
+        }))}
+      />
       {show === 'places' && <Tree view={view} open={place.place?.code ?? null} />}
       {show === 'stock' && stock && <StockTable view={stock} shop={shop} saved={saved} />}
       {show === 'theirs' && consigned && <Consigned view={consigned} />}

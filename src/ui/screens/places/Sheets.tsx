@@ -1,4 +1,5 @@
 'use client';
+import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -15,10 +16,10 @@ export function Sheets({ view }: { view: PlacesView }) {
   const { day } = useTimes();
   if (!view.sheets.length)
     return (
-      <div className="empty">
+      <Empty>
         A count sheet lists what lies at a place by the books; you enter what is there, and each difference is
         explained before it is booked. Open a place and press ‘Count this place’.
-      </div>
+      </Empty>
     );
   return (
     <Table>

@@ -1,4 +1,5 @@
 'use client';
+import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -29,10 +30,10 @@ export function Tree({ view, open }: { view: PlacesView; open: string | null }) 
   const query = useQuery('places');
   if (!view.places.some((p) => inCrib(p.kind)))
     return (
-      <div className="empty">
+      <Empty>
         Here stand the rooms, cabinets, drawers and carts, one inside the other, each with a code to scan. Add
         the first: usually the cabinet you stand at.
-      </div>
+      </Empty>
     );
   return (
     <Table>

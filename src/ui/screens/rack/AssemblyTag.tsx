@@ -5,8 +5,10 @@ import { useState } from 'react';
 import { linkToEnd, linkToLabel } from '@/core/links';
 import { inCrib } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
-import { BecauseThis, Caution, GradeMark, Judgements, Row } from '@/ui/kit/figure';
-import { ProblemNote, useVerb, VerbForm, Entry } from '@/ui/kit/form';
+import { BecauseThis, GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
+import { Acts, Caution, Notice } from '@/ui/kit/page';
+import { Entry } from '@/ui/kit/field';
+import { ProblemNote, useVerb, VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
@@ -31,11 +33,11 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
       words={`${card.cutter.words}, in ${card.holder.words}`}
       closeHref={close}
     >
-      <div className="rows">
+      <Rows>
         <Row name="Length" unit={now ? unitWord : undefined} big>
           {now ? (
             m.state === 'in question' ? (
-              <span className="grade question">▲ {entered(now.gaugeLengthEntered, now.gaugeLengthMm)}</span>
+              <GradeMark grade="question">{entered(now.gaugeLengthEntered, now.gaugeLengthMm)}</GradeMark>
             ) : (
               entered(now.gaugeLengthEntered, now.gaugeLengthMm)
             )
@@ -52,7 +54,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
         <Row name="Runout" unit={now?.runoutEntered ? unitWord : undefined}>
           {now?.runoutEntered ? entered(now.runoutEntered, now.runoutMm) : <NotMeasured />}
         </Row>
-      </div>
+      </Rows>
       {m.state === 'in question' && <Question card={card} />}
       {act === 'measure' ? (
         <>
@@ -140,7 +142,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           />
         </>
       ) : (
-        <div className="acts">
+        <Acts>
           <Button
             variant={m.state === 'measured' ? 'outlined' : 'contained'}
             component={Link}
@@ -164,7 +166,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           <Button variant="text" component={Link} href={linkToLabel(card.tag)} target="_blank">
             print tag
           </Button>
-        </div>
+        </Acts>
       )}
       <h2>Registers</h2>
       {card.registers.length === 0 && (
@@ -203,10 +205,10 @@ function Question({ card }: { card: AssemblyView }) {
       () => `${card.tag}: measurement ${accepted ? 'accepted' : 'rejected'}`,
     );
   return (
-    <div className="ask">
+    <Notice>
       {measurement.questions.map((q) => (
         <div key={q.code}>
-          <strong>▲ {q.words}.</strong> {q.because.words} <BecauseThis because={q.because} />
+          <strong>{q.words}.</strong> {q.because.words} <BecauseThis because={q.because} />
         </div>
       ))}
       <label className="small" style={{ display: 'block' }}>
@@ -225,15 +227,15 @@ function Question({ card }: { card: AssemblyView }) {
         />
       </label>
       <ProblemNote problem={problem} />
-      <div className="acts">
+      <Acts>
         <Button size="small" onClick={() => void judge(true)}>
           Accept
         </Button>
         <Button size="small" onClick={() => void judge(false)}>
           Reject
         </Button>
-      </div>
-    </div>
+      </Acts>
+    </Notice>
   );
 }
 

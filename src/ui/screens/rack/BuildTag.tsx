@@ -7,7 +7,8 @@ import { linkTo } from '@/core/links';
 import { parseLength } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
-import { Caution, Judgements } from '@/ui/kit/figure';
+import { Judgements } from '@/ui/kit/figure';
+import { Caution, Notice } from '@/ui/kit/page';
 import { type Found, VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { type FoundSource, sourceOf, takeables } from '@/ui/screens/common/found';
@@ -103,9 +104,9 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
           {[cutter, holder].map(
             (s) =>
               s?.caution && (
-                <p className="ask" key={s.value}>
+                <Notice key={s.value}>
                   {s.item}: {s.caution}
-                </p>
+                </Notice>
               ),
           )}
           {judged && holder?.holder && stickout && (

@@ -1,4 +1,5 @@
 'use client';
+import Button from '@mui/material/Button';
 import type { AssemblyView } from '@/crib/rack';
 
 /** The label that goes with the assembly: 50 x 25 mm, number, code, length; a blank looks like a blank. */
@@ -38,10 +39,8 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
         </div>
       </div>
       <p className="noprint" style={{ margin: '0 12mm' }}>
-        <button type="button" onClick={() => window.print()} style={{ font: 'inherit', padding: '8px 14px' }}>
-          Print
-        </button>{' '}
-        50 x 25 mm label. {m ? '' : 'Not measured: length and diameter stay blank.'}
+        <Button onClick={() => window.print()}>Print</Button> 50 x 25 mm label.{' '}
+        {m ? '' : 'Not measured: length and diameter stay blank.'}
       </p>
     </>
   );

@@ -1,4 +1,6 @@
 'use client';
+import styles from './Rack.module.css';
+import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -56,13 +58,13 @@ export function RackScreen({
   ) : card ? (
     <AssemblyTag key={card.tag} card={card} places={places} />
   ) : open ? (
-    <div className="ask" role="alert">
+    <Notice now>
       {open} does not stand any more. Its history is under <Link href="/history">Entries</Link>.
-    </div>
+    </Notice>
   ) : null;
   return (
-    <Middle beside={beside}>
-      <div className="head">
+    <Middle beside={beside} wide={building}>
+      <Head>
         <div>
           <h1>{job ? `${job.operation.machine}, for ${job.operation.part} ${job.operation.job}` : 'Rack'}</h1>
           <div className="soft">
@@ -74,7 +76,7 @@ export function RackScreen({
             {waiting > 0 && ` · ${waiting} without a length to trust`}
           </div>
         </div>
-        <div className="acts">
+        <Acts>
           <Button
             variant="contained"
             component={Link}
@@ -83,42 +85,37 @@ export function RackScreen({
           >
             Build one
           </Button>
-        </div>
+        </Acts>
+      </Head>
+      <div className={styles.asked}>
+        <Views
+          label="Which"
+          stay
+          views={[
+            { words: 'All', href: query.href({ job: null }), shown: !job },
+            ...jobs.map((j) => ({
+              words: j.job,
+              href: query.href({ job: j.job }),
+              shown: job?.operation.id === j.operation,
+            })),
+          ]}
+        />
+        <Views
+          label="In what order"
+          stay
+          views={ORDERS.map(([key, words]) => ({
+            words,
+            href: query.href({ by: key }),
+            shown: order === key,
+          }))}
+        />
       </div>
-      <nav className="choice" aria-label="Which and in what order">
-        <Link href={query.href({ job: null })} aria-current={!job ? 'true' : undefined} scroll={false}>
-          All
-        </Link>
-        {jobs.map((j) => (
-          <Link
-            key={j.operation}
-            href={query.href({ job: j.job })}
-            aria-current={job?.operation.id === j.operation ? 'true' : undefined}
-            scroll={false}
-          >
-            {j.job}
-          </Link>
-        ))}
-        <span className="soft" aria-hidden="true">
-          |
-        </span>
-        {ORDERS.map(([key, words]) => (
-          <Link
-            key={key}
-            href={query.href({ by: key })}
-            aria-current={order === key ? 'true' : undefined}
-            scroll={false}
-          >
-            {words}
-          </Link>
-        ))}
-      </nav>
       {slots.length === 0 ? (
-        <div className="empty">
+        <Empty>
           Here hang the assemblies, drawn to scale from one gauge line.{' '}
           <Link href={query.href({ new: 'build' })}>Build the first one</Link>: it needs a cutter and a holder
           in stock.
-        </div>
+        </Empty>
       ) : (
         <Rack
           slots={slots}

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { linkTo, linkToRun } from '@/core/links';
 import type { AssemblyCard, MachineRegisters } from '@/crib/rack';
-import { BecauseThis, Row, Unknown } from '@/ui/kit/figure';
+import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
 
 export const NotMeasured = () => <Unknown>not measured</Unknown>;
@@ -12,14 +12,14 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
   const { formatIn } = useRegisterFormat();
   return (
     <div style={{ borderBottom: '1px solid var(--line)', padding: '4px 0' }}>
-      <div className="rows" style={{ margin: 0 }}>
+      <Rows style={{ margin: 0 }}>
         <Row name={`H${t ?? ''} on ${r.machine}`} unit={'value' in r.H ? r.units : undefined}>
           {formatIn(r.H, r.units)}
         </Row>
         <Row name={`D${t ?? ''}`} unit={'value' in r.D ? r.units : undefined}>
           {formatIn(r.D, r.units)}
         </Row>
-      </div>
+      </Rows>
       <BecauseThis because={r.because} />
     </div>
   );
@@ -43,7 +43,7 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
   return (
     <>
       <h2>Life</h2>
-      <div className="rows">
+      <Rows>
         <Row name="In the cut so far">{life.minutes.toFixed(1)} min</Row>
         <Row name="Life left" note={life.material ? `in ${life.material}` : undefined}>
           {life.leftMinutes === null ? (
@@ -57,7 +57,7 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
         <Row name="Flank wear" note={`worn at ${show(card.wear.limitMm, 2)}`}>
           {card.wear.latest ? show(card.wear.latest.flankWearMm, 2) : <NotMeasured />}
         </Row>
-      </div>
+      </Rows>
       {card.ties.map((t) => (
         <div key={`${t.operation} ${t.t}`}>
           {t.goodFor === null

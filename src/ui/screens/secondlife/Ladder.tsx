@@ -1,35 +1,48 @@
 'use client';
+import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
-import { GROUP_WORDS, GROUPS } from '@/core/choosing';
+import { useEffect, useRef } from 'react';
+import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { type Group, GROUP_WORDS, GROUPS } from '@/core/choosing';
 import type { Rung } from '@/core/life';
-import { ProblemNote, SendButton, useVerb, Entry } from '@/ui/kit/form';
+import { Entry, PickSome } from '@/ui/kit/field';
+import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
+import styles from './Ladder.module.css';
 
 const SCRAP: Rung = { name: 'scrap', groups: [] };
 
 /** All rungs but scrap, which stays as it is. */
 const editable = (ladder: readonly Rung[]): Rung[] => ladder.slice(0, -1).map((r) => ({ ...r }));
 
+const GroupName = ({ group }: { group: Group }) => (
+  <>
+    <span className="fig">{group}</span> {GROUP_WORDS[group]}
+  </>
+);
+
 /** The ladder of second lives: where a used cutter may still go, from the sharpest down. The shop's own. */
 export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
   const { send, problem, pending } = useVerb('setLadder');
-  // Scrap is always the last: it is not edited.
-  const [rungs, setRungs] = useState<Rung[]>(editable(ladder));
+  const { control, register, handleSubmit, reset } = useForm<{ rungs: Rung[] }>({
+    defaultValues: { rungs: editable(ladder) },
+  });
+  const { fields, append, remove, swap } = useFieldArray({ control, name: 'rungs' });
   const inForce = JSON.stringify(ladder);
-  const [known, setKnown] = useState(inForce);
-  const [sent, setSent] = useState<string | null>(null);
-  if (inForce !== known) {
+  const known = useRef(inForce);
+  const sent = useRef<string | null>(null);
+  useEffect(() => {
+    if (inForce === known.current) return;
     // Somebody else's ladder replaces what stands here; one's own came back, and may have been changed on meanwhile.
-    setKnown(inForce);
-    if (inForce !== sent) setRungs(editable(ladder));
-  }
+    known.current = inForce;
+    if (inForce !== sent.current) reset({ rungs: editable(ladder) });
+  }, [inForce, ladder, reset]);
+  const rungs = useWatch({ control, name: 'rungs' });
+  // Scrap is always the last: it is not edited.
   const changed = JSON.stringify([...rungs, SCRAP]) !== inForce;
-  const put = (at: number, rung: Rung) => setRungs(rungs.map((r, i) => (i === at ? rung : r)));
-  const swap = (at: number) =>
-    setRungs(rungs.map((r, i) => (i === at ? rungs[at + 1]! : i === at + 1 ? rungs[at]! : r)));
-  const save = () => {
-    setSent(JSON.stringify([...rungs, SCRAP]));
-    void send({ rungs: [...rungs, SCRAP] }, (d) => `the ladder has ${d.rungs.length} rungs now`);
+  const save = (texts: { rungs: Rung[] }) => {
+    const rungs = [...texts.rungs, SCRAP];
+    sent.current = JSON.stringify(rungs);
+    void send({ rungs }, (d) => `the ladder has ${d.rungs.length} rungs now`);
   };
   return (
     <section style={{ maxWidth: 760 }}>
@@ -37,21 +50,21 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
         A used cutter is graded by the highest rung it is still good for. Choosing takes a graded one where
         the cut’s material stands on its rung; coating and substrate keep it from rungs they don’t suit.
       </p>
-      <ol className="ladder">
-        {rungs.map((r, i) => (
-          <li key={i}>
+      <ol className={styles.ladder}>
+        {fields.map((field, i) => (
+          <li key={field.id}>
             <Entry
+              style={{ width: 320 }}
               aria-label={`Rung ${i + 1}`}
-              value={r.name}
               maxLength={60}
-              onChange={(e) => put(i, { ...r, name: e.target.value })}
+              {...register(`rungs.${i}.name`)}
             />
             <span>
               <Button
                 size="small"
                 variant="text"
-                disabled={i === rungs.length - 1}
-                onClick={() => swap(i)}
+                disabled={i === fields.length - 1}
+                onClick={() => swap(i, i + 1)}
                 aria-label={`Rung ${i + 1} down`}
               >
                 down
@@ -59,43 +72,43 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
               <Button
                 size="small"
                 variant="text"
-                disabled={rungs.length === 1}
-                onClick={() => setRungs(rungs.filter((_, x) => x !== i))}
+                disabled={fields.length === 1}
+                onClick={() => remove(i)}
                 aria-label={`Rung ${i + 1} away`}
               >
                 away
               </Button>
             </span>
-            <div className="picks" role="group" aria-label={`Rung ${i + 1} is good for`}>
-              {GROUPS.map((g) => (
-                <label key={g}>
-                  <input
-                    type="checkbox"
-                    checked={r.groups.includes(g)}
-                    onChange={(e) =>
-                      put(i, {
-                        ...r,
-                        groups: GROUPS.filter((x) => (x === g ? e.target.checked : r.groups.includes(x))),
-                      })
-                    }
-                  />{' '}
-                  <span className="fig">{g}</span> {GROUP_WORDS[g]}
-                </label>
-              ))}
-            </div>
+            <Controller
+              name={`rungs.${i}.groups`}
+              control={control}
+              render={({ field: groups }) => (
+                <PickSome
+                  label={`Rung ${i + 1} is good for`}
+                  options={GROUPS.map((g) => [g, <GroupName key={g} group={g} />] as const)}
+                  value={groups.value}
+                  onChange={groups.onChange}
+                />
+              )}
+            />
           </li>
         ))}
         <li className="soft">scrap: good for nothing more</li>
       </ol>
       <ProblemNote problem={problem} />
-      <div className="acts">
-        <SendButton variant="contained" pending={pending} disabled={!changed} onSend={save}>
+      <Acts>
+        <SendButton
+          variant="contained"
+          pending={pending}
+          disabled={!changed}
+          onSend={() => void handleSubmit(save)()}
+        >
           {pending ? 'Writing …' : 'Set the ladder'}
         </SendButton>
-        <Button onClick={() => setRungs([...rungs, { name: '', groups: [] }])} disabled={rungs.length >= 19}>
+        <Button onClick={() => append({ name: '', groups: [] })} disabled={fields.length >= 19}>
           One more rung
         </Button>
-      </div>
+      </Acts>
       <p className="soft small">
         Cutters graded before keep their rung’s name; one whose rung is gone is chosen for nothing until it is
         graded anew.

@@ -1,4 +1,5 @@
 'use client';
+import { Empty, Fold } from '@/ui/kit/page';
 import { inCrib } from '@/core/stock';
 import type { PlacesView } from '@/crib/places';
 import { VerbForm } from '@/ui/kit/form';
@@ -10,11 +11,11 @@ export function Regrinds({ view }: { view: PlacesView }) {
   const { day } = useTimes();
   if (!view.regrinds.length)
     return (
-      <div className="empty">
+      <Empty>
         Nothing is being reground. A marked cutter that lies in the crib is sent from here once its regrind
         shop is a place.
         <SendForm view={view} />
-      </div>
+      </Empty>
     );
   return (
     <>
@@ -27,8 +28,7 @@ export function Regrinds({ view }: { view: PlacesView }) {
           {r.who}
           {r.due ? `, due ${r.due}` : ', no day was said'}
           {r.wanted ? `. Wanted: ${r.wanted}` : ''}
-          <details>
-            <summary>It came back, or was lost</summary>
+          <Fold label="It came back, or was lost">
             <VerbForm
               verb="takeFromRegrind"
               fixed={{ piece: r.mark }}
@@ -45,7 +45,7 @@ export function Regrinds({ view }: { view: PlacesView }) {
                     .map((p) => [p.code, `${p.code} ${p.name}`] as const),
                 },
                 { name: 'recoated', label: 'Recoated with', optional: true },
-                { name: 'cost', label: 'What it cost', kind: 'number', optional: true },
+                { name: 'costCents', label: 'What it cost', kind: 'money', optional: true },
                 {
                   name: 'lost',
                   label: 'Or',
@@ -54,24 +54,16 @@ export function Regrinds({ view }: { view: PlacesView }) {
                   optional: true,
                 },
               ]}
-              shape={costInCents}
               said={(d) =>
                 `${r.mark} ${d.lost ? 'lost at regrinding' : `back at ${d.place}`}${d.tooSmall ? `. ${d.tooSmall}` : ''}`
               }
             />
-          </details>
+          </Fold>
         </section>
       ))}
       <SendForm view={view} />
     </>
   );
-}
-
-/** A cost typed as 12.50 becomes integer cents; anything else is left for the door to refuse. */
-function costInCents({ cost, ...input }: Record<string, unknown>): Record<string, unknown> {
-  if (cost === undefined) return input;
-  const text = String(cost).trim().replace(',', '.');
-  return { ...input, costCents: /^\d+(\.\d{1,2})?$/.test(text) ? Math.round(Number(text) * 100) : cost };
 }
 
 function SendForm({ view }: { view: PlacesView }) {

@@ -8,7 +8,8 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { ShopView } from '@/crib/shop';
-import { Caution, Row, Unknown } from '@/ui/kit/figure';
+import { Row, Rows, Unknown } from '@/ui/kit/figure';
+import { Acts, Caution, Empty, Head } from '@/ui/kit/page';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
@@ -40,22 +41,22 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
     ) : null;
   return (
     <Middle beside={beside}>
-      <div className="head">
+      <Head>
         <div>
           <h1>Machines</h1>
           <div className="soft">What each understands by its registers, and what it can do.</div>
         </div>
-        <div className="acts">
+        <Acts>
           <Button component={Link} href={query.href({ new: 'machine', open: null })} scroll={false}>
             Add a machine
           </Button>
-        </div>
-      </div>
+        </Acts>
+      </Head>
       {shop.machines.length === 0 ? (
-        <div className="empty">
+        <Empty>
           No machine yet. A machine’s K and its school of registers turn one measured length into what is
           typed into it.
-        </div>
+        </Empty>
       ) : (
         <Table>
           <TableHead>
@@ -153,7 +154,7 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
       words={`${m.taper}, ${LENGTH_SCHOOLS[m.lengthSchool]}`}
       closeHref={query.href({ open: null, do: null })}
     >
-      <div className="rows">
+      <Rows>
         <Row name="K" note={unitWord} big>
           {entered(m.kEntered, m.kMm)}
         </Row>
@@ -169,7 +170,7 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
           {m.rapidMmMin === null ? unknown : show(m.rapidMmMin, 0)}
         </Row>
         <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
-      </div>
+      </Rows>
       {query.get('do') === 'figures' ? (
         <>
           <h2>New figures</h2>
@@ -182,11 +183,11 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
           />
         </>
       ) : (
-        <div className="acts">
+        <Acts>
           <Button component={Link} href={query.href({ do: 'figures' })} scroll={false}>
             New K or other figures
           </Button>
-        </div>
+        </Acts>
       )}
       <Caution>
         After a crash or spindle repair K is another: measure it anew before the next cut. First run after any

@@ -1,4 +1,5 @@
 'use client';
+import { Acts } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -107,11 +108,11 @@ export function Moves({ view }: { view: MovementsView }) {
         </TableBody>
       </Table>
       {view.next !== null && (
-        <div className="pages">
+        <Acts>
           <Button component={Link} href={query.href({ before: view.next })}>
             Further back
           </Button>
-        </div>
+        </Acts>
       )}
     </>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { Notice } from '@/ui/kit/page';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -8,7 +9,7 @@ import type { ShopView } from '@/crib/shop';
 import type { StockLine, StockView } from '@/crib/stock';
 import { PagedTable } from '@/ui/kit/table';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
-import { AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
+import { Asking, AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
 import { useQuery } from '@/ui/screens/common/query';
 import { OF_STOCK, questionOf } from '@/ui/screens/common/question';
 import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
@@ -45,7 +46,7 @@ export function StockTable({
     router.push(query.href({ after: null, before: null, ...changes }), { scroll: false });
   return (
     <>
-      <div className="asking">
+      <Asking>
         <AskWords label="Find" hint="words, a place, DC 6..8" />
         <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
         <AskChoice label="Lies" name="lies" any="in the crib" options={LIES_WORDS} />
@@ -60,12 +61,12 @@ export function StockTable({
             ...shop.suppliers.map((s) => [s.code, `${s.code}’s until used`] as const),
           ]}
         />
-      </div>
+      </Asking>
       <SavedViews saved={saved} of="/places" />
       {'problem' in view && (
-        <div className="ask stop" role="alert">
+        <Notice kind="stop" now>
           {view.problem}
-        </div>
+        </Notice>
       )}
       <PagedTable<StockLine>
         label="All that lies somewhere"

@@ -1,4 +1,6 @@
 'use client';
+import styles from './Today.module.css';
+import { Empty, Head } from '@/ui/kit/page';
 import Link from 'next/link';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
@@ -25,7 +27,7 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
 export function TodayScreen({ view, today }: { view: TodayView; today: string }) {
   return (
     <Middle>
-      <div className="head">
+      <Head>
         <div>
           <h1>Today</h1>
           <div className="soft">
@@ -34,27 +36,27 @@ export function TodayScreen({ view, today }: { view: TodayView; today: string })
               : `${view.lines.length} things wait, the first ones first.`}
           </div>
         </div>
-      </div>
+      </Head>
       {view.lines.length === 0 ? (
-        <div className="empty">
+        <Empty>
           Here stands what to build, measure, change, order and grade, each with its reason. It fills from
           jobs, assemblies and stock: start with a <Link href={linkTo('jobs', { new: 'job' })}>job</Link> or
           an <Link href={linkTo('rack', { new: 'build' })}>assembly</Link>.
-        </div>
+        </Empty>
       ) : (
-        <ol className="work">
+        <ol className={styles.work}>
           {view.lines.map((line) => (
             <li key={line.key}>
               <GradeMark grade={KINDS[line.kind].grade}>{KINDS[line.kind].words}</GradeMark>
               <div>
-                <Link className="todo" href={line.href}>
+                <Link className={styles.todo} href={line.href}>
                   {line.todo}
                 </Link>
                 <div>
                   {line.why} {line.because && <BecauseThis because={line.because} />}
                 </div>
               </div>
-              <div className="right">
+              <div className={styles.by}>
                 {line.by && (
                   <>
                     <span className="soft small">by </span>

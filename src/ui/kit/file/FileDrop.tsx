@@ -1,4 +1,5 @@
 'use client';
+import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
@@ -37,12 +38,12 @@ export function FileDrop({
   return (
     <div {...getRootProps({ className: isDragActive ? `${styles.drop} ${styles.over}` : styles.drop })}>
       <input {...getInputProps({ 'aria-label': label, accept })} />
-      <div className="acts" style={{ alignItems: 'center', marginTop: 0 }}>
+      <Acts style={{ alignItems: 'center', marginTop: 0 }}>
         <Button variant={main ? 'contained' : 'outlined'} aria-disabled={busy} onClick={open}>
           {words}
         </Button>
         <span className="soft small">or drop it here</span>
-      </div>
+      </Acts>
       {children}
     </div>
   );

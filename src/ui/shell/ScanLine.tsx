@@ -1,0 +1,90 @@
+'use client';
+import Button from '@mui/material/Button';
+import InputBase from '@mui/material/InputBase';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { Notice } from '@/ui/kit/page';
+import { useSurroundings } from './door';
+import { askScreens } from './scanHandlers';
+import styles from './ScanLine.module.css';
+import { useScanner } from './useScanner';
+
+/** Scan, or type a number or words: what it names opens. What was said last stands beside it. */
+export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }) {
+  const { lookUp, said, say, unit, swapUnit } = useSurroundings();
+  const router = useRouter();
+  const [text, setText] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+
+  const take = async (scanned: string) => {
+    const wanted = scanned.trim();
+    if (!wanted) return;
+    const screen = askScreens(wanted);
+    if (screen) return say(`${wanted} ${screen}`);
+    const found = await lookUp(wanted);
+    say(`${wanted} ${found.said}`);
+    if (found.href) router.push(found.href, { scroll: false });
+  };
+  useScanner((scan) => {
+    setText('');
+    void take(scan);
+  });
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const typing = (e.target as HTMLElement | null)?.closest?.('input, textarea, select');
+      if (e.key === '?' && !typing) onHelp();
+      if (e.key === 'k' && (e.ctrlKey || e.metaKey)) {
+        e.preventDefault();
+        field.current?.focus();
+      }
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [onHelp]);
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void take(text);
+    setText('');
+  };
+  return (
+    <div className={styles.scan}>
+      <form onSubmit={submit} role="search">
+        <label className="visually-hidden" htmlFor="scan">
+          Scan or type a number, a code or words
+        </label>
+        <InputBase
+          id="scan"
+          className={styles.field}
+          inputRef={field}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          placeholder="Scan, or type a number or words"
+          inputProps={{ autoComplete: 'off', spellCheck: false }}
+        />
+        <output aria-live="polite">{said.text}</output>
+      </form>
+      <Button
+        color="inherit"
+        className={styles.unit}
+        onClick={swapUnit}
+        aria-label={`Lengths in ${unit}: swap`}
+      >
+        {unit === 'mm' ? 'mm' : 'inch'}
+      </Button>
+      {help && (
+        <div className={styles.keys}>
+          <Notice label="Keys">
+            <strong>Scan</strong> anywhere, also inside a field: what is scanned opens, the field keeps its
+            text.
+            <br />
+            <strong>Ctrl K</strong> to the scan line · <strong>?</strong> these keys · <strong>Tab</strong>,{' '}
+            <strong>Enter</strong>, <strong>Space</strong> as everywhere
+            <br />
+            Codes: A- assembly, E- cutter, O- order, and the numbers of jobs, items and places.
+          </Notice>
+        </div>
+      )}
+    </div>
+  );
+}
