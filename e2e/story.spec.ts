@@ -247,7 +247,7 @@ test('buy: how many, by which day, because of what; ordered, received in parts, 
   await expect(page.getByRole('heading', { name: 'Buying' })).toBeVisible();
   await page.getByRole('link', { name: 'EM10' }).click();
   // 53 parts left x 4.0575 / 28.4 = 7.57 lives; none on the shelf, one unused in A-0002: 6.57 short is 7, in packs of 2: 8
-  await expect(tag().locator('.big')).toHaveText('8');
+  await expect(tag().getByRole('definition').first()).toHaveText('8');
   await tag().getByText('because', { exact: true }).click();
   await expect(tag().getByText(/53 × 4.06 min/)).toBeVisible();
   await tag().getByRole('button', { name: 'Ordered' }).click();
@@ -263,11 +263,11 @@ test('buy: how many, by which day, because of what; ordered, received in parts, 
 
 test('over-issue: the count says none, what somebody holds is booked as found', async () => {
   await page.goto('/cutters?open=CC10');
-  await expect(tag().locator('.big')).toHaveText('0');
+  await expect(tag().getByRole('definition').first()).toHaveText('0');
   await page.getByRole('link', { name: 'Found one' }).click();
   await fill(tag(), { 'How many': '1', Onto: 'S1' });
   await tag().getByRole('button', { name: 'Book as found' }).click();
-  await expect(tag().locator('.big')).toHaveText('1');
+  await expect(tag().getByRole('definition').first()).toHaveText('1');
 });
 
 test('a mistake is taken back where it is shown, or refused by naming what leans on it', async () => {

@@ -100,15 +100,18 @@ describe('a count sheet', () => {
     expect(screen.queryAllByText(/missing\.|over\./)).toHaveLength(1);
   });
   it('a count of a whole crib draws the lines that are looked at, and says how many there are', () => {
-    // A window of some height, which jsdom has not.
-    const height = jest.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(600);
+    // Heights of a window and of a row, which jsdom has not.
+    const heights = [
+      jest.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(600),
+      jest.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(62),
+    ];
     const lines = Array.from({ length: 20_000 }, (_, i) => line({ item: `I${i}` }));
     showIn(<CountSheet view={sheet(lines)} />);
     expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe('20001');
     expect(screen.getByLabelText('Counted of I0 at S1')).toBeTruthy();
     expect(screen.getAllByRole('row').length).toBeLessThan(60);
     expect(screen.queryByLabelText('Counted of I19999 at S1')).toBeNull();
-    height.mockRestore();
+    for (const height of heights) height.mockRestore();
   });
   it('takes what the books know nothing of there', async () => {
     globalThis.fetch = jest.fn(async () => ({

@@ -53,8 +53,14 @@ export function CuttersScreen({
     'problem' in view ? { lines: [], total: 0, more: false, next: null, previous: null } : view;
   const asking = query.get('q') || query.get('kind') || query.get('place');
   const shown = query.get('cols')?.split(',') ?? USUAL;
-  // Beside an open tag there is no room for what the tag says anyway.
-  const narrow = adding !== null || one.item !== null;
+  // Beside an open tag there is no room for what the tag says anyway, and beside one that is filled in for little more
+  // than the names of what is there.
+  const filling = adding !== null || query.get('do') === 'facts';
+  const besideTag = filling
+    ? ['code', 'words', 'unused']
+    : one.item
+      ? shown.filter((c) => c !== 'inBuilds')
+      : shown;
   const to = (changes: Record<string, string | null>) =>
     router.push(query.href({ after: null, before: null, ...changes }), { scroll: false });
   const beside =
@@ -84,7 +90,7 @@ export function CuttersScreen({
       </Middle>
     );
   return (
-    <Middle beside={beside} wide={adding !== null || query.get('do') === 'facts'}>
+    <Middle beside={beside} wide={filling}>
       <Head>
         <div>
           <h1>Cutters, holders and spares</h1>
@@ -149,7 +155,7 @@ export function CuttersScreen({
             hrefOf={(l) => query.href({ open: l.code, new: null, do: null })}
             sort={query.get('sort') ?? 'code'}
             onSort={(sort) => to({ sort: sort === 'code' ? null : sort })}
-            shown={narrow && !query.get('cols') ? shown.filter((c) => c !== 'inBuilds') : shown}
+            shown={query.get('cols') ? shown : besideTag}
             onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
             total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
             next={page.next && query.href({ after: page.next, before: null })}
