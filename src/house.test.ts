@@ -1,5 +1,6 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import ts from 'typescript';
 
 const src = join(process.cwd(), 'src');
 const picture = readFileSync(join(process.cwd(), 'docs', 'architecture.md'), 'utf8');
@@ -35,4 +36,38 @@ it('no file is too long to be read at one sitting', () => {
     .map((f) => ({ f, lines: readFileSync(join(src, f), 'utf8').split('\n').length }))
     .filter(({ lines }) => lines > 300);
   expect(long).toEqual([]);
+});
+
+/** Casts and non-null assertions of a file, and those of them without words beside or above them. */
+function taken(file: string): { casts: number; assertions: number; bare: string[] } {
+  const text = readFileSync(join(src, file), 'utf8');
+  const lines = text.split('\n');
+  const kind = file.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS;
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true, kind);
+  const found = { casts: 0, assertions: 0, bare: new Array<string>() };
+  const look = (node: ts.Node) => {
+    const cast = ts.isAsExpression(node) && node.type.getText() !== 'const';
+    const assertion = ts.isNonNullExpression(node);
+    if (cast) found.casts += 1;
+    if (assertion) found.assertions += 1;
+    if (cast || assertion) {
+      const { line } = source.getLineAndCharacterOfPosition(node.getStart());
+      if (!/\/\/|\*\//.test(lines.slice(Math.max(0, line - 3), line + 1).join('\n')))
+        found.bare.push(`${file}:${line + 1}`);
+    }
+    ts.forEachChild(node, look);
+  };
+  look(source);
+  return found;
+}
+
+// What the checker is told to believe: few, each with its reason, and no more than there are.
+it('the types are believed and not overruled, but where a reason stands beside', () => {
+  const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter(
+    (f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$|testing/.test(f),
+  );
+  const all = files.map(taken);
+  expect(all.flatMap((f) => f.bare)).toEqual([]);
+  expect(all.reduce((n, f) => n + f.casts, 0)).toBeLessThanOrEqual(50);
+  expect(all.reduce((n, f) => n + f.assertions, 0)).toBeLessThanOrEqual(30);
 });

@@ -1,3 +1,4 @@
+import { sure } from '@/core/sure';
 import { COMPUTATIONS } from '@/crib/computations';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
@@ -111,7 +112,12 @@ export function openApi(): object {
         operationId: `${list}_${format}`,
         summary: `${what}, as ${format.toUpperCase()}.`,
         tags: ['views'],
-        parameters: parametersOf(VIEWS.find((v) => v.path === list)!),
+        parameters: parametersOf(
+          sure(
+            VIEWS.find((v) => v.path === list),
+            `the view ${list}`,
+          ),
+        ),
         responses: { 200: { description: 'The file' }, default: problem },
       };
   return {

@@ -16,7 +16,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
     try {
       view = await chooseView(db, described);
     } catch (error) {
-      problem = (error as Error).message;
+      problem = error instanceof Error ? error.message : String(error);
     }
   return (
     <Asked wrong={wrong}>

@@ -42,7 +42,7 @@ export async function openOrEnd(): Promise<void> {
   try {
     await crib();
   } catch (error) {
-    console.error(`Stable did not start: ${(error as Error).message}`);
+    console.error(`Stable did not start: ${error instanceof Error ? error.message : String(error)}`);
     process.exit(1);
   }
 }

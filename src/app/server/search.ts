@@ -26,6 +26,7 @@ export async function readable<const S extends QuestionSpec>(
       wrong ??= error.message;
     }
   }
+  // Each name was read by its kind in the spec.
   return { asked: asked as Question<S>, wrong, said };
 }
 

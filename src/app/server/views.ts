@@ -28,6 +28,7 @@ export async function openForPage(): Promise<PageCrib> {
   const asOf = `${await lastEntry(open.db)} ${today}`;
   const view: ReadOnce = <T>(read: ReadAll<T>) => {
     const before = kept.get(read);
+    // Kept under the function that reads it, so of that type.
     if (before?.asOf === asOf) return before.value as Promise<T>;
     const value = read(open.db, today, view);
     kept.set(read, { asOf, value });

@@ -177,7 +177,8 @@ function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement
       ? least('not judged', 'Enough grip: not judged')
       : depth <= 0
         ? least('stop', `The stickout is ${mm(-depth)} longer than the cutter leaves to grip`)
-        : depth < h.GRIP_MIN! - 1e-9
+        : // Null was answered above.
+          depth < h.GRIP_MIN! - 1e-9
           ? least('stop', `Too short to grip: ${mm(h.GRIP_MIN! - depth)} short of the least grip`)
           : least('good', `${mm(depth)} gripped`);
   const deep_ =

@@ -89,6 +89,7 @@ export function proposeOrder(
   let needed = 0;
   let first: BookedUse | null = null;
   for (const use of [...known].sort((a, b) => a.due.localeCompare(b.due))) {
+    // Known are those with a life.
     needed += (use.partsLeft * use.minutesPerPart) / use.life!.minutes;
     const arrived = supply.openOrders
       .filter((o) => o.promised <= use.due)

@@ -1,5 +1,6 @@
+import { namesOf } from '../names';
 import { byName } from '../units';
-import { familiesThatCut, type Family, type Work } from '../cutters';
+import { familiesThatCut, type Work } from '../cutters';
 
 /** What can be said of a cut: in words, and how it is written. Limits in mm, degrees or letters. */
 export const CUT_FIELDS = {
@@ -23,7 +24,7 @@ export const CUT_FIELDS = {
   { words: string; kind: 'length' | 'text' | 'degrees'; limits: readonly [number, number] }
 >;
 export type CutField = keyof typeof CUT_FIELDS;
-export const CUT_FIELD_NAMES = Object.keys(CUT_FIELDS) as CutField[];
+export const CUT_FIELD_NAMES = namesOf(CUT_FIELDS);
 
 /** What is to be cut: in words, and what bounds it, in the order of the drawing. `width` says what its width is. */
 const WORK: Record<Work, { words: string; asks: readonly CutField[]; width?: string; milled?: true }> = {
@@ -59,11 +60,11 @@ const WORK: Record<Work, { words: string; asks: readonly CutField[]; width?: str
   centre: { words: 'a centre hole', asks: ['diameter', 'angle'] },
 };
 export type Feature = Work;
-export const FEATURE_NAMES = Object.keys(WORK) as Feature[];
+export const FEATURE_NAMES = namesOf(WORK);
 /** What is to be cut, what is asked of it, and the families that say they cut it. */
 export const FEATURES = byName(FEATURE_NAMES, (f) => ({
   ...WORK[f],
-  families: familiesThatCut(f) as readonly Family[],
+  families: familiesThatCut(f),
 }));
 
 /** ISO 513 groups of work material. O stands for plastics and others outside the standard's six. */

@@ -7,6 +7,7 @@ import {
   reamerState,
   type CutterGeometry,
 } from '../cutters';
+import { sure } from '../sure';
 import type { Candidate } from './candidate';
 import type { Cut, Feature } from './cut';
 import { EPS, mm, Verdict } from './verdict';
@@ -119,14 +120,19 @@ function reamed(D: number, cls: string | null, c: Candidate, v: Verdict): void {
       v.fails.push(`measured ${mm(c.measured - limits.largest)} above the largest reamer`);
     if (state === 'worn out') v.fails.push(`worn ${mm(limits.lower - c.measured)} below the hole`);
   } else if (limits && c.cls === null) v.open.push('its class and measure are not known');
-  else if (limits && c.cls!.toUpperCase() !== cls!.toUpperCase())
+  else if (limits && c.cls !== null && c.cls.toUpperCase() !== cls?.toUpperCase())
     v.fails.push(`made for ${c.cls}, not ${cls}`);
 }
 
 /** A single point set to size holds any class that can be measured: only its range bounds it. */
 function bored(D: number, g: CutterGeometry, v: Verdict): void {
   v.atMost(g.DC, D, (by) => `enters no bore below ${mm(g.DC)}: ${by} too large`, '');
-  v.atLeast(g.DCX, D, (by) => `set to at most ${mm(g.DCX!)}: ${by} short`, 'its largest bore not known');
+  v.atLeast(
+    g.DCX,
+    D,
+    (by) => `set to at most ${mm(sure(g.DCX, 'DCX'))}: ${by} short`,
+    'its largest bore not known',
+  );
 }
 
 const thread: Rule = (cut, c, v) => {
@@ -184,8 +190,8 @@ const engraving: Rule = (cut, { cutter: g }, v) => {
   if (g.DCN === null) v.open.push('width of its tip not known');
   else if (g.DCN > cut.width + EPS) v.fails.push(`its tip is ${mm(g.DCN - cut.width)} wider than the line`);
   else if (cut.depth !== null && g.SIG === null) v.open.push('point angle not known');
-  else if (cut.depth !== null) {
-    const line = g.DCN + 2 * cut.depth * Math.tan((g.SIG! * Math.PI) / 360);
+  else if (cut.depth !== null && g.SIG !== null) {
+    const line = g.DCN + 2 * cut.depth * Math.tan((g.SIG * Math.PI) / 360);
     if (Math.abs(line - cut.width) > 0.05)
       v.fails.push(`at that depth its line is ${mm(line)} wide, not ${mm(cut.width)}`);
   }

@@ -49,6 +49,7 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
       choices,
       missing: !choices.some((c) => c.availability !== 'to buy'),
     });
+  // A hole has its diameter, a thread its own: the door asks for one of them.
   const size = thread?.major ?? cut.diameter!;
   const forming =
     thread !== null &&
@@ -88,11 +89,13 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
       );
     }
   } else {
-    const drill = cut.diameter! - reamingAllowance(cut.diameter!);
+    // A hole that is no thread has its diameter.
+    const allowance = reamingAllowance(cut.diameter!);
+    const drill = cut.diameter! - allowance;
     add(
       'drill',
       mm(drill),
-      `leaves ${mm(reamingAllowance(cut.diameter!))} for the reamer`,
+      `leaves ${mm(allowance)} for the reamer`,
       named(
         candidates,
         rules,
@@ -110,6 +113,7 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
   if (thread)
     add(
       'tap',
+      // Only a thread comes here.
       cut.thread!,
       'the thread itself',
       pick((c) => does(c, 'taps'), cut),
@@ -117,6 +121,7 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
   else
     add(
       'reamer',
+      // A close hole has its diameter.
       `${mm(cut.diameter!)} ${cut.cls}`,
       'the close hole itself',
       pick((c) => does(c, 'reams'), cut),

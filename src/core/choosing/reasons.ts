@@ -33,8 +33,8 @@ export function reasonsFor(cut: Cut, c: Candidate, rules: ChoosingRules): Choice
       `${g.NOF} flutes, ${range[0]} to ${range[1]} suit ${cut.group}`,
     );
   edgeReason(cut, c, add);
-  if (mills && (g.RE ?? 0) > 0 && familySpec(g.family).tip !== 'ball' && (cut.floorRadius ?? 0) > 0)
-    add('corner', 1, `radius ${mm(g.RE!)}`);
+  if (mills && g.RE !== null && g.RE > 0 && familySpec(g.family).tip !== 'ball' && (cut.floorRadius ?? 0) > 0)
+    add('corner', 1, `radius ${mm(g.RE)}`);
   const rough = isRough(cut);
   if (rough === true) {
     const takes = rules.bulk === 'indexable first' ? c.indexable : !c.indexable;

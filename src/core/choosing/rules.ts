@@ -1,3 +1,4 @@
+import { namesOf } from '../names';
 import type { Group } from './cut';
 
 /** What speaks for one cutter rather than another, each with its weight. */
@@ -14,7 +15,7 @@ export const REASONS = {
   known: 'nothing about it is a guess',
 } as const;
 export type Reason = keyof typeof REASONS;
-export const REASON_NAMES = Object.keys(REASONS) as Reason[];
+export const REASON_NAMES = namesOf(REASONS);
 
 /** The shop's rules for choosing: data, changed by the shop, with the schools where people differ. */
 export interface ChoosingRules {

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { familySpec, short, type Say } from './families';
 import { GEOMETRY_SYMBOLS, type CutterSymbol } from './figures';
 import type { CutterGeometry } from './geometry';
@@ -27,7 +28,7 @@ export function checkCutter(c: CutterGeometry): GeometryFault[] {
   for (const field of GEOMETRY_SYMBOLS) {
     const value = c[field];
     if (value === null) continue;
-    const [least, most] = symbolSpec(field).limits!;
+    const [least, most] = sure(symbolSpec(field).limits, `limits of ${field}`);
     if (!(value >= least && value <= most))
       fault(field, value, `${least} to ${most}`, 'outside what a cutter can have');
     else if (symbolSpec(field).shapes === 'its own' && !asked.includes(field))
@@ -39,7 +40,7 @@ export function checkCutter(c: CutterGeometry): GeometryFault[] {
     if (value !== null && limit !== null && value > limit + EPS)
       fault(field, value, `at most ${name} = ${limit}`, words);
   };
-  family.mustHold(c, (field, limit, words) => fault(field, c[field]!, limit, words));
+  family.mustHold(c, (field, limit, words) => fault(field, sure(c[field], field), limit, words));
   within('LCF', c.OAL, 'OAL', 'the flutes cannot be longer than the cutter');
   within('LU', c.OAL, 'OAL', 'flutes and neck cannot be longer than the cutter');
   within('APMX', c.LCF, 'LCF', 'the depth of cut cannot exceed the flutes');
@@ -69,7 +70,7 @@ export function checkCutter(c: CutterGeometry): GeometryFault[] {
  */
 export function questionCutter(c: CutterGeometry): GeometryFault[] {
   const asked: GeometryFault[] = [];
-  const ask: Say = (field, limit, words) => asked.push({ field, value: c[field]!, limit, words });
+  const ask: Say = (field, limit, words) => asked.push({ field, value: sure(c[field], field), limit, words });
   const family = familySpec(c.family);
   const widest = c.DCX ?? c.DC;
   const usual = (what: NonNullable<typeof family.usual>[number]) => family.usual?.includes(what) ?? false;

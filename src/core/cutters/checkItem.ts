@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { checkCutter } from './checkCutter';
 import { checkHolder } from './checkHolder';
 import { familySpec, type Family, type ItemFault } from './families';
@@ -27,7 +28,7 @@ export function cutterFrom(family: Family, facts: readonly KnownFact[]): CutterG
   const known = Object.fromEntries(GEOMETRY_SYMBOLS.map((s) => [s, number(facts, s)]));
   return geometry(family, {
     ...known,
-    DC: number(facts, 'DC')!,
+    DC: sure(number(facts, 'DC'), 'DC of what cuts'),
     NOF: number(facts, 'NOF') ?? number(facts, 'CICT'),
   });
 }
@@ -35,7 +36,7 @@ export function cutterFrom(family: Family, facts: readonly KnownFact[]): CutterG
 /** A holder's geometry from its facts and outline. LF must be among them. */
 export function holderFrom(facts: readonly KnownFact[], segments: HolderSegment[]): HolderGeometry {
   return {
-    LF: number(facts, 'LF')!,
+    LF: sure(number(facts, 'LF'), 'LF of a holder'),
     CLAMP_MIN: number(facts, 'CLAMP_MIN'),
     CLAMP_MAX: number(facts, 'CLAMP_MAX'),
     GRIP_MIN: number(facts, 'GRIP_MIN'),
@@ -95,7 +96,9 @@ export function checkItem(
     return [{ field: first, value: '', limit: 'needed', words: `${symbolSpec(first).words} is needed` }];
   if (kind === 'holder') return [...checkHolder(holderFrom(facts, segments)), ...checkShanks(facts)];
   const faults: ItemFault[] =
-    kind === 'cutter' || kind === 'body' ? checkCutter(cutterFrom(family!, facts)) : [];
+    kind === 'cutter' || kind === 'body'
+      ? checkCutter(cutterFrom(sure(family, 'the family of what cuts'), facts))
+      : [];
   for (const f of facts) {
     const limits = isSymbol(f.symbol) ? symbolSpec(f.symbol).limits : undefined;
     if (!limits || f.value === null || faults.some((x) => x.field === f.symbol)) continue;

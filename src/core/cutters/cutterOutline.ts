@@ -1,3 +1,4 @@
+import { last } from '../sure';
 import { familySpec, type Assumed, type Known, type OutlinePoint } from './families';
 import { tan } from './families/outlines';
 import type { CutterGeometry } from './geometry';
@@ -28,7 +29,7 @@ export function cutterOutline(c: CutterGeometry, length: number): CutterOutline 
   const shankR = known('DMM', c.DC, 'as DC') / 2;
   const profile = familySpec(c.family).outline(c, known);
   const flute = cutAt(profile, length);
-  const top = flute.at(-1)!;
+  const top = last(flute);
   if (length <= top.z) return { flute, shank: [], assumed };
   const shank: OutlinePoint[] = [];
   const neckTop = Math.min(length, c.LU ?? 0);

@@ -1,3 +1,4 @@
+import { last } from '../sure';
 import { cutterOutline } from './cutterOutline';
 import { type OutlinePoint } from './families';
 import { GEOMETRY_SYMBOLS } from './figures';
@@ -29,8 +30,9 @@ export const drawnLength = (c: CutterGeometry): number =>
 /** The radius of an outline at a height; at a step the larger one. */
 function radiusAt(points: readonly OutlinePoint[], z: number): number {
   let r = points[0]?.r ?? 0;
-  for (let i = 1; i < points.length; i += 1) {
-    const [a, b] = [points[i - 1]!, points[i]!];
+  for (const [i, b] of points.entries()) {
+    const a = points[i - 1];
+    if (!a) continue;
     if (z < a.z) break;
     if (z <= b.z) r = b.z === a.z ? Math.max(a.r, b.r) : a.r + ((b.r - a.r) * (z - a.z)) / (b.z - a.z);
     else r = b.r;
@@ -39,7 +41,7 @@ function radiusAt(points: readonly OutlinePoint[], z: number): number {
 }
 /** The lowest height at which an outline has a radius; its top where it never has. */
 const heightOf = (points: readonly OutlinePoint[], r: number): number =>
-  (points.find((p) => p.r >= r - 1e-6) ?? points.at(-1)!).z;
+  (points.find((p) => p.r >= r - 1e-6) ?? last(points)).z;
 
 /**
  * A cutter's drawing with every fact of its shape on it: where each runs, known or not. What is not known is placed where
@@ -49,7 +51,7 @@ const heightOf = (points: readonly OutlinePoint[], r: number): number =>
 export function dimensionsOf(kind: ItemKind, c: CutterGeometry): Dimensioned {
   const length = drawnLength(c);
   const { flute, shank } = cutterOutline(c, length);
-  const top = flute.at(-1)!.z;
+  const top = last(flute).z;
   const whole = [...flute, ...shank];
   const asked = factsOf(kind, c.family);
   // What can be set wider than it is drawn (a boring head) takes its room all the same.

@@ -1,3 +1,4 @@
+import { byName } from '../units';
 import type { Family } from './families';
 import { GEOMETRY_SYMBOLS, type CutterFigures, type CutterSymbol } from './figures';
 
@@ -12,8 +13,8 @@ export function geometry(
   family: Family,
   known: { DC: number } & Partial<Record<CutterSymbol, number | null>>,
 ): CutterGeometry {
-  const blank = Object.fromEntries(GEOMETRY_SYMBOLS.map((s) => [s, null]));
-  return { ...(blank as Omit<CutterFigures, 'DC'>), ...known, family } as CutterGeometry;
+  const figures = byName(GEOMETRY_SYMBOLS, (s) => known[s] ?? null);
+  return { ...figures, DC: known.DC, family };
 }
 
 /** One piece of a holder's outline, from the gauge line towards the tip: mm. */

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 /** Upper ends of the steps of nominal sizes, mm: over the one before, up to and including this one. ISO 286-1. */
 const STEPS = [3, 6, 10, 18, 30, 50, 80, 120] as const;
 /** Standard tolerances in micrometres, by grade and step. ISO 286-1, table, from memory. */
@@ -55,8 +56,8 @@ export function holeLimits(nominal: number, cls: string): HoleLimits | null {
   const at = step(nominal);
   const it = m ? toleranceGrade(nominal, Number(m[2])) : null;
   if (!m || at === null || it === null) return null;
-  const letter = m[1]!.toUpperCase();
-  const low = letter === 'JS' ? -it / 2 : LOWER[letter]![at]!;
+  const letter = (m[1] ?? '').toUpperCase();
+  const low = letter === 'JS' ? -it / 2 : sure(LOWER[letter]?.[at], `ISO 286 deviation ${letter}`);
   return { nominal, lower: nominal + low / 1000, upper: nominal + (low + it) / 1000, it };
 }
 

@@ -10,7 +10,7 @@ export {
 export type { Family, FamilySpec, HoleWork, Work } from './families';
 export { factsOf, FIRST_FACT, ITEM_KINDS, KINDS, ORIGINS, ORIGIN_WORDS, sizeFact } from './kinds';
 export type { ItemKind, Origin } from './kinds';
-export { isNumeric, isSymbol, SHANK_FORMS, SYMBOLS, symbolSpec } from './symbols';
+export { isNumeric, isSymbol, SHANK_FORMS, SUBSTRATES, SYMBOLS, symbolSpec } from './symbols';
 export type { FactSymbol, Substrate } from './symbols';
 export { GEOMETRY_SYMBOLS } from './figures';
 export type { CutterSymbol } from './figures';

@@ -107,19 +107,20 @@ const CODE =
 export function readInsertCode(text: string): InsertCode | null {
   const m = CODE.exec(text.trim().toUpperCase().replace(/\s+/g, ' '));
   if (!m) return null;
-  const [, s, cl, , style, size, thick, corner, , hand] = m;
-  const shape = SHAPES[s!];
-  if (!shape || !(cl! in CLEARANCES)) return null;
-  const thickness = THICKNESSES[thick!] ?? null;
+  const [, s = '', cl = '', , style = '', size = '', thick = '', corner, , hand] = m;
+  const edgeAngle = corner?.charAt(0) ?? '';
+  const shape = SHAPES[s];
+  if (!shape || !(cl in CLEARANCES)) return null;
+  const thickness = THICKNESSES[thick] ?? null;
   if (thickness === null) return null;
   const milling = corner !== undefined && /^[A-Z]{2}$/.test(corner) && corner !== 'M0';
-  if (milling && !(corner[0]! in KAPRS)) return null;
+  if (milling && !(edgeAngle in KAPRS)) return null;
   // A face with clearance can't be turned over.
-  const both = DOUBLE.includes(style!) ? CLEARANCES[cl!] === 0 : SINGLE.includes(style!) ? false : null;
-  const { edge, inscribed } = sizeOf(s!, shape, size!, corner === 'M0');
+  const both = DOUBLE.includes(style) ? CLEARANCES[cl] === 0 : SINGLE.includes(style) ? false : null;
+  const { edge, inscribed } = sizeOf(s, shape, size, corner === 'M0');
   return {
     shape: shape.words,
-    clearance: CLEARANCES[cl!] ?? null,
+    clearance: CLEARANCES[cl] ?? null,
     doubleSided: both,
     edge,
     inscribed,
@@ -132,7 +133,7 @@ export function readInsertCode(text: string): InsertCode | null {
             ? null
             : inscribed / 2
           : Number(corner) / 10,
-    kapr: milling ? (KAPRS[corner[0]!] ?? null) : null,
+    kapr: milling ? (KAPRS[edgeAngle] ?? null) : null,
     hand: hand === 'R' ? 'right' : hand === 'L' ? 'left' : hand === 'N' ? 'neutral' : null,
     edges: shape.corners === null || both === null ? null : shape.corners * (both ? 2 : 1),
   };
@@ -142,11 +143,12 @@ function sizeOf(letter: string, shape: Shape, size: string, metricRound: boolean
   if (letter === 'W') return { edge: null, inscribed: TRIGON[size] ?? null };
   const figures = Number(size);
   if (!Number.isFinite(figures)) return { edge: null, inscribed: null };
-  if (shape.edgeOf === null) return { edge: figures, inscribed: null };
+  const { edgeOf } = shape;
+  if (edgeOf === null) return { edge: figures, inscribed: null };
   const series = metricRound ? METRIC_CIRCLES : letter === 'R' ? [...CIRCLES, ...METRIC_CIRCLES] : CIRCLES;
   // The code drops what is behind the point: 12.896 is '12'.
-  const inscribed = series.find((ic) => Math.floor(ic * shape.edgeOf! + 1e-6) === figures) ?? null;
-  return { edge: inscribed === null ? figures : inscribed * shape.edgeOf, inscribed };
+  const inscribed = series.find((ic) => Math.floor(ic * edgeOf + 1e-6) === figures) ?? null;
+  return { edge: inscribed === null ? figures : inscribed * edgeOf, inscribed };
 }
 
 /**

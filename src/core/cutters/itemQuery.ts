@@ -1,5 +1,6 @@
+import { namesOf } from '../names';
 import { parseDiameter, parseNumber, type LengthUnit } from '../units';
-import { isNumeric, SYMBOLS, type FactSymbol } from './symbols';
+import { isNumeric, SYMBOLS } from './symbols';
 
 /** A symbol between two limits, each included unless it is open; mm where the symbol is a length. */
 export interface SymbolRange {
@@ -17,7 +18,9 @@ interface ItemQuery {
 }
 
 const KINDS: Record<string, string> = Object.fromEntries(
-  (Object.keys(SYMBOLS) as FactSymbol[]).filter(isNumeric).map((s) => [s, SYMBOLS[s].kind]),
+  namesOf(SYMBOLS)
+    .filter(isNumeric)
+    .map((s) => [s, SYMBOLS[s].kind]),
 );
 const VALUE = String.raw`(?:#?[\d./,]+(?:\s?(?:mm|in|"))?|[A-Z](?!\w))`;
 const RANGE = new RegExp(
@@ -44,9 +47,10 @@ export function itemQuery(text: string, unit: LengthUnit): ItemQuery {
       to: string | undefined,
     ) => {
       const symbol = name.toUpperCase();
-      const read = (value: string) =>
+      // The pattern has one value after a sign, or two about the dots.
+      const read = (value = '') =>
         KINDS[symbol] === 'length' ? (parseDiameter(value, unit)?.mm ?? null) : parseNumber(value);
-      const [low, high] = sign ? [read(one!), read(one!)] : [read(from!), read(to!)];
+      const [low, high] = sign ? [read(one), read(one)] : [read(from), read(to)];
       if (low === null || high === null) return whole;
       ranges.push({
         symbol,

@@ -1,3 +1,4 @@
+import { namesOf } from '../names';
 import { familySpec, type Family } from './families';
 import type { FactSymbol } from './symbols';
 
@@ -13,7 +14,7 @@ export const KINDS = {
   spare: { words: 'spare', plural: 'spares' },
 } as const;
 export type ItemKind = keyof typeof KINDS;
-export const ITEM_KINDS = Object.keys(KINDS) as ItemKind[];
+export const ITEM_KINDS = namesOf(KINDS);
 
 const CENTRE: readonly FactSymbol[] = ['CCC', 'APMX'];
 const SHANKED: readonly FactSymbol[] = ['DMM', 'OAL', 'SHANK', 'TCDMM', 'CSP'];

@@ -1,3 +1,5 @@
+import { isOne } from '../names';
+import { sure } from '../sure';
 import { familySpec, type Family, type Need } from './families';
 import { factsOf, type ItemKind } from './kinds';
 
@@ -34,7 +36,7 @@ const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly Need[]> = {
  */
 export function needsOf(kind: ItemKind, family: Family | null): readonly Need[] {
   if (kind !== 'cutter' && kind !== 'body') return OF_KIND[kind];
-  const spec = familySpec(family!);
+  const spec = familySpec(sure(family, 'the family of what cuts'));
   const own = new Set(factsOf(kind, family));
   const needs: Need[] = [
     { result: 'outline', facts: ['DC', 'DMM', ...spec.drawnFrom] },
@@ -59,5 +61,5 @@ export function needsOf(kind: ItemKind, family: Family | null): readonly Need[] 
 /** Results that need a fact. Example: neededFor('cutter', 'drill', 'OAL') -> ['whether enough is gripped']. */
 export const neededFor = (kind: ItemKind, family: Family | null, symbol: string): string[] =>
   needsOf(kind, family)
-    .filter((n) => (n.facts as readonly string[]).includes(symbol))
+    .filter((n) => isOne(n.facts, symbol))
     .map((n) => n.result);

@@ -1,3 +1,4 @@
+import { isOne } from '../names';
 import { SHANK_FORMS } from './symbols';
 
 type ShankForm = (typeof SHANK_FORMS)[number];
@@ -13,8 +14,8 @@ export function shankForms(words: string): ShankForm[] | null {
     .split(/[,;/]|\band\b|\bor\b/)
     .map((w) => w.trim())
     .filter(Boolean);
-  const known = (SHANK_FORMS as readonly string[]).slice();
-  return forms.length > 0 && forms.every((f) => known.includes(f)) ? (forms as ShankForm[]) : null;
+  const known = forms.filter((f) => isOne(SHANK_FORMS, f));
+  return forms.length > 0 && known.length === forms.length ? known : null;
 }
 
 /**
@@ -30,6 +31,6 @@ export function shankIn(
 ): 'good' | 'question' | 'stop' | 'not judged' {
   const forms = takes === null ? null : shankForms(takes);
   if (shank === null || forms === null) return 'not judged';
-  if ((forms as string[]).includes(shank)) return 'good';
+  if (isOne(forms, shank)) return 'good';
   return (shank === 'flat' || shank === 'whistle notch') && forms.includes('plain') ? 'question' : 'stop';
 }

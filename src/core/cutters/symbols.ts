@@ -24,7 +24,16 @@ const CLAMPINGS = [
   'tap chuck',
   'face mill arbor',
 ] as const;
-const SUBSTRATES = ['HSS', 'cobalt HSS', 'carbide', 'cermet', 'ceramic', 'CBN', 'PCD', 'other'] as const;
+export const SUBSTRATES = [
+  'HSS',
+  'cobalt HSS',
+  'carbide',
+  'cermet',
+  'ceramic',
+  'CBN',
+  'PCD',
+  'other',
+] as const;
 export type Substrate = (typeof SUBSTRATES)[number];
 const YES_NO = ['yes', 'no'] as const;
 

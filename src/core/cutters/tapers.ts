@@ -21,11 +21,12 @@ export function readTaper(text: string): Taper | null {
   const t = text.trim().toUpperCase().replace(/\s+/g, ' ');
   if (/^R ?8$/.test(t)) return { standard: 'R8', size: '', gauge: null, key: 'R8' };
   const hsk = /^(?:ISO 12164(?:-\d)? )?HSK[ -]?([A-F])[ -]?(\d{2,3})$/.exec(t);
-  if (hsk && HSK_SIZES.includes(hsk[2]!))
+  if (hsk && HSK_SIZES.includes(hsk[2] ?? ''))
     return { standard: 'ISO 12164', size: `${hsk[1]}${hsk[2]}`, gauge: null, key: `HSK-${hsk[1]}${hsk[2]}` };
   const steep = /^(ISO 7388-1|ISO 7388-2|ISO 297|ASME B5\.50)[ -](?:A|AD|AF|J|JD|JF)?[ -]?(\d{2})$/.exec(t);
-  if (!steep || !(steep[2]! in STEEP)) return null;
-  return { standard: steep[1]!, size: steep[2]!, gauge: STEEP[steep[2]!]!, key: `${steep[1]} ${steep[2]}` };
+  const [, standard = '', size = ''] = steep ?? [];
+  const gauge = STEEP[size];
+  return gauge === undefined ? null : { standard, size, gauge, key: `${standard} ${size}` };
 }
 
 /** Whether a holder of one taper goes into a spindle of another: true, false, or null where the words decide nothing. */

@@ -1,3 +1,4 @@
+import { namesOf } from '../names';
 /**
  * How a life can end, and what that says about the cutter. 'failure' counts as one in the statistics; 'censored'
  * means that the cutter might have gone on: crash or another outside cause, pulled out, lost, changed at a set count.
@@ -14,7 +15,7 @@ export const ENDINGS = {
   preventive: { words: 'preventive, at a set count', counts: 'censored' },
 } as const;
 export type Ending = keyof typeof ENDINGS;
-export const ENDING_NAMES = Object.keys(ENDINGS) as Ending[];
+export const ENDING_NAMES = namesOf(ENDINGS);
 
 /** Signs that go with an ending, to be ticked, in the trade's words. */
 export const SIGNS = [

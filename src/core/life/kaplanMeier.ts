@@ -25,10 +25,10 @@ export function kaplanMeier(lives: readonly LifeTime[]): SurvivalStep[] {
   let survival = 1;
   let greenwood = 0;
   for (let at = 0, next = 0; at < sorted.length; at = next) {
-    const { minutes } = sorted[at]!;
+    const minutes = sorted[at]?.minutes;
+    if (minutes === undefined) break;
     let failed = 0;
-    for (next = at; next < sorted.length && sorted[next]!.minutes === minutes; next += 1)
-      if (sorted[next]!.failed) failed += 1;
+    for (next = at; sorted[next]?.minutes === minutes; next += 1) if (sorted[next]?.failed) failed += 1;
     if (failed === 0) continue;
     const atRisk = sorted.length - at;
     survival *= 1 - failed / atRisk;

@@ -16,6 +16,7 @@ export function drillHole(
   Z: number,
   Q: number | null,
 ): void {
+  // A cycle is on while its holes are drilled.
   const level = s.returnToInitial ? Math.max(s.cycle!.initialZ, R) : R;
   if (s.position.Z < R) rapid(s, line, { ...s.position, Z: R }, ['Z']);
   rapid(s, line, { X: at.X, Y: at.Y, Z: s.position.Z }, ['X', 'Y']);

@@ -165,6 +165,7 @@ function move(
   };
   const named: Axis[] = AXES.filter((axis) => mm(axis) !== null);
   const target: Target = { ...s.position };
+  // Named are the axes with a value.
   for (const axis of named) target[axis] = s.absolute ? mm(axis)! : s.position[axis] + mm(axis)!;
 
   if (codes.includes('G28')) {
@@ -183,6 +184,7 @@ function move(
   }
   const commanded = codes.find((code) => code in MOTIONS);
   if (commanded) {
+    // Found among them.
     const motion = MOTIONS[commanded]!;
     const drills = motion === 'G81' || motion === 'G83';
     if (drills && !s.cycle) s.cycle = { R: null, Z: null, Q: null, initialZ: s.position.Z };
@@ -238,6 +240,7 @@ function cycle(
   mm: (letter: string) => number | null,
   named: readonly Axis[],
 ): void {
+  // Called while a cycle is on.
   const held = s.cycle!;
   const { line } = block;
   if (s.plane !== 'G17')
@@ -261,6 +264,7 @@ function cycle(
   for (let i = 0; i < repeats; i += 1) {
     const at = { ...s.position };
     for (const axis of named)
+      // Named are the axes with a value.
       if (axis !== 'Z') at[axis] = s.absolute ? mm(axis)! : s.position[axis] + mm(axis)!;
     drillHole(s, line, code, at, held.R, held.Z, held.Q);
   }

@@ -44,7 +44,8 @@ export function splitBlocks(program: string): Block[] {
         block.unread = { text: text.slice(at), why: whyUnread(text.slice(at)) };
         break;
       }
-      block.words.push({ letter: found[1]!, value: Number(found[2]), text: found[2]! });
+      const [, letter = '', value = ''] = found;
+      block.words.push({ letter, value: Number(value), text: value });
       at = word.lastIndex;
     }
     if (open && !block.unread)

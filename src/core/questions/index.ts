@@ -13,12 +13,15 @@ export {
   AN_ASSEMBLY,
   AN_ITEM,
   CATALOGUE,
+  CATALOGUE_ORDERS,
   ENTRIES,
   LIES,
   LIVES,
   MOVEMENTS,
   NOTHING,
+  orderAsked,
   STOCK,
+  STOCK_ORDERS,
   TAKEABLE,
 } from './views';
 // The pages

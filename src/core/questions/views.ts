@@ -1,10 +1,26 @@
 import { CUT_FIELD_NAMES, FEATURE_NAMES, GROUPS } from '../choosing';
 import { ITEM_KINDS } from '../cutters';
+import { isOne } from '../names';
 import { byName } from '../units';
 import type { QuestionSpec } from './question';
 
-const bothWays = <const S extends string>(names: readonly S[]) =>
-  [...names, ...names.map((n) => `-${n}` as const)] as readonly (S | `-${S}`)[];
+const bothWays = <const S extends string>(names: readonly S[]): readonly (S | `-${S}`)[] => [
+  ...names,
+  ...names.map((n): `-${S}` => `-${n}`),
+];
+/** The orders the catalogue and the stock come in. */
+export const CATALOGUE_ORDERS = ['code', 'dc', 'unused'] as const;
+export const STOCK_ORDERS = ['item', 'place', 'quantity'] as const;
+
+/** The order that is asked for, and whether it is turned; the first one where none is. Example: '-dc' -> dc, turned. */
+export function orderAsked<S extends string>(
+  orders: readonly [S, ...S[]],
+  asked: string | undefined,
+): { sort: S; descending: boolean } {
+  const name = asked?.replace(/^-/, '');
+  return { sort: isOne(orders, name) ? name : orders[0], descending: asked?.startsWith('-') ?? false };
+}
+
 const UNITS = ['mm', 'inch'] as const;
 
 /** The catalogue, a page at a time: after or before a code. A minus turns the order. */
@@ -12,7 +28,7 @@ export const CATALOGUE = {
   q: 'words',
   kind: ITEM_KINDS,
   place: 'code',
-  sort: bothWays(['code', 'dc', 'unused']),
+  sort: bothWays(CATALOGUE_ORDERS),
   after: 'code',
   before: 'code',
   unit: UNITS,
@@ -25,7 +41,7 @@ export const LIES = ['crib', 'lent', 'machine', 'regrind', 'builds', 'scrap', 'l
 /** All that lies somewhere: after or before a line. Owner: ours, theirs (any supplier's until used), or a supplier. */
 export const STOCK = {
   ...CATALOGUE,
-  sort: bothWays(['item', 'place', 'quantity']),
+  sort: bothWays(STOCK_ORDERS),
   after: 'number',
   before: 'number',
   lies: LIES,

@@ -1,3 +1,4 @@
+import { first } from '../sure';
 /** So many came in at a time. */
 interface Receipt {
   at: Date;
@@ -18,7 +19,7 @@ export function ageOfStock(
   let covered = 0;
   for (const r of [...inOrder].reverse()) {
     covered += r.quantity;
-    if (left > 0 && covered >= left) return { oldest: inOrder[0]!.at, atBest: r.at };
+    if (left > 0 && covered >= left) return { oldest: first(inOrder).at, atBest: r.at };
   }
   return null;
 }

@@ -1,3 +1,4 @@
+import { isOne } from '../names';
 /** Where stock lies in the crib, to be taken from there: nested to any depth. */
 export const CRIB_PLACES = ['room', 'cabinet', 'shelf', 'drawer', 'bin', 'cart'] as const;
 /** Places that people add themselves; the others are made as they are needed, or built in. */
@@ -5,5 +6,4 @@ export const ADDED_PLACES = [...CRIB_PLACES, 'machine', 'regrind'] as const;
 export type PlaceKind = (typeof ADDED_PLACES)[number] | 'build' | 'hand' | 'scrap' | 'lost';
 
 /** Whether things lie in the crib at such a place; null is 'nowhere'. */
-export const inCrib = (kind: string | null): boolean =>
-  (CRIB_PLACES as readonly (string | null)[]).includes(kind);
+export const inCrib = (kind: string | null): boolean => isOne(CRIB_PLACES, kind);

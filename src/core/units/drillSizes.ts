@@ -19,5 +19,5 @@ export function drillSize(text: string): number | null {
   const t = text.trim().toUpperCase();
   const number = /^(?:#|NO\.?)\s?(\d{1,2})$/.exec(t);
   if (number) return NUMBERS[Number(number[1]) - 1] ?? null;
-  return /^[A-Z]$/.test(t) ? LETTERS[t.charCodeAt(0) - 65]! : null;
+  return /^[A-Z]$/.test(t) ? (LETTERS[t.charCodeAt(0) - 65] ?? null) : null;
 }

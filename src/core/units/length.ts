@@ -26,7 +26,7 @@ export function parseLength(entered: string, fallback: LengthUnit = 'mm'): Lengt
   const trimmed = entered.trim();
   const found = UNIT.exec(trimmed);
   const text = found ? trimmed.slice(0, found.index).trim() : trimmed;
-  const named: LengthUnit | null = !found ? null : found[1]!.toLowerCase() === 'mm' ? 'mm' : 'inch';
+  const named: LengthUnit | null = !found ? null : found[1]?.toLowerCase() === 'mm' ? 'mm' : 'inch';
   const fraction = /^(?:(\d{1,3})[ -])?(\d{1,3})\/(\d{1,3})$/.exec(text);
   if (fraction) {
     const [, whole, over, under] = fraction;

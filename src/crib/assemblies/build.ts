@@ -2,7 +2,8 @@ import { judgeBuild } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { type ItemKind, KINDS, regroundGeometry } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
-import { factText, loadItems } from '@/crib/catalogue';
+import { first } from '@/core/sure';
+import { factText, loadItem, cutterOf, holderOf } from '@/crib/catalogue';
 import { field, found, type Moment, Problem, toLength } from '@/crib/door';
 import { insertAssembly, nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
@@ -60,13 +61,17 @@ export async function takeUnused(
   placeCode: string,
   kinds: readonly ItemKind[],
 ) {
-  const item = found(await maybeItem(c, code), `${field_}.item`, code, KINDS[kinds[0]!].words);
+  const item = found(await maybeItem(c, code), `${field_}.item`, code, KINDS[first(kinds)].words);
   if (!kinds.includes(item.kind))
-    throw new Problem('REFUSED', `${code} is a ${KINDS[item.kind].words}, not a ${KINDS[kinds[0]!].words}`, {
-      field: `${field_}.item`,
-      value: code,
-      wayOut: `Choose a ${KINDS[kinds[0]!].words}.`,
-    });
+    throw new Problem(
+      'REFUSED',
+      `${code} is a ${KINDS[item.kind].words}, not a ${KINDS[first(kinds)].words}`,
+      {
+        field: `${field_}.item`,
+        value: code,
+        wayOut: `Choose a ${KINDS[first(kinds)].words}.`,
+      },
+    );
   const place = found(await maybePlace(c, placeCode.toUpperCase()), `${field_}.place`, placeCode, 'place');
   // Our own ordinary stock first, then lots, then what is a supplier's until it is used.
   const parcels = (await manyBalances(c, [item.id]))
@@ -81,7 +86,7 @@ export async function takeUnused(
     });
   await moment.leansOn(item.entryId);
   await moment.leansOn(place.entryId);
-  return { item, place, lotId: parcels[0]!.lotId };
+  return { item, place, lotId: first(parcels).lotId };
 }
 
 /** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
@@ -150,15 +155,14 @@ export async function build(
 ): Promise<Built> {
   const length = toLength(stickout);
   const cutter = await takeCutter(c, moment, source);
-  const items = await loadItems(c, [cutter.itemId, holder.itemId]);
-  const cutterItem = items.find((i) => i.id === cutter.itemId)!;
-  const holderItem = items.find((i) => i.id === holder.itemId)!;
+  const cutterItem = await loadItem(c, cutter.itemId);
+  const holderItem = await loadItem(c, holder.itemId);
   const judgements = judgeBuild({
     cutter: regroundGeometry(
-      cutterItem.cutter!,
+      cutterOf(cutterItem),
       (await presentSizes(c, [cutter.pieceId])).get(cutter.pieceId) ?? null,
     ),
-    holder: holderItem.holder!,
+    holder: holderOf(holderItem),
     stickout: length.mm,
     shank: { form: factText(cutterItem, 'SHANK'), takes: factText(holderItem, 'SHANKS') },
   });
@@ -167,7 +171,7 @@ export async function build(
     throw new Problem('REFUSED', stops.map((j) => j.words).join('. '), {
       field: 'stickout',
       value: length.entered,
-      limit: stops[0]!.because.formula,
+      limit: first(stops).because.formula,
       wayOut: 'Change the stickout or the holder; or say in ‘despite’ why it is right all the same.',
     });
   const tag = await nextNumber(c, 'assembly', 'tag', 'A');

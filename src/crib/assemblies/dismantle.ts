@@ -14,8 +14,8 @@ export async function standing(
   name = 'tag',
 ): Promise<AssemblyRow> {
   const assembly = found(await maybeAssembly(c, tag.toUpperCase()), name, tag, 'assembly');
-  if (assembly.takenDownEntryId !== null)
-    throw new Problem('CONFLICT', `${assembly.tag} was taken down on ${moment.day(assembly.takenDownAt!)}`, {
+  if (assembly.takenDownAt !== null)
+    throw new Problem('CONFLICT', `${assembly.tag} was taken down on ${moment.day(assembly.takenDownAt)}`, {
       field: name,
       value: assembly.tag,
       limit: 'an assembly that stands',

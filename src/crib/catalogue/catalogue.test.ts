@@ -317,6 +317,10 @@ it('beyond a thousand answers the count stops, and pages go on in order all the 
      select 'K' || g, 'cutter', 'drill', (select entry_id from item limit 1) from generate_series(1, 1100) g`,
   );
   await many.db.query(
+    `insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
+     select i.entry_id, i.id, 'DC', '6', 'mm', 6, 'maker' from item i where i.code like 'K%'`,
+  );
+  await many.db.query(
     `insert into movement (entry_id, item_id, to_place_id, quantity)
      select i.entry_id, i.id, (select id from place where code = 'S1'), 1 from item i where i.code like 'K%'`,
   );

@@ -10,7 +10,10 @@ import {
   type ItemKind,
   KINDS,
   type Substrate,
+  SUBSTRATES,
 } from '@/core/cutters';
+import { isOne } from '@/core/names';
+import { sure } from '@/core/sure';
 import { enteredText } from '@/core/units';
 import { type FactRow, type FullItemRow, type ItemRow, manyFullItems } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -44,9 +47,21 @@ export interface CribItem {
 export const loadItems = async (c: Connection, ids: readonly number[]): Promise<CribItem[]> =>
   ids.length ? (await manyFullItems(c, ids)).map(toItem) : [];
 
+/** One item with its facts, by the id a row of the books has of it. */
+export const loadItem = async (c: Connection, id: number): Promise<CribItem> =>
+  sure((await loadItems(c, [id]))[0], `item ${id}`);
+
+/** The geometry of what is known to cut: a cutter, or a body. */
+export const cutterOf = (item: CribItem): CutterGeometry => sure(item.cutter, `${item.code} as a cutter`);
+
+/** The geometry of what is known to hold. */
+export const holderOf = (item: CribItem): HolderGeometry => sure(item.holder, `${item.code} as a holder`);
+
 /** What a fact of an item says, in its words as entered; null where it is not known. */
 export const factText = (item: CribItem, symbol: FactSymbol): string | null =>
   item.facts.find((f) => f.symbol === symbol)?.text ?? null;
+
+const substrateOf = (text: string | null): Substrate | null => (isOne(SUBSTRATES, text) ? text : null);
 
 type KnownFact = Pick<CribFact, 'symbol' | 'text' | 'unit' | 'value'>;
 
@@ -57,8 +72,10 @@ export function itemWords(row: Pick<ItemRow, 'kind' | 'family'>, facts: readonly
   const dc = facts.find((f) => f.symbol === 'DC');
   const words = describeCutter(
     cutterFrom(row.family, facts),
-    text('SUBSTRATE') as Substrate | null,
-    dc && enteredText({ mm: dc.value!, text: dc.text, unit: dc.unit === 'inch' ? 'inch' : 'mm' }),
+    substrateOf(text('SUBSTRATE')),
+    dc?.value == null
+      ? undefined
+      : enteredText({ mm: dc.value, text: dc.text, unit: dc.unit === 'inch' ? 'inch' : 'mm' }),
     { TDZ: text('TDZ') ?? undefined, TCHA: text('TCHA') ?? undefined },
   );
   return row.kind === 'body' ? `${words} body` : words;
@@ -76,7 +93,7 @@ function toItem(row: FullItemRow): CribItem {
     kind: row.kind,
     family: row.family,
     maker: row.maker,
-    substrate: text('SUBSTRATE') as Substrate | null,
+    substrate: substrateOf(text('SUBSTRATE')),
     centreCutting: centre === null ? null : centre === 'yes',
     taper: text('CCMS'),
     cutter: row.family === null ? null : cutterFrom(row.family, facts),

@@ -6,6 +6,7 @@ import {
   type Origin,
   symbolSpec,
 } from '@/core/cutters';
+import { first, sure } from '@/core/sure';
 import { parseDiameter, parseLength, parseNumber } from '@/core/units';
 import { field, Problem, type ProblemPart } from '@/crib/door';
 import { insertFactRows } from '@/data/catalogue';
@@ -48,10 +49,11 @@ export function readFact(symbol: FactSymbol, value: string | number, origin: Ori
       : wrong('a length', 'no length');
   }
   if (spec.kind === 'choice') {
-    const option = spec.options!.find((o) => o.toLowerCase() === text.toLowerCase());
+    const options = spec.options ?? [];
+    const option = options.find((o) => o.toLowerCase() === text.toLowerCase());
     return option
       ? { symbol, text: option, unit: 'words', value: null, origin }
-      : wrong(spec.options!.join(', '), 'none of these');
+      : wrong(options.join(', '), 'none of these');
   }
   if (spec.kind === 'words') return { symbol, text, unit: 'words', value: null, origin };
   const number = typeof value === 'number' ? value : parseNumber(text.replace(/\s*°$/, ''));
@@ -79,7 +81,7 @@ export function readFacts(stated: Stated, asked: readonly FactSymbol[]): Fact[] 
     else parts.push(read);
   }
   if (parts.length)
-    throw new Problem('INVALID_INPUT', parts[0]!.detail, {
+    throw new Problem('INVALID_INPUT', first(parts).detail, {
       parts,
       wayOut: 'Correct it, or leave it blank: blank is ‘not known’.',
     });
@@ -95,7 +97,10 @@ export function withFollowing(kind: ItemKind, facts: readonly Fact[]): Fact[] {
       text: f.text,
       unit: f.mm === null ? 'words' : spec.kind === 'length' ? 'mm' : '',
       value: f.mm,
-      origin: facts.find((x) => x.symbol === f.from)!.origin,
+      origin: sure(
+        facts.find((x) => x.symbol === f.from),
+        `${f.from}, which it was taken from`,
+      ).origin,
     };
   });
   return [...facts, ...follow];
@@ -130,7 +135,7 @@ export const faultParts = (
 export function refuseFaults(faults: Parameters<typeof faultParts>[0]): void {
   if (!faults.length) return;
   const parts = faultParts(faults);
-  throw new Problem('INVALID_INPUT', parts[0]!.detail, {
+  throw new Problem('INVALID_INPUT', first(parts).detail, {
     parts,
     wayOut: 'Check the figure and its unit against the thing in your hand.',
   });

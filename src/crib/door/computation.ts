@@ -16,6 +16,7 @@ export function computation<I>(
   schema: JSONSchema & object,
   run: (input: I) => unknown,
 ): Computation {
+  // What comes was checked against the schema, which is that of I.
   return { path, summary, schema, run: run as Computation['run'] };
 }
 

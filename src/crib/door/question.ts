@@ -1,6 +1,5 @@
 import type { JSONSchema } from 'json-schema-to-ts';
 import { MOST_CHARACTERS, type Kind, type Question, type QuestionSpec } from '@/core/questions';
-import { byName } from '@/core/units';
 import { Problem } from './problem';
 import { validate } from './validate';
 
@@ -18,7 +17,7 @@ export function questionSchema(spec: QuestionSpec): JSONSchema & object {
   if (known) return known;
   const schema = {
     type: 'object',
-    properties: byName(Object.keys(spec), (name) => schemaOfKind(spec[name]!)),
+    properties: Object.fromEntries(Object.entries(spec).map(([name, kind]) => [name, schemaOfKind(kind)])),
     additionalProperties: false,
   } as const;
   schemas.set(spec, schema);

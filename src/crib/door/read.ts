@@ -1,10 +1,13 @@
+import { sure } from '@/core/sure';
 import { parseLength, parseNumber, enteredText, type Length } from '@/core/units';
 import { Problem } from './problem';
 
 /** A length that passed the door: its mm and its text as entered. */
 export function toLength(value: string | number): Length & { entered: string } {
   const length =
-    typeof value === 'number' ? { mm: value, text: String(value), unit: 'mm' as const } : parseLength(value)!;
+    typeof value === 'number'
+      ? { mm: value, text: String(value), unit: 'mm' as const }
+      : sure(parseLength(value), 'a length that passed the door');
   return { ...length, entered: enteredText(length) };
 }
 
@@ -13,7 +16,7 @@ export const maybeLength = (value: string | number | undefined) =>
 
 /** A number that passed the door. */
 export const toNumber = (value: string | number): number =>
-  typeof value === 'number' ? value : parseNumber(value)!;
+  typeof value === 'number' ? value : sure(parseNumber(value), 'a number that passed the door');
 export const maybeNumber = (value: string | number | undefined): number | null =>
   value === undefined ? null : toNumber(value);
 

@@ -9,6 +9,7 @@ export type ReadOnce = <T>(read: ReadAll<T>) => Promise<T>;
 export function readOnce(c: Connection, today: string): ReadOnce {
   const kept = new Map<ReadAll<unknown>, Promise<unknown>>();
   const once: ReadOnce = <T>(read: ReadAll<T>) => {
+    // Kept under the function that reads it, so of that type.
     const value = (kept.get(read) as Promise<T> | undefined) ?? read(c, today, once);
     kept.set(read, value);
     return value;

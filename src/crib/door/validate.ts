@@ -1,6 +1,7 @@
 import Ajv2020, { type ErrorObject, type ValidateFunction } from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import type { JSONSchema } from 'json-schema-to-ts';
+import { first } from '@/core/sure';
 import { parseLength, parseNumber, thousandsOf } from '@/core/units';
 import { Problem, type ProblemPart } from './problem';
 
@@ -15,7 +16,7 @@ interface Limits {
 }
 /** Whether a comma may part thousands as well: in a count always, else where the limits leave room for both readings. */
 function readsTwoWays(data: string | number, value: number, limits: Limits): boolean {
-  const number = typeof data === 'string' ? /^[^a-z″"]*/i.exec(data.trim())![0] : '';
+  const number = typeof data === 'string' ? data.trim().replace(/[a-z″"].*$/is, '') : '';
   const thousands = thousandsOf(number);
   if (thousands === null) return false;
   // In the unit of the text: what a thousandfold of the value is in mm.
@@ -41,6 +42,7 @@ const withLimits = (keyword: string, read: (data: string | number) => number | n
                 : value > limits.max
                   ? 'is too large'
                   : null;
+      // Ajv takes the errors of a keyword of ours from the function itself.
       (check as { errors?: Partial<ErrorObject>[] }).errors = message
         ? [{ keyword, message, params: { limit: range } }]
         : [];
@@ -58,11 +60,14 @@ export function validate(schema: JSONSchema & object, input: unknown): void {
   if (!check) compiled.set(schema, (check = ajv.compile(schema)));
   if (check(input)) return;
   const parts = [...new Map((check.errors ?? []).map(part).map((p) => [p.field, p])).values()];
-  const first = parts[0]!;
-  throw new Problem('INVALID_INPUT', parts.length === 1 ? first.detail : `${parts.length} values are wrong`, {
-    parts,
-    wayOut: 'Correct the values named and send again; nothing was written.',
-  });
+  throw new Problem(
+    'INVALID_INPUT',
+    parts.length === 1 ? first(parts).detail : `${parts.length} values are wrong`,
+    {
+      parts,
+      wayOut: 'Correct the values named and send again; nothing was written.',
+    },
+  );
 }
 
 function part(e: ErrorObject): ProblemPart {
@@ -80,14 +85,15 @@ function part(e: ErrorObject): ProblemPart {
   }
   const limit =
     e.keyword === 'enum'
-      ? (e.params.allowedValues as unknown[]).join(', ')
+      ? [e.params.allowedValues].flat().join(', ')
       : e.keyword === 'pattern'
-        ? ((e.parentSchema as { description?: string })?.description ?? 'not blank')
+        ? // Ajv has no type for the schema a fault stands in.
+          ((e.parentSchema as { description?: string })?.description ?? 'not blank')
         : e.keyword === 'type'
           ? `a ${String(e.params.type).replace(',', ' or ')}`
           : String(e.params.limit ?? e.params.format ?? e.message ?? '');
   const said = e.keyword.startsWith('x-')
-    ? e.message!
+    ? (e.message ?? '')
     : e.keyword === 'minLength'
       ? 'is blank'
       : 'does not fit';

@@ -156,6 +156,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
     happenedAt,
     note,
     ...input
+    // The envelope was checked; the rest is the verb’s own to check.
   } = raw as Record<string, unknown> & {
     who: string;
     formId?: string;
@@ -242,6 +243,7 @@ function again(before: { inputDigest: string; answer: unknown }, digest: string)
       field: 'formId',
       wayOut: 'Open the form anew and send it again.',
     });
+  // An answer was written as one.
   return { ...(before.answer as Done), again: true };
 }
 

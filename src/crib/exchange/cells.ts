@@ -7,9 +7,10 @@ import {
   type Origin,
   ORIGINS,
 } from '@/core/cutters';
+import { isOne } from '@/core/names';
 import { parseNumber } from '@/core/units';
 import { type Fact, readFact, withFollowing } from '@/crib/catalogue';
-import type { Standing } from '@/data/catalogue';
+import { STANDINGS } from '@/data/catalogue';
 import { PLAIN_COLUMNS } from './columns';
 import type { ExchangeItem } from './exchangeItem';
 
@@ -43,11 +44,11 @@ export function readCells(
       continue;
     }
     const origin = origins.get(symbol)?.toLowerCase() ?? defaultOrigin;
-    if (!(ORIGINS as readonly string[]).includes(origin)) {
+    if (!isOne(ORIGINS, origin)) {
       reasons.push(`${symbol}.origin “${origin}” is none of ${ORIGINS.join(', ')}`);
       continue;
     }
-    const read = readFact(symbol, text, origin as Origin);
+    const read = readFact(symbol, text, origin);
     if (!('symbol' in read)) reasons.push(read.detail);
     else if (read.value !== null && Math.abs(read.value) >= 1e6)
       reasons.push(`${symbol} = ${text} is beyond what can be`);
@@ -66,6 +67,7 @@ export function readSegments(text: string | undefined, reasons: string[]): Holde
   let parts: (number | null)[][];
   if (text.startsWith('[')) {
     try {
+      // Each part is looked at below; what is no list throws, and is refused.
       parts = (JSON.parse(text) as Record<string, unknown>[]).map((s) =>
         [s.length, s.upper, s.lower].map((n) => (typeof n === 'number' ? n : null)),
       );
@@ -73,12 +75,11 @@ export function readSegments(text: string | undefined, reasons: string[]): Holde
       return bad();
     }
   } else parts = text.split(';').map((s) => s.split(':').map((n) => parseNumber(n)));
-  if (
-    parts.length > 40 ||
-    parts.some((p) => p.length !== 3 || p.some((n) => n === null || n <= 0 || n >= 1000))
-  )
-    return bad();
-  return parts.map(([length, upper, lower]) => ({ length: length!, upper: upper!, lower: lower! }));
+  const segments = parts.flatMap((p): HolderSegment[] => {
+    const [length, upper, lower] = p.map((n) => (n !== null && n > 0 && n < 1000 ? n : undefined));
+    return p.length === 3 && length && upper && lower ? [{ length, upper, lower }] : [];
+  });
+  return parts.length > 40 || segments.length < parts.length ? bad() : segments;
 }
 
 type Plain = Partial<Record<(typeof PLAIN_COLUMNS)[number], string>>;
@@ -104,11 +105,13 @@ export function readSupply(p: Plain, reasons: string[]): ExchangeItem['supply'] 
   if (p.order_code === undefined) reasons.push('order_code is needed with a supplier');
   const price = p.price === undefined ? null : parseNumber(p.price);
   const cents = price === null ? null : Math.round(price * 100);
-  if (
-    p.price !== undefined &&
-    (price === null || price < 0 || cents! > 100_000_000 || Math.abs(price * 100 - cents!) > 1e-6)
-  )
-    reasons.push(`price “${p.price}” is no amount with cents`);
+  const isAmount =
+    price !== null &&
+    cents !== null &&
+    price >= 0 &&
+    cents <= 100_000_000 &&
+    Math.abs(price * 100 - cents) <= 1e-6;
+  if (p.price !== undefined && !isAmount) reasons.push(`price “${p.price}” is no amount with cents`);
   return {
     supplier: p.supplier,
     orderCode: limited('order_code', p.order_code, 60, reasons) ?? '',
@@ -121,24 +124,28 @@ export function readSupply(p: Plain, reasons: string[]): ExchangeItem['supply'] 
 export function readLife(p: Plain, reasons: string[]): ExchangeItem['life'] {
   if (p.life_minutes === undefined) return null;
   const minutes = parseNumber(p.life_minutes);
-  const origin = (p.life_origin?.toLowerCase() ?? 'guess') as Origin;
+  const origin = p.life_origin?.toLowerCase() ?? 'guess';
   if (minutes === null || minutes < 0.01 || minutes > 100_000)
     reasons.push(`life_minutes “${p.life_minutes}” is no number from 0.01 to 100,000`);
-  if (!ORIGINS.includes(origin)) reasons.push(`life_origin “${origin}” is none of ${ORIGINS.join(', ')}`);
-  return { minutes: minutes ?? 0, origin };
+  if (!isOne(ORIGINS, origin)) reasons.push(`life_origin “${origin}” is none of ${ORIGINS.join(', ')}`);
+  // A row with a reason goes nowhere: what stands here then is not read.
+  return { minutes: minutes ?? 0, origin: isOne(ORIGINS, origin) ? origin : 'guess' };
 }
 
 export function readStanding(p: Plain, reasons: string[]): ExchangeItem['standing'] {
   if (p.standing === undefined) return null;
-  const standing = p.standing.toLowerCase() as Standing;
-  if (!['approved', 'trial', 'discontinued', 'rejected'].includes(standing))
-    reasons.push(`standing “${p.standing}” is none of approved, trial, discontinued, rejected`);
+  const standing = p.standing.toLowerCase();
+  if (!isOne(STANDINGS, standing)) {
+    reasons.push(`standing “${p.standing}” is none of ${STANDINGS.join(', ')}`);
+    return null;
+  }
   return { standing, reason: limited('standing_reason', p.standing_reason, 200, reasons) ?? 'as imported' };
 }
 
 export function readLinks(text: string | undefined, reasons: string[]): ExchangeItem['links'] {
   if (!text) return [];
   try {
+    // Each is looked at below before it is believed.
     const links = JSON.parse(text) as ExchangeItem['links'];
     const good = (l: ExchangeItem['links'][number]) =>
       typeof l?.earlier === 'string' &&

@@ -1,4 +1,5 @@
 import { type FactSymbol, isSymbol, SYMBOLS } from '@/core/cutters';
+import { namesOf } from '@/core/names';
 
 /** Columns that are no facts, by their header; the rest are symbols and their '.origin'. */
 export const PLAIN_COLUMNS = [
@@ -28,9 +29,7 @@ export type Meaning =
   | { originOf: FactSymbol }
   | { ignored: true };
 
-const WORDS = new Map<string, FactSymbol>(
-  (Object.keys(SYMBOLS) as FactSymbol[]).map((s) => [SYMBOLS[s].words.toLowerCase(), s]),
-);
+const WORDS = new Map<string, FactSymbol>(namesOf(SYMBOLS).map((s) => [SYMBOLS[s].words.toLowerCase(), s]));
 
 /**
  * What a header means, null where people must say. 'DC', 'dc [inch]', 'Cutting diameter (mm)', 'DC.origin', 'order_code'.
@@ -51,11 +50,10 @@ export function meaningOf(
   if (plain) return { plain };
   if (TOLD_ONLY.includes(low)) return { ignored: true };
   const origin = /^(\w+)\.origin$/i.exec(bare);
-  if (origin && isSymbol(origin[1]!.toUpperCase()))
-    return { originOf: origin[1]!.toUpperCase() as FactSymbol };
-  const symbol = isSymbol(bare.toUpperCase())
-    ? (bare.toUpperCase() as FactSymbol)
-    : WORDS.get(bare.toLowerCase());
+  const of = origin?.[1]?.toUpperCase() ?? '';
+  if (isSymbol(of)) return { originOf: of };
+  const upper = bare.toUpperCase();
+  const symbol = isSymbol(upper) ? upper : WORDS.get(bare.toLowerCase());
   if (!symbol) return null;
-  return { symbol, unit: unit ? (unit[1]!.toLowerCase() === 'mm' ? 'mm' : 'in') : null };
+  return { symbol, unit: unit ? (unit[1]?.toLowerCase() === 'mm' ? 'mm' : 'in') : null };
 }

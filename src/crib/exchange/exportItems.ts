@@ -1,6 +1,8 @@
 import { group } from 'd3';
-import { type FactSymbol, SYMBOLS } from '@/core/cutters';
+import { SYMBOLS } from '@/core/cutters';
+import { namesOf } from '@/core/names';
 import { inCrib } from '@/core/stock';
+import { held } from '@/core/sure';
 import { money } from '@/core/units';
 import { type CatalogueAsked, catalogueQuestion, loadItems } from '@/crib/catalogue';
 import { manyAssumedLives, manyCatalogueIds, manyLinks, manyStandings, manySupplies } from '@/data/catalogue';
@@ -29,7 +31,7 @@ export async function exportedItems(c: Connection, asked: CatalogueAsked): Promi
   const links = group(await manyLinks(c, ids), (l) => l.itemId);
   const balances = group(await manyBalances(c, ids), (b) => b.itemId);
   return ids.map((id) => {
-    const item = items.get(id)!;
+    const item = held(items, id);
     const supply = supplies.get(id);
     const life = lives.get(id);
     const standing = standings.get(id);
@@ -40,7 +42,7 @@ export async function exportedItems(c: Connection, asked: CatalogueAsked): Promi
       family: item.family,
       maker: item.maker,
       facts: item.facts.map(({ symbol, text, unit, value, origin }) => ({
-        symbol: symbol as FactSymbol,
+        symbol,
         text,
         unit,
         value,
@@ -68,9 +70,7 @@ export async function exportedItems(c: Connection, asked: CatalogueAsked): Promi
 
 /** The same items as a table: plain columns, then each symbol that is known of any of them with its origin. */
 export function itemTable(items: readonly Exported[]): Table {
-  const symbols = (Object.keys(SYMBOLS) as FactSymbol[]).filter((s) =>
-    items.some((i) => i.facts.some((f) => f.symbol === s)),
-  );
+  const symbols = namesOf(SYMBOLS).filter((s) => items.some((i) => i.facts.some((f) => f.symbol === s)));
   const headers = [
     'code',
     'kind',

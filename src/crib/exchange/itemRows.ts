@@ -1,14 +1,13 @@
 import {
   checkItem,
   type FactSymbol,
-  type Family,
   FAMILY_NAMES,
   ITEM_KINDS,
-  type ItemKind,
   KINDS,
   type Origin,
   SYMBOLS,
 } from '@/core/cutters';
+import { isOne } from '@/core/names';
 import { faultParts } from '@/crib/catalogue';
 import { limited, readCells, readLife, readLinks, readSegments, readStanding, readSupply } from './cells';
 import { type Meaning, meaningOf, PLAIN_COLUMNS } from './columns';
@@ -76,18 +75,19 @@ function readRow(
   const code = plain.code ?? '';
   if (!code) reasons.push('code is needed');
   if (code.length > 40) reasons.push(`code “${code.slice(0, 20)}…” is longer than 40 characters`);
-  const kind = (plain.kind?.toLowerCase() ?? (plain.family ? 'cutter' : '')) as ItemKind;
-  if (!ITEM_KINDS.includes(kind)) {
+  const kind = plain.kind?.toLowerCase() ?? (plain.family ? 'cutter' : '');
+  if (!isOne(ITEM_KINDS, kind)) {
     reasons.push(`kind “${plain.kind ?? ''}” is none of ${ITEM_KINDS.join(', ')}`);
     return { code, item: null, reasons };
   }
   const needsFamily = kind === 'cutter' || kind === 'body';
-  const family = (plain.family?.toLowerCase() ?? null) as Family | null;
-  if (needsFamily && (family === null || !FAMILY_NAMES.includes(family))) {
+  const said = plain.family?.toLowerCase();
+  const family = isOne(FAMILY_NAMES, said) ? said : null;
+  if (needsFamily && family === null) {
     reasons.push(`family “${plain.family ?? ''}” is none of ${FAMILY_NAMES.join(', ')}`);
     return { code, item: null, reasons };
   }
-  if (!needsFamily && family !== null) reasons.push(`a ${KINDS[kind].words} has no family`);
+  if (!needsFamily && said !== undefined) reasons.push(`a ${KINDS[kind].words} has no family`);
   const facts = readCells(kind, needsFamily ? family : null, values, origins, defaultOrigin, reasons);
   const segments = readSegments(plain.segments, reasons);
   if (!reasons.length)

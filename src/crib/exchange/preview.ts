@@ -74,7 +74,7 @@ export async function previewOf(
       preview.refused.push({
         row,
         code: item.code,
-        reasons: [clash ?? `links to ${missing!.earlier}, which is not here`],
+        reasons: [clash ?? `links to ${missing?.earlier}, which is not here`],
       });
       continue;
     }

@@ -73,6 +73,7 @@ function readCsv(text: string): Table {
 async function readXlsx(bytes: Uint8Array): Promise<Table> {
   const book = new ExcelJS.Workbook();
   try {
+    // ExcelJS names a Buffer of older types; at run time it is the same one.
     await book.xlsx.load(Buffer.from(bytes) as unknown as Parameters<typeof book.xlsx.load>[0]);
   } catch {
     throw wrong(
@@ -100,6 +101,7 @@ function cellText(value: ExcelJS.CellValue): string {
   if (value instanceof Date) return value.toISOString().slice(0, 10);
   if (typeof value === 'object') {
     if ('richText' in value) return value.richText.map((r) => r.text).join('');
+    // A formula’s result is a value like others.
     if ('result' in value) return cellText(value.result as ExcelJS.CellValue);
     if ('text' in value) return String(value.text);
     return '';
@@ -115,6 +117,7 @@ function readJson(text: string): Table {
   } catch {
     throw wrong('The file begins like JSON and is none', 'Save it anew; nothing was read.');
   }
+  // Any JSON: whether it has a list is asked on the next line.
   const items = Array.isArray(data) ? data : (data as { items?: unknown })?.items;
   if (!Array.isArray(items)) throw wrong('The JSON has no list ‘items’', 'See docs/formats.md for its form.');
   const records = items.map((item: unknown) => flat(item));
@@ -128,6 +131,7 @@ function flat(item: unknown): Record<string, string> {
   for (const [key, value] of Object.entries(item)) {
     if (value === null || value === undefined) continue;
     if (key === 'facts' && typeof value === 'object')
+      // Any JSON object; its values are asked one by one.
       for (const [symbol, fact] of Object.entries(value as Record<string, unknown>)) {
         const f = fact as { value?: unknown; origin?: unknown } | null;
         if (f !== null && typeof f === 'object') {

@@ -1,6 +1,7 @@
 import { linkTo } from '@/core/links';
+import { first, sure } from '@/core/sure';
 import { localDay } from '@/core/units';
-import { catalogueView, loadItems } from '@/crib/catalogue';
+import { catalogueView, loadItem } from '@/crib/catalogue';
 import { maybeAssembly, maybeStandingAssemblyOfPiece } from '@/data/assemblies';
 import { maybePurchase } from '@/data/buying';
 import { maybeItem } from '@/data/catalogue';
@@ -27,12 +28,15 @@ export async function lookUpCode(
           href: linkTo('rack', { open: assembly.tag }),
           said: 'opened beside the rack · scan it again to measure',
         }
-      : { href: null, said: `was taken down on ${localDay(assembly.takenDownAt!, zone)}` };
+      : {
+          href: null,
+          said: `was taken down on ${localDay(sure(assembly.takenDownAt, 'when it was taken down'), zone)}`,
+        };
   const piece = await maybePiece(c, upper);
   if (piece) {
     const built = await maybeStandingAssemblyOfPiece(c, piece.id);
     if (built) return { href: linkTo('rack', { open: built.tag }), said: `is the cutter in ${built.tag}` };
-    const item = (await loadItems(c, [piece.itemId]))[0]!;
+    const item = await loadItem(c, piece.itemId);
     return {
       href: linkTo('cutters', { open: item.code }),
       said: `lies in ${piece.place ?? 'no place'}`,
@@ -51,7 +55,8 @@ export async function lookUpCode(
   const place = await maybePlace(c, upper);
   if (place) return { href: linkTo('cutters', { q: place.code }), said: `what lies in ${place.name}` };
   const { lines, total, more } = await catalogueView(c, { q: code, limit: 1 });
-  if (total === 1) return { href: linkTo('cutters', { open: lines[0]!.code }), said: `is ${lines[0]!.code}` };
+  if (total === 1)
+    return { href: linkTo('cutters', { open: first(lines).code }), said: `is ${first(lines).code}` };
   if (total)
     return {
       href: linkTo('cutters', { q: code }),

@@ -1,6 +1,7 @@
 import { type Grade, type Judgement, worstGrade } from '@/core/because';
 import { checkToolLine, type CycleMinutes, cycleMinutes, reachNeeded } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
+import { held } from '@/core/sure';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
@@ -56,7 +57,7 @@ export function jobLines(work: Work): JobLine[] {
 }
 
 function jobLine(o: OperationRow, around: Around): JobLine {
-  const machine = around.machines.get(o.machineId)!;
+  const machine = held(around.machines, o.machineId);
   const program = around.programs.get(o.id);
   const tools = (program?.tools ?? []).map((tool) => toolLine(o, tool, machine, around));
   const sum = (of: (t: ToolReport) => number) => tools.reduce((total, t) => total + of(t.tool), 0);

@@ -11,6 +11,7 @@ import {
   type MeasuredAgainst,
   workOffset,
 } from '@/core/measuring';
+import { namesOf } from '@/core/names';
 import { computation, part, type Computation } from '@/crib/door';
 
 interface RegistersInput {
@@ -32,13 +33,13 @@ export const MEASURING_COMPUTATIONS: readonly Computation[] = [
     'Length and diameter register and work offset of a machine from one measurement, mm.',
     part.shape(
       {
-        school: { enum: Object.keys(LENGTH_SCHOOLS) as LengthSchool[] },
+        school: { enum: namesOf(LENGTH_SCHOOLS) },
         K: part.positive,
         K0: part.orNull,
         Lm: part.orNull,
         L: part.positive,
         h: part.orNull,
-        diameterSchool: { enum: Object.keys(DIAMETER_SCHOOLS) as DiameterSchool[] },
+        diameterSchool: { enum: namesOf(DIAMETER_SCHOOLS) },
         D: part.orNull,
         programmed: part.orNull,
       },

@@ -4,7 +4,8 @@ import type { Because, Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
 import { reachNeeded } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
-import { type CribItem, factText, loadItems } from '@/crib/catalogue';
+import { held, first } from '@/core/sure';
+import { type CribItem, factText, loadItems, cutterOf, holderOf } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { openWork, type Work } from '@/crib/jobs';
 import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
@@ -99,8 +100,7 @@ const byTag = (a: string, b: string) => a.localeCompare(b, 'en', { numeric: true
 export async function standingOne(c: Connection, row: AssemblyRow): Promise<Standing> {
   const items = await loadItems(c, [row.cutterItemId, row.holderItemId]);
   const book = await loadLifeBook(c, [row.cutterItemId], [row.edgeSetId]);
-  const [standing] = await standingOf(c, [row], new Map(items.map((i) => [i.id, i])), new Map(), book);
-  return standing!;
+  return first(await standingOf(c, [row], new Map(items.map((i) => [i.id, i])), new Map(), book));
 }
 
 /** What stands on the tools of some work. */
@@ -181,11 +181,11 @@ async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promis
 }
 
 function cardOf(row: AssemblyRow, around: Around): Standing {
-  const cutter = around.items.get(row.cutterItemId)!;
-  const holder = around.items.get(row.holderItemId)!;
-  const present = regroundGeometry(cutter.cutter!, around.sizes.get(row.pieceId) ?? null);
+  const cutter = held(around.items, row.cutterItemId);
+  const holder = held(around.items, row.holderItemId);
+  const present = regroundGeometry(cutterOf(cutter), around.sizes.get(row.pieceId) ?? null);
   const measured = measuredState(around.measured.get(row.id) ?? { newest: null, good: null });
-  const expectedMm = expectedGaugeLength(holder.holder!.LF, row.stickoutMm);
+  const expectedMm = expectedGaugeLength(holderOf(holder).LF, row.stickoutMm);
   const ties = around.tiesOf.get(row.id) ?? [];
   const life = lifeOf(row, around.book, ties[0]?.operation ?? null);
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
@@ -205,10 +205,10 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     stickoutMm: row.stickoutMm,
     stickoutEntered: row.stickoutEntered,
     expectedMm,
-    outline: assemblyOutline(present, holder.holder!, row.stickoutMm, length),
+    outline: assemblyOutline(present, holderOf(holder), row.stickoutMm, length),
     judgements: judgeBuild({
       cutter: present,
-      holder: holder.holder!,
+      holder: holderOf(holder),
       stickout: row.stickoutMm,
       shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
     }),
@@ -224,7 +224,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     who: row.who,
     entryId: row.entryId,
   };
-  return { card, row, cutter: cutter.cutter!, operations: ties.map((t) => t.operation) };
+  return { card, row, cutter: cutterOf(cutter), operations: ties.map((t) => t.operation) };
 }
 
 const tiedTo = (

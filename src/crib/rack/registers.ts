@@ -62,7 +62,7 @@ export function registersOn(
         },
         ...(m.k0Mm === null ? [] : [{ name: 'K0', value: `${m.k0Mm.toFixed(3)} mm` }]),
         ...(m.masterLengthMm === null ? [] : [{ name: 'Lm', value: `${m.masterLengthMm.toFixed(3)} mm` }]),
-        ...(h === null ? [] : [{ name: 'h', value: `${h.toFixed(3)} mm`, source: operation!.job }]),
+        ...(h === null ? [] : [{ name: 'h', value: `${h.toFixed(3)} mm`, source: operation?.job }]),
       ],
     },
   };

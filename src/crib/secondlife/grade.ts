@@ -1,5 +1,6 @@
 import { coatingNow, rungsFor } from '@/core/life';
-import { factText, loadItems } from '@/crib/catalogue';
+import { sure } from '@/core/sure';
+import { factText, loadItem } from '@/crib/catalogue';
 import { field, maybeLength, type Moment, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { insertGrade } from '@/data/life';
@@ -30,7 +31,7 @@ export async function checkGrade(
   piece: PieceRow | null,
   grade: string,
 ): Promise<void> {
-  const item = (await loadItems(c, [itemId]))[0]!;
+  const item = await loadItem(c, itemId);
   const coating = coatingNow(factText(item, 'COATING'), piece);
   const rungs = rungsFor(await ladderInForce(c), { coating, substrate: item.substrate });
   const found = rungs.find((r) => r.rung.name === grade);
@@ -66,7 +67,7 @@ export async function recordGrade(
     });
   await insertGrade(c, moment.entryId, {
     pieceId: pieceId,
-    grade: g.grade!,
+    grade: sure(g.grade, 'the grade it is given'),
     goodZone: g.goodZone ?? null,
     goodFromMm: to ? (from?.mm ?? 0) : null,
     goodToMm: to?.mm ?? null,

@@ -1,5 +1,6 @@
 import type { FromSchema } from 'json-schema-to-ts';
-import { DIAMETER_SCHOOLS, type DiameterSchool, LENGTH_SCHOOLS, type LengthSchool } from '@/core/measuring';
+import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
+import { namesOf } from '@/core/names';
 import { field, maybeLength, maybeNumber, Problem, toLength } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { insertMachineFigures } from '@/data/shop';
@@ -7,10 +8,10 @@ import { insertMachineFigures } from '@/data/shop';
 export const figures = {
   taper: field.words(24),
   k: field.length(1, 5000, 'Gauge line to the datum surface, Z at home.'),
-  lengthSchool: field.choice(Object.keys(LENGTH_SCHOOLS) as LengthSchool[]),
+  lengthSchool: field.choice(namesOf(LENGTH_SCHOOLS)),
   k0: field.length(1, 5000, "The stand's constant."),
   masterLength: field.length(1, 2000, 'Gauge length of the master tool.'),
-  diameterSchool: field.choice(Object.keys(DIAMETER_SCHOOLS) as DiameterSchool[]),
+  diameterSchool: field.choice(namesOf(DIAMETER_SCHOOLS)),
   units: field.choice(['mm', 'inch']),
   hEqualsT: field.choice(['yes', 'no']),
   rpmMax: field.decimal(1, 200_000),

@@ -1,4 +1,5 @@
 import { inCrib } from '@/core/stock';
+import { sure } from '@/core/sure';
 import type { CribItem } from '@/crib/catalogue';
 import { found, type Moment, Problem } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
@@ -50,5 +51,5 @@ export async function bodyPiece(
       to,
       quantity: 1,
     });
-  return (await maybePiece(c, mark))!;
+  return sure(await maybePiece(c, mark), `the body just marked ${mark}`);
 }

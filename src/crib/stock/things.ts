@@ -1,4 +1,5 @@
 import { KINDS } from '@/core/cutters';
+import { sure } from '@/core/sure';
 import { field, found, type Moment, Problem, toNumber } from '@/crib/door';
 import { type ItemRow, maybeItem, oneItemById } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -97,7 +98,7 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
         value: piece.mark,
         wayOut: 'Take the assembly down first.',
       });
-    const from = (await maybePlace(c, piece.place!))!;
+    const from = sure(await maybePlace(c, sure(piece.place, 'its place')), 'its place');
     await moment.leansOn(piece.entryId);
     return {
       item: await oneItemById(c, piece.itemId),
@@ -115,6 +116,7 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
         limit: 'needed',
         wayOut: 'Say what, how many and from where; or scan the mark of one piece.',
       });
+  // All three are there: refused above where one is missing.
   const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
   const from = found(await maybePlace(c, input.from!.toUpperCase()), 'from', input.from, 'place');
   await moment.leansOn(item.entryId);
@@ -122,6 +124,7 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
   const lotId = await parcelOf(c, moment, item, input);
   const there = await maybeBalance(c, item.id, from.id, lotId);
   const loose = (there?.quantity ?? 0) - (there?.pieces ?? 0);
+  // There, as above.
   const quantity = toNumber(input.quantity!);
   if (loose < quantity)
     throw new Problem(

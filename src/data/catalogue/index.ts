@@ -1,4 +1,5 @@
 // Rows
+export { STANDINGS } from './types';
 export type {
   AssumedLifeRow,
   CatalogueQuestion,

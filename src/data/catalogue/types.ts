@@ -1,4 +1,4 @@
-import type { Family, HolderSegment, ItemKind, Origin, SymbolRange } from '@/core/cutters';
+import type { FactSymbol, Family, HolderSegment, ItemKind, Origin, SymbolRange } from '@/core/cutters';
 
 export interface ItemRow {
   id: number;
@@ -12,7 +12,7 @@ export interface ItemRow {
 export interface FactRow {
   entryId: number;
   itemId: number;
-  symbol: string;
+  symbol: FactSymbol;
   text: string;
   unit: 'mm' | 'inch' | 'deg' | '' | 'words';
   /** mm where a length; null where the fact is words. */
@@ -31,7 +31,7 @@ export interface FullItemRow extends ItemRow {
 
 export interface NewFacts {
   itemId: number;
-  symbol: string;
+  symbol: FactSymbol;
   text: string;
   unit: FactRow['unit'];
   value: number | null;
@@ -49,7 +49,8 @@ export interface LinkRow {
   happenedAt: Date;
 }
 
-export type Standing = 'approved' | 'trial' | 'discontinued' | 'rejected';
+export const STANDINGS = ['approved', 'trial', 'discontinued', 'rejected'] as const;
+export type Standing = (typeof STANDINGS)[number];
 export interface StandingRow {
   itemId: number;
   standing: Standing;

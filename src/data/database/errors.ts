@@ -70,6 +70,7 @@ const BY_CONSTRAINT: Record<string, DataErrorCode> = {
 export function toDataError(error: unknown): Error {
   if (!(error instanceof Error)) return new Error(String(error));
   if (isDataError(error)) return error;
+  // PostgreSQL’s errors carry these beside what every Error has.
   const pg = error as Error & {
     code?: string;
     table?: string;

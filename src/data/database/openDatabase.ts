@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { PGlite, type PGliteOptions, types } from '@electric-sql/pglite';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
-import { toDataError } from './errors';
+import { isDataError, toDataError } from './errors';
 import { lockFolder } from './lockFolder';
 import { SyncedFiles } from './syncedFiles';
 
@@ -46,6 +46,7 @@ function connection(run: { query: PGlite['query'] }): Connection {
         throw new TypeError(`undefined parameter in: ${sql.trim().slice(0, 80)}`);
       try {
         const { rows } = await run.query<Record<string, unknown>>(sql, [...params]);
+        // A statement gives the columns its caller wrote into it; PGlite can’t know them.
         return rows.map(rowInWords) as Row[];
       } catch (error) {
         throw toDataError(error);
@@ -63,7 +64,7 @@ function wrap(db: PGlite, close: () => Promise<void>): Database {
           return await db.transaction((tx) => work(connection(tx)));
         } catch (raw) {
           const error = toDataError(raw);
-          if ((error as { code?: string }).code !== 'TRY_AGAIN' || attempt >= 3) throw error;
+          if (!isDataError(error) || error.code !== 'TRY_AGAIN' || attempt >= 3) throw error;
         }
       }
     },

@@ -1,3 +1,4 @@
+import { last } from '@/core/sure';
 import type { Connection, Param } from './connection';
 import { many, one } from './rows';
 
@@ -41,7 +42,7 @@ function parts(q: PagedQuestion) {
   /** Where the page begins, by the sort columns of the line it goes on from. */
   const start = (names: readonly string[]) =>
     q.start
-      ? ` (${names.join(', ')}) ${down ? '<' : '>'} (select ${q.columns.join(', ')} from ${q.from} where ${q.columns.at(-1)!} = ${p(q.start.id)})`
+      ? ` (${names.join(', ')}) ${down ? '<' : '>'} (select ${q.columns.join(', ')} from ${q.from} where ${last(q.columns)} = ${p(q.start.id)})`
       : ' true';
   return { params, p, order, keys, kept, start };
 }
@@ -60,7 +61,7 @@ export function pageSql(q: PagedQuestion, limit: number | null): Sql {
 /** Lines that answer, by what tells them apart, up to one beyond COUNTED_TO: their count, and which they are. */
 const foundSql = (q: PagedQuestion): Sql => ({
   sql: `select coalesce(array_agg(x.id), '{}') as ids from
-    (select ${q.columns.at(-1)!} as id from ${q.counting?.from ?? q.from} where ${q.where} limit ${COUNTED_TO + 1}) x`,
+    (select ${last(q.columns)} as id from ${q.counting?.from ?? q.from} where ${q.where} limit ${COUNTED_TO + 1}) x`,
   params: [...q.params],
 });
 
@@ -73,7 +74,7 @@ export const countSql = (q: PagedQuestion): Sql => ({
 /** The same question to lines that were found already. */
 const among = (q: PagedQuestion, ids: readonly number[]): PagedQuestion => ({
   ...q,
-  where: `${q.columns.at(-1)!} = any ($1::int[])`,
+  where: `${last(q.columns)} = any ($1::int[])`,
   params: [ids],
 });
 

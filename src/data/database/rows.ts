@@ -1,3 +1,4 @@
+import { first } from '@/core/sure';
 import type { Connection, Param } from './connection';
 import { DataError } from './errors';
 
@@ -6,7 +7,7 @@ export async function one<Row>(c: Connection, sql: string, params: readonly Para
   const rows = await c.query<Row>(sql, params);
   if (rows.length !== 1)
     throw new DataError('WRONG_COUNT', `one row expected, ${rows.length} came: ${sql.trim().slice(0, 80)}`);
-  return rows[0]!;
+  return first(rows);
 }
 
 /** One row or null; two are an error. */
@@ -41,6 +42,7 @@ export async function insert(
   values: object,
   returning?: string,
 ): Promise<number> {
+  // Its callers are typed by their table (inserts); columns come from the names.
   const given = Object.entries(values as Record<string, Param | undefined>).flatMap(([field, value]) =>
     value === undefined ? [] : [[column(field), value] as const],
   );
@@ -50,7 +52,7 @@ export async function insert(
     `insert into ${table} (${given.map(([name]) => name).join(', ')}) values (${marks.join(', ')})${tail}`,
     given.map(([, value]) => value),
   );
-  return returning ? rows[0]!.id : 0;
+  return returning ? first(rows).id : 0;
 }
 
 /** Makes the insert of a table of the ledger: its row, and the entry that writes it. */

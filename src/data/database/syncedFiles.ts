@@ -15,6 +15,7 @@ export class SyncedFiles extends NodeFS {
 
   override async init(...args: Parameters<NodeFS['init']>): ReturnType<NodeFS['init']> {
     const answer = await super.init(...args);
+    // Not in the types of the file system, but what Emscripten calls before it runs.
     const preRun = answer.emscriptenOpts.preRun as unknown as ((module: EmscriptenFiles) => void)[];
     preRun.push((module) => {
       module.NODEFS.stream_ops.fsync = (stream) => {

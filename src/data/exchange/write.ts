@@ -9,6 +9,7 @@ export async function insertMappings(
   if (!headers.length) return;
   await c.query(
     'insert into column_mapping (entry_id, header, symbol) select $1, * from unnest($2::text[], $3::text[])',
+    // Headers are the names of this mapping.
     [entryId, headers, headers.map((h) => mapping[h]!)],
   );
 }

@@ -66,7 +66,7 @@ export function Rack({
           <RackRow
             key={row.first}
             slots={slots.slice(row.first, row.first + row.count)}
-            y={starts[i]! + TOP}
+            y={(starts[i] ?? 0) + TOP}
             layout={layout}
             length={row.length}
             open={open}
@@ -202,7 +202,7 @@ function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
         {card.tag}
       </text>
       <AssemblyDrawing card={card} scale={scale} />
-      {reachZ !== null && slot.reachMm! > 0 && (
+      {reachZ !== null && (slot.reachMm ?? 0) > 0 && (
         <line
           x1={-34}
           x2={34}
@@ -213,9 +213,9 @@ function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
           strokeDasharray="7 4"
         />
       )}
-      {short && (
+      {short && reachZ !== null && (
         <text
-          y={reachZ! - 5}
+          y={reachZ - 5}
           textAnchor="middle"
           fontSize="12"
           fontWeight="700"

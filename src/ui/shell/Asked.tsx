@@ -1,6 +1,6 @@
 'use client';
-import { Notice } from '@/ui/kit/page';
 import { createContext, use, type ReactNode } from 'react';
+import { Notice } from '@/ui/kit/page';
 
 const Wrong = createContext<string | null>(null);
 

@@ -31,7 +31,7 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
   });
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      const typing = (e.target as HTMLElement | null)?.closest?.('input, textarea, select');
+      const typing = e.target instanceof Element && e.target.closest('input, textarea, select');
       if (e.key === '?' && !typing) onHelp();
       if (e.key === 'k' && (e.ctrlKey || e.metaKey)) {
         e.preventDefault();

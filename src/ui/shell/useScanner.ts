@@ -10,6 +10,7 @@ const textField = (target: EventTarget | null): TextField | null =>
 function putBack(field: TextField, text: string): void {
   const proto =
     field instanceof HTMLInputElement ? HTMLInputElement.prototype : HTMLTextAreaElement.prototype;
+  // Every field of the platform has it.
   Object.getOwnPropertyDescriptor(proto, 'value')!.set!.call(field, text);
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }

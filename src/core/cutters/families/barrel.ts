@@ -1,3 +1,4 @@
+import { last } from '../../sure';
 import type { CutterFigures } from '../figures';
 import { short, type FamilySpec } from './family';
 import { arc, cornerRadius, flutes, ground } from './outlines';
@@ -31,7 +32,7 @@ export const barrel: FamilySpec = {
       re > 0
         ? [{ z: 0, r: 0 }, ...arc(touch, (t) => ({ z: re * (1 - Math.cos(t)), r: x + re * Math.sin(t) }))]
         : ground(flankAt(R, P, high, 0));
-    const from = end.at(-1)!.z;
+    const from = last(end).z;
     return [...end, ...arc(high - from, (up) => ({ z: from + up, r: flankAt(R, P, high, from + up) }))];
   },
   drawnFrom: ['LCF', 'PRFRAD', 'RE'],

@@ -1,3 +1,4 @@
+import { last } from '../../sure';
 import { short, type FamilySpec } from './family';
 import { stepped, up } from './outlines';
 
@@ -12,7 +13,7 @@ export const centreDrill: FamilySpec = {
   outline: (c, known) => {
     const body = Math.max(c.DC, c.DMM ?? 2.5 * c.DC) / 2;
     const end = stepped(c, known, body, { SIG: 120, SDL: 1.3, STA: 60 });
-    return up(end, end.at(-1)!.z + 0.1 * c.DC, body);
+    return up(end, last(end).z + 0.1 * c.DC, body);
   },
   drawnFrom: ['SDL', 'STA', 'SIG'],
   widest: (c) => Math.max(c.DC, c.DMM ?? 2.5 * c.DC) / 2,

@@ -1,3 +1,4 @@
+import { namesOf } from '../../names';
 import { ball } from './ball';
 import { barrel } from './barrel';
 import { boringBar } from './boringBar';
@@ -69,7 +70,7 @@ export const FAMILIES = {
 } satisfies Record<string, FamilySpec>;
 
 export type Family = keyof typeof FAMILIES;
-export const FAMILY_NAMES = Object.keys(FAMILIES) as Family[];
+export const FAMILY_NAMES = namesOf(FAMILIES);
 export const familySpec = (family: Family): FamilySpec => FAMILIES[family];
 
 const those = (of: (spec: FamilySpec) => boolean): Family[] => FAMILY_NAMES.filter((f) => of(familySpec(f)));

@@ -1,3 +1,4 @@
+import { last } from '../../sure';
 import { short, type FamilySpec } from './family';
 import { flutes, stepped, tan, up } from './outlines';
 
@@ -12,7 +13,7 @@ export const stepDrill: FamilySpec = {
   outline: (c, known) => {
     const wide = Math.max(c.DC, known('DCX', 1.5 * c.DC, 'as 1.5 DC')) / 2;
     const end = stepped(c, known, wide, { SIG: 118, SDL: 1.5, STA: 90 });
-    return up(end, Math.max(flutes(c, known), end.at(-1)!.z), wide);
+    return up(end, Math.max(flutes(c, known), last(end).z), wide);
   },
   drawnFrom: ['DCX', 'SDL', 'STA', 'SIG', 'LCF'],
   widest: (c) => (c.DCX ?? 1.5 * c.DC) / 2,

@@ -1,3 +1,4 @@
+import { last } from '../../sure';
 import { cornerWithinHalf, type FamilySpec } from './family';
 import { arc, cornerRadius, flutes, ground, tan } from './outlines';
 
@@ -17,8 +18,8 @@ export const tapered: FamilySpec = {
     const touch = ((90 - degrees) * Math.PI) / 180;
     const round = arc(touch, (t) => ({ z: re * (1 - Math.cos(t)), r: R - re + re * Math.sin(t) }));
     const bottom = re > 0 ? (R > re ? [{ z: 0, r: 0 }, ...round] : round) : ground(R);
-    const last = bottom.at(-1)!;
-    return [...bottom, { z: Math.max(high, last.z), r: last.r + Math.max(0, high - last.z) * tan(degrees) }];
+    const end = last(bottom);
+    return [...bottom, { z: Math.max(high, end.z), r: end.r + Math.max(0, high - end.z) * tan(degrees) }];
   },
   drawnFrom: ['LCF', 'RE', 'TAPER'],
   widest: (c, z) => c.DC / 2 + z * tan(c.TAPER ?? 3),

@@ -46,6 +46,7 @@ export const buildAssembly = defineVerb({
     const built = await build(
       c,
       moment,
+      // The schema of a cutter’s source has three forms, which its type can’t say.
       input.cutter as CutterSource,
       { itemId: item.id, placeId: place.id, lotId },
       input.stickout,

@@ -39,7 +39,7 @@ async function similarFacts(
   const facts = (await manyFacts(c, [similar.id]))
     .filter((f) => asked.includes(f.symbol) && !stated.some((s) => s.symbol === f.symbol))
     .map((f): Fact => ({
-      symbol: f.symbol as Fact['symbol'],
+      symbol: f.symbol,
       text: f.text,
       unit: f.unit,
       value: f.value,
@@ -129,7 +129,7 @@ export const addItem = defineVerb({
       });
     if (input.assumedLife) await writeAssumedLife(c, moment, id, input.assumedLife);
     if (input.supply) await writeSupply(c, moment, id, input.supply);
-    const asked = needsFamily ? questionCutter(cutterFrom(family!, facts)) : [];
+    const asked = needsFamily && family ? questionCutter(cutterFrom(family, facts)) : [];
     return {
       code,
       copied: similar?.facts.map((f) => f.symbol) ?? [],

@@ -1,4 +1,5 @@
 import sharp from 'sharp';
+import { sure } from '@/core/sure';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insertPicture, maybeItem } from '@/data/catalogue';
 import { maybePiece } from '@/data/stock';
@@ -71,7 +72,7 @@ export const addPicture = defineVerb({
       input.piece === undefined
         ? null
         : found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    await moment.leansOn(item?.entryId ?? piece!.entryId);
+    await moment.leansOn(sure(item ?? piece, 'what a picture is of').entryId);
     await insertPicture(c, moment.entryId, {
       itemId: item?.id ?? null,
       pieceId: piece?.id ?? null,
@@ -83,7 +84,7 @@ export const addPicture = defineVerb({
       thumb: kept.thumb,
     });
     return {
-      of: item?.code ?? piece!.mark,
+      of: item?.code ?? sure(piece, 'what a picture is of').mark,
       shows: input.shows.trim(),
       width: kept.width,
       height: kept.height,

@@ -1,7 +1,7 @@
 import { checkItem, factsOf } from '@/core/cutters';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
-import { loadItems } from '../loadItems';
+import { loadItem } from '../loadItems';
 import { assumedLifeSchema, supplySchema, writeAssumedLife, writeSupply } from '../supplyAndLife';
 import { factsSchema, insertFacts, readFacts, refuseFaults } from '../writeFacts';
 
@@ -19,7 +19,7 @@ export const stateFacts = defineVerb({
   required: ['item'],
   async run(c, input, moment) {
     const row = found(await maybeItem(c, input.item), 'item', input.item, 'item');
-    const item = (await loadItems(c, [row.id]))[0]!;
+    const item = await loadItem(c, row.id);
     await moment.leansOn(row.entryId);
     const facts = readFacts(input.facts ?? {}, factsOf(row.kind, row.family));
     const all = [...item.facts.filter((f) => !facts.some((n) => n.symbol === f.symbol)), ...facts];

@@ -1,5 +1,5 @@
 import { defineVerb, field, found } from '@/crib/door';
-import { insertItemStanding, maybeItem } from '@/data/catalogue';
+import { insertItemStanding, maybeItem, STANDINGS } from '@/data/catalogue';
 
 export const stateStanding = defineVerb({
   name: 'stateStanding',
@@ -7,7 +7,7 @@ export const stateStanding = defineVerb({
   summary: 'Say how an item stands: on trial, approved, no longer made, not to be used here.',
   properties: {
     item: field.words(40),
-    standing: field.choice(['approved', 'trial', 'discontinued', 'rejected']),
+    standing: field.choice(STANDINGS),
     reason: field.words(200),
   },
   required: ['item', 'standing', 'reason'],

@@ -1,6 +1,8 @@
+import { orderAsked, CATALOGUE_ORDERS } from '@/core/questions';
 import { type Family, type ItemKind, itemQuery } from '@/core/cutters';
 import type { CATALOGUE, Question } from '@/core/questions';
 import { inCrib } from '@/core/stock';
+import { last, first } from '@/core/sure';
 import { found } from '@/crib/door';
 import {
   type CatalogueQuestion,
@@ -12,7 +14,6 @@ import {
   manyStandings,
   maybeItem,
   placesBelow,
-  type SortKey,
   type Standing,
 } from '@/data/catalogue';
 import { type Connection, COUNTED_TO } from '@/data/database';
@@ -65,9 +66,7 @@ export async function catalogueQuestion(c: Connection, asked: CatalogueAsked): P
     ranges: ranges.slice(0, 10),
     kind: asked.kind ?? null,
     placeIds: place && (await placesBelow(c, place.id)),
-    // Without its minus it is the name of an order.
-    sort: (asked.sort ?? 'code').replace(/^-/, '') as SortKey,
-    descending: asked.sort?.startsWith('-') ?? false,
+    ...orderAsked(CATALOGUE_ORDERS, asked.sort),
     from: item && { itemId: item.id, backwards: asked.after === undefined },
     limit: Math.min(Math.max(asked.limit ?? PAGE_LINES, 1), 500),
   };
@@ -85,8 +84,8 @@ export async function catalogueView(c: Connection, asked: CatalogueAsked = {}): 
     lines: await linesOf(c, shown),
     total: Math.min(counted, COUNTED_TO),
     more: counted > COUNTED_TO,
-    next: (backwards || beyond) && shown.length ? shown.at(-1)!.code : null,
-    previous: (backwards ? beyond : q.from !== null) && shown.length ? shown[0]!.code : null,
+    next: (backwards || beyond) && shown.length ? last(shown).code : null,
+    previous: (backwards ? beyond : q.from !== null) && shown.length ? first(shown).code : null,
   };
 }
 

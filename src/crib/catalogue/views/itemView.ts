@@ -1,6 +1,7 @@
 import { group } from 'd3';
 import { shankIn } from '@/core/cutters';
 import { ageOfStock, inCrib } from '@/core/stock';
+import { first } from '@/core/sure';
 import {
   type FactRow,
   type LinkRow,
@@ -101,7 +102,7 @@ export interface OneItemView {
 export async function itemView(c: Connection, code: string | null): Promise<OneItemView> {
   const row = code === null ? null : await maybeItem(c, code);
   if (!row) return { item: null, noHolderTakes: null, bodies: [], pictures: [], age: null };
-  const item = (await linesOf(c, [row.id]))[0]!;
+  const item = first(await linesOf(c, [row.id]));
   return {
     item,
     noHolderTakes: await noHolderTakes(c, item),

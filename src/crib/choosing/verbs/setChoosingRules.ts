@@ -34,13 +34,15 @@ export const setChoosingRules = defineVerb({
   required: [],
   async run(c, input, moment) {
     const before = await rulesInForce(c);
-    const said = (input.weights ?? {}) as Record<string, string | number>;
     const weights = {
       ...before.weights,
-      ...Object.fromEntries(Object.entries(said).map(([k, v]) => [k, toNumber(v)])),
+      ...Object.fromEntries(
+        Object.entries(input.weights ?? {}).flatMap(([k, v]) => (v === undefined ? [] : [[k, toNumber(v)]])),
+      ),
     };
     const flutes = { ...before.flutes };
     for (const [g, pair] of Object.entries(
+      // Pairs by the schema, whose tuples come as lists.
       (input.flutes ?? {}) as Record<string, [string | number, string | number]>,
     )) {
       const [low, high] = [toNumber(pair[0]), toNumber(pair[1])];
@@ -50,6 +52,7 @@ export const setChoosingRules = defineVerb({
           value: low,
           limit: `at most ${high}`,
         });
+      // The schema has no other names.
       flutes[g as keyof typeof flutes] = [low, high];
     }
     const rules = {

@@ -13,9 +13,11 @@ import {
   type KitStep,
   windowsOf,
 } from '@/core/choosing';
+import { isOne } from '@/core/names';
 import { inCrib } from '@/core/stock';
+import { sure } from '@/core/sure';
 import { byName } from '@/core/units';
-import { loadItems } from '@/crib/catalogue';
+import { loadItems, cutterOf } from '@/crib/catalogue';
 import { toLength, toNumber, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/secondlife';
 import { manyTagsOfItems } from '@/data/assemblies';
@@ -80,9 +82,7 @@ export async function chooseView(c: Connection, asked: CutAsked): Promise<Choose
   }));
   const families = [...new Set(windows.map((w) => w.family))];
   const candidates = await loadCandidates(c, await manyNearItems(c, windows));
-  const own = candidates.filter((x) =>
-    (FEATURES[cut.feature].families as readonly string[]).includes(x.cutter.family),
-  );
+  const own = candidates.filter((x) => isOne(FEATURES[cut.feature].families, x.cutter.family));
   const { fit, rejected } = chooseCutters(cut, own, rules);
   return {
     cut,
@@ -112,7 +112,7 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
     return {
       code: item.code,
       words: item.words,
-      cutter: item.cutter!,
+      cutter: cutterOf(item),
       indexable: item.kind === 'body',
       substrate: item.substrate,
       coating: text('COATING'),
@@ -130,7 +130,7 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
         .filter((p) => p.grade !== null && inCrib(p.placeKind))
         .map((p) => ({
           mark: p.mark,
-          grade: p.grade!,
+          grade: sure(p.grade, 'the grade of a graded one'),
           groups: ladder.find((r) => r.name === p.grade)?.groups ?? [],
           goodTo: p.goodToMm,
         })),

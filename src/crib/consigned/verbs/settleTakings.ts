@@ -1,3 +1,4 @@
+import { sure } from '@/core/sure';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { maybeSupplier } from '@/data/shop';
 import { insertSettlement, manyTakings } from '@/data/stock';
@@ -35,7 +36,7 @@ export const settleTakings = defineVerb({
     return {
       supplier: supplier.code,
       pieces: rows.reduce((n, r) => n + r.quantity, 0),
-      costCents: taken!.costCents,
+      costCents: sure(taken, 'what was taken').costCents,
       reference: input.reference ?? null,
     };
   },

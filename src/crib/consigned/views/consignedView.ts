@@ -1,4 +1,5 @@
 import { group } from 'd3';
+import { first, sure } from '@/core/sure';
 import { loadItems } from '@/crib/catalogue';
 import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -50,12 +51,12 @@ export async function takenOf(c: Connection, rows: readonly TakingRow[]): Promis
       };
     });
     return {
-      supplier: of[0]!.supplier,
-      name: of[0]!.supplierName,
+      supplier: first(of).supplier,
+      name: first(of).supplierName,
       lines,
       costCents: lines.some((l) => l.priceCents === null)
         ? null
-        : lines.reduce((sum, l) => sum + l.quantity * l.priceCents!, 0),
+        : lines.reduce((sum, l) => sum + l.quantity * sure(l.priceCents, 'the price of a line'), 0),
       upTo: Math.max(...of.map((r) => r.upTo)),
     };
   });

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { held } from '@/core/sure';
 import { defineVerb, field, type Moment, Problem } from '@/crib/door';
 import {
   insertAssumedLife,
@@ -135,7 +136,7 @@ async function writeParts(
   items: readonly ExchangeItem[],
   present: ReadonlyMap<string, { id: number; entryId: number }>,
 ): Promise<void> {
-  const id = (code: string) => present.get(code)!.id;
+  const id = (code: string) => held(present, code).id;
   await insertFactRows(
     c,
     moment.entryId,
@@ -151,7 +152,7 @@ async function writeParts(
     c,
     moment.entryId,
     items.flatMap((i) =>
-      i.supply ? [{ ...i.supply, itemId: id(i.code), supplierId: suppliers.get(i.supply.supplier)! }] : [],
+      i.supply ? [{ ...i.supply, itemId: id(i.code), supplierId: held(suppliers, i.supply.supplier) }] : [],
     ),
   );
   for (const i of items) {

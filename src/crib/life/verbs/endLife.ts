@@ -71,6 +71,7 @@ export const endLife = defineVerb({
     const built = await build(
       c,
       moment,
+      // The schema of a cutter’s source has three forms, which its type can’t say.
       input.rebuild.cutter as CutterSource,
       { itemId: assembly.holderItemId, placeId: assembly.holderPlaceId, lotId: assembly.holderLotId },
       input.rebuild.stickout,

@@ -1,3 +1,4 @@
+import { sure } from '@/core/sure';
 import { defineVerb, field, Problem } from '@/crib/door';
 import { checkGrade, gradeFields, ladderInForce, recordGrade } from '@/crib/secondlife';
 import { moveThing, placeInCrib, takeThing, thingFields } from '@/crib/stock';
@@ -55,7 +56,7 @@ export const returnStock = defineVerb({
           lotId: thing.lotId,
         });
         await insertEdgeSet(c, moment.entryId, { pieceId: pieceId, fresh: false });
-        const piece = (await maybePiece(c, mark))!;
+        const piece = sure(await maybePiece(c, mark), `the piece just marked ${mark}`);
         await moveThing(c, moment, { ...thing, piece, quantity: 1 }, await landing(c, input.grade, to));
         await recordGrade(c, moment, pieceId, input);
         marks.push(mark);

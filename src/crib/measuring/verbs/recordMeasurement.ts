@@ -2,7 +2,7 @@ import { expectedGaugeLength } from '@/core/assemblies';
 import { regroundGeometry } from '@/core/cutters';
 import { questionMeasurement } from '@/core/measuring';
 import { standing } from '@/crib/assemblies';
-import { loadItems } from '@/crib/catalogue';
+import { cutterOf, holderOf, loadItem } from '@/crib/catalogue';
 import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
 import { insertMeasurement, measuredNow } from '@/data/assemblies';
 import { presentSizes } from '@/data/stock';
@@ -24,13 +24,12 @@ export const recordMeasurement = defineVerb({
     const L = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
-    const items = await loadItems(c, [assembly.cutterItemId, assembly.holderItemId]);
     const sizes = await presentSizes(c, [assembly.pieceId]);
     const cutter = regroundGeometry(
-      items.find((i) => i.id === assembly.cutterItemId)!.cutter!,
+      cutterOf(await loadItem(c, assembly.cutterItemId)),
       sizes.get(assembly.pieceId) ?? null,
     );
-    const holder = items.find((i) => i.id === assembly.holderItemId)!.holder!;
+    const holder = holderOf(await loadItem(c, assembly.holderItemId));
     const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,

@@ -57,14 +57,15 @@ export const enterCount = defineVerb({
       const counted = toNumber(line.counted);
       const expected = there?.quantity ?? 0;
       // Marked pieces lie there one by one: a count can't make them disappear.
-      if (counted < (there?.pieces ?? 0))
+      const marked = there?.pieces ?? 0;
+      if (counted < marked)
         throw new Problem(
           'REFUSED',
-          `${there!.pieces} marked ${item.code} lie at ${place.code}: ${counted} can't be all`,
+          `${marked} marked ${item.code} lie at ${place.code}: ${counted} can't be all`,
           {
             field: `${at}.counted`,
             value: counted,
-            limit: `at least ${there!.pieces}`,
+            limit: `at least ${marked}`,
             wayOut: 'Book the missing pieces as lost by their marks first.',
           },
         );

@@ -1,4 +1,5 @@
 import { explainDifference } from '@/core/stock';
+import { held } from '@/core/sure';
 import { localDay } from '@/core/units';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { manySupplies, placesBelow } from '@/data/catalogue';
@@ -84,12 +85,14 @@ async function explained(
   items: ReadonlyMap<number, CribItem>,
   zone: string,
 ): Promise<string[]> {
-  const item = items.get(line.itemId)!;
+  const item = held(items, line.itemId);
   const alike = (other: CribItem | undefined) =>
     other !== undefined &&
     other.kind === item.kind &&
     other.family === item.family &&
-    (item.cutter === null || Math.abs(other.cutter!.DC - item.cutter.DC) <= 0.3 * item.cutter.DC);
+    (item.cutter === null ||
+      other.cutter === null ||
+      Math.abs(other.cutter.DC - item.cutter.DC) <= 0.3 * item.cutter.DC);
   const recent = await manyMovements(c, { itemId: line.itemId, standing: true, limit: 20 });
   const loans = (await manyLoans(c)).filter((l) => l.item === line.item && l.has > 0);
   return explainDifference({

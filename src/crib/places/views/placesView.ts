@@ -1,5 +1,6 @@
 import { group } from 'd3';
 import { inCrib, loansOut } from '@/core/stock';
+import { first } from '@/core/sure';
 import type { Connection } from '@/data/database';
 import {
   type LoanRow,
@@ -53,7 +54,7 @@ export async function awaitedBack(
   const loans = group(await manyLoans(c), (l) => `${l.person} ${l.item} ${l.piece}`);
   return {
     loans: [...loans.values()]
-      .flatMap((list) => loansOut(list, list[0]!.has, today))
+      .flatMap((list) => loansOut(list, first(list).has, today))
       .sort((a, b) => b.daysLate - a.daysLate || a.happenedAt.getTime() - b.happenedAt.getTime()),
     regrinds: await manyRegrindsOut(c),
     sheets: await manySheets(c, 30),

@@ -1,5 +1,5 @@
 import { againstRegrind } from '@/core/cutters';
-import { loadItems } from '@/crib/catalogue';
+import { loadItem, cutterOf } from '@/crib/catalogue';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { moveThing, takeThing } from '@/crib/stock';
 import { manySupplies } from '@/data/catalogue';
@@ -19,7 +19,7 @@ export const sendToRegrind = defineVerb({
   required: ['piece', 'to'],
   async run(c, input, moment) {
     const thing = await takeThing(c, moment, { piece: input.piece });
-    const item = (await loadItems(c, [thing.item.id]))[0]!;
+    const item = await loadItem(c, thing.item.id);
     if (item.kind !== 'cutter')
       throw new Problem('REFUSED', `${thing.words} is no solid cutter: inserts are turned, not reground`, {
         field: 'piece',
@@ -32,14 +32,15 @@ export const sendToRegrind = defineVerb({
         value: to.code,
         wayOut: 'Add the regrind shop as a place of its own kind.',
       });
+    // A thing named by its mark is a piece.
     const before = await manyReground(c, [thing.piece!.id]);
     const fact = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.value ?? null;
     const against = againstRegrind({
-      cutter: item.cutter!,
+      cutter: cutterOf(item),
       regrinds: before.length,
       limit: fact('REGRINDS'),
       dcMin: fact('DC_MIN'),
-      dc: before[0]?.dcMm ?? item.cutter!.DC,
+      dc: before[0]?.dcMm ?? cutterOf(item).DC,
       costCents: before[0]?.costCents ?? null,
       priceCents: (await manySupplies(c, [item.id]))[0]?.priceCents ?? null,
     });
@@ -52,6 +53,7 @@ export const sendToRegrind = defineVerb({
     await moment.leansOn(to.entryId);
     await moveThing(c, moment, thing, to.id);
     await insertRegrindOut(c, moment.entryId, {
+      // As above.
       pieceId: thing.piece!.id,
       placeId: to.id,
       due: input.due ?? null,

@@ -1,4 +1,5 @@
 import { GROUPS } from '@/core/choosing';
+import { last } from '@/core/sure';
 import { defineVerb, field, Problem } from '@/crib/door';
 import { insertGradeLadder } from '@/data/life';
 
@@ -26,11 +27,11 @@ export const setLadder = defineVerb({
   required: ['rungs'],
   async run(c, input, moment) {
     const rungs = input.rungs.map((r) => ({ name: r.name.trim(), groups: r.groups }));
-    const last = rungs.at(-1)!;
-    if (last.name !== 'scrap' || last.groups.length)
+    const lowest = last(rungs);
+    if (lowest.name !== 'scrap' || lowest.groups.length)
       throw new Problem('INVALID_INPUT', 'The last rung is scrap, good for nothing more', {
         field: `rungs.${rungs.length - 1}.name`,
-        value: last.name,
+        value: lowest.name,
         limit: 'scrap, without a group',
       });
     const twice = rungs.find((r, i) => rungs.findIndex((x) => x.name === r.name) !== i);

@@ -1,4 +1,4 @@
-import { loadItems } from '@/crib/catalogue';
+import { loadItem, cutterOf } from '@/crib/catalogue';
 import { defineVerb, field, found, maybeNumber, Problem, toLength } from '@/crib/door';
 import { placeInCrib } from '@/crib/stock';
 import { insertEdgeSet } from '@/data/life';
@@ -44,10 +44,11 @@ export const takeFromRegrind = defineVerb({
         field: missing,
         limit: 'needed',
       });
+    // All are there unless it was lost: refused above.
     const dc = lost ? null : toLength(input.dc!);
     const lcf = lost ? null : toLength(input.lcf!);
-    const item = (await loadItems(c, [piece.itemId]))[0]!;
-    const largest = (await manyReground(c, [piece.id]))[0]?.dcMm ?? item.cutter!.DC;
+    const item = await loadItem(c, piece.itemId);
+    const largest = (await manyReground(c, [piece.id]))[0]?.dcMm ?? cutterOf(item).DC;
     if (dc && dc.mm > largest + 0.05)
       throw new Problem('INVALID_INPUT', `${dc.entered} is more than it was: grinding takes away`, {
         field: 'dc',
@@ -56,6 +57,7 @@ export const takeFromRegrind = defineVerb({
         wayOut: 'Is it another cutter? Look at the mark.',
       });
     const least = item.facts.find((f) => f.symbol === 'DC_MIN')?.value ?? null;
+    // There unless it was lost, as above.
     const to = lost ? await onePlaceOfKind(c, 'lost') : await placeInCrib(c, moment, 'place', input.place!);
     await insertMovement(c, {
       entryId: moment.entryId,

@@ -56,9 +56,11 @@ export const foundStock = defineVerb({
           field: name,
           limit: 'needed',
         });
+    // Both are there where no mark is: refused above.
     const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
     await moment.leansOn(item.entryId);
     const lotId = await parcelOf(c, moment, item, input);
+    // There, as above.
     const quantity = toNumber(input.quantity!);
     const missing = await maybeBalance(c, item.id, lost.id, lotId);
     // What was lost comes back first; only what nobody missed is new to the books.

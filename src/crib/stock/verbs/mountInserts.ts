@@ -1,4 +1,4 @@
-import { loadItems } from '@/crib/catalogue';
+import { loadItem } from '@/crib/catalogue';
 import { defineVerb, field, Problem } from '@/crib/door';
 import { insertEdgeSet } from '@/data/life';
 import { insertMounting, insertMovement, manyDamagedSeats, maybeMounted, onePlaceOfKind } from '@/data/stock';
@@ -21,7 +21,7 @@ export const mountInserts = defineVerb({
   required: ['item', 'from'],
   async run(c, input, moment) {
     const piece = await bodyPiece(c, moment, input);
-    const body = (await loadItems(c, [piece.itemId]))[0]!;
+    const body = await loadItem(c, piece.itemId);
     if (body.kind !== 'body')
       throw new Problem('REFUSED', `${body.code} is no cutter body`, { field: 'piece', value: piece.mark });
     const mounted = await maybeMounted(c, piece.id);
@@ -54,7 +54,7 @@ export const mountInserts = defineVerb({
     const thing = await takeThing(c, moment, { ...input, piece: undefined, quantity });
     const takes = fact(body, 'MIID')?.text ?? null;
     const designation = (
-      (await loadItems(c, [thing.item.id]))[0]!.facts.find((f) => f.symbol === 'ISO1832')?.text ?? ''
+      (await loadItem(c, thing.item.id)).facts.find((f) => f.symbol === 'ISO1832')?.text ?? ''
     )
       .replace(/\s/g, '')
       .toUpperCase();

@@ -1,4 +1,4 @@
-import { loadItems } from '@/crib/catalogue';
+import { loadItem } from '@/crib/catalogue';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { insertSeatState, maybePiece } from '@/data/stock';
 
@@ -10,7 +10,7 @@ export const stateSeat = defineVerb({
   required: ['piece', 'seat', 'damaged'],
   async run(c, input, moment) {
     const piece = found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    const item = (await loadItems(c, [piece.itemId]))[0]!;
+    const item = await loadItem(c, piece.itemId);
     const seat = toNumber(input.seat);
     if (item.kind !== 'body')
       throw new Problem('REFUSED', `${piece.mark} is no cutter body: it has no seats`, {

@@ -1,4 +1,4 @@
-import { loadItems } from '@/crib/catalogue';
+import { loadItem } from '@/crib/catalogue';
 import { defineVerb, field, Problem, toNumber } from '@/crib/door';
 import { insertEnding } from '@/data/life';
 import {
@@ -37,7 +37,7 @@ export const unmountInserts = defineVerb({
       });
     const to = await placeInCrib(c, moment, 'to', input.to);
     await moment.leansOn(mounted.entryId);
-    const item = (await loadItems(c, [mounted.itemId]))[0]!;
+    const item = await loadItem(c, mounted.itemId);
     const whole = fact(item, 'EDGES')?.value ?? fact(item, 'CEDC')?.value ?? null;
     if (whole === null)
       throw new Problem('REFUSED', `How many edges ${item.code} has is not known`, {

@@ -1,4 +1,5 @@
 import type { MOVEMENTS, Question } from '@/core/questions';
+import { last } from '@/core/sure';
 import { found } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -29,5 +30,5 @@ export async function movementsView(
     q.placeId = found(await maybePlace(c, asked.place.toUpperCase()), 'place', asked.place, 'place').id;
   const rows = await manyMovements(c, q);
   const shown = rows.slice(0, limit);
-  return { movements: shown, next: rows.length > limit ? shown.at(-1)!.id : null };
+  return { movements: shown, next: rows.length > limit ? last(shown).id : null };
 }

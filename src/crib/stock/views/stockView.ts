@@ -1,7 +1,9 @@
+import { orderAsked, STOCK_ORDERS } from '@/core/questions';
 import { group } from 'd3';
 import { itemQuery } from '@/core/cutters';
 import type { LIES, Question, STOCK } from '@/core/questions';
 import { CRIB_PLACES, type PlaceKind } from '@/core/stock';
+import { last, first } from '@/core/sure';
 import { itemWords, PAGE_LINES } from '@/crib/catalogue';
 import { found } from '@/crib/door';
 import { manyItemFacts, placesBelow } from '@/data/catalogue';
@@ -17,7 +19,6 @@ import {
   type StockQuestion,
   type StockRow,
   stockRows,
-  type StockSort,
 } from '@/data/stock';
 
 /** Where things may be looked for, in a word, and the kinds of place that are meant. */
@@ -81,9 +82,7 @@ export async function stockQuestion(c: Connection, asked: StockAsked): Promise<S
     placeIds: place && (await placesBelow(c, place.id)),
     kinds: LYING[asked.lies ?? 'crib'],
     owner: await ownerOf(c, asked.owner),
-    // Without its minus it is the name of an order.
-    sort: (asked.sort ?? 'item').replace(/^-/, '') as StockSort,
-    descending: asked.sort?.startsWith('-') ?? false,
+    ...orderAsked(STOCK_ORDERS, asked.sort),
     from: line && { lineId: line.id, backwards: asked.after === undefined },
     limit: Math.min(Math.max(asked.limit ?? PAGE_LINES, 1), 500),
   };
@@ -108,8 +107,8 @@ export async function stockView(c: Connection, asked: StockAsked = {}): Promise<
     lines: await stockLines(c, shown, MARKS_SHOWN),
     total: Math.min(counted, COUNTED_TO),
     more: counted > COUNTED_TO,
-    next: (backwards || beyond) && shown.length ? shown.at(-1)!.id : null,
-    previous: (backwards ? beyond : q.from !== null) && shown.length ? shown[0]!.id : null,
+    next: (backwards || beyond) && shown.length ? last(shown).id : null,
+    previous: (backwards ? beyond : q.from !== null) && shown.length ? first(shown).id : null,
   };
 }
 

@@ -2,6 +2,7 @@ import { group } from 'd3';
 import { type CutterGeometry, type HolderGeometry, itemQuery, regroundGeometry } from '@/core/cutters';
 import type { Question, TAKEABLE } from '@/core/questions';
 import { inCrib } from '@/core/stock';
+import { first } from '@/core/sure';
 import { type CribItem, factText, loadItems } from '@/crib/catalogue';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -43,10 +44,8 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
   const what = asked.what ?? 'cutter';
   const { words, ranges } = itemQuery(asked.q ?? '', 'mm');
   // A mark is a cutter's: in the field of the holder it finds nothing.
-  const scanned =
-    what === 'cutter' && /^\S+$/.test(asked.q?.trim() ?? '')
-      ? await maybePiece(c, asked.q!.trim().toUpperCase())
-      : null;
+  const typed = asked.q?.trim() ?? '';
+  const scanned = what === 'cutter' && /^\S+$/.test(typed) ? await maybePiece(c, typed.toUpperCase()) : null;
   const found = scanned
     ? [scanned.itemId]
     : await manyTakeableIds(
@@ -111,11 +110,11 @@ const olderThan = (id: number, known: Known): number[] =>
 function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean): TakeSource[] {
   if (!item) return [];
   const standing = known.standings.get(item.id) ?? null;
-  const first = olderThan(item.id, known).map((id) => {
+  const older = olderThan(item.id, known).map((id) => {
     const lie = parcels(id, known);
-    return `old stock first: ${known.items.get(id)?.code ?? ''} has ${lie.reduce((n, p) => n + p.quantity, 0)} at ${lie[0]!.place}`;
+    return `old stock first: ${known.items.get(id)?.code ?? ''} has ${lie.reduce((n, p) => n + p.quantity, 0)} at ${first(lie).place}`;
   });
-  const caution = [...first, ...(standing && standing !== 'approved' ? [standing] : [])].join('; ') || null;
+  const caution = [...older, ...(standing && standing !== 'approved' ? [standing] : [])].join('; ') || null;
   const base = {
     item: item.code,
     words: item.words,

@@ -1,6 +1,7 @@
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
 import { linkTo, linkToRun } from '@/core/links';
+import { first } from '@/core/sure';
 import { proposals } from '@/crib/buying';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { openJobs } from '@/crib/jobs';
@@ -75,7 +76,7 @@ export async function todayView(
     const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
     if (a.measured.state === 'in question') {
-      const q = a.measured.measurement.questions[0]!;
+      const q = first(a.measured.measurement.questions);
       add({
         kind: 'in question',
         todo: `Measure ${a.tag} again`,
@@ -89,7 +90,7 @@ export async function todayView(
       add({
         kind: 'measure',
         todo: `Measure ${a.tag}`,
-        why: `T${wanted[0]!.t} of ${wanted[0]!.job} waits for its length`,
+        why: `T${first(wanted).t} of ${first(wanted).job} waits for its length`,
         because: null,
         href,
         by: null,

@@ -1,3 +1,4 @@
+import { last } from '@/core/sure';
 import { type Connection, many, maybeOne, one } from '@/data/database';
 import type {
   AssumedLifeRow,
@@ -109,5 +110,5 @@ export async function manyHoldersOf(
      left join fact_now sh on sh.item_id = n.item_id and sh.symbol = 'SHANKS' order by n.item_id`,
     [shank, after, lookedAt],
   );
-  return { fit: rows.filter((r) => r.fits), next: rows.length < lookedAt ? null : rows.at(-1)!.itemId };
+  return { fit: rows.filter((r) => r.fits), next: rows.length < lookedAt ? null : last(rows).itemId };
 }

@@ -67,7 +67,7 @@ export function RidgeChart({ cutter, tried }: { cutter: CutterGeometry; tried: n
           </text>
         ))}
         <path d={path ?? ''} fill="none" stroke="var(--accent)" strokeWidth="2" />
-        {at !== null && <circle cx={x(tried!)} cy={y(at)} r="4" fill="var(--accent)" />}
+        {at !== null && tried !== null && <circle cx={x(tried)} cy={y(at)} r="4" fill="var(--accent)" />}
       </svg>
       <figcaption className="soft small">Ridge against stepover, {unitWord}</figcaption>
     </figure>

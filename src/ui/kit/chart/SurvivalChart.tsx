@@ -1,4 +1,5 @@
 import { line, scaleLinear } from 'd3';
+import { last } from '@/core/sure';
 import type { LifeSheet } from '@/crib/life';
 import { type CurvePoint, staircase, survivalAt } from './survivalPath';
 
@@ -92,7 +93,7 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           </text>
         </g>
       )}
-      {expected && expected.minutes <= x.domain()[1]! && (
+      {expected && expected.minutes <= last(x.domain()) && (
         <g>
           <line
             x1={x(expected.minutes)}

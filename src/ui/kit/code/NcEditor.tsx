@@ -3,6 +3,7 @@ import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { EditorState } from '@codemirror/state';
 import { EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { type Ref, useEffect, useImperativeHandle, useRef } from 'react';
+import { sure } from '@/core/sure';
 
 /** The text of an editor, read and put when it is wanted: megabytes never pass through a form's state. */
 export interface EditorText {
@@ -31,7 +32,7 @@ export default function NcEditor({ label, text }: { label: string; text: Ref<Edi
   const view = useRef<EditorView | null>(null);
   useEffect(() => {
     const editor = new EditorView({
-      parent: place.current!,
+      parent: sure(place.current, 'the place of the editor'),
       state: EditorState.create({
         extensions: [
           lineNumbers(),

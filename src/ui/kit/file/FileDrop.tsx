@@ -1,8 +1,8 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { Acts } from '@/ui/kit/page';
 import styles from './FileDrop.module.css';
 
 /** A place to drop a file on, and a button that chooses one. The same file can be taken twice in a row. */

@@ -6,6 +6,7 @@ import dynamic from 'next/dynamic';
 import { useId } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { type Origin, ORIGINS } from '@/core/cutters';
+import { sure } from '@/core/sure';
 import type { LengthUnit } from '@/core/units';
 import { Field, Legend, PickSome, Together, Wrong } from '@/ui/kit/field';
 import { SearchField } from './SearchField';
@@ -44,6 +45,7 @@ export function FormField({
 }) {
   const id = useId();
   if (spec.kind === 'legend') return <Legend>{spec.label}</Legend>;
+  const { add, options = [] } = spec;
   const help = spec.help || wrong ? `${id}-help` : undefined;
   const figures = ['length', 'number', 'whole', 'money'].includes(spec.kind ?? 'text');
   return (
@@ -61,7 +63,7 @@ export function FormField({
             spec.kind === 'search' ? (
               <SearchField
                 id={id}
-                search={spec.search!}
+                search={sure(spec.search, `what ${spec.name} is searched in`)}
                 value={field.value ?? ''}
                 onChange={field.onChange}
                 onPick={spec.onPick}
@@ -73,7 +75,7 @@ export function FormField({
             ) : spec.kind === 'several' ? (
               <PickSome
                 labelledBy={`${id}-label`}
-                options={spec.options!}
+                options={options}
                 value={field.value ? field.value.split(SEVERAL) : []}
                 onChange={(chosen) => field.onChange(chosen.join(SEVERAL))}
               />
@@ -88,7 +90,7 @@ export function FormField({
                 disableUnderline
               >
                 <option value="">choose</option>
-                {spec.options!.map(([value, words]) => (
+                {options.map(([value, words]) => (
                   <option key={value} value={value}>
                     {words}
                   </option>
@@ -144,9 +146,9 @@ export function FormField({
           />
         )}
       </Together>
-      {spec.add && (
-        <Button variant="text" size="small" onClick={() => onAdd(spec.add!)}>
-          one more: {spec.add.title.toLowerCase()}
+      {add && (
+        <Button variant="text" size="small" onClick={() => onAdd(add)}>
+          one more: {add.title.toLowerCase()}
         </Button>
       )}
       {wrong ? (

@@ -1,5 +1,5 @@
-import { Notice } from '@/ui/kit/page';
 import type { ProblemDocument } from '@/crib/door';
+import { Notice } from '@/ui/kit/page';
 
 /** What was wrong, and the way out. */
 export function ProblemNote({ problem }: { problem: ProblemDocument | null }) {

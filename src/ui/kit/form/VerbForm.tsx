@@ -1,6 +1,4 @@
 'use client';
-import { Fields } from '@/ui/kit/field';
-import { Acts, Notice } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import dayjs from 'dayjs';
 import timezone from 'dayjs/plugin/timezone';
@@ -8,19 +6,20 @@ import utc from 'dayjs/plugin/utc';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { ProblemDocument, Recorded } from '@/crib/door';
-import type { VerbAnswer, VerbInput, VerbName } from '@/crib/verbs';
+import type { ProblemDocument } from '@/crib/door';
+import type { VerbInput, VerbName } from '@/crib/verbs';
+import { Fields } from '@/ui/kit/field';
+import { Acts, Notice } from '@/ui/kit/page';
 import { useSurroundings } from '@/ui/shell';
 import { FormField, key, type Texts } from './FormField';
 import { SendButton } from './SendButton';
 import { type FieldOf, type FieldSpec, problemOf, type SubForm, toInput } from './toInput';
 import { useSendOnce } from './useSendOnce';
+import { answered, type DoneOf } from './useVerb';
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
 
-/** What a verb answered, and the entry it is kept under. */
-type DoneOf<N extends VerbName> = VerbAnswer<N> & Recorded;
 type VerbFormProps<N extends VerbName> = {
   verb: N;
   /** Input that is not asked for. */
@@ -86,8 +85,7 @@ export function VerbForm<N extends VerbName>({
     if (!answer.ok) return setProblem(answer.problem);
     setProblem(null);
     reset(starts);
-    // The door answers in the verb's own words.
-    const done = answer.done as Recorded as DoneOf<N>;
+    const done = answered<N>(answer.done);
     say(said ? said(done) : 'done');
     onDone?.(done);
     router.refresh();

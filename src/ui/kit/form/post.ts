@@ -32,6 +32,7 @@ export async function post<T>(path: string, body: object, signal?: AbortSignal):
       body: JSON.stringify(body),
       signal,
     });
+    // The API answers in these two forms, which its document lists.
     const json = (await answer.json()) as T & ProblemDocument;
     return answer.ok ? { ok: true, value: json } : { ok: false, problem: json };
   } catch {

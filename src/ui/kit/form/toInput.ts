@@ -1,3 +1,4 @@
+import { last } from '@/core/sure';
 import { type LengthUnit, readCents } from '@/core/units';
 import type { VerbInput, VerbName } from '@/crib/verbs';
 
@@ -96,8 +97,9 @@ export function toInput(
 function put(into: Record<string, unknown>, path: string, value: unknown): void {
   const keys = path.split('.');
   let at = into;
+  // What is put there by a dotted name is always an object.
   for (const key of keys.slice(0, -1)) at = (at[key] ??= {}) as Record<string, unknown>;
-  at[keys.at(-1)!] = value;
+  at[last(keys)] = value;
 }
 
 /** Words of a problem that belong under a field: its own, or those of a part below it ('supply' under 'supply.pack'). */

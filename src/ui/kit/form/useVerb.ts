@@ -7,17 +7,19 @@ import { useSurroundings } from '@/ui/shell';
 import { LOST } from './post';
 import { useSendOnce } from './useSendOnce';
 
+/** What a verb answered, and the entry it is kept under. */
+export type DoneOf<N extends VerbName> = VerbAnswer<N> & Recorded;
+/** The door answers in the verb's own words: what it says of itself there is what comes. */
+export const answered = <N extends VerbName>(done: Recorded) => done as DoneOf<N>;
+
 /** A verb behind a button: pending, problem, and recorded once however often it is sent. */
 export function useVerb<N extends VerbName>(verb: N) {
   const { perform, say } = useSurroundings();
   const router = useRouter();
   const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
-  const send = async (
-    input: VerbInput<N>,
-    said: (done: VerbAnswer<N> & Recorded) => string,
-  ): Promise<(VerbAnswer<N> & Recorded) | null> => {
-    const answer = await once((formId) => perform(verb, { ...(input as object), formId }));
+  const send = async (input: VerbInput<N>, said: (done: DoneOf<N>) => string): Promise<DoneOf<N> | null> => {
+    const answer = await once((formId) => perform(verb, { ...input, formId }));
     if (!answer) return null;
     if (!answer.ok) {
       if (answer.problem === LOST) say('no answer came: send it again, it is recorded only once');
@@ -25,8 +27,7 @@ export function useVerb<N extends VerbName>(verb: N) {
       return null;
     }
     setProblem(null);
-    // The door answers in the verb's own words.
-    const done = answer.done as Recorded as VerbAnswer<N> & Recorded;
+    const done = answered<N>(answer.done);
     say(said(done));
     router.refresh();
     return done;

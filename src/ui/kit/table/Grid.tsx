@@ -7,7 +7,8 @@ import styles from './table.module.css';
 /** The rows of a paged table, to be walked by arrow keys, its columns chosen and sorted. */
 export default function Grid<Row extends object>(t: PagedTableProps<Row>) {
   const router = useRouter();
-  const [field, direction] = t.sort.startsWith('-') ? [t.sort.slice(1), 'desc'] : [t.sort, 'asc'];
+  const field = t.sort.replace(/^-/, '');
+  const sort = t.sort.startsWith('-') ? 'desc' : 'asc';
   const visible: GridColumnVisibilityModel = Object.fromEntries(
     t.columns.map((c) => [c.field, t.shown.includes(c.field)]),
   );
@@ -28,7 +29,7 @@ export default function Grid<Row extends object>(t: PagedTableProps<Row>) {
       disableVirtualization
       sortingMode="server"
       sortingOrder={['asc', 'desc']}
-      sortModel={[{ field, sort: direction as 'asc' | 'desc' }]}
+      sortModel={[{ field, sort }]}
       onSortModelChange={([first]) => first && t.onSort(`${first.sort === 'desc' ? '-' : ''}${first.field}`)}
       columnVisibilityModel={visible}
       onColumnVisibilityModelChange={(model) =>

@@ -1,5 +1,4 @@
 'use client';
-import { Empty, Notice } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -13,6 +12,7 @@ import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
 import { BecauseThis, GradeMark, Row, Rows } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
+import { Empty, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';

@@ -1,14 +1,15 @@
 'use client';
-import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
-import { Choice } from '@/ui/kit/field';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { ITEM_KINDS, type ItemKind, KINDS, type MissingFact } from '@/core/cutters';
+import { ITEM_KINDS, KINDS, type MissingFact } from '@/core/cutters';
 import { linkTo } from '@/core/links';
+import { isOne } from '@/core/names';
 import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
+import { Choice } from '@/ui/kit/field';
+import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import { PagedTable } from '@/ui/kit/table';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
 import { Asking, AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
@@ -64,12 +65,8 @@ export function CuttersScreen({
   const to = (changes: Record<string, string | null>) =>
     router.push(query.href({ after: null, before: null, ...changes }), { scroll: false });
   const beside =
-    adding !== null && (ITEM_KINDS as readonly string[]).includes(adding) ? (
-      <AddItemTag
-        key={`${adding} ${query.get('like') ?? ''}`}
-        kind={adding as (typeof ITEM_KINDS)[number]}
-        shop={shop}
-      />
+    adding !== null && isOne(ITEM_KINDS, adding) ? (
+      <AddItemTag key={`${adding} ${query.get('like') ?? ''}`} kind={adding} shop={shop} />
     ) : one.item ? (
       <ItemTag
         key={one.item.code}
@@ -178,9 +175,10 @@ function MoreKinds() {
       aria-label="Add something else"
 
       value=""
-      onChange={(e) =>
-        router.push(query.href({ new: e.target.value as ItemKind, open: null }), { scroll: false })
-      }
+      onChange={(e) => {
+        const kind = e.target.value;
+        if (isOne(ITEM_KINDS, kind)) router.push(query.href({ new: kind, open: null }), { scroll: false });
+      }}
     >
       <option value="">Add something else</option>
       {ITEM_KINDS.filter((k) => k !== 'cutter' && k !== 'holder').map((k) => (

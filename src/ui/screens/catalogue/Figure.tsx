@@ -1,5 +1,4 @@
 'use client';
-import { Acts, Head, Notice } from '@/ui/kit/page';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import {
@@ -10,13 +9,15 @@ import {
   neededFor,
   symbolSpec,
 } from '@/core/cutters';
+import { sure } from '@/core/sure';
 import type { ItemLine } from '@/crib/catalogue';
 import { VerbForm } from '@/ui/kit/form';
+import { Acts, Head, Notice } from '@/ui/kit/page';
 import { DimensionedDrawing, type Sureness } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
-import styles from './Figure.module.css';
 import { factFields } from './addItems';
+import styles from './Figure.module.css';
 
 /** What a field begins with: the fact in the unit it was entered in, whatever is shown, and where it came from. */
 export const asItStands = (fact: ItemLine['facts'][number] | undefined) =>
@@ -33,7 +34,9 @@ export function Figure({ item }: { item: ItemLine }) {
   const router = useRouter();
   const { entered, unit, unitWord } = useLengths();
   const stating = query.get('fact');
-  const figure = item.cutter ? dimensionsOf(item.kind, item.cutter) : holderDimensions(item.holder!);
+  const figure = item.cutter
+    ? dimensionsOf(item.kind, item.cutter)
+    : holderDimensions(sure(item.holder, `${item.code} as a holder`));
   const fact = (symbol: FactSymbol) => item.facts.find((f) => f.symbol === symbol);
   // What nothing waits for and nobody knows would only crowd the figure.
   const shown = figure.dimensions.filter(

@@ -1,5 +1,4 @@
 'use client';
-import { Entry, Wrong } from '@/ui/kit/field';
 import { useId, useState } from 'react';
 import {
   cornerRadius,
@@ -16,6 +15,7 @@ import {
 } from '@/core/cutters';
 import { parseLength } from '@/core/units';
 import { RidgeChart } from '@/ui/kit/chart';
+import { Entry, Wrong } from '@/ui/kit/field';
 import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
 

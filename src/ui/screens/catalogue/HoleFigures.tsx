@@ -1,6 +1,4 @@
 'use client';
-import { Notice } from '@/ui/kit/page';
-import { Entry } from '@/ui/kit/field';
 import { useState } from 'react';
 import {
   classesLeft,
@@ -12,9 +10,12 @@ import {
   tapDrill,
   threadPercent,
 } from '@/core/cutters';
+import { sure } from '@/core/sure';
 import { parseDiameter } from '@/core/units';
 import type { ItemLine } from '@/crib/catalogue';
+import { Entry } from '@/ui/kit/field';
 import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
+import { Notice } from '@/ui/kit/page';
 import { useLengths } from '@/ui/shell';
 
 /** What a reamer or a tap is for: the limits it must lie in, the hole before it. */
@@ -24,7 +25,7 @@ export function HoleFigures({ item }: { item: ItemLine }) {
   if (work === 'reams')
     return (
       <ReamerFigures
-        nominal={item.cutter!.DC}
+        nominal={sure(item.cutter, `${item.code} as a cutter`).DC}
         cls={text('TCHA')}
         measured={item.facts.find((f) => f.symbol === 'DCM')?.value ?? null}
       />
@@ -32,7 +33,7 @@ export function HoleFigures({ item }: { item: ItemLine }) {
   if (work === 'taps' && text('TDZ'))
     return (
       <TapFigures
-        thread={text('TDZ')!}
+        thread={text('TDZ') ?? ''}
         by={text('TAPPING') === 'forming' ? 'forming' : 'cutting'}
         said={text('TAPPING') !== null}
       />

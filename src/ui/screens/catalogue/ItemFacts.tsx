@@ -1,5 +1,5 @@
 'use client';
-import { Lines } from '@/ui/kit/page';
+import { isOne } from '@/core/names';
 import Link from 'next/link';
 import {
   factsOf,
@@ -7,12 +7,15 @@ import {
   FAMILIES,
   neededFor,
   ORIGIN_WORDS,
+  ORIGINS,
   pricePerEdge,
   symbolSpec,
 } from '@/core/cutters';
+import { sure } from '@/core/sure';
 import { money } from '@/core/units';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
+import { Lines } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
 
@@ -114,7 +117,10 @@ export function Facts({ item }: { item: ItemLine }) {
       )}
       <Rows>
         {known.map((symbol: FactSymbol) => {
-          const fact = item.facts.find((f) => f.symbol === symbol)!;
+          const fact = sure(
+            item.facts.find((f) => f.symbol === symbol),
+            symbol,
+          );
           const length = fact.unit === 'mm' || fact.unit === 'inch';
           return (
             <Row
@@ -133,7 +139,7 @@ export function Facts({ item }: { item: ItemLine }) {
           <Row
             key={a.material ?? 'any'}
             name="assumed life"
-            note={`${a.material ?? 'any material'}, ${ORIGIN_WORDS[a.origin as keyof typeof ORIGIN_WORDS]}`}
+            note={`${a.material ?? 'any material'}, ${isOne(ORIGINS, a.origin) ? ORIGIN_WORDS[a.origin] : a.origin}`}
           >
             {a.minutes} min
           </Row>
@@ -167,8 +173,8 @@ export function Supply({ item }: { item: ItemLine }) {
     <p className="soft small">
       {s.supplier} {s.orderCode}
       {s.priceCents !== null ? `, ${money(s.priceCents)} each` : ''}
-      {edge !== null
-        ? `, ${money(Math.round(edge))} an edge (${edges!.value} edges${edges!.symbol === 'CEDC' ? ', as many as it has' : ''})`
+      {edge !== null && edges
+        ? `, ${money(Math.round(edge))} an edge (${edges.value} edges${edges.symbol === 'CEDC' ? ', as many as it has' : ''})`
         : ''}
       , pack of {s.pack}, {s.leadTimeDays ?? 'unknown'} days
     </p>

@@ -1,5 +1,4 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
@@ -7,6 +6,7 @@ import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
+import { Acts } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { cribPlaces, TakeBack } from './TakeBack';
@@ -161,7 +161,7 @@ export function ItemMoves({
             grades={grades}
             from={taken(out)}
             quantity={quantity}
-            onto={onto.start!}
+            onto={onto.start ?? ''}
           />
         </>
       )}

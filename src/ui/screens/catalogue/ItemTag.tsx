@@ -1,11 +1,11 @@
 'use client';
-import { Notice } from '@/ui/kit/page';
 import Link from 'next/link';
 import { factsOf, KINDS, questionCutter } from '@/core/cutters';
 import { coatingNow, rungsFor } from '@/core/life';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { type FieldOf, VerbForm } from '@/ui/kit/form';
+import { Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { CutterDrawing } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';

@@ -1,5 +1,4 @@
 'use client';
-import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -7,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { isSymbol, type MissingFact, SYMBOLS } from '@/core/cutters';
+import { Empty } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 
 /** Gaps and guesses that block something booked, the worst first; each opens where it is stated. */

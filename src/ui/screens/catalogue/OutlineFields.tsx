@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
-import { Entry, Together } from '@/ui/kit/field';
 import type { LengthUnit } from '@/core/units';
+import { Entry, Together } from '@/ui/kit/field';
 
 export interface SegmentTexts {
   length: string;

@@ -1,8 +1,8 @@
 'use client';
-import { Fold } from '@/ui/kit/page';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
+import { Fold } from '@/ui/kit/page';
 import { inserts } from '@/ui/screens/common/found';
 import { cribPlaces } from './TakeBack';
 
@@ -24,6 +24,7 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
           fields={[{ name: 'inserts', label: 'Inserts from', kind: 'search', search: inserts, wide: true }]}
           shape={({ inserts: taken, ...input }) => ({
             ...input,
+            // A found source is the text of one.
             ...(taken ? (JSON.parse(String(taken)) as object) : {}),
           })}
           said={(d) => `${d.quantity} × ${d.item} into ${mark}`}

@@ -1,5 +1,4 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SIGNS } from '@/core/life';
@@ -9,6 +8,7 @@ import type { ProblemDocument } from '@/crib/door';
 import type { ShopView } from '@/crib/shop';
 import { FileButton } from '@/ui/kit/file';
 import { base64, type FieldSpec, post, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
+import { Acts } from '@/ui/kit/page';
 import { useSurroundings } from '@/ui/shell';
 import { thingInput } from './things';
 

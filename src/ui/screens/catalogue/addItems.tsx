@@ -7,7 +7,6 @@ import {
   factsOf,
   type FactSymbol,
   FAMILIES,
-  type Family,
   FAMILY_NAMES,
   type ItemKind,
   KINDS,
@@ -15,6 +14,7 @@ import {
   symbolSpec,
 } from '@/core/cutters';
 import { linkTo } from '@/core/links';
+import { isOne } from '@/core/names';
 import type { ShopView } from '@/crib/shop';
 import { Choice, Field } from '@/ui/kit/field';
 import { type FieldOf, type FieldSpec, VerbForm } from '@/ui/kit/form';
@@ -34,7 +34,7 @@ export const factFields = (symbols: readonly FactSymbol[]): FieldSpec<FactField>
     const base = { name, label, origin: `facts.${symbol}.origin`, wide: true };
     if (s.kind === 'length') return { ...base, kind: 'length' };
     if (s.kind === 'choice')
-      return { ...base, kind: 'choice', options: s.options!.map((o) => [o, o] as const) };
+      return { ...base, kind: 'choice', options: (s.options ?? []).map((o) => [o, o] as const) };
     return { ...base, kind: s.kind === 'words' ? 'text' : 'number' };
   });
 
@@ -84,7 +84,7 @@ export function AddItemTag({ kind, shop }: { kind: ItemKind; shop: ShopView }) {
   const [all, setAll] = useState(false);
   const [outline, setOutline] = useState<SegmentTexts[]>([{ length: '', upper: '', lower: '' }]);
   const hasFamily = kind === 'cutter' || kind === 'body';
-  const chosen = hasFamily && family ? (family as Family) : null;
+  const chosen = hasFamily && isOne(FAMILY_NAMES, family) ? family : null;
   const ready = !hasFamily || chosen !== null;
   const asked = ready ? factsOf(kind, chosen) : [];
   const now = all ? asked : asked.filter((s) => SOON.includes(s));

@@ -39,6 +39,7 @@ export function thingOptions(item: ItemLine, at: (kind: string) => boolean): Opt
 export function thingInput({ from, ...input }: Record<string, unknown>): Record<string, unknown> {
   if (typeof from !== 'string' || !from.startsWith('{'))
     return from === undefined ? input : { ...input, from };
+  // Written by taken(), a few lines above.
   const thing = JSON.parse(from) as Record<string, unknown>;
   if (!thing.piece) return { ...input, ...thing };
   const { item: _item, quantity: _quantity, ...rest } = input;

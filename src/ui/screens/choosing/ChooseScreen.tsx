@@ -1,5 +1,4 @@
 'use client';
-import { Acts, Empty, Head, Notice } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -10,6 +9,7 @@ import Link from 'next/link';
 import { type ChoosingRules, REASONS } from '@/core/choosing';
 import { linkTo } from '@/core/links';
 import type { ChooseView } from '@/crib/choosing';
+import { Acts, Empty, Head, Notice } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle } from '@/ui/shell';
 import { CutTag } from './CutTag';
@@ -166,7 +166,7 @@ function Kit({ view }: { view: ChooseView }) {
           </TableRow>
         </TableHead>
         <TableBody>
-          {view.kit!.map((s, i) => (
+          {view.kit?.map((s, i) => (
             <TableRow key={`${s.step} ${i}`}>
               <TableCell>{s.step}</TableCell>
               <TableCell>
@@ -176,7 +176,7 @@ function Kit({ view }: { view: ChooseView }) {
               <TableCell>
                 {s.missing ? (
                   <strong style={{ color: 'var(--rust)' }}>
-                    ■ missing{s.choices.length ? `: buy ${s.choices[0]!.code}` : ''}
+                    ■ missing{s.choices[0] ? `: buy ${s.choices[0].code}` : ''}
                   </strong>
                 ) : (
                   s.choices.slice(0, 3).map((c) => (

@@ -1,5 +1,4 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -14,6 +13,7 @@ import {
   GROUPS,
 } from '@/core/choosing';
 import { Choice, Entry, Field, Fields, Tick } from '@/ui/kit/field';
+import { Acts } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';

@@ -65,9 +65,10 @@ export function RulesTag({ rules }: { rules: ChoosingRules }) {
 
 /** { N: { 0: '2', 1: '3' } } as the form nests it becomes { N: ['2', '3'] }; half a pair is left out. */
 function pairs(nested: unknown): Record<string, string[]> {
+  if (typeof nested !== 'object' || nested === null) return {};
   return Object.fromEntries(
-    Object.entries((nested ?? {}) as Record<string, Record<string, string>>)
-      .filter(([, p]) => p['0'] !== undefined && p['1'] !== undefined)
-      .map(([g, p]) => [g, [p['0']!, p['1']!]]),
+    Object.entries(nested).flatMap(([g, { 0: from, 1: to }]: [string, { 0?: string; 1?: string }]) =>
+      from === undefined || to === undefined ? [] : [[g, [from, to]]],
+    ),
   );
 }

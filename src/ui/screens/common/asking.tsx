@@ -1,12 +1,12 @@
 'use client';
-import styles from './asking.module.css';
-import { Choice, Entry } from '@/ui/kit/field';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { ITEM_KINDS, KINDS } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import type { ShopView } from '@/crib/shop';
+import { Choice, Entry } from '@/ui/kit/field';
 import { useLengths } from '@/ui/shell';
+import styles from './asking.module.css';
 import { useQuery } from './query';
 
 /** A question to a table. */

@@ -16,6 +16,7 @@ const asking =
   async (words, signal) => {
     const answer = await fetch(`/api/v1/${path}?${new URLSearchParams({ ...fixed, q: words })}`, { signal });
     if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
+    // The API answers in the type of its view.
     return read((await answer.json()) as View);
   };
 

@@ -17,6 +17,7 @@ export function useQuery<P extends PageName>(_page: P) {
     all: (): Record<string, string> => Object.fromEntries(search),
     href: (changes: Changes<P>): string => {
       const asked: Record<string, string | number | undefined> = Object.fromEntries(search);
+      // Values of an address are texts and numbers.
       for (const [name, value] of Object.entries(changes) as [string, string | number | null | undefined][])
         if (value === null) delete asked[name];
         else if (value !== undefined) asked[name] = value;

@@ -25,6 +25,7 @@ export function useAnswer<Page extends object>(
     const timer = setTimeout(() => {
       fetch(`/api/v1/${view}?${key}`, { signal: stop.signal })
         .then(async (answer) => {
+          // The API answers in the type of its view, or with a problem.
           const json = (await answer.json()) as Page & { detail?: string };
           setMeanwhile(
             answer.ok ? { ...json, asked: key } : { problem: json.detail ?? 'No answer came', asked: key },

@@ -1,5 +1,4 @@
 'use client';
-import { Empty, Lines } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -11,6 +10,7 @@ import { money } from '@/core/units';
 import type { ConsignedView, Taken } from '@/crib/consigned';
 import { Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
+import { Empty, Lines } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useTimes } from '@/ui/shell';
 

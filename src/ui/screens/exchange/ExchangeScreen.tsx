@@ -1,5 +1,4 @@
 'use client';
-import { Acts, Head } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -13,6 +12,7 @@ import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, Preview } from '@/crib/exchange';
 import { FileDrop } from '@/ui/kit/file';
 import { base64, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
+import { Acts, Head } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import { Outcome } from './Outcome';

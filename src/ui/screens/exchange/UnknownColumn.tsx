@@ -1,7 +1,7 @@
 'use client';
-import { Notice } from '@/ui/kit/page';
-import { Choice } from '@/ui/kit/field';
 import { SYMBOLS } from '@/core/cutters';
+import { Choice } from '@/ui/kit/field';
+import { Notice } from '@/ui/kit/page';
 
 /** Columns that are no facts, as docs/formats.md has them. */
 const PLAIN = [

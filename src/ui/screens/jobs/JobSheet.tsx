@@ -106,12 +106,14 @@ export function JobSheet({ job }: { job: JobView }) {
               ))}
             </TableBody>
           </Table>
-          <p>
-            A part takes <strong className="fig">{min(cycle!.cutting)} min</strong> in the cut; the machine
-            adds about <span className="fig">{min(cycle!.rapid)}</span> in rapid and{' '}
-            <span className="fig">{min(cycle!.changes)}</span> for {program.toolChanges} changes.{' '}
-            <span className="soft">Without acceleration, so at least that.</span>
-          </p>
+          {cycle && (
+            <p>
+              A part takes <strong className="fig">{min(cycle.cutting)} min</strong> in the cut; the machine
+              adds about <span className="fig">{min(cycle.rapid)}</span> in rapid and{' '}
+              <span className="fig">{min(cycle.changes)}</span> for {program.toolChanges} changes.{' '}
+              <span className="soft">Without acceleration, so at least that.</span>
+            </p>
+          )}
           <ProgramNotes job={job} />
         </>
       )}

@@ -1,5 +1,4 @@
 'use client';
-import { Acts, Empty, Head } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -12,6 +11,7 @@ import { linkTo } from '@/core/links';
 import type { JobSummary, JobsView, JobView } from '@/crib/jobs';
 import type { ShopView } from '@/crib/shop';
 import { GradeMark } from '@/ui/kit/figure';
+import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay } from '@/ui/shell';
 import { JobSheet } from './JobSheet';

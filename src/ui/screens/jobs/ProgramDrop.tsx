@@ -1,5 +1,4 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
@@ -8,6 +7,7 @@ import type { ProblemDocument } from '@/crib/door';
 import type { EditorText } from '@/ui/kit/code/NcEditor';
 import { FileDrop } from '@/ui/kit/file';
 import { LOST, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { Acts } from '@/ui/kit/page';
 import { useSurroundings } from '@/ui/shell';
 
 /** The editor comes after the first view: most who open a job read it. */

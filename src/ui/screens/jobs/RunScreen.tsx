@@ -1,15 +1,15 @@
 'use client';
-import styles from './Run.module.css';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { linkTo, linkToEnd } from '@/core/links';
 import type { RackCard, RunView } from '@/crib/rack';
-import { GradeMark } from '@/ui/kit/figure';
-import { Acts, Lines, Caution, Hand, Notice } from '@/ui/kit/page';
 import { Stepper } from '@/ui/kit/field';
+import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
+import { Acts, Lines, Caution, Hand, Notice } from '@/ui/kit/page';
 import { Middle, useSurroundings } from '@/ui/shell';
+import styles from './Run.module.css';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({ view: { job, assemblies, openUses, standing } }: { view: RunView }) {

@@ -1,5 +1,4 @@
 'use client';
-import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -10,6 +9,7 @@ import { money } from '@/core/units';
 import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
 import { SurvivalChart } from '@/ui/kit/chart';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
+import { Empty } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';

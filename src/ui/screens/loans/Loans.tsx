@@ -1,5 +1,4 @@
 'use client';
-import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -8,6 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import type { PlacesView } from '@/crib/places';
+import { Empty } from '@/ui/kit/page';
 import { useTimes } from '@/ui/shell';
 
 /** Who has what, since when, and how late it is. */

@@ -1,5 +1,4 @@
 'use client';
-import { Acts, Fold, Lines, Notice } from '@/ui/kit/page';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import { useState } from 'react';
@@ -7,6 +6,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import type { CountedLine, CountView } from '@/crib/places';
 import { Entry, Tick } from '@/ui/kit/field';
 import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
+import { Acts, Fold, Lines, Notice } from '@/ui/kit/page';
 import { LongTable } from '@/ui/kit/table';
 import { Tag } from '@/ui/kit/tag';
 import { items } from '@/ui/screens/common/found';
@@ -33,6 +33,7 @@ const enteredOf = (lines: readonly CountedLine[], texts: Partial<Counted>) =>
 export function CountSheet({ view }: { view: CountView }) {
   const query = useQuery('places');
   const { send, problem, pending } = useVerb('enterCount');
+  // Shown only where there is a sheet.
   const sheet = view.sheet!;
   const open = sheet.bookedEntryId === null;
   const { control, register, handleSubmit, reset } = useForm<Counted>({ defaultValues: {} });

@@ -1,5 +1,4 @@
 'use client';
-import { Acts, Head, Views } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -10,6 +9,7 @@ import type { CountView, PlacesView, PlaceView } from '@/crib/places';
 import type { ShopView } from '@/crib/shop';
 import type { MovementsView, StockView } from '@/crib/stock';
 import { VerbForm } from '@/ui/kit/form';
+import { Acts, Head, Views } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';

@@ -1,5 +1,4 @@
 'use client';
-import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -7,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import type { PlacesView } from '@/crib/places';
+import { Empty } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { useTimes } from '@/ui/shell';
 
@@ -51,7 +51,7 @@ export function Sheets({ view }: { view: PlacesView }) {
               {s.bookedEntryId === null ? (
                 <strong>open</strong>
               ) : (
-                `booked by ${s.bookedBy} on ${day(s.bookedAt!)}`
+                `booked by ${s.bookedBy} on ${s.bookedAt ? day(s.bookedAt) : 'an unknown day'}`
               )}
               {s.explained ? <span className="soft"> {s.explained}</span> : null}
             </TableCell>

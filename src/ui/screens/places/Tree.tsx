@@ -1,5 +1,4 @@
 'use client';
-import { Empty } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -8,6 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { inCrib } from '@/core/stock';
 import type { PlacesView } from '@/crib/places';
+import { Empty } from '@/ui/kit/page';
 import { useQuery } from '../common/query';
 
 /** What kinds of place are called. */

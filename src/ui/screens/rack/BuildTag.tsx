@@ -8,8 +8,8 @@ import { parseLength } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
 import { Judgements } from '@/ui/kit/figure';
-import { Caution, Notice } from '@/ui/kit/page';
 import { type Found, VerbForm } from '@/ui/kit/form';
+import { Caution, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { type FoundSource, sourceOf, takeables } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
@@ -40,6 +40,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
         })
       : null;
   const pick = (set: (source: TakeSource | null) => void) => (found: Found | null) =>
+    // Found by takeables(), whose finds carry what they are of.
     set((found as FoundSource | null)?.of ?? null);
   return (
     <Tag
@@ -55,8 +56,8 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       )}
       <div
         onChange={(e) => {
-          const field = e.target as unknown as HTMLInputElement;
-          if (field.name === 'stickout') setTyped(field.value);
+          const field = e.target;
+          if (field instanceof HTMLInputElement && field.name === 'stickout') setTyped(field.value);
         }}
       >
         <VerbForm

@@ -1,16 +1,16 @@
 'use client';
-import styles from './Rack.module.css';
-import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { JobView } from '@/crib/jobs';
 import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
+import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import { Rack, type RackSlot } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useScreenScan } from '@/ui/shell';
 import { AssemblyTag } from './AssemblyTag';
 import { BuildTag } from './BuildTag';
+import styles from './Rack.module.css';
 
 type Order = 'tag' | 't' | 'length' | 'life';
 const ORDERS: [Order, string][] = [
@@ -40,7 +40,8 @@ export function RackScreen({
   const query = useQuery('rack');
   const router = useRouter();
   const open = query.get('open');
-  const order = (query.get('by') as Order | null) ?? (job ? 't' : 'tag');
+  const by = query.get('by');
+  const order = ORDERS.find(([name]) => name === by)?.[0] ?? (job ? 't' : 'tag');
   const building = query.get('new') === 'build';
   useScreenScan((text) => {
     if (!card || text.toUpperCase() !== card.tag) return null;
@@ -127,7 +128,7 @@ export function RackScreen({
                   new: 'build',
                   open: null,
                   do: null,
-                  operation: job!.operation.id,
+                  operation: job?.operation.id,
                   t: Number(slot.title.slice(1)),
                 })
           }

@@ -1,5 +1,4 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
@@ -7,6 +6,7 @@ import { type Group, GROUP_WORDS, GROUPS } from '@/core/choosing';
 import type { Rung } from '@/core/life';
 import { Entry, PickSome } from '@/ui/kit/field';
 import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
+import { Acts } from '@/ui/kit/page';
 import styles from './Ladder.module.css';
 
 const SCRAP: Rung = { name: 'scrap', groups: [] };

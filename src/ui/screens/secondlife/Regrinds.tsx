@@ -1,8 +1,8 @@
 'use client';
-import { Empty, Fold } from '@/ui/kit/page';
 import { inCrib } from '@/core/stock';
 import type { PlacesView } from '@/crib/places';
 import { VerbForm } from '@/ui/kit/form';
+import { Empty, Fold } from '@/ui/kit/page';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { useTimes } from '@/ui/shell';
 

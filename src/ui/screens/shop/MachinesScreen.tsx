@@ -7,10 +7,11 @@ import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
+import { isOne, namesOf } from '@/core/names';
 import type { ShopView } from '@/crib/shop';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
-import { Acts, Caution, Empty, Head } from '@/ui/kit/page';
 import { VerbForm } from '@/ui/kit/form';
+import { Acts, Caution, Empty, Head } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
@@ -23,22 +24,21 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
   const query = useQuery('machines');
   const { show } = useLengths();
   const open = shop.machines.find((m) => m.code === query.get('open')) ?? null;
-  const adding = (query.get('new') ?? '') as Kind;
-  const beside =
-    adding in SET_UP ? (
-      <Tag over="New" number={SET_UP[adding].title} closeHref={query.href({ new: null })}>
-        <p className="soft">{SET_UP[adding].why}</p>
-        <VerbForm
-          key={adding}
-          verb={SET_UP[adding].verb}
-          fields={SET_UP[adding].fields}
-          submit={SET_UP[adding].submit}
-          said={() => `${SET_UP[adding].title}: one more`}
-        />
-      </Tag>
-    ) : open ? (
-      <MachineTag key={open.code} machine={open} />
-    ) : null;
+  const adding = query.get('new');
+  const beside = isOne(namesOf(SET_UP), adding) ? (
+    <Tag over="New" number={SET_UP[adding].title} closeHref={query.href({ new: null })}>
+      <p className="soft">{SET_UP[adding].why}</p>
+      <VerbForm
+        key={adding}
+        verb={SET_UP[adding].verb}
+        fields={SET_UP[adding].fields}
+        submit={SET_UP[adding].submit}
+        said={() => `${SET_UP[adding].title}: one more`}
+      />
+    </Tag>
+  ) : open ? (
+    <MachineTag key={open.code} machine={open} />
+  ) : null;
   return (
     <Middle beside={beside}>
       <Head>

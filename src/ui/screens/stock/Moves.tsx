@@ -1,5 +1,4 @@
 'use client';
-import { Acts } from '@/ui/kit/page';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -9,6 +8,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import type { MovementsView } from '@/crib/stock';
+import { Acts } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useTimes } from '@/ui/shell';
@@ -38,9 +38,10 @@ const ENTRY_WORDS: Record<string, string> = {
 export function Moves({ view }: { view: MovementsView }) {
   const query = useQuery('places');
   const { moment } = useTimes();
-  const of = (['item', 'piece', 'place', 'who'] as const).flatMap((n) =>
-    query.get(n) ? [[n, query.get(n)!] as const] : [],
-  );
+  const of = (['item', 'piece', 'place', 'who'] as const).flatMap((name) => {
+    const asked = query.get(name);
+    return asked ? [[name, asked] as const] : [];
+  });
   return (
     <>
       <p className="soft">

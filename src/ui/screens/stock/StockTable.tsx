@@ -1,5 +1,4 @@
 'use client';
-import { Notice } from '@/ui/kit/page';
 import type { GridColDef } from '@mui/x-data-grid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -7,6 +6,7 @@ import { linkTo } from '@/core/links';
 import type { SavedView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import type { StockLine, StockView } from '@/crib/stock';
+import { Notice } from '@/ui/kit/page';
 import { PagedTable } from '@/ui/kit/table';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
 import { Asking, AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';

@@ -1,12 +1,12 @@
 'use client';
-import styles from './Today.module.css';
-import { Empty, Head } from '@/ui/kit/page';
 import Link from 'next/link';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
 import type { TodayView, WorkKind } from '@/crib/today';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
+import { Empty, Head } from '@/ui/kit/page';
 import { Middle, shortDay } from '@/ui/shell';
+import styles from './Today.module.css';
 
 const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   'in question': { grade: 'question', words: 'in question' },

@@ -1,7 +1,9 @@
 import { connection } from 'next/server';
 import { DEFAULTS } from '@/core/defaults';
+import { isOne, namesOf } from '@/core/names';
 import { readProgram } from '@/core/programs';
 import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
+import { sure } from '@/core/sure';
 import { parseNumber } from '@/core/units';
 import { COMPUTATIONS } from '@/crib/computations';
 import { type Crib, perform, Problem, PROBLEM_CODES, readQuestion, toProblem, validate } from '@/crib/door';
@@ -47,13 +49,9 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       ([c]) => path === `problems/${c.toLowerCase().replaceAll('_', '-')}`,
     );
     if (code) return Response.json({ code: code[0], title: code[1] });
-    const list = /^(items|stock|movements)\.(csv|xlsx|json)$/.exec(path);
-    if (list)
-      return await exported(
-        new URL(request.url).searchParams,
-        list[1] as keyof typeof LISTS,
-        list[2] as Format,
-      );
+    const [list, format] = path.split('.');
+    if (isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
+      return await exported(new URL(request.url).searchParams, list, format);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
     const view = VIEWS.find((v) => v.path === path);
@@ -81,7 +79,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       validate(computation.schema, input);
       return Response.json(computation.run(input));
     }
-    const done = await perform(await crib(), verb!, input);
+    const done = await perform(await crib(), sure(verb, 'a verb, where it is no computation'), input);
     return Response.json(done, { status: done.again ? 200 : 201 });
   } catch (error) {
     return answer(error);
@@ -105,6 +103,7 @@ const LISTS = {
 } satisfies Record<string, (c: Crib['db'], query: URLSearchParams, format: Format) => Promise<Uint8Array>>;
 async function exported(query: URLSearchParams, list: keyof typeof LISTS, format: Format): Promise<Response> {
   const bytes = await LISTS[list]((await crib()).db, query, format);
+  // Bytes of the database or of ExcelJS lie in a plain buffer, which their type leaves open.
   return new Response(bytes as BodyInit, {
     headers: {
       'content-type': TYPES[format],
@@ -117,6 +116,7 @@ async function exported(query: URLSearchParams, list: keyof typeof LISTS, format
 async function shownPicture(entry: number, small: boolean): Promise<Response> {
   const picture = await maybePicture((await crib()).db, entry);
   if (!picture) throw nothingHere(`pictures/${entry}`);
+  // As above.
   return new Response((small ? picture.thumb : picture.bytes) as BodyInit, {
     headers: {
       'content-type': picture.mime,
@@ -136,6 +136,7 @@ const PREVIEW = {
 async function previewed(request: Request) {
   const input = await jsonBody(request, LIST_BYTES);
   validate(PREVIEW, input);
+  // Checked one line above.
   const { content, mapping } = input as { content: string; mapping?: Record<string, string | null> };
   return previewImport((await crib()).db, Buffer.from(content, 'base64'), mapping);
 }
@@ -147,6 +148,7 @@ const DRAINED = 100_000_000;
 async function textBody(request: Request, limit = PROGRAM_BYTES): Promise<string> {
   const chunks: Uint8Array[] = [];
   let size = 0;
+  // Node’s streams are read piece by piece; the DOM’s type leaves that out.
   for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
     size += chunk.byteLength;
     if (size <= limit) chunks.push(chunk);
