@@ -160,3 +160,29 @@ it('what need not reach the depth is looked at however short it is: face mills, 
   const spots = kit!.find((step) => step.step === 'spot drill')!;
   expect(codes(spots.choices).filter((code) => code.startsWith('SD'))).toHaveLength(10);
 });
+
+it('the reach that is kept is what the facts in force say: neck and slot count, and a fact taken back does not', async () => {
+  const reach = async () =>
+    (
+      await crib.db.query<{ reach: number | null }>(
+        `select n.reach from item_now n join item i on i.id = n.item_id where i.code = 'RCH'`,
+      )
+    )[0];
+  await crib.do('addItem', {
+    code: 'RCH',
+    kind: 'cutter',
+    family: 'square',
+    facts: { DC: { value: '10', origin: 'maker' } },
+  });
+  // Not known, and not 0.
+  expect(await reach()).toEqual({ reach: null });
+  await crib.do('stateFacts', { item: 'RCH', facts: { LCF: { value: '22', origin: 'maker' } } });
+  expect(await reach()).toEqual({ reach: 22 });
+  const neck = await crib.do('stateFacts', {
+    item: 'RCH',
+    facts: { LU: { value: '2 in', origin: 'maker' }, DN: { value: '9.5', origin: 'maker' } },
+  });
+  expect(await reach()).toEqual({ reach: 50.8 });
+  await crib.do('counterEntry', { counters: neck.entry });
+  expect(await reach()).toEqual({ reach: 22 });
+});

@@ -24,7 +24,8 @@ it('what was entered under the second schema is there, counted and found under t
     commit;
     insert into place (code, name, kind, entry_id) values ('S10', 'Ten', 'shelf', 1), ('S2', 'Two', 'drawer', 2);
     insert into item (code, kind, maker, family, entry_id) values ('EM10', 'cutter', 'Skarv', 'square', 3);
-    insert into fact (entry_id, item_id, symbol, text, unit, value, origin) values (3, 1, 'DC', '10', 'mm', 10, 'maker');
+    insert into fact (entry_id, item_id, symbol, text, unit, value, origin) values (3, 1, 'DC', '10', 'mm', 10, 'maker'),
+      (3, 1, 'LCF', '22', 'mm', 22, 'maker');
     insert into movement (entry_id, item_id, to_place_id, quantity) select 4, 1, id, 7 from place where code = 'S10';
     insert into piece (mark, item_id, entry_id) values ('E-0001', 1, 5);
     insert into movement (entry_id, item_id, piece_id, from_place_id, to_place_id, quantity)
@@ -45,8 +46,8 @@ it('what was entered under the second schema is there, counted and found under t
     { code: 'S2', quantity: 1, marked: 1, lotId: null, numbered: true },
     { code: 'S10', quantity: 6, marked: 0, lotId: null, numbered: true },
   ]);
-  expect(await db.query('select dc, unused, search from item_now')).toEqual([
-    { dc: 10, unused: 6, search: expect.stringContaining('skarv') },
+  expect(await db.query('select dc, reach, unused, search from item_now')).toEqual([
+    { dc: 10, reach: 22, unused: 6, search: expect.stringContaining('skarv') },
   ]);
   // And the rules hold on what came along: no more is taken than lies there.
   await expect(

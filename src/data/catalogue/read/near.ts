@@ -16,8 +16,6 @@ export const manyNearestHolders = (c: Connection, shank: number) =>
       where f.symbol = 'CLAMP_MIN' and f.value > $1 order by f.value limit 1)`,
     [shank],
   );
-/** Diameters nearest to the size among which the reach is looked at. */
-const LOOKED_AT = 200;
 /** Beyond any diameter. */
 const NO_BOUND = 1e8;
 /**
@@ -27,13 +25,13 @@ const NO_BOUND = 1e8;
 export const manyNearItems = async (c: Connection, windows: readonly NearQuestion[]): Promise<number[]> => {
   const side = (down: boolean, stock: '>' | '=', share: number, misses: number) => {
     const dc = 'coalesce(n.dc, 1e9)';
-    const nearest = `(select n.item_id from item_now n where n.family = w.family and ${dc} ${down ? '<=' : '>'} w.near and n.unused ${stock} 0
-      order by ${dc} ${down ? 'desc' : 'asc'}, n.item_id limit`;
+    const nearest = (also: string) =>
+      `(select n.item_id from item_now n where n.family = w.family and ${dc} ${down ? '<=' : '>'} w.near and n.unused ${stock} 0
+        and ${also} order by ${dc} ${down ? 'desc' : 'asc'}, n.item_id limit`;
     const wanted = `ceil(w.${down ? 'below' : 'above'} * ${share})::int`;
-    return `(select y.item_id from ${nearest} ${LOOKED_AT}) y where w.depth is null
-        or not exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol = 'LCF')
-        or exists (select 1 from fact_now f where f.item_id = y.item_id and f.symbol in ('LCF', 'LU', 'CW') and f.value >= w.depth)
-      limit ${wanted}) union ${nearest} ${misses})`;
+    // Reach that is not known may be enough: it is judged, not left out.
+    const reaches = '(w.depth is null or coalesce(n.reach, w.depth) >= w.depth)';
+    return `(${nearest(reaches)} ${wanted}) union ${nearest('true')} ${misses}))`;
   };
   return (
     await many<{ itemId: number }>(
