@@ -89,7 +89,10 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { expectation: { minutes: 90, basis: 'assumed' } },
   ],
   'life/used': [{ uses: [{ minutes: 30, expected: null }] }, { used: null }],
-  'life/wear-limit': [{ DC: 10 }, { limit: expect.closeTo(0.2, 12) }],
+  'life/wear-limit': [
+    { DC: 10 },
+    { limit: expect.closeTo(0.2, 12), because: expect.objectContaining({ formula: 'min(0.3 mm, 0.02 DC)' }) },
+  ],
   'jobs/check': [
     {
       t: 7,

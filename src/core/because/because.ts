@@ -12,6 +12,16 @@ export interface Because {
   values: BecauseValue[];
 }
 
+/**
+ * A figure with why it is so, from the one function that reckons it. `assumed`: symbols it leans on that are not known,
+ * each taken as the reason says.
+ */
+export interface Figure<V = number> {
+  value: V;
+  because: Because;
+  assumed: readonly string[];
+}
+
 /** Four grades of a judgement. 'not judged' says that a fact was missing; it is never a pass. */
 export type Grade = 'good' | 'question' | 'stop' | 'not judged';
 

@@ -1,3 +1,3 @@
 // Figures and judgements with their reasons
-export type { Because, Grade, Judgement } from './because';
+export type { Because, Figure, Grade, Judgement } from './because';
 export { worstGrade } from './because';

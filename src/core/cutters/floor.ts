@@ -1,3 +1,4 @@
+import type { Figure } from '../because';
 import { familySpec } from './families';
 import type { CutterGeometry } from './geometry';
 
@@ -23,6 +24,25 @@ function flankOf(c: CutterGeometry): number | null {
 export function flatStepover(c: CutterGeometry): number | null {
   const r = cornerRadius(c);
   return !millsFloor(c) || r === null ? null : c.DC - 2 * r;
+}
+
+/** The flat floor with its reason; lengths as they are shown there. Example: flatFloor(c, mm => `${mm} mm`). */
+export function flatFloor(c: CutterGeometry, show: (mm: number) => string): Figure<number | null> {
+  const r = cornerRadius(c);
+  const ball = familySpec(c.family).tip === 'ball' ? 'half of DC, ' : '';
+  return {
+    value: flatStepover(c),
+    because: {
+      words:
+        'Plane geometry of circles. Beyond the flat the ridge is r − √(r² − (s/2)²), s = stepover − flat.',
+      formula: 'flat = DC − 2 RE',
+      values: [
+        { name: 'DC', value: show(c.DC) },
+        { name: 'RE', value: r === null ? 'not known' : r === 0 ? 'none' : `${ball}${show(r)}` },
+      ],
+    },
+    assumed: [],
+  };
 }
 
 /**

@@ -149,7 +149,7 @@ describe('tap drills', () => {
     );
   });
   it('a size that ISO 2306 does not have is drilled for 75 %, and says so', () =>
-    expect(tapDrill(readThread('1/4-20')!, 'cutting')).toEqual({
+    expect(tapDrill(readThread('1/4-20')!, 'cutting')).toMatchObject({
       drill: expect.closeTo(0.2013 * MM, 2),
       percent: 75,
       words: expect.stringContaining('75 %'),

@@ -1,3 +1,4 @@
+import type { Because } from '../because';
 import { sure } from '../sure';
 /** Upper ends of the steps of nominal sizes, mm: over the one before, up to and including this one. ISO 286-1. */
 const STEPS = [3, 6, 10, 18, 30, 50, 80, 120] as const;
@@ -65,7 +66,10 @@ export function holeLimits(nominal: number, cls: string): HoleLimits | null {
 interface ReamerLimits extends HoleLimits {
   largest: number;
   smallest: number;
+  because: Because;
 }
+/** Shares of the hole's tolerance, per cent: what a new reamer keeps off its upper limit, and its own tolerance. */
+const [OFF, OWN] = [15, 35];
 
 /**
  * Limits of a reamer for a hole: largest = upper limit − 15 % of the tolerance, smallest when new 35 % below that, both
@@ -76,8 +80,17 @@ export function reamerLimits(nominal: number, cls: string): ReamerLimits | null 
   const hole = holeLimits(nominal, cls);
   if (!hole) return null;
   const um = (share: number) => Math.ceil((hole.it * share) / 100 - 1e-9);
-  const largest = hole.upper - um(15) / 1000;
-  return { ...hole, largest, smallest: largest - um(35) / 1000 };
+  const largest = hole.upper - um(OFF) / 1000;
+  return {
+    ...hole,
+    largest,
+    smallest: largest - um(OWN) / 1000,
+    because: {
+      words: `ISO 522 and DIN 1420: ${OFF} % and ${OWN} % of the tolerance, rounded up to whole micrometres; worn out below the hole’s lower limit.`,
+      formula: `largest = upper − ${OFF} % · IT; smallest = largest − ${OWN} % · IT`,
+      values: [{ name: 'IT', value: `${hole.it} µm` }],
+    },
+  };
 }
 
 type ReamerState = 'too large' | 'new' | 'in use' | 'worn out';

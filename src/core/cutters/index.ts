@@ -32,6 +32,7 @@ export {
   cornerRadius,
   cuttingHeight,
   effectiveDiameter,
+  flatFloor,
   flatStepover,
   millsFloor,
   rampLength,

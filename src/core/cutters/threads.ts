@@ -1,3 +1,4 @@
+import type { Because } from '../because';
 import { MM_PER_INCH } from '../units';
 
 /** A thread by its designation, mm. */
@@ -122,33 +123,56 @@ export const threadPercent = (t: Pick<Thread, 'major' | 'pitch'>, drill: number)
 export const drillForPercent = (t: Pick<Thread, 'major' | 'pitch'>, percent: number): number =>
   t.major - (percent / 100) * CHART_HEIGHT * t.pitch;
 
+/** Of the pitch for each per cent that is formed. */
+const FORMING = 0.0068;
+
 /**
  * Hole before a forming tap, mm: D − 0.0068 x percent x P. The drill of a cutting tap is too small for it and breaks it.
  * Common practice; 65 % unless the tap's maker says otherwise. Example: M6, 65 % -> 5.558.
  */
 export const formingHole = (t: Pick<Thread, 'major' | 'pitch'>, percent = 65): number =>
-  t.major - 0.0068 * percent * t.pitch;
+  t.major - FORMING * percent * t.pitch;
 
 /** The hole before a tap and what it rests on. */
 interface TapDrill {
   drill: number;
   percent: number | null;
   words: string;
+  because: Because;
 }
 
 /**
  * The drill before a tap: for cutting taps ISO 2306 where the table has the size, else 75 % thread; for forming taps
  * their own larger hole. mm. Example: M6 cutting -> 5.0 (ISO 2306); M6 forming -> 5.558.
  */
-export function tapDrill(t: Thread, by: 'cutting' | 'forming'): TapDrill {
+export function tapDrill(
+  t: Thread,
+  by: 'cutting' | 'forming',
+  show: (mm: number) => string = (mm) => `${mm} mm`,
+): TapDrill {
+  const because: Because = {
+    words: 'Thread percentage by the charts, where 100 % is 3/4 H; the 5/8 H school gives larger figures.',
+    formula: by === 'forming' ? `d = D − ${FORMING} · 65 · P` : '% = 100 (D − d) / (1.299 P)',
+    values: [
+      { name: 'D', value: show(t.major) },
+      { name: 'P', value: show(t.pitch) },
+    ],
+  };
   if (by === 'forming')
     return {
       drill: formingHole(t),
       percent: null,
-      words: 'forming: D − 0.0068 × 65 × P; its maker may say otherwise',
+      words: `forming: D − ${FORMING} × 65 × P; its maker may say otherwise`,
+      because,
     };
   const key = `${t.major}x${t.pitch}`;
   const table = t.system === 'metric' ? DRILLS[key] : undefined;
-  if (table !== undefined) return { drill: table, percent: threadPercent(t, table), words: 'ISO 2306' };
-  return { drill: drillForPercent(t, 75), percent: 75, words: '75 % of 3/4 H, the school of the charts' };
+  if (table !== undefined)
+    return { drill: table, percent: threadPercent(t, table), words: 'ISO 2306', because };
+  return {
+    drill: drillForPercent(t, 75),
+    percent: 75,
+    words: '75 % of 3/4 H, the school of the charts',
+    because,
+  };
 }

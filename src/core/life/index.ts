@@ -16,5 +16,7 @@ export type { AssumedLife, LifeExpectation } from './expectLife';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
 export { isWorn } from './isWorn';
+export { lifeState } from './lifeState';
+export type { LifeState } from './lifeState';
 export { wearLimit } from './wearLimit';
 export { isFitted, whyApart } from './whyApart';

@@ -6,4 +6,4 @@ import { wearLimit } from './wearLimit';
  * Example: DC 10, reading 0.2: true.
  */
 export const isWorn = (flankWear: number | null, DC: number): boolean | null =>
-  flankWear === null ? null : flankWear >= wearLimit(DC) - 1e-9;
+  flankWear === null ? null : flankWear >= wearLimit(DC).value - 1e-9;

@@ -9,6 +9,7 @@ import {
   medianLife,
   rungsFor,
   type LifeTime,
+  lifeState,
   wearLimit,
 } from './index';
 
@@ -99,9 +100,9 @@ it('a crash, a pull-out, a loss and a planned change are censored; worn, chipped
 });
 
 it('flank wear limit: 0.3 mm (ISO 8688-2, from memory) or 0.02 D, the lesser (practice)', () => {
-  expect(wearLimit(10)).toBeCloseTo(0.2, 12);
-  expect(wearLimit(15)).toBeCloseTo(0.3, 12);
-  expect(wearLimit(63)).toBe(0.3);
+  expect(wearLimit(10).value).toBeCloseTo(0.2, 12);
+  expect(wearLimit(15).value).toBeCloseTo(0.3, 12);
+  expect(wearLimit(63).value).toBe(0.3);
 });
 
 describe('the ladder of second lives (common practice)', () => {
@@ -126,3 +127,15 @@ describe('the ladder of second lives (common practice)', () => {
     expect(open(null, null)).toHaveLength(5);
   });
 });
+
+it.each([
+  [null, 'not known'],
+  [0.799, 'going'],
+  [0.8, 'ending'],
+  [1, 'past'],
+] as const)(
+  'a life of which %p is used is %s, for the rack, the machine and the worklist alike',
+  (used, state) => {
+    expect(lifeState(used)).toBe(state);
+  },
+);

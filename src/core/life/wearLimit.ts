@@ -1,8 +1,18 @@
+import type { Figure } from '../because';
 import { DEFAULTS } from '../defaults';
+
+const { flankWearMm, flankWearOfDiameter } = DEFAULTS;
 
 /**
  * Flank wear at which an end mill counts as worn, mm: the lesser of 0.3 mm (uniform flank wear, ISO 8688-2, from
  * memory) and 0.02 DC (common practice for small cutters). Example: DC 10 -> 0.2; DC 20 -> 0.3.
  */
-export const wearLimit = (DC: number): number =>
-  Math.min(DEFAULTS.flankWearMm, DEFAULTS.flankWearOfDiameter * DC);
+export const wearLimit = (DC: number): Figure => ({
+  value: Math.min(flankWearMm, flankWearOfDiameter * DC),
+  because: {
+    words: `The lesser of ${flankWearMm} mm (ISO 8688-2) and ${flankWearOfDiameter * 100} % of DC (practice).`,
+    formula: `min(${flankWearMm} mm, ${flankWearOfDiameter} DC)`,
+    values: [{ name: 'DC', value: `${DC} mm` }],
+  },
+  assumed: [],
+});

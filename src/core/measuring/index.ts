@@ -2,7 +2,7 @@
 export { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from './schools';
 export type { DiameterSchool, LengthSchool, MachineLengths, Register } from './schools';
 // One measurement, every register
-export { commonOffset, lengthRegister, machineZAtPartZero, workOffset } from './lengthRegister';
+export { commonOffset, lengthReason, lengthRegister, machineZAtPartZero, workOffset } from './lengthRegister';
 export { diameterRegister } from './diameterRegister';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 // Is it in question?

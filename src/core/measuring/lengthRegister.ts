@@ -1,4 +1,6 @@
-import type { MachineLengths, Register } from './schools';
+import type { Because } from '../because';
+import { namesOf } from '../names';
+import { LENGTH_SCHOOLS, type LengthSchool, type MachineLengths, type Register } from './schools';
 
 /**
  * Length register H for a tool of gauge length L on a machine, mm. h = part zero above the machine's datum
@@ -7,19 +9,50 @@ import type { MachineLengths, Register } from './schools';
  * Source: rigid geometry of Z at home, tip = K − L above the datum surface; schools are common practice.
  * Example: K 490, L 142.316: datum register −347.684.
  */
-export function lengthRegister(m: MachineLengths, L: number, h: number | null): Register {
-  switch (m.school) {
-    case 'gauge':
-      return { value: L };
-    case 'datum':
-      return { value: L - m.K };
-    case 'common-stand':
-      return m.K0 === null ? { needs: "the stand's constant K0" } : { value: L - m.K0 };
-    case 'master':
-      return m.Lm === null ? { needs: 'the length of the master tool' } : { value: L - m.Lm };
-    case 'touched-off':
-      return h === null ? { needs: 'part zero' } : { value: h + L - m.K };
-  }
+export const lengthRegister = (m: MachineLengths, L: number, h: number | null): Register =>
+  SCHOOL[m.school].of(m, L, h);
+
+/** How each school writes H, and what it needs for it. */
+const SCHOOL: Record<
+  LengthSchool,
+  { formula: string; of(m: MachineLengths, L: number, h: number | null): Register }
+> = {
+  gauge: { formula: 'H = L', of: (_, L) => ({ value: L }) },
+  datum: { formula: 'H = L − K', of: (m, L) => ({ value: L - m.K }) },
+  'common-stand': {
+    formula: 'H = L − K0',
+    of: (m, L) => (m.K0 === null ? { needs: "the stand's constant K0" } : { value: L - m.K0 }),
+  },
+  master: {
+    formula: 'H = L − Lm',
+    of: (m, L) => (m.Lm === null ? { needs: 'the length of the master tool' } : { value: L - m.Lm }),
+  },
+  'touched-off': {
+    formula: 'H = h + L − K',
+    of: (m, L, h) => (h === null ? { needs: 'part zero' } : { value: h + L - m.K }),
+  },
+};
+
+/**
+ * Why H is what it is: the machine's school, its formula, and what goes into it that is known, each from whom or where.
+ */
+export function lengthReason(
+  machine: string,
+  m: MachineLengths,
+  L: number,
+  h: number | null,
+  sources: Partial<Record<'L' | 'K' | 'h', string>>,
+): Because {
+  const known = { L, K: m.K, K0: m.K0, Lm: m.Lm, h };
+  return {
+    words: `${machine} works with ${LENGTH_SCHOOLS[m.school]}.`,
+    formula: SCHOOL[m.school].formula,
+    values: namesOf(known).flatMap((name) => {
+      const value = known[name];
+      const source = name === 'L' || name === 'K' || name === 'h' ? sources[name] : undefined;
+      return value === null ? [] : [{ name, value: `${value.toFixed(3)} mm`, source }];
+    }),
+  };
 }
 
 /**

@@ -51,6 +51,9 @@ export const LIFE_COMPUTATIONS: readonly Computation[] = [
     'life/wear-limit',
     'Flank wear at which an end mill counts as worn, mm.',
     part.shape({ DC: part.positive }, ['DC']),
-    (i) => ({ limit: wearLimit(i.DC) }),
+    (i) => {
+      const { value, because } = wearLimit(i.DC);
+      return { limit: value, because };
+    },
   ),
 ];

@@ -1,6 +1,6 @@
 import { group } from 'd3';
 import { type AssemblyOutline, assemblyOutline, expectedGaugeLength, judgeBuild } from '@/core/assemblies';
-import type { Because, Judgement } from '@/core/because';
+import type { Because, Figure, Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
 import { reachNeeded } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
@@ -49,7 +49,7 @@ export interface AssemblyCard {
     material: string | null;
     because: Because | null;
   };
-  wear: { latest: WearRow | null; limitMm: number; worn: boolean | null };
+  wear: { latest: WearRow | null; limit: Figure; worn: boolean | null };
   /** Of operations with parts to make; where there is none, the one it was tied to last. */
   ties: TiedTo[];
   builtAt: Date;
@@ -216,7 +216,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     life,
     wear: {
       latest: wear,
-      limitMm: wearLimit(present.DC),
+      limit: wearLimit(present.DC),
       worn: isWorn(wear?.flankWearMm ?? null, present.DC),
     },
     ties: ties.map((t) => tiedTo(t, life.leftMinutes)),

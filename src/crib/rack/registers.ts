@@ -2,6 +2,7 @@ import type { Because } from '@/core/because';
 import {
   diameterRegister,
   LENGTH_SCHOOLS,
+  lengthReason,
   lengthRegister,
   type Register,
   workOffset,
@@ -44,26 +45,10 @@ export function registersOn(
     D: D === null ? { needs: 'a measured diameter' } : diameterRegister(m.diameterSchool, D, DC),
     workOffset: workOffset(lengths, h),
     partZeroOf: operation?.job ?? null,
-    because: {
-      words: `${m.code} works with ${LENGTH_SCHOOLS[m.lengthSchool]}.`,
-      formula: {
-        gauge: 'H = L',
-        datum: 'H = L − K',
-        'common-stand': 'H = L − K0',
-        master: 'H = L − Lm',
-        'touched-off': 'H = h + L − K',
-      }[m.lengthSchool],
-      values: [
-        { name: 'L', value: `${L.toFixed(3)} mm`, source: `measured by ${measurement.who}` },
-        {
-          name: 'K',
-          value: `${m.kMm.toFixed(3)} mm`,
-          source: `${m.code} since ${localDay(m.figuresSince, zone)}`,
-        },
-        ...(m.k0Mm === null ? [] : [{ name: 'K0', value: `${m.k0Mm.toFixed(3)} mm` }]),
-        ...(m.masterLengthMm === null ? [] : [{ name: 'Lm', value: `${m.masterLengthMm.toFixed(3)} mm` }]),
-        ...(h === null ? [] : [{ name: 'h', value: `${h.toFixed(3)} mm`, source: operation?.job }]),
-      ],
-    },
+    because: lengthReason(m.code, lengths, L, h, {
+      L: `measured by ${measurement.who}`,
+      K: `${m.code} since ${localDay(m.figuresSince, zone)}`,
+      h: operation?.job,
+    }),
   };
 }

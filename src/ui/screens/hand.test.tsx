@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import { wearLimit } from '@/core/life';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { assemblyOutline } from '@/core/assemblies';
 import { geometry } from '@/core/cutters';
@@ -49,7 +50,7 @@ const card = (over: Partial<AssemblyView> = {}): AssemblyView => ({
   measurements: [],
   registers: [],
   life: { minutes: 20, used: 0.5, leftMinutes: 20, fresh: true, material: 'C45', because: null },
-  wear: { latest: null, limitMm: 0.2, worn: null },
+  wear: { latest: null, limit: wearLimit(10), worn: null },
   ties: [
     {
       operation: 5,

@@ -38,7 +38,7 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
     lengthMm: a.measured.state === 'not measured' ? null : a.measured.measurement.gaugeLengthMm,
   },
   life: { used: a.life.used, leftMinutes: a.life.leftMinutes },
-  wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limitMm,
+  wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limit.value,
   ties: a.ties.map(({ operation, job, t, goodFor, reachMm }) => ({ operation, job, t, goodFor, reachMm })),
 });
 

@@ -1,5 +1,5 @@
 import type { Because } from '@/core/because';
-import { DEFAULTS } from '@/core/defaults';
+import { lifeState } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
 import { first } from '@/core/sure';
 import { proposals } from '@/crib/buying';
@@ -95,12 +95,13 @@ export async function todayView(
         href,
         by: null,
       });
-    if (a.life.used !== null && a.life.used >= DEFAULTS.lifeAboutToEnd)
+    const state = lifeState(a.life.used);
+    if (a.life.used !== null && (state === 'past' || state === 'ending'))
       add({
         kind: 'life',
         todo: `Have another ready for ${a.tag}`,
         why:
-          a.life.used >= 1
+          state === 'past'
             ? `past its expected life: ${Math.round(a.life.used * 100)} % used`
             : `${Math.round(a.life.used * 100)} % of its expected life used`,
         because: a.life.because,
@@ -111,12 +112,8 @@ export async function todayView(
       add({
         kind: 'wear',
         todo: `Change the cutter of ${a.tag}`,
-        why: `flank wear ${a.wear.latest.flankWearMm.toFixed(2)} mm is at the limit of ${a.wear.limitMm.toFixed(2)} mm`,
-        because: {
-          words: 'Lesser of 0.3 mm (ISO 8688-2) and 2 % of DC (practice).',
-          formula: 'min(0.3 mm, 0.02 DC)',
-          values: [{ name: 'DC', value: `${a.cutter.DC} mm` }],
-        },
+        why: `flank wear ${a.wear.latest.flankWearMm.toFixed(2)} mm is at the limit of ${a.wear.limit.value.toFixed(2)} mm`,
+        because: a.wear.limit.because,
         href,
         by: null,
       });

@@ -1,11 +1,9 @@
 'use client';
 import { useId, useState } from 'react';
 import {
-  cornerRadius,
   type CutterGeometry,
   effectiveDiameter,
-  familySpec,
-  flatStepover,
+  flatFloor,
   millsFloor,
   rampLength,
   rampLimit,
@@ -42,7 +40,7 @@ export function FloorFigures({
         </Rows>
       </>
     );
-  const flat = flatStepover(cutter);
+  const { value: flat, because } = flatFloor(cutter, (mm) => `${show(mm)} ${unitWord}`);
   const corner = smallestInsideCorner(cutter);
   const tried = (text: string, of: (mm: number) => number | null) => {
     const length = parseLength(text, unit);
@@ -52,19 +50,6 @@ export function FloorFigures({
   const stepoverMm = parseLength(stepover, unit)?.mm ?? null;
   const ridge = tried(stepover, (mm) => ridgeHeight(cutter, mm));
   const diameter = tried(depth, (mm) => effectiveDiameter(cutter, mm));
-  const radius = cornerRadius(cutter);
-  const values = [
-    { name: 'DC', value: `${show(cutter.DC)} ${unitWord}` },
-    {
-      name: 'RE',
-      value:
-        radius === null
-          ? 'not known'
-          : radius === 0
-            ? 'none'
-            : `${familySpec(cutter.family).tip === 'ball' ? 'half of DC, ' : ''}${show(radius)} ${unitWord}`,
-    },
-  ];
   return (
     <>
       <h2>What it leaves</h2>
@@ -112,14 +97,7 @@ export function FloorFigures({
         </Try>
       </Rows>
       {flat !== null && flat < cutter.DC && <RidgeChart cutter={cutter} tried={stepoverMm} />}
-      <BecauseThis
-        because={{
-          words:
-            'Plane geometry of circles. Beyond the flat the ridge is r − √(r² − (s/2)²), s = stepover − flat.',
-          formula: 'flat = DC − 2 RE',
-          values,
-        }}
-      />
+      <BecauseThis because={because} />
     </>
   );
 }

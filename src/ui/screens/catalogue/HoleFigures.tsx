@@ -82,14 +82,7 @@ function ReamerFigures({
           </Row>
         )}
       </Rows>
-      <BecauseThis
-        because={{
-          words:
-            'ISO 522 and DIN 1420: 15 % and 35 % of the tolerance, rounded up to whole micrometres; worn out below the hole’s lower limit.',
-          formula: 'largest = upper − 15 % · IT; smallest = largest − 35 % · IT',
-          values: [{ name: 'IT', value: `${limits.it} µm` }],
-        }}
-      />
+      <BecauseThis because={limits.because} />
     </>
   );
 }
@@ -107,7 +100,7 @@ function TapFigures({
   const [hole, setHole] = useState('');
   const thread = readThread(text);
   if (!thread) return null;
-  const drill = tapDrill(thread, by);
+  const drill = tapDrill(thread, by, (mm) => `${show(mm)} ${unitWord}`);
   const tried = parseDiameter(hole, unit);
   return (
     <>
@@ -151,17 +144,7 @@ function TapFigures({
           <strong>Forming tap.</strong> The drill of a cutting tap is too small for it and breaks it.
         </Notice>
       )}
-      <BecauseThis
-        because={{
-          words:
-            'Thread percentage by the charts, where 100 % is 3/4 H; the 5/8 H school gives larger figures.',
-          formula: by === 'forming' ? 'd = D − 0.0068 · 65 · P' : '% = 100 (D − d) / (1.299 P)',
-          values: [
-            { name: 'D', value: `${show(thread.major)} ${unitWord}` },
-            { name: 'P', value: `${show(thread.pitch)} ${unitWord}` },
-          ],
-        }}
-      />
+      <BecauseThis because={drill.because} />
     </>
   );
 }

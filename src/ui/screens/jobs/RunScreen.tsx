@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
+import { lifeState } from '@/core/life';
 import { linkTo, linkToEnd } from '@/core/links';
 import type { RackCard, RunView } from '@/crib/rack';
 import { Stepper } from '@/ui/kit/field';
@@ -110,6 +111,7 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
 
 function LifeBar({ card, operation }: { card: RackCard; operation: number }) {
   const { used, leftMinutes } = card.life;
+  const state = lifeState(used);
   const goodFor = card.ties.find((t) => t.operation === operation)?.goodFor ?? null;
   return (
     <div>
@@ -122,7 +124,7 @@ function LifeBar({ card, operation }: { card: RackCard; operation: number }) {
             style={{
               width: `${Math.min(100, used * 100)}%`,
               height: '100%',
-              background: used >= 0.8 ? 'var(--brass)' : 'var(--accent)',
+              background: state === 'going' ? 'var(--accent)' : 'var(--brass)',
             }}
           />
         </div>
@@ -130,9 +132,9 @@ function LifeBar({ card, operation }: { card: RackCard; operation: number }) {
       <div className="small">
         {used === null || leftMinutes === null ? (
           'life left: cannot say'
-        ) : used >= 1 ? (
+        ) : state === 'past' ? (
           <GradeMark grade="question">past its expected life</GradeMark>
-        ) : used >= 0.8 ? (
+        ) : state === 'ending' ? (
           <GradeMark grade="question">
             {goodFor === null ? '' : `about ${goodFor} parts left, `}change soon
           </GradeMark>

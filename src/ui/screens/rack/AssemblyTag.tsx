@@ -96,7 +96,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
                 name: 'flankWear',
                 label: 'Flank wear VB',
                 kind: 'length',
-                help: `worn at ${show(card.wear.limitMm, 2)}: the lesser of 0.3 mm (ISO 8688-2) and 2 % of DC`,
+                help: `worn at ${show(card.wear.limit.value, 2)}. ${card.wear.limit.because.words}`,
               },
             ]}
             said={() => `wear of ${card.tag} recorded`}

@@ -54,7 +54,7 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
             `${life.leftMinutes.toFixed(0)} min`
           )}
         </Row>
-        <Row name="Flank wear" note={`worn at ${show(card.wear.limitMm, 2)}`}>
+        <Row name="Flank wear" note={`worn at ${show(card.wear.limit.value, 2)}`}>
           {card.wear.latest ? show(card.wear.latest.flankWearMm, 2) : <NotMeasured />}
         </Row>
       </Rows>

@@ -1,0 +1,11 @@
+import { DEFAULTS } from '../defaults';
+
+/** How far a life is used up, in one word for every screen. */
+export type LifeState = 'past' | 'ending' | 'going' | 'not known';
+
+/**
+ * What a share of the expected life that is used comes to: from 80 % on another cutter should be ready, from 100 % on
+ * it has been expected to end. Common practice. Example: 0.85 -> 'ending'; null -> 'not known'.
+ */
+export const lifeState = (used: number | null): LifeState =>
+  used === null ? 'not known' : used >= 1 ? 'past' : used >= DEFAULTS.lifeAboutToEnd ? 'ending' : 'going';
