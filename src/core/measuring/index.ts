@@ -4,6 +4,7 @@ export type { DiameterSchool, LengthSchool, MachineLengths, Register } from './s
 // One measurement, every register
 export { commonOffset, lengthReason, lengthRegister, machineZAtPartZero, workOffset } from './lengthRegister';
 export { diameterRegister } from './diameterRegister';
+export { registerText } from './registerText';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 // Is it in question?
 export { questionMeasurement } from './questionMeasurement';

@@ -1,4 +1,10 @@
-import { lengthReason, lengthRegister, LENGTH_SCHOOLS, type MachineLengths } from '@/core/measuring';
+import {
+  lengthReason,
+  lengthRegister,
+  LENGTH_SCHOOLS,
+  type MachineLengths,
+  registerText,
+} from '@/core/measuring';
 import { namesOf } from '@/core/names';
 
 const known: Omit<MachineLengths, 'school'> = { K: 490, K0: 350.25, Lm: 120.5 };
@@ -27,4 +33,11 @@ it.each(namesOf(LENGTH_SCHOOLS))(
 it('what is not known stands in no reason', () => {
   const { values } = lengthReason('M1', { school: 'gauge', K: 490, K0: null, Lm: null }, 100, null, {});
   expect(values.map((v) => v.name)).toEqual(['L', 'K']);
+});
+
+it('a register is one text everywhere: 3 decimals of a mm, 4 of an inch, and none where something is needed', () => {
+  expect(registerText({ value: -347.684 }, 'mm')).toBe('−347.684');
+  // ASME B5.50 controls are set in tenths of a thousandth of an inch (common practice).
+  expect(registerText({ value: -347.684 }, 'inch')).toBe('−13.6883');
+  expect(registerText({ needs: 'part zero' }, 'mm')).toBeNull();
 });

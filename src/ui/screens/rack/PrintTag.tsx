@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import { registerText } from '@/core/measuring';
 import type { AssemblyView } from '@/crib/rack';
 
 /** The label that goes with the assembly: 50 x 25 mm, number, code, length; a blank looks like a blank. */
@@ -47,6 +48,4 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
 }
 
 const registerWords = ({ machine, units, H }: AssemblyView['registers'][number]): string =>
-  'value' in H
-    ? `${machine} H ${(units === 'mm' ? H.value : H.value / 25.4).toFixed(units === 'mm' ? 3 : 4)}`
-    : `${machine} needs ${H.needs}`;
+  'needs' in H ? `${machine} needs ${H.needs}` : `${machine} H ${registerText(H, units)}`;

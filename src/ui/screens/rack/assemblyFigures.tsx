@@ -1,6 +1,8 @@
 'use client';
 import Link from 'next/link';
 import { linkTo, linkToRun } from '@/core/links';
+import { registerText } from '@/core/measuring';
+import type { LengthUnit } from '@/core/units';
 import type { AssemblyCard, MachineRegisters } from '@/crib/rack';
 import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
@@ -9,15 +11,14 @@ export const NotMeasured = () => <Unknown>not measured</Unknown>;
 
 /** One machine's registers of a measured assembly, with their reasons. */
 export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
-  const { formatIn } = useRegisterFormat();
   return (
     <div style={{ borderBottom: '1px solid var(--line)', padding: '4px 0' }}>
       <Rows style={{ margin: 0 }}>
         <Row name={`H${t ?? ''} on ${r.machine}`} unit={'value' in r.H ? r.units : undefined}>
-          {formatIn(r.H, r.units)}
+          <InRegister register={r.H} unit={r.units} />
         </Row>
         <Row name={`D${t ?? ''}`} unit={'value' in r.D ? r.units : undefined}>
-          {formatIn(r.D, r.units)}
+          <InRegister register={r.D} unit={r.units} />
         </Row>
       </Rows>
       <BecauseThis because={r.because} />
@@ -25,16 +26,9 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
   );
 }
 
-/** A register is shown in the machine's own unit: that is what is typed into it. */
-function useRegisterFormat() {
-  return {
-    formatIn: (register: MachineRegisters['H'], unit: 'mm' | 'inch') => {
-      if ('needs' in register) return <Unknown>needs {register.needs}</Unknown>;
-      const value = unit === 'mm' ? register.value : register.value / 25.4;
-      return value.toFixed(unit === 'mm' ? 3 : 4).replace('-', '−');
-    },
-  };
-}
+/** A register as it is typed in, or what is needed before there is one. */
+const InRegister = ({ register, unit }: { register: MachineRegisters['H']; unit: LengthUnit }) =>
+  'needs' in register ? <Unknown>needs {register.needs}</Unknown> : registerText(register, unit);
 
 /** Life used and left of an assembly's edges. */
 export function LifeRows({ card }: { card: AssemblyCard }) {
