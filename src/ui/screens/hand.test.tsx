@@ -1,15 +1,13 @@
 /** @jest-environment jsdom */
-import { wearLimit } from '@/core/life';
+import { first } from '@/core/sure';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { assemblyOutline } from '@/core/assemblies';
-import { geometry } from '@/core/cutters';
 import type { AssemblyView, RackCard, RunView } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
 import { Stepper } from '@/ui/kit/field';
 import { Rack } from '@/ui/rack';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
-import { showIn } from '@/ui/testing';
+import { answer, showIn } from '@/ui/testing';
 
 const pushed: string[] = [];
 jest.mock('next/navigation', () => ({
@@ -19,76 +17,17 @@ jest.mock('next/navigation', () => ({
 }));
 beforeEach(() => pushed.splice(0));
 
-const cutter = geometry('square', { DC: 10, DMM: 10, LCF: 22, OAL: 72, NOF: 4 });
-const holder = {
-  LF: 60,
-  CLAMP_MIN: 10,
-  CLAMP_MAX: 10,
-  GRIP_MIN: 30,
-  DEPTH_MAX: 45,
-  RPM_MAX: 12000,
-  segments: [{ length: 60, upper: 63, lower: 32 }],
-};
+/** The assembly of the small crib, not measured. */
 const card = (over: Partial<AssemblyView> = {}): AssemblyView => ({
-  tag: 'A-0001',
-  mark: 'E-0001',
-  cutter: {
-    code: 'EM10',
-    kind: 'cutter',
-    family: 'square',
-    words: '10 mm square end mill',
-    guesses: [],
-    DC: 10,
-  },
-  holder: { code: 'SL10', words: 'holder', taper: '40', guesses: [] },
-  stickoutMm: 34,
-  stickoutEntered: '34 mm',
-  expectedMm: 94,
-  outline: assemblyOutline(cutter, holder, 34),
-  judgements: [],
+  ...answer('assembly'),
   measured: { state: 'not measured' },
-  measurements: [],
-  registers: [],
-  life: { minutes: 20, used: 0.5, leftMinutes: 20, fresh: true, material: 'C45', because: null },
-  wear: { latest: null, limit: wearLimit(10), worn: null },
-  ties: [
-    {
-      operation: 5,
-      job: 'J-1',
-      part: 'Block',
-      machine: 'M2',
-      t: 7,
-      minutesPerPart: 2,
-      partsLeft: 30,
-      goodFor: 10,
-      reachMm: 30,
-    },
-  ],
-  builtAt: new Date(0),
-  who: 'IK',
-  entryId: 1,
   ...over,
 });
-const hung = (over: Partial<RackCard> = {}): RackCard => ({
-  tag: 'A-0001',
-  cutter: { code: 'EM10', words: '10 mm square end mill' },
-  stickoutMm: 34,
-  outline: assemblyOutline(cutter, holder, 34),
-  measured: { state: 'not measured', lengthMm: null },
-  life: { used: 0.5, leftMinutes: 20 },
-  wear: null,
-  ties: [{ operation: 5, job: 'J-1', t: 7, goodFor: 10, reachMm: 30 }],
-  ...over,
-});
+const hung = (over: Partial<RackCard> = {}): RackCard => ({ ...first(answer('run').assemblies), ...over });
+const { id: OPERATION } = answer('run').job.operation;
 const source = (over: Partial<TakeSource> = {}): TakeSource => ({
-  value: 'EM10|S1',
-  item: 'EM10',
-  words: '10 mm square end mill',
+  ...first(answer('takeable').sources),
   take: '2 unused at S1',
-  caution: null,
-  cutter,
-  holder: null,
-  shank: null,
   ...over,
 });
 const places = [
@@ -117,13 +56,13 @@ describe('ending a life', () => {
           tag: 'A-0001',
           kind: 'worn',
           signs: [],
-          partsSince: [{ operation: 5, parts: '1' }],
+          partsSince: [{ operation: OPERATION, parts: '1' }],
           cutterTo: 'SCRAP',
           formId: expect.any(String),
         },
       },
     ]);
-    expect(pushed).toEqual(['/run/5']);
+    expect(pushed).toEqual(['/run/1']);
   });
   it('parts left blank are no parts, not zero parts', async () => {
     const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
@@ -260,26 +199,13 @@ describe('ending a life', () => {
 });
 
 describe('at the machine', () => {
-  const job = {
-    operation: { id: 5, job: 'J-1', part: 'Block', machine: 'M2', quantity: 40, partsMade: 10 },
-    tools: [
-      { t: 7, tag: 'A-0001', words: 'end mill' },
-      { t: 8, tag: null, words: null },
-    ],
-  } as unknown as RunView['job'];
-  const view = (over: Partial<RunView> = {}): RunView => ({
-    job,
-    assemblies: [hung()],
-    openUses: [],
-    standing: [],
-    ...over,
-  });
+  const view = (over: Partial<RunView> = {}): RunView => ({ ...answer('run'), openUses: [], ...over });
   it('logs what the stepper says', async () => {
     const { calls } = showIn(<RunScreen view={view()} />);
     await tap('Parts made: one more');
     await tap('Parts made: one more');
     await tap('Log parts');
-    expect(calls).toMatchObject([{ verb: 'logParts', input: { operation: 5, parts: '3' } }]);
+    expect(calls).toMatchObject([{ verb: 'logParts', input: { operation: OPERATION, parts: '3' } }]);
     expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '1');
   });
   it('says a tool’s life in parts, asks for a change at 80 %, and says when it is past', () => {
@@ -324,8 +250,14 @@ describe('the rack', () => {
   const show = (slots: ReturnType<typeof slot>[], open: string | null = null) =>
     showIn(<Rack slots={slots} open={open} hrefOf={(s) => `/rack?open=${s.card?.tag ?? 'build'}`} />);
   it('names each assembly with its length or why there is none', () => {
-    show([slot(hung()), slot(null)]);
-    expect(screen.getByRole('link', { name: /T7 A-0001 10 mm square end mill, not measured/ })).toBeTruthy();
+    // As the rack answered of the small crib: measured.
+    const { unmount } = show([slot(hung())]);
+    expect(screen.getByRole('link', { name: /T7 A-0001 10 mm square end mill.*94\.112/ })).toBeTruthy();
+    unmount();
+    show([slot(hung({ measured: { state: 'not measured', lengthMm: null } })), slot(null)]);
+    expect(
+      screen.getByRole('link', { name: /T7 A-0001 10 mm square end mill.*, not measured/ }),
+    ).toBeTruthy();
     expect(screen.getByText('not measured')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'T7: to build' })).toBeTruthy();
   });

@@ -2,6 +2,7 @@
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { DEFAULT_LADDER } from '@/core/life';
 import { inCrib } from '@/core/stock';
+import { sure } from '@/core/sure';
 import type { ItemLine } from '@/crib/catalogue';
 import { SearchField } from '@/ui/kit/form';
 import { asItStands } from './catalogue/Figure';
@@ -10,7 +11,7 @@ import { openGrades } from '@/ui/screens/catalogue/ItemTag';
 import { thingInput, thingOptions } from '@/ui/screens/catalogue/things';
 import { inserts, items } from '@/ui/screens/common/found';
 import { Ladder } from '@/ui/screens/secondlife/Ladder';
-import { SHOP, showIn, Surrounded } from '@/ui/testing';
+import { answer, SHOP, showIn, Surrounded } from '@/ui/testing';
 
 let address = '';
 jest.mock('next/navigation', () => ({
@@ -56,30 +57,9 @@ const piece = (over: Partial<ItemLine['pieces'][number]>): ItemLine['pieces'][nu
   ...over,
 });
 const item = (over: Partial<ItemLine> = {}): ItemLine => ({
-  id: 1,
-  entryId: 1,
-  code: 'EM10',
-  kind: 'cutter',
-  words: '10 mm square end mill',
-  maker: null,
-  family: 'square',
-  segments: [],
-  suppliers: 0,
-  links: [],
-  standing: null,
-  substrate: 'carbide',
-  centreCutting: null,
-  taper: null,
-  cutter: null,
-  holder: null,
-  facts: [],
-  guesses: [],
-  unused: 3,
+  ...sure(answer('item EM10').item, 'EM10'),
   inBuilds: 0,
   pieces: [],
-  lent: [],
-  supply: null,
-  assumed: [],
   places: [parcel({})],
   ...over,
 });

@@ -10,7 +10,7 @@ import { Pictures } from '@/ui/screens/catalogue/Pictures';
 import { ChooseScreen } from '@/ui/screens/choosing/ChooseScreen';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
 import { PlacesScreen } from '@/ui/screens/places/PlacesScreen';
-import { SHOP, showIn } from '@/ui/testing';
+import { SHOP, showIn, answer } from '@/ui/testing';
 
 let address = '';
 const push = jest.fn();
@@ -25,21 +25,8 @@ beforeEach(() => {
 });
 
 const at = new Date('2027-01-05T09:00:00Z');
-const place = (over: Partial<PlacesView['places'][number]>): PlacesView['places'][number] => ({
-  id: 1,
-  code: 'CAB1',
-  name: 'Cabinet',
-  kind: 'cabinet',
-  parentId: null,
-  person: null,
-  entryId: 1,
-  depth: 0,
-  items: 0,
-  pieces: 0,
-  ...over,
-});
 const view = (over: Partial<PlacesView> = {}): PlacesView => ({
-  places: [place({}), place({ id: 2, code: 'CAB1-A', kind: 'drawer', depth: 1, items: 2, pieces: 7 })],
+  ...answer('places'),
   loans: [],
   regrinds: [],
   sheets: [],
@@ -59,7 +46,7 @@ describe('places', () => {
   it('are a tree with what lies in each; an empty crib is told where to begin', () => {
     const { unmount } = showIn(<PlacesScreen view={view()} {...nothing} />);
     const drawer = screen.getByRole('row', { name: /CAB1-A/ });
-    expect(within(drawer).getByText('7')).toBeTruthy();
+    expect(within(drawer).getByText('5')).toBeTruthy();
     expect((within(drawer).getAllByRole('cell')[0] as HTMLElement).style.paddingLeft).toBe('20px');
     unmount();
     showIn(<PlacesScreen view={view({ places: [] })} {...nothing} />);
@@ -276,8 +263,7 @@ const choice = (over: Partial<Choice>): Choice => ({
   ...over,
 });
 const chosen = (over: Partial<ChooseView>): ChooseView => ({
-  cut: { feature: 'pocket' } as ChooseView['cut'],
-  rules: DEFAULT_RULES,
+  ...answer('choose'),
   fit: [],
   rejected: [],
   rejectedMore: 0,

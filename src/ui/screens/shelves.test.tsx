@@ -1,4 +1,6 @@
 /** @jest-environment jsdom */
+import type { FactSymbol } from '@/core/cutters';
+import { first, sure } from '@/core/sure';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { factsOf, geometry } from '@/core/cutters';
 import type { ItemLine } from '@/crib/catalogue';
@@ -10,7 +12,7 @@ import { outlineInput } from '@/ui/screens/catalogue/OutlineFields';
 import { AddItemTag, factFields } from '@/ui/screens/catalogue/addItems';
 import { questionOf } from '@/ui/screens/common/question';
 import { CountSheet } from '@/ui/screens/places/CountSheet';
-import { SHOP, showIn } from '@/ui/testing';
+import { answer, SHOP, showIn } from '@/ui/testing';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => ({ push: jest.fn(), refresh: jest.fn(), replace: jest.fn() }),
@@ -19,32 +21,25 @@ jest.mock('next/navigation', () => ({
 }));
 
 const line = (over: Partial<CountedLine> = {}): CountedLine => ({
+  ...first(answer('count').lines),
   place: 'S1',
   item: 'EM10',
-  words: '10 mm square end mill',
-  lot: null,
-  owner: null,
-  edgesLeft: null,
   expected: 3,
-  marks: [],
   counted: null,
-  by: null,
   explanations: [],
   ...over,
 });
 const sheet = (lines: CountedLine[], booked = false): CountView => ({
   sheet: {
-    id: 1,
-    number: 'C-0001',
-    placeId: 1,
-    place: 'S1',
-    entryId: 1,
-    who: 'IK',
-    happenedAt: new Date('2027-01-05T09:00:00Z'),
-    bookedEntryId: booked ? 9 : null,
-    bookedBy: booked ? 'TO' : null,
-    bookedAt: booked ? new Date('2027-01-05T10:00:00Z') : null,
-    explained: booked ? 'one behind the drawer' : null,
+    ...sure(answer('count').sheet, 'the sheet'),
+    ...(booked
+      ? {
+          bookedEntryId: 9,
+          bookedBy: 'TO',
+          bookedAt: new Date('2027-01-05T10:00:00Z'),
+          explained: 'one behind the drawer',
+        }
+      : {}),
   },
   lines,
 });
@@ -129,7 +124,7 @@ describe('a count sheet', () => {
     expect(calls).toMatchObject([
       {
         verb: 'enterCount',
-        input: { sheet: 'C-0001', lines: [{ item: 'D5', place: 'S1', counted: '2' }] },
+        input: { sheet: 'C-0001', lines: [{ item: 'D5', place: 'CAB1-A', counted: '2' }] },
       },
     ]);
   });
@@ -200,42 +195,45 @@ describe('adding an item', () => {
   });
 });
 
-const item = (family: ItemLine['family'], facts: Record<string, [string, number | null]>): ItemLine =>
-  ({
-    family,
-    kind: 'cutter',
-    code: 'X',
-    cutter: geometry(family!, { DC: facts.DC?.[1] ?? 6 }),
-    substrate: 'carbide',
-    facts: Object.entries(facts).map(([symbol, [text, value]]) => ({
-      symbol,
-      text,
-      value,
-      unit: value === null ? 'words' : 'mm',
-      origin: 'maker',
-    })),
-  }) as unknown as ItemLine;
+/** An item of the small crib with some of its facts stated otherwise. */
+const item = (
+  code: 'EM12' | 'R20' | 'TAP6',
+  facts: readonly [symbol: FactSymbol, text: string, value: number | null][] = [],
+): ItemLine => {
+  const real = sure(answer(`item ${code}`).item, code);
+  const fact = first(real.facts);
+  const stated = facts.map(([symbol, text, value]) => ({
+    ...fact,
+    symbol,
+    text,
+    value,
+    unit: value === null ? ('words' as const) : ('mm' as const),
+  }));
+  return {
+    ...real,
+    facts: [...real.facts.filter((f) => !facts.some(([symbol]) => symbol === f.symbol)), ...stated],
+  };
+};
 
 describe('figures of holes', () => {
   it('a reamer: limits of ISO 522 and DIN 1420 for 20 H7, where it stands, what it still makes', () => {
-    showIn(
-      <HoleFigures item={item('reamer', { DC: ['20', 20], TCHA: ['H7', null], DCM: ['20.012', 20.012] })} />,
-    );
+    showIn(<HoleFigures item={item('R20', [['DCM', '20.012', 20.012]])} />);
     expect(screen.getByText('20.009 to 20.017')).toBeTruthy();
     expect(screen.getByText('new')).toBeTruthy();
     expect(screen.getByText(/H7, H8/)).toBeTruthy();
   });
   it('a reamer without a class gives no limits', () => {
-    showIn(<HoleFigures item={item('reamer', { DC: ['20', 20] })} />);
+    const real = item('R20');
+    showIn(<HoleFigures item={{ ...real, facts: real.facts.filter((f) => f.symbol !== 'TCHA') }} />);
     expect(screen.getByText(/no limits can be given/)).toBeTruthy();
   });
   it('a forming tap says its own hole and warns of the cutting tap’s drill; a cutting tap of ISO 2306', () => {
-    showIn(<HoleFigures item={item('tap', { TDZ: ['M6', null], TAPPING: ['forming', null] })} />);
+    showIn(<HoleFigures item={item('TAP6', [['TAPPING', 'forming', null]])} />);
     expect(screen.getByText('5.56')).toBeTruthy();
     expect(screen.getByText(/too small for it and breaks it/)).toBeTruthy();
   });
   it('a cutting tap: 5.00 before M6; another drill is tried in percent', () => {
-    showIn(<HoleFigures item={item('tap', { TDZ: ['M6', null] })} />);
+    showIn(<HoleFigures item={item('TAP6')} />);
     expect(screen.getByText('5.00')).toBeTruthy();
     expect(screen.getByText(/taken as cutting/)).toBeTruthy();
     // 100 (6 − 5.1) / 1.299 = 69 % (charts, 3/4 H).
@@ -254,7 +252,7 @@ describe('figures of holes', () => {
     expect(screen.getByText(/drill a start hole/)).toBeTruthy();
   });
   it('only rungs that the coating allows are offered', () => {
-    const steel = item('square', { DC: ['10', 10], COATING: ['TiAlN', null] });
+    const steel = item('EM12');
     expect(openGrades(steel, SHOP).map(([g]) => g)).toEqual([
       'slotting steel',
       'squaring with the upper flute',

@@ -4,6 +4,8 @@ import { DEFAULT_LADDER } from '@/core/life';
 import type { ShopView } from '@/crib/shop';
 import { type AppDoor, Surround } from '@/ui/shell';
 
+export { answer } from './answers';
+
 /** A shop with one person and the ladder as it begins. */
 export const SHOP: ShopView = {
   people: [{ initials: 'IK', name: 'Ida' }],

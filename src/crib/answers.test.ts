@@ -1,0 +1,116 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { furnish, openTestCrib } from '@/crib/testing';
+import { VIEWS } from '@/crib/views';
+
+/**
+ * What the real views answer about a small crib, kept beside the tests of the screens, which are drawn on it: a screen
+ * can't pass on an answer that no view gives. Where a view answers otherwise on purpose, write them anew with
+ * STABLE_ANSWERS=write npm run test:data, and read what changed.
+ */
+const KEPT = join(process.cwd(), 'src', 'ui', 'testing', 'answers.json');
+
+const PROGRAM = [
+  'G21 G90 G17 G54',
+  'T7 M6',
+  'S3000 M3',
+  'G0 X0 Y0',
+  'G0 G43 H7 Z5',
+  'G0 Z-30',
+  'G1 X200 F100',
+  'G0 Z5',
+  'T8 M6',
+  'S3000 M3',
+  'G0 G43 H8 Z5',
+  'G0 Z-10',
+  'G1 X320 F100',
+  'G0 Z5',
+  'M30',
+].join('\n');
+
+/** A date as JSON can carry it, to be read as one again. */
+const encoded = (answer: unknown): unknown =>
+  JSON.parse(
+    JSON.stringify(answer, function write(this: Record<string, unknown>, name, value) {
+      return this[name] instanceof Date ? { date: this[name].toISOString() } : (value as unknown);
+    }),
+  );
+
+it('the views of a small crib answer what the screens are tested on', async () => {
+  const crib = await openTestCrib();
+  crib.at('2027-01-02T09:00:00Z');
+  await furnish(crib);
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  await crib.do('addPerson', { initials: 'TO', name: 'Tor Olander' });
+  await crib.do('addPlace', { code: 'CAB1', name: 'Cabinet', kind: 'cabinet' });
+  await crib.do('addPlace', { code: 'CAB1-A', name: 'Drawer A', kind: 'drawer', parent: 'CAB1' });
+  await crib.do('addPlace', { code: 'SLIP', name: 'Slip & Edge', kind: 'regrind' });
+  await crib.do('addItem', {
+    code: 'EM12',
+    kind: 'cutter',
+    family: 'square',
+    facts: { DC: maker('12'), LCF: maker('26'), SUBSTRATE: maker('carbide'), COATING: maker('TiAlN') },
+  });
+  await crib.do('addItem', {
+    code: 'R20',
+    kind: 'cutter',
+    family: 'reamer',
+    facts: { DC: maker('20'), TCHA: maker('H7') },
+  });
+  await crib.do('addItem', { code: 'TAP6', kind: 'cutter', family: 'tap', facts: { TDZ: maker('M6') } });
+  await crib.do('receiveStock', { item: 'EM12', place: 'CAB1-A', quantity: 7 });
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 20, lot: 'B7', supplier: 'NORD' });
+  const { operation } = await crib.do('addJob', {
+    number: 'J-1',
+    part: 'Block',
+    material: 'C45',
+    quantity: 40,
+    due: '2027-01-20',
+    machine: 'M2',
+    highestBeside: 0,
+  });
+  await crib.do('storeProgram', { operation, text: PROGRAM });
+  const built = await crib.do('buildAssembly', {
+    cutter: { item: 'EM10', place: 'S1' },
+    holder: { item: 'SL10', place: 'S1' },
+    stickout: '34',
+  });
+  await crib.do('tieTool', { operation, t: 7, tag: built.tag });
+  await crib.do('recordMeasurement', { tag: built.tag, gaugeLength: '94.112', diameter: '9.98' });
+  await crib.do('logParts', { operation, parts: 10 });
+  await crib.do('issueStock', { item: 'EM12', from: 'CAB1-A', quantity: 2, to: 'TO', due: '2027-01-03' });
+  crib.at('2027-01-05T09:00:00Z');
+  const sheet = await crib.do('startCount', { place: 'CAB1-A' });
+  await crib.do('enterCount', {
+    sheet: sheet.number,
+    lines: [{ place: 'CAB1-A', item: 'EM12', counted: 4 }],
+  });
+
+  const ask: Record<string, string> = {
+    shop: '',
+    today: '',
+    assemblies: '',
+    assembly: `tag=${built.tag}`,
+    run: `operation=${operation}`,
+    jobs: '',
+    places: '',
+    place: 'code=CAB1',
+    count: `number=${sheet.number}`,
+    movements: 'item=EM12',
+    consigned: '',
+    takeable: 'what=cutter&like=EM10',
+    choose: 'feature=pocket&corner=6&depth=20',
+  };
+  const answers: Record<string, unknown> = {};
+  for (const [path, question] of Object.entries(ask))
+    answers[path] = encoded(
+      await VIEWS.find((v) => v.path === path)?.read(crib, new URLSearchParams(question)),
+    );
+  for (const code of ['EM10', 'EM12', 'R20', 'TAP6'])
+    answers[`item ${code}`] = encoded(
+      await VIEWS.find((v) => v.path === 'item')?.read(crib, new URLSearchParams({ code })),
+    );
+  if (process.env.STABLE_ANSWERS === 'write') writeFileSync(KEPT, `${JSON.stringify(answers, null, 1)}\n`);
+  expect(answers).toEqual(JSON.parse(readFileSync(KEPT, 'utf8')));
+  await crib.db.close();
+});
