@@ -35,7 +35,7 @@ export async function fill(scope: Page | Locator, values: Record<string, string>
     const field = within.getByLabel(label, { exact: false }).first();
     if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
     else if ((await field.getAttribute('role')) === 'combobox') await find(field, value);
-    else if ((await field.getAttribute('aria-hidden')) === 'true') await typeDay(field, value);
+    else if ((await field.getAttribute('role')) === 'group') await typeDay(field, value);
     else await field.fill(value);
   }
 }
@@ -47,11 +47,10 @@ async function find(field: Locator, words: string): Promise<void> {
 }
 
 /** Types a day into the parts of its field: year, month, day. */
-async function typeDay(field: Locator, iso: string): Promise<void> {
-  const parts = field.locator('xpath=..').getByRole('spinbutton');
-  await parts.first().click();
-  await field.page().keyboard.type(iso.replaceAll('-', ''));
-  await expect(field).toHaveValue(iso);
+async function typeDay(group: Locator, iso: string): Promise<void> {
+  await group.getByRole('spinbutton').first().click();
+  await group.page().keyboard.type(iso.replaceAll('-', ''));
+  await expect(group.locator('input')).toHaveValue(iso);
 }
 
 /** What the scan line says. */

@@ -78,6 +78,15 @@ it('the views of a small crib answer what the screens are tested on', async () =
   await crib.do('tieTool', { operation, t: 7, tag: built.tag });
   await crib.do('recordMeasurement', { tag: built.tag, gaugeLength: '94.112', diameter: '9.98' });
   await crib.do('logParts', { operation, parts: 10 });
+  // A second one that ran as T8, wore out, and lies to be graded.
+  const second = await crib.do('buildAssembly', {
+    cutter: { item: 'EM10', place: 'S1' },
+    holder: { item: 'SL10', place: 'S1' },
+    stickout: '34',
+  });
+  await crib.do('assignUse', { operation, t: 8, tag: second.tag });
+  await crib.do('endLife', { tag: second.tag, kind: 'worn', signs: ['burr'], cutterTo: 'USED' });
+  const order = await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-01-12' });
   await crib.do('issueStock', { item: 'EM12', from: 'CAB1-A', quantity: 2, to: 'TO', due: '2027-01-03' });
   crib.at('2027-01-05T09:00:00Z');
   const sheet = await crib.do('startCount', { place: 'CAB1-A' });
@@ -92,6 +101,13 @@ it('the views of a small crib answer what the screens are tested on', async () =
     assemblies: '',
     assembly: `tag=${built.tag}`,
     run: `operation=${operation}`,
+    job: 'number=J-1',
+    lives: '',
+    life: 'item=EM10&material=C45',
+    orders: '',
+    items: '',
+    entries: '',
+    missing: '',
     jobs: '',
     places: '',
     place: 'code=CAB1',
@@ -101,6 +117,7 @@ it('the views of a small crib answer what the screens are tested on', async () =
     takeable: 'what=cutter&like=EM10',
     choose: 'feature=pocket&corner=6&depth=20',
   };
+  expect(order.number).toBe('O-0001');
   const answers: Record<string, unknown> = {};
   for (const [path, question] of Object.entries(ask))
     answers[path] = encoded(

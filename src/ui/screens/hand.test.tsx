@@ -23,7 +23,10 @@ const card = (over: Partial<AssemblyView> = {}): AssemblyView => ({
   measured: { state: 'not measured' },
   ...over,
 });
-const hung = (over: Partial<RackCard> = {}): RackCard => ({ ...first(answer('run').assemblies), ...over });
+const hung = (over: Partial<RackCard> = {}): RackCard => {
+  const real = first(answer('run').assemblies);
+  return { ...real, ties: real.ties.map((t) => ({ ...t, goodFor: 10 })), ...over };
+};
 const { id: OPERATION } = answer('run').job.operation;
 const source = (over: Partial<TakeSource> = {}): TakeSource => ({
   ...first(answer('takeable').sources),

@@ -1,7 +1,11 @@
-import type { OneItemView } from '@/crib/catalogue';
+import type { MissingFact } from '@/core/cutters';
+import type { BuyingView } from '@/crib/buying';
+import type { CatalogueView, OneItemView } from '@/crib/catalogue';
 import type { ChooseView } from '@/crib/choosing';
 import type { ConsignedView } from '@/crib/consigned';
-import type { JobsView } from '@/crib/jobs';
+import type { JobsView, JobView } from '@/crib/jobs';
+import type { HistoryLine } from '@/crib/ledger';
+import type { LifeSheet, LifeView } from '@/crib/life';
 import type { CountView, PlacesView, PlaceView } from '@/crib/places';
 import type { AssemblyView, RackView, RunView } from '@/crib/rack';
 import type { ShopView } from '@/crib/shop';
@@ -16,6 +20,13 @@ interface Answers {
   assemblies: RackView;
   assembly: AssemblyView;
   run: RunView;
+  job: JobView;
+  lives: LifeView;
+  life: LifeSheet;
+  orders: BuyingView;
+  items: CatalogueView;
+  entries: HistoryLine[];
+  missing: { facts: MissingFact[] };
   jobs: JobsView;
   places: PlacesView;
   place: PlaceView;

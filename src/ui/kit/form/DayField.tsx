@@ -14,6 +14,7 @@ export default function DayField({
   moment,
   value,
   wrong,
+  describedBy,
   onChange,
 }: {
   id: string;
@@ -22,20 +23,33 @@ export default function DayField({
   /** ISO text; blank is none. */
   value: string;
   wrong: boolean;
+  /** Of what stands below it: help, or what was wrong. */
+  describedBy?: string;
   onChange: (value: string) => void;
 }) {
-  const Picker = moment ? DateTimePicker : DatePicker;
   const put = (day: Dayjs | null) =>
     onChange(day?.isValid() ? day.format(moment ? 'YYYY-MM-DDTHH:mm' : DAY) : '');
+  const asked = {
+    value: value ? dayjs(value) : null,
+    onChange: put,
+    slotProps: {
+      textField: {
+        id,
+        error: wrong,
+        fullWidth: true,
+        size: 'small' as const,
+        // The group of year, month and day is named and explained, not the field that only carries its text.
+        slotProps: { input: { 'aria-labelledby': `${id}-label`, 'aria-describedby': describedBy } },
+      },
+    },
+  };
   return (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
-      <Picker
-        value={value ? dayjs(value) : null}
-        onChange={put}
-        format={moment ? MOMENT : DAY}
-        ampm={false}
-        slotProps={{ textField: { id, error: wrong, fullWidth: true, size: 'small' } }}
-      />
+      {moment ? (
+        <DateTimePicker {...asked} format={MOMENT} ampm={false} />
+      ) : (
+        <DatePicker {...asked} format={DAY} />
+      )}
     </LocalizationProvider>
   );
 }

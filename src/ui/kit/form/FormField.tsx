@@ -102,6 +102,7 @@ export function FormField({
                 moment={spec.kind === 'moment'}
                 value={field.value ?? ''}
                 wrong={!!wrong}
+                describedBy={help}
                 onChange={field.onChange}
               />
             ) : (

@@ -123,7 +123,7 @@ it('a second tap while the first is under way sends nothing', async () => {
 it('what happened earlier is sent as a moment of the shop’s zone (St John’s: 3 h 30 min behind)', async () => {
   const { calls } = showIn(form);
   fireEvent.click(screen.getByRole('button', { name: 'not now, earlier' }));
-  fireEvent.change(await screen.findByLabelText(/When it happened/), {
+  fireEvent.change(await screen.findByLabelText(/When it happened/, { selector: 'input' }), {
     target: { value: '2027-01-05 08:00' },
   });
   await send();
