@@ -69,6 +69,7 @@ export default defineConfig({
   webServer: [
     server('node scripts/demo.mjs --fresh', '4311', {
       STABLE_DEMO_FOLDER: '.stable/test-demo',
+      STABLE_KEEP_DEMO: '.stable/kept-demo',
       STABLE_NOW: NOW,
     }),
     server('node e2e/freshOwn.mjs', '4312', { STABLE_DATA: '.stable/test-own' }),

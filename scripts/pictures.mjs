@@ -41,6 +41,7 @@ const server = spawn('node', ['scripts/demo.mjs', '--fresh'], {
     ...process.env,
     PORT: '4315',
     STABLE_DEMO_FOLDER: join(ROOT, '.stable', 'pictures'),
+    STABLE_KEEP_DEMO: join(ROOT, '.stable', 'kept-demo'),
     STABLE_NOW: '2027-01-12T09:00:00Z',
     STABLE_ZONE: 'Europe/Oslo',
   },
