@@ -30,11 +30,12 @@ const server = (command: string, port: string, env: Record<string, string>) => (
 
 export default defineConfig({
   testDir: 'e2e',
-  // What only reads the demo runs beside what writes to a folder of its own; what writes to the demo comes after.
+  // What only reads the demo runs on both workers; after it what writes to the demo, and beside that what writes to a
+  // folder of its own: each of the two in its own order, so that neither worker waits.
   workers: 2,
   projects: [
     { name: 'reads', testMatch: 'views.spec.ts', fullyParallel: true },
-    { name: 'own', testMatch: ['story.spec.ts', 'server.spec.ts'] },
+    { name: 'own', testMatch: ['story.spec.ts', 'server.spec.ts'], dependencies: ['reads'] },
     {
       name: 'writes',
       testMatch: ['shelves.spec.ts', 'together.spec.ts', 'doors.spec.ts'],

@@ -49,8 +49,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       ([c]) => path === `problems/${c.toLowerCase().replaceAll('_', '-')}`,
     );
     if (code) return Response.json({ code: code[0], title: code[1] });
-    const [list, format] = path.split('.');
-    if (isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
+    const [list, format, ...more] = path.split('.');
+    if (!more.length && isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
       return await exported(new URL(request.url).searchParams, list, format);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);

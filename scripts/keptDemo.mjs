@@ -1,0 +1,33 @@
+// A filled demo shop, kept by the digest of what fills it: tests and pictures copy it. `node scripts/keptDemo.mjs FOLDER`.
+import { cpSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { digestOf, run } from './prepare.mjs';
+import { demoMark } from './settings.mjs';
+
+/** What a filled demo folder follows from, besides the time it pretends. */
+const FILLED_BY = ['package-lock.json', 'src/core', 'src/data', 'src/crib', 'demo'];
+
+/** Fills an empty folder by the verbs. */
+export const fill = (folder) =>
+  run('node', ['--import', 'tsx', '--conditions=react-server', 'demo/fill.ts', folder]);
+
+/** The kept shop of the present sources and STABLE_NOW, filled now if there is none; those of older sources go. */
+export function keptDemo(below) {
+  const kept = join(
+    below,
+    `${digestOf(FILLED_BY).slice(0, 16)} ${process.env.STABLE_NOW}`.replace(/\W/g, '-'),
+  );
+  if (demoMark(kept)?.complete) return kept;
+  const part = `${kept}.${process.pid}`;
+  rmSync(below, { recursive: true, force: true });
+  mkdirSync(part, { recursive: true });
+  fill(part);
+  renameSync(part, kept);
+  return kept;
+}
+
+/** A copy of it in an empty folder. */
+export const copyDemo = (below, folder) => cpSync(keptDemo(below), folder, { recursive: true });
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) console.log(keptDemo(process.argv[2]));
