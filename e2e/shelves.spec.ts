@@ -224,3 +224,64 @@ test('a fact is stated where it stands on the figure; a wrong address says so an
   await expect(page.getByRole('grid').getByRole('link', { name: 'CR12-2' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'CR12-2' }).first()).toBeVisible();
 });
+
+test('a long count draws the lines that are looked at; what was typed into one that went by is sent', async ({
+  page,
+}) => {
+  const write = async (path: string, data: Record<string, unknown>) => {
+    const answer = await page.request.post(`${DEMO}/api/v1/${path}`, {
+      headers: { origin: DEMO },
+      data: { who: 'IK', formId: crypto.randomUUID(), ...data },
+    });
+    expect(answer.status(), await answer.text()).toBe(201);
+    return (await answer.json()) as { number?: string };
+  };
+  await write('places', { code: 'LONG', name: 'Long drawer', kind: 'drawer' });
+  for (let i = 100; i < 240; i += 1) {
+    await write('items', {
+      code: `LONG-${i}`,
+      kind: 'cutter',
+      family: 'drill',
+      facts: { DC: { value: `${i / 20}`, origin: 'maker' } },
+    });
+    await write('stock/received', { item: `LONG-${i}`, place: 'LONG', quantity: 2 });
+  }
+  const { number } = await write('counts', { place: 'LONG' });
+  await page.goto(`/places?show=counts&sheet=${number}`);
+  await signAs(page, 'IK');
+  const table = tagOf(page).getByRole('table');
+  await expect(table).toHaveAttribute('aria-rowcount', '141');
+  expect(await table.getByRole('row').count()).toBeLessThan(60);
+  await table.getByLabel('Counted of LONG-100 at LONG').fill('2');
+  await table.getByLabel('Counted of LONG-100 at LONG').hover();
+  const last = table.getByLabel('Counted of LONG-239 at LONG');
+  await expect(async () => {
+    await page.mouse.wheel(0, 4000);
+    await expect(last).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await last.fill('1');
+  await expect(table.getByLabel('Counted of LONG-100 at LONG')).toHaveCount(0);
+  await tagOf(page).getByRole('button', { name: 'Enter 2 counted' }).click();
+  await expect(said(page)).toContainText('2 lines entered, 1 differ');
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('the areas come out over the screen and go by Escape; what was booked comes up where the thumb is', async ({
+    page,
+  }) => {
+    await page.goto('/cutters?open=EM8&do=receive');
+    await page.getByRole('button', { name: 'Areas' }).click();
+    await signAs(page, 'TO');
+    await page.keyboard.press('Escape');
+    await expect(page.getByLabel('Who are you?')).toHaveCount(1);
+    await expect(page.getByLabel('Who are you?')).toBeHidden();
+    await fill(tagOf(page), { 'How many': '2' });
+    await tagOf(page).getByRole('button', { name: 'Receive', exact: true }).click();
+    await expect(said(page)).toContainText('2 × EM8');
+    const words = (await said(page).textContent()) ?? '';
+    const shown = page.getByText(words, { exact: true }).last();
+    await expect(shown).toBeInViewport();
+    expect((await shown.boundingBox())!.y).toBeGreaterThan(700);
+  });
+});

@@ -21,7 +21,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
         count={await countView(db, asked.sheet ?? null, zone)}
         moves={
           show === 'moves'
-            ? await movementsView(db, asked).catch(() => ({ movements: [], next: null }))
+            ? await movementsView(db, asked).catch((problem: Error) => ({ problem: problem.message }))
             : null
         }
         stock={

@@ -106,6 +106,12 @@ describe('places', () => {
       { verb: 'takeFromRegrind', input: { piece: 'E-0001', dc: '9.8', costCents: 850 } },
     ]);
   });
+  it('what moved of something that is not here is not ‘nothing moved’', () => {
+    address = 'show=moves&item=EM99';
+    showIn(<PlacesScreen view={view()} {...nothing} moves={{ problem: 'EM99 is not here' }} />);
+    expect(screen.getByRole('alert').textContent).toContain('EM99 is not here');
+    expect(screen.queryByText(/Nothing/)).toBeNull();
+  });
   it('what moved says where from and to; what was taken back is struck through and can’t be taken back again', () => {
     address = 'show=moves&item=EM10';
     const move = {

@@ -29,7 +29,7 @@ interface Props {
   view: PlacesView;
   place: PlaceView;
   count: CountView;
-  moves: MovementsView | null;
+  moves: MovementsView | { problem: string } | null;
   /** null: not asked for. */
   stock: Answered<StockView> | null;
   consigned: ConsignedView | null;

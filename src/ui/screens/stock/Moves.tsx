@@ -8,7 +8,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
 import type { MovementsView } from '@/crib/stock';
-import { Acts } from '@/ui/kit/page';
+import { Acts, Notice } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useTimes } from '@/ui/shell';
@@ -35,13 +35,19 @@ const ENTRY_WORDS: Record<string, string> = {
 };
 
 /** What moved, newest first, of everything or of what is asked for. */
-export function Moves({ view }: { view: MovementsView }) {
+export function Moves({ view }: { view: MovementsView | { problem: string } }) {
   const query = useQuery('places');
   const { moment } = useTimes();
   const of = (['item', 'piece', 'place', 'who'] as const).flatMap((name) => {
     const asked = query.get(name);
     return asked ? [[name, asked] as const] : [];
   });
+  if ('problem' in view)
+    return (
+      <Notice kind="stop" now>
+        {view.problem}. <Link href={linkTo('places', { show: 'moves' })}>Everything that moved</Link>
+      </Notice>
+    );
   return (
     <>
       <p className="soft">
