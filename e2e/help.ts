@@ -70,7 +70,8 @@ export async function fitsWidth(page: Page): Promise<void> {
 
 /** Signs in the spine as these initials. */
 export async function signAs(page: Page, initials: string): Promise<void> {
-  const who = page.getByLabel('Who are you?');
+  // On a phone it stands in the drawer, and that of the spine is hidden.
+  const who = page.getByRole('combobox', { name: 'Who are you?' });
   // Before the page is alive a choice is only shown: it is made again until the server keeps it.
   await expect(async () => {
     await who.selectOption(initials);
