@@ -90,7 +90,7 @@ for (const [name, path, options = {}] of PICTURES) {
     waitUntil: 'networkidle',
   });
   for (const [label, value] of Object.entries(fill)) {
-    const field = page.locator('.tag').getByLabel(label).first();
+    const field = page.getByRole('complementary', { name: 'Tag' }).getByLabel(label).first();
     if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(value);
     else if ((await field.getAttribute('role')) === 'combobox') {
       await field.fill(value);
@@ -107,7 +107,7 @@ for (const [name, path, options = {}] of PICTURES) {
     });
     await page.getByRole('button', { name: 'Bring in 1 new' }).waitFor();
   }
-  if (open) await page.locator('.tag').getByText(open, { exact: true }).click();
+  if (open) await page.getByRole('complementary', { name: 'Tag' }).getByText(open, { exact: true }).click();
   await page.screenshot({ path: join(out, `${name}.png`) });
   console.log(name);
   await at.close();

@@ -7,7 +7,7 @@ export const parts: Components<Theme> = {
     defaultProps: { disableElevation: true, variant: 'outlined' },
     styleOverrides: {
       root: {
-        minHeight: 40,
+        minHeight: 'var(--thumb, 40px)',
         padding: '6px 13px',
         borderRadius: 2,
         whiteSpace: 'normal',
@@ -20,7 +20,7 @@ export const parts: Components<Theme> = {
         '&.MuiButton-outlined': { border: '2px solid var(--accent)', color: 'var(--accent)' },
         '&.MuiButton-text': {
           color: 'var(--accent)',
-          minHeight: 26,
+          minHeight: 'var(--thumb, 26px)',
           padding: '2px 6px',
           minWidth: 0,
           textDecoration: 'underline',
