@@ -3,7 +3,7 @@ import type { Judgement } from '@/core/because';
 import { type ItemKind, KINDS, regroundGeometry } from '@/core/cutters';
 import { inCrib } from '@/core/stock';
 import { first } from '@/core/sure';
-import { factText, loadItem, cutterOf, holderOf } from '@/crib/catalogue';
+import { cutterOf, factText, holderOf, loadPair } from '@/crib/catalogue';
 import { field, found, type Moment, Problem, toLength } from '@/crib/door';
 import { insertAssembly, nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
@@ -155,8 +155,7 @@ export async function build(
 ): Promise<Built> {
   const length = toLength(stickout);
   const cutter = await takeCutter(c, moment, source);
-  const cutterItem = await loadItem(c, cutter.itemId);
-  const holderItem = await loadItem(c, holder.itemId);
+  const [cutterItem, holderItem] = await loadPair(c, cutter.itemId, holder.itemId);
   const judgements = judgeBuild({
     cutter: regroundGeometry(
       cutterOf(cutterItem),

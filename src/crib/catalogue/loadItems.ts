@@ -47,6 +47,17 @@ export interface CribItem {
 export const loadItems = async (c: Connection, ids: readonly number[]): Promise<CribItem[]> =>
   ids.length ? (await manyFullItems(c, ids)).map(toItem) : [];
 
+/** Two items in one reading, by the ids that rows of the books have of them: what is built, and what holds it. */
+export async function loadPair(c: Connection, a: number, b: number): Promise<[CribItem, CribItem]> {
+  const items = await loadItems(c, [a, b]);
+  const of = (id: number) =>
+    sure(
+      items.find((i) => i.id === id),
+      `item ${id}`,
+    );
+  return [of(a), of(b)];
+}
+
 /** One item with its facts, by the id a row of the books has of it. */
 export const loadItem = async (c: Connection, id: number): Promise<CribItem> =>
   sure((await loadItems(c, [id]))[0], `item ${id}`);

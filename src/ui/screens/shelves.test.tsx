@@ -77,6 +77,9 @@ describe('a count sheet', () => {
         },
       },
     ]);
+    // What was entered is off the sheet's fields: it can't be sent a second time.
+    expect(screen.getByLabelText('Counted of DR at S1')).toHaveProperty('value', '');
+    expect(screen.getByRole('button', { name: 'Enter counted' })).toHaveProperty('disabled', true);
   });
   it('explains a difference before it can be booked, and asks what was the matter', () => {
     showIn(

@@ -2,7 +2,7 @@ import { expectedGaugeLength } from '@/core/assemblies';
 import { regroundGeometry } from '@/core/cutters';
 import { questionMeasurement } from '@/core/measuring';
 import { standing } from '@/crib/assemblies';
-import { cutterOf, holderOf, loadItem } from '@/crib/catalogue';
+import { cutterOf, holderOf, loadPair } from '@/crib/catalogue';
 import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
 import { insertMeasurement, measuredNow } from '@/data/assemblies';
 import { presentSizes } from '@/data/stock';
@@ -24,12 +24,10 @@ export const recordMeasurement = defineVerb({
     const L = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
+    const [cutterItem, holderItem] = await loadPair(c, assembly.cutterItemId, assembly.holderItemId);
     const sizes = await presentSizes(c, [assembly.pieceId]);
-    const cutter = regroundGeometry(
-      cutterOf(await loadItem(c, assembly.cutterItemId)),
-      sizes.get(assembly.pieceId) ?? null,
-    );
-    const holder = holderOf(await loadItem(c, assembly.holderItemId));
+    const cutter = regroundGeometry(cutterOf(cutterItem), sizes.get(assembly.pieceId) ?? null);
+    const holder = holderOf(holderItem);
     const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,

@@ -54,7 +54,8 @@ export function CountSheet({ view }: { view: CountView }) {
       })),
     };
     const done = await send(input, (d) => `${d.lines} lines entered, ${d.differ} differ`);
-    if (done) reset({});
+    // Blank by name: a field that is only forgotten keeps its text and is read again.
+    if (done) reset(Object.fromEntries(view.lines.map((l) => [key(l), ''])));
   };
   return (
     <Tag
