@@ -1,4 +1,5 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { DEMO } from '../playwright.config';
 
 /**
  * A page that is gone to, or drawn anew, is used once it is alive: what is typed, tapped or gone back from before that
@@ -22,8 +23,25 @@ export function patient(page: Page): Page {
   };
   return page;
 }
-export const test = base.extend({
+export const test = base.extend<object, { reading: Page }>({
   page: async ({ page }, give) => give(patient(page)),
+  /**
+   * A page of the demo that one worker's reading tests share, for what leaves nothing behind in the browser: its
+   * scripts and fonts are fetched and compiled once, as at a hatch where Stable stays open all day.
+   */
+  reading: [
+    async ({ browser }, give) => {
+      const context = await browser.newContext({
+        baseURL: DEMO,
+        viewport: { width: 1280, height: 800 },
+        locale: 'en-GB',
+        timezoneId: 'Europe/Oslo',
+      });
+      await give(patient(await context.newPage()));
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
 });
 export { expect };
 

@@ -84,8 +84,8 @@ export async function takeUnused(
       limit: 'none there',
       wayOut: 'If you hold one, book it as found there first; else choose another place.',
     });
-  await moment.leansOn(item.entryId);
-  await moment.leansOn(place.entryId);
+  moment.leansOn(item.entryId);
+  moment.leansOn(place.entryId);
   return { item, place, lotId: first(parcels).lotId };
 }
 
@@ -125,9 +125,9 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
       value: piece.mark,
       wayOut: 'Grade it first: where may it be used again?',
     });
-  await moment.leansOn(piece.entryId);
-  await moment.leansOn(piece.edgeSetEntryId);
-  await moment.leansOn(piece.gradeEntryId);
+  moment.leansOn(piece.entryId);
+  moment.leansOn(piece.edgeSetEntryId);
+  moment.leansOn(piece.gradeEntryId);
   await insertMovement(c, {
     entryId: moment.entryId,
     itemId: piece.itemId,
@@ -195,6 +195,6 @@ export async function tieBuilt(
   assemblyId: number,
 ): Promise<void> {
   const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
-  await moment.leansOn(operation.entryId);
+  moment.leansOn(operation.entryId);
   await insertTie(c, moment.entryId, { operationId: operation.id, t, assemblyId: assemblyId });
 }

@@ -40,8 +40,8 @@ export async function dismantle(
   holderBack: boolean,
 ): Promise<void> {
   const inBuild = await onePlaceOfKind(c, 'build');
-  await moment.leansOn(a.entryId);
-  await moment.leansOn(cutterTo.entryId);
+  moment.leansOn(a.entryId);
+  moment.leansOn(cutterTo.entryId);
   await insertMovement(c, {
     entryId: moment.entryId,
     itemId: a.cutterItemId,

@@ -34,7 +34,7 @@ export async function writeAssumedLife(
     a.material === undefined
       ? null
       : found(await maybeMaterial(c, a.material), 'assumedLife.material', a.material, 'material');
-  if (material) await moment.leansOn(material.entryId);
+  if (material) moment.leansOn(material.entryId);
   await insertAssumedLife(c, moment.entryId, {
     itemId: itemId,
     materialId: material?.id ?? null,
@@ -50,7 +50,7 @@ export async function writeSupply(
   s: FromSchema<typeof supplySchema>,
 ): Promise<void> {
   const supplier = found(await maybeSupplier(c, s.supplier), 'supply.supplier', s.supplier, 'supplier');
-  await moment.leansOn(supplier.entryId);
+  moment.leansOn(supplier.entryId);
   await insertSupply(c, moment.entryId, {
     itemId: itemId,
     supplierId: supplier.id,

@@ -6,7 +6,7 @@ import {
   type EntryRow,
   insertEntry,
   insertFormAnswer,
-  insertNeed,
+  insertNeeds,
   maybeEntry,
   maybeFormAnswer,
   maybeItemOfEntry,
@@ -37,7 +37,7 @@ export interface Moment {
   day(at: Date): string;
   note: string | null;
   /** This entry leans on an earlier one, which can't be countered while this one stands. null is a built-in thing. */
-  leansOn(entryId: number | null): Promise<void>;
+  leansOn(entryId: number | null): void;
 }
 
 /** Why an entry can't be taken back, and the way out. */
@@ -191,9 +191,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
         counters,
         note: note?.trim() || null,
       });
-      const leansOn = async (needs: number | null) => {
-        if (needs !== null && needs !== entryId) await insertNeed(c, entryId, needs);
-      };
+      const needs = new Set<number>();
       const moment = {
         entryId,
         who,
@@ -202,11 +200,14 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
         today: localDay(now, crib.zone),
         day: (at: Date) => localDay(at, crib.zone),
         note: note?.trim() || null,
-        leansOn,
+        leansOn(earlier: number | null) {
+          if (earlier !== null && earlier !== entryId) needs.add(earlier);
+        },
       };
       if (verb.signing === 'anyone who signs here') await mustSign(c, who);
       const answer = await verb.run(c, input, moment, prepared);
       if (verb.signing !== 'anyone who signs here') await mustSign(c, who);
+      await insertNeeds(c, entryId, [...needs]);
       const done = { ...answer, entry: entryId };
       await insertFormAnswer(c, formId, digest, done);
       return done;

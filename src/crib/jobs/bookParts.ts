@@ -1,7 +1,7 @@
 import { found, type Moment, Problem } from '@/crib/door';
 import { manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { insertPartsLog, insertUse, manyTiesAt, maybeOperation, maybeProgramAt } from '@/data/jobs';
+import { insertPartsLog, insertUses, manyTiesAt, maybeOperation, maybeProgramAt } from '@/data/jobs';
 
 interface LoggedUse {
   t: number;
@@ -28,8 +28,8 @@ export async function bookParts(
       value: operation.id,
       wayOut: 'Paste its program first; then log the parts.',
     });
-  await moment.leansOn(operation.entryId);
-  await moment.leansOn(program.entryId);
+  moment.leansOn(operation.entryId);
+  moment.leansOn(program.entryId);
   const logId = await insertPartsLog(c, moment.entryId, {
     operationId: operation.id,
     programId: program.entryId,
@@ -38,23 +38,26 @@ export async function bookParts(
   const ties = await manyTiesAt(c, operation.id, moment.happenedAt);
   const tiedIds = ties.flatMap((t) => t.assemblyId ?? []);
   const assemblies = new Map((await manyAssembliesById(c, tiedIds)).map((a) => [a.id, a]));
-  const uses: LoggedUse[] = [];
-  for (const tool of program.tools) {
-    if (tool.cutting_s <= 0 && !tool.lower_bound) continue;
-    const tie = ties.find((x) => x.t === tool.t);
-    const tied = tie?.assemblyId ? assemblies.get(tie.assemblyId) : undefined;
-    // A tag that had been taken down by then was not in the machine any more; at the same moment the earlier entry came first.
-    const on = tied && (tied.takenDownAt === null || tied.takenDownAt > moment.happenedAt) ? tied : undefined;
-    if (on) await moment.leansOn(on.entryId);
-    const minutes = (parts * tool.cutting_s) / 60;
-    await insertUse(c, moment.entryId, {
-      partsLogId: logId,
+  const uses = program.tools
+    .filter((tool) => tool.cutting_s > 0 || tool.lower_bound)
+    .map((tool) => {
+      const tie = ties.find((x) => x.t === tool.t);
+      const tied = tie?.assemblyId ? assemblies.get(tie.assemblyId) : undefined;
+      // A tag that had been taken down by then was not in the machine any more; at the same moment the earlier entry came first.
+      const on = tied && (tied.takenDownAt === null || tied.takenDownAt > moment.happenedAt) ? tied : null;
+      if (on) moment.leansOn(on.entryId);
+      return { tool, on, minutes: (parts * tool.cutting_s) / 60 };
+    });
+  await insertUses(
+    c,
+    moment.entryId,
+    logId,
+    uses.map(({ tool, on, minutes }) => ({
       t: tool.t,
       edgeSetId: on?.edgeSetId ?? null,
       minutes,
       lowerBound: tool.lower_bound,
-    });
-    uses.push({ t: tool.t, minutes, tag: on?.tag ?? null });
-  }
-  return uses;
+    })),
+  );
+  return uses.map(({ tool, on, minutes }) => ({ t: tool.t, minutes, tag: on?.tag ?? null }));
 }

@@ -16,7 +16,7 @@ export { bookParts } from './bookParts';
 export { checkProgramText } from './checkProgramText';
 export { jobLines, openJobs } from './jobLines';
 export type { JobLine, ToolLine } from './jobLines';
-export { openWork, workAround } from './openWork';
+export { openWork, workAround, workWith } from './openWork';
 export type { Work } from './openWork';
 // What can be reckoned
 export { JOBS_COMPUTATIONS } from './computations';

@@ -3,6 +3,7 @@ import { type AssemblyRow, manyAssembliesById, manyStandingAssemblies } from '@/
 import type { Connection } from '@/data/database';
 import {
   manyOpenOperations,
+  manyOpenOperationsWith,
   manyPassDepths,
   manyPrograms,
   manyTies,
@@ -32,6 +33,10 @@ export interface Work {
  */
 export const openWork = async (c: Connection): Promise<Work> =>
   workAround(c, await manyOpenOperations(c), await manyStandingAssemblies(c));
+
+/** Of the open work, the operations that a cutter is tied to. */
+export const workWith = async (c: Connection, cutterItemId: number): Promise<Work> =>
+  workAround(c, await manyOpenOperationsWith(c, cutterItemId));
 
 /** Some operations with what is around them. */
 export async function workAround(

@@ -5,7 +5,7 @@ export { recordWear } from './verbs/recordWear';
 export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
 // Shared with other rooms
-export { loadLifeBook, openBook } from './lifeBook';
-export type { LifeBook } from './lifeBook';
+export { loadLifeBook, openBook, runningBook } from './lifeBook';
+export type { LifeBook, RunningBook } from './lifeBook';
 // What can be reckoned
 export { LIFE_COMPUTATIONS } from './computations';

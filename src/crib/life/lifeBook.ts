@@ -46,14 +46,17 @@ export const loadLifeBook = async (
     edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [],
   );
 
+/** A book with the edges it names that go on cutting. */
+export type RunningBook = LifeBook & { running: RunningRow[] };
+
 /** The book of every cutter that stands or is tied to open work, with all its edges that go on cutting. */
-export async function openBook(
-  c: Connection,
-  _: string,
-  once: ReadOnce,
-): Promise<LifeBook & { running: RunningRow[] }> {
+export async function openBook(c: Connection, _: string, once: ReadOnce): Promise<RunningBook> {
   const { assemblies } = await once(openWork);
-  const items = [...new Set([...assemblies.values()].map((a) => a.cutterItemId))];
+  return runningBook(c, [...new Set([...assemblies.values()].map((a) => a.cutterItemId))]);
+}
+
+/** The book of some cutters, with all their edges that go on cutting. */
+export async function runningBook(c: Connection, items: readonly number[]): Promise<RunningBook> {
   const running = await manyRunningEdges(c, items);
   const times = await manyLifeTimes(c, items, DEFAULTS.livesReckoned);
   return { ...lifeBook(times, await manyAssumedLives(c, items), running), running };

@@ -11,7 +11,7 @@ export async function openSheet(c: Connection, moment: Moment, number: string): 
       value: sheet.number,
       wayOut: 'Start a new sheet; or take that booking back if it was wrong.',
     });
-  await moment.leansOn(sheet.entryId);
+  moment.leansOn(sheet.entryId);
   return sheet;
 }
 

@@ -24,7 +24,7 @@ export async function bodyPiece(
         value: piece.mark,
         wayOut: 'Take its assembly down first: new edges are a new build.',
       });
-    await moment.leansOn(piece.entryId);
+    moment.leansOn(piece.entryId);
     return piece;
   }
   if (input.body === undefined || input.bodyFrom === undefined)

@@ -18,6 +18,6 @@ export async function placeInCrib(
       limit: 'a shelf, drawer or cart',
       wayOut: 'Choose where it lies.',
     });
-  await moment.leansOn(place.entryId);
+  moment.leansOn(place.entryId);
   return place;
 }

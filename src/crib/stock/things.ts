@@ -75,7 +75,7 @@ export async function parcelOf(
     p.supplier === undefined
       ? null
       : found(await maybeSupplier(c, p.supplier), 'supplier', p.supplier, 'supplier');
-  await moment.leansOn(owner?.entryId ?? null);
+  moment.leansOn(owner?.entryId ?? null);
   return lotOf(c, moment.entryId, item.id, {
     code: p.lot?.trim() ?? null,
     ownerId: owner?.id ?? null,
@@ -99,7 +99,7 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
         wayOut: 'Take the assembly down first.',
       });
     const from = sure(await maybePlace(c, sure(piece.place, 'its place')), 'its place');
-    await moment.leansOn(piece.entryId);
+    moment.leansOn(piece.entryId);
     return {
       item: await oneItemById(c, piece.itemId),
       piece,
@@ -119,8 +119,8 @@ export async function takeThing(c: Connection, moment: Moment, input: ThingInput
   // All three are there: refused above where one is missing.
   const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
   const from = found(await maybePlace(c, input.from!.toUpperCase()), 'from', input.from, 'place');
-  await moment.leansOn(item.entryId);
-  await moment.leansOn(from.entryId);
+  moment.leansOn(item.entryId);
+  moment.leansOn(from.entryId);
   const lotId = await parcelOf(c, moment, item, input);
   const there = await maybeBalance(c, item.id, from.id, lotId);
   const loose = (there?.quantity ?? 0) - (there?.pieces ?? 0);

@@ -4,6 +4,7 @@ export type { OpenUseSum, OperationRow, PartsLogRow, PassDepthRow, ProgramRow, T
 export {
   manyDoneOperations,
   manyOpenOperations,
+  manyOpenOperationsWith,
   manyOpenUseSums,
   manyOpenUses,
   manyOpenUsesOf,
@@ -29,6 +30,6 @@ export {
   insertPassDepth,
   insertProgram,
   insertTie,
-  insertUse,
   insertUseAssignment,
+  insertUses,
 } from './write';

@@ -19,6 +19,15 @@ const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number a
 /** Operations with parts still to make, the first due on top. */
 export const manyOpenOperations = (c: Connection) =>
   many<OperationRow>(c, `${OPERATION} where n.open order by n.due, n.job, n.number`);
+/** Those of them with a cutter of this item tied to a T. */
+export const manyOpenOperationsWith = (c: Connection, cutterItemId: number) =>
+  many<OperationRow>(
+    c,
+    `${OPERATION} where n.open and exists (select 1 from tie_now x join assembly a on a.id = x.assembly_id
+       join piece p on p.id = a.piece_id where x.operation_id = n.operation_id and p.item_id = $1)
+     order by n.due, n.job, n.number`,
+    [cutterItemId],
+  );
 /** Operations of which all parts are made, the last due on top; after one of them, or from the start. */
 export const manyDoneOperations = (c: Connection, after: number | null, limit: number) =>
   many<OperationRow>(

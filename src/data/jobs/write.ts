@@ -1,4 +1,4 @@
-import { inserts, insertsWithId } from '@/data/database';
+import { type Connection, inserts, insertsWithId } from '@/data/database';
 
 /** One row of each table of this room; texts of jsonb columns are JSON. */
 
@@ -51,13 +51,26 @@ export const insertPartsLog = insertsWithId<{
   parts: number;
 }>('parts_log');
 
-export const insertUse = inserts<{
-  partsLogId: number;
-  t: number;
-  edgeSetId?: number | null;
-  minutes: number;
-  lowerBound: boolean;
-}>('use');
+/** What one log of parts comes to on each T, in one statement. */
+export async function insertUses(
+  c: Connection,
+  entryId: number,
+  partsLogId: number,
+  uses: readonly { t: number; edgeSetId: number | null; minutes: number; lowerBound: boolean }[],
+): Promise<void> {
+  await c.query(
+    `insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound)
+     select $1, $2, x.* from unnest($3::int[], $4::int[], $5::float8[], $6::boolean[]) x`,
+    [
+      entryId,
+      partsLogId,
+      uses.map((u) => u.t),
+      uses.map((u) => u.edgeSetId),
+      uses.map((u) => u.minutes),
+      uses.map((u) => u.lowerBound),
+    ],
+  );
+}
 
 export const insertUseAssignment = inserts<{
   useId: number;

@@ -10,4 +10,4 @@ export {
   maybeItemOfEntry,
 } from './read';
 // Writing
-export { insertEntry, insertFormAnswer, insertNeed } from './write';
+export { insertEntry, insertFormAnswer, insertNeeds } from './write';

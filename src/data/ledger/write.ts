@@ -17,11 +17,10 @@ export const insertEntry = (c: Connection, e: NewEntry): Promise<number> =>
     'id',
   );
 
-export async function insertNeed(c: Connection, entryId: number, needs: number): Promise<void> {
-  await c.query('insert into entry_need (entry_id, needs) values ($1, $2) on conflict do nothing', [
-    entryId,
-    needs,
-  ]);
+/** What an entry leans on. */
+export async function insertNeeds(c: Connection, entryId: number, needs: readonly number[]): Promise<void> {
+  if (needs.length)
+    await c.query('insert into entry_need (entry_id, needs) select $1, unnest($2::int[])', [entryId, needs]);
 }
 export async function insertFormAnswer(
   c: Connection,

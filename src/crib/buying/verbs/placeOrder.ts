@@ -27,8 +27,8 @@ export const placeOrder = defineVerb({
         wayOut: 'Enter the day the supplier promised.',
       });
     const line = await proposalFor(c, moment.today, item.id);
-    await moment.leansOn(item.entryId);
-    await moment.leansOn(supply.entryId);
+    moment.leansOn(item.entryId);
+    moment.leansOn(supply.entryId);
     const number = await nextNumber(c, 'purchase', 'number', 'O');
     await insertPurchase(c, moment.entryId, {
       number,

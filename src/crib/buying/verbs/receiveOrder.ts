@@ -21,7 +21,7 @@ export const receiveOrder = defineVerb({
         limit: `at most ${open}`,
         wayOut: 'Receive what is open; book the rest as received without an order.',
       });
-    await moment.leansOn(order.entryId);
+    moment.leansOn(order.entryId);
     await insertReceipt(c, moment.entryId, { purchaseId: order.entryId, quantity });
     await insertMovement(c, {
       entryId: moment.entryId,

@@ -1,9 +1,9 @@
 import { group } from 'd3';
 import { type BookedUse, type CutterSupply, type OrderProposal, proposeOrder } from '@/core/buying';
-import type { CribItem } from '@/crib/catalogue';
+import { type CribItem, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { openWork, type Work } from '@/crib/jobs';
-import { type LifeBook, openBook } from '@/crib/life';
+import { openWork, type Work, workWith } from '@/crib/jobs';
+import { type LifeBook, openBook, runningBook, type RunningBook } from '@/crib/life';
 import { manyClosedPurchases, manyOpenPurchases, maybePurchase, type PurchaseRow } from '@/data/buying';
 import { manySupplies, type SupplyRow } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -46,8 +46,12 @@ export const orderView = (c: Connection, number: string): Promise<PurchaseRow | 
 
 /** What is proposed of one item now; null where nothing is booked on it. */
 export async function proposalFor(c: Connection, today: string, itemId: number): Promise<BuyingLine | null> {
-  const { lines } = await readOnce(c, today)(proposals);
-  return lines.find((l) => l.item.id === itemId) ?? null;
+  const { booked } = bookedUses(await workWith(c, itemId));
+  const uses = booked.filter((b) => b.itemId === itemId);
+  if (!uses.length) return null;
+  const book = await runningBook(c, [itemId]);
+  const items = new Map((await loadItems(c, [itemId])).map((i) => [i.id, i]));
+  return (await linesOf(c, today, uses, items, book, await manyOpenPurchases(c)))[0] ?? null;
 }
 
 interface Booked {
@@ -104,13 +108,25 @@ export async function proposals(c: Connection, today: string, once: ReadOnce): P
   const book = await once(openBook);
   const orders = await manyOpenPurchases(c);
   const { booked, unknown } = bookedUses(work);
+  return { lines: await linesOf(c, today, booked, work.items, book, orders), unknown, orders };
+}
+
+/** A line for each cutter that is booked, the most urgent first. */
+async function linesOf(
+  c: Connection,
+  today: string,
+  booked: readonly Booked[],
+  items: Work['items'],
+  book: RunningBook,
+  orders: readonly PurchaseRow[],
+): Promise<BuyingLine[]> {
   // Only what is booked is bought for: the rest of the catalogue is not read.
   const usesOf = group(booked, (b) => b.itemId);
   const supplies = new Map((await manySupplies(c, [...usesOf.keys()])).map((s) => [s.itemId, s]));
   const running = group(book.running, (e) => e.itemId);
   const ordered = group(orders, (o) => o.itemId);
   const lines = [...usesOf].flatMap(([itemId, uses]): BuyingLine[] => {
-    const item = work.items.get(itemId);
+    const item = items.get(itemId);
     if (!item) return [];
     const supply = supplies.get(itemId) ?? null;
     const proposal = proposeOrder(
@@ -138,7 +154,7 @@ export async function proposals(c: Connection, today: string, once: ReadOnce): P
       day(a.proposal).localeCompare(day(b.proposal)) ||
       a.item.code.localeCompare(b.item.code, 'en', { numeric: true }),
   );
-  return { lines, unknown, orders };
+  return lines;
 }
 
 /** Shelf, life left on edge sets that still cut, and open orders of an item. */

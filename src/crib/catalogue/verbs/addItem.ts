@@ -34,7 +34,7 @@ async function similarFacts(
       value: code,
       wayOut: 'Copy from one of the same kind.',
     });
-  await moment.leansOn(similar.entryId);
+  moment.leansOn(similar.entryId);
   const asked: readonly string[] = factsOf(kind, family);
   const facts = (await manyFacts(c, [similar.id]))
     .filter((f) => asked.includes(f.symbol) && !stated.some((s) => s.symbol === f.symbol))

@@ -72,7 +72,7 @@ export const addPicture = defineVerb({
       input.piece === undefined
         ? null
         : found(await maybePiece(c, input.piece.toUpperCase()), 'piece', input.piece, 'piece');
-    await moment.leansOn(sure(item ?? piece, 'what a picture is of').entryId);
+    moment.leansOn(sure(item ?? piece, 'what a picture is of').entryId);
     await insertPicture(c, moment.entryId, {
       itemId: item?.id ?? null,
       pieceId: piece?.id ?? null,

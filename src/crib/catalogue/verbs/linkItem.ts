@@ -29,8 +29,8 @@ export const linkItem = defineVerb({
     // Walking back from the earlier one must not come round to the item itself.
     if (input.relation === 'version' && (await versionsBefore(c, earlier.id)).includes(item.id))
       refuse(`${earlier.code} is itself a later version of ${item.code}`, 'Turn the two round.');
-    await moment.leansOn(item.entryId);
-    await moment.leansOn(earlier.entryId);
+    moment.leansOn(item.entryId);
+    moment.leansOn(earlier.entryId);
     await insertItemLink(c, moment.entryId, {
       itemId: item.id,
       earlierItemId: earlier.id,

@@ -20,7 +20,7 @@ export const stateFacts = defineVerb({
   async run(c, input, moment) {
     const row = found(await maybeItem(c, input.item), 'item', input.item, 'item');
     const item = await loadItem(c, row.id);
-    await moment.leansOn(row.entryId);
+    moment.leansOn(row.entryId);
     const facts = readFacts(input.facts ?? {}, factsOf(row.kind, row.family));
     const all = [...item.facts.filter((f) => !facts.some((n) => n.symbol === f.symbol)), ...facts];
     refuseFaults(checkItem(row.kind, row.family, all, item.segments));

@@ -13,7 +13,7 @@ export const stateStanding = defineVerb({
   required: ['item', 'standing', 'reason'],
   async run(c, input, moment) {
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
-    await moment.leansOn(item.entryId);
+    moment.leansOn(item.entryId);
     await insertItemStanding(c, moment.entryId, {
       itemId: item.id,
       standing: input.standing,

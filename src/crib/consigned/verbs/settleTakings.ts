@@ -26,7 +26,7 @@ export const settleTakings = defineVerb({
         value: upTo,
         wayOut: 'Somebody may have settled it meanwhile: look again.',
       });
-    await moment.leansOn(supplier.entryId);
+    moment.leansOn(supplier.entryId);
     await insertSettlement(c, moment.entryId, {
       supplierId: supplier.id,
       upToMovementId: upTo,

@@ -22,8 +22,8 @@ export const addJob = defineVerb({
   async run(c, input, moment) {
     const material = found(await maybeMaterial(c, input.material), 'material', input.material, 'material');
     const machine = found(await maybeMachine(c, input.machine), 'machine', input.machine, 'machine');
-    await moment.leansOn(material.entryId);
-    await moment.leansOn(machine.entryId);
+    moment.leansOn(material.entryId);
+    moment.leansOn(machine.entryId);
     const jobId = await insertJob(c, moment.entryId, {
       number: input.number,
       part: input.part.trim(),

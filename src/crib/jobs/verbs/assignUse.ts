@@ -13,9 +13,9 @@ export const assignUse = defineVerb({
     const uses = await manyOpenUses(c, input.operation, t);
     found(uses[0] ?? null, 't', `T${t}`, 'open use');
     const assembly = await standing(c, moment, input.tag);
-    await moment.leansOn(assembly.entryId);
+    moment.leansOn(assembly.entryId);
     for (const use of uses) {
-      await moment.leansOn(use.entryId);
+      moment.leansOn(use.entryId);
       await insertUseAssignment(c, moment.entryId, { useId: use.id, edgeSetId: assembly.edgeSetId });
     }
     return {

@@ -15,7 +15,7 @@ export const stateOperation = defineVerb({
       input.operation,
       'operation',
     );
-    await moment.leansOn(operation.entryId);
+    moment.leansOn(operation.entryId);
     await writeOperationFigures(c, moment.entryId, operation.id, input);
     return { operation: operation.id };
   },

@@ -15,7 +15,7 @@ export const statePassDepth = defineVerb({
       input.operation,
       'operation',
     );
-    await moment.leansOn(operation.entryId);
+    moment.leansOn(operation.entryId);
     const depth = toLength(input.depth);
     await insertPassDepth(c, moment.entryId, {
       operationId: operation.id,

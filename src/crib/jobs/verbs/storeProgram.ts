@@ -35,7 +35,7 @@ export const storeProgram = defineVerb({
             .join(', ') || 'none') +
           '.',
       });
-    await moment.leansOn(operation.entryId);
+    moment.leansOn(operation.entryId);
     await insertProgram(c, moment.entryId, {
       operationId: operation.id,
       name: input.name?.trim() ?? 'program',

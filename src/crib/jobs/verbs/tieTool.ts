@@ -31,8 +31,8 @@ export const tieTool = defineVerb({
         limit: program.tools.map((x) => `T${x.t}`).join(', '),
       });
     const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
-    await moment.leansOn(operation.entryId);
-    await moment.leansOn(assembly?.entryId ?? null);
+    moment.leansOn(operation.entryId);
+    moment.leansOn(assembly?.entryId ?? null);
     await insertTie(c, moment.entryId, {
       operationId: operation.id,
       t: number,

@@ -11,7 +11,7 @@ export const recordWear = defineVerb({
   async run(c, input, moment) {
     const assembly = await standing(c, moment, input.tag);
     const wear = toLength(input.flankWear);
-    await moment.leansOn(assembly.entryId);
+    moment.leansOn(assembly.entryId);
     await insertWearReading(c, moment.entryId, {
       edgeSetId: assembly.edgeSetId,
       flankWearMm: wear.mm,

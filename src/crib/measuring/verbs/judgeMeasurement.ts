@@ -24,7 +24,7 @@ export const judgeMeasurement = defineVerb({
         value: measurement.entryId,
         wayOut: 'Nothing to do: it counts already.',
       });
-    await moment.leansOn(measurement.entryId);
+    moment.leansOn(measurement.entryId);
     await insertVerdict(c, moment.entryId, {
       measurementId: measurement.entryId,
       accepted: input.accepted,

@@ -36,7 +36,7 @@ export const recordMeasurement = defineVerb({
       D: D?.mm ?? null,
       DC: cutter.DC,
     });
-    await moment.leansOn(assembly.entryId);
+    moment.leansOn(assembly.entryId);
     await insertMeasurement(c, moment.entryId, {
       assemblyId: assembly.id,
       gaugeLengthMm: L.mm,

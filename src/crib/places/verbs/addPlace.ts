@@ -19,7 +19,7 @@ export const addPlace = defineVerb({
       input.parent === undefined
         ? null
         : found(await maybePlace(c, input.parent.toUpperCase()), 'parent', input.parent, 'place');
-    if (parent) await moment.leansOn(parent.entryId);
+    if (parent) moment.leansOn(parent.entryId);
     const code = input.code.toUpperCase();
     await insertPlace(c, moment.entryId, {
       code,

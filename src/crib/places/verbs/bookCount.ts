@@ -31,7 +31,7 @@ export const bookCount = defineVerb({
         wayOut:
           'Look at the explanations offered, then say in a few words what was the matter, or that nobody knows.',
       });
-    for (const l of lines) await moment.leansOn(l.entryId);
+    for (const l of lines) moment.leansOn(l.entryId);
     await insertCountBooking(c, moment.entryId, { sheetId: sheet.id, explained: input.explained ?? null });
     const lost = await onePlaceOfKind(c, 'lost');
     for (const l of differ) {

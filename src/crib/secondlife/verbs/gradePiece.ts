@@ -29,11 +29,11 @@ export const gradePiece = defineVerb({
         wayOut: 'Take its assembly down first.',
       });
     await checkGrade(c, piece.itemId, piece, input.grade);
-    await moment.leansOn(piece.endedEntryId);
+    moment.leansOn(piece.endedEntryId);
     const to = input.grade === 'scrap' ? 'SCRAP' : input.place?.toUpperCase();
     if (to && to !== piece.place) {
       const place = found(await maybePlace(c, to), 'place', to, 'place');
-      await moment.leansOn(place.entryId);
+      moment.leansOn(place.entryId);
       await insertMovement(c, {
         entryId: moment.entryId,
         itemId: piece.itemId,

@@ -50,7 +50,7 @@ export const sendToRegrind = defineVerb({
         value: thing.words,
         wayOut: 'Scrap it; or say in ‘despite’ why it is worth it all the same.',
       });
-    await moment.leansOn(to.entryId);
+    moment.leansOn(to.entryId);
     await moveThing(c, moment, thing, to.id);
     await insertRegrindOut(c, moment.entryId, {
       // As above.

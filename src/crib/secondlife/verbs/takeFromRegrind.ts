@@ -35,7 +35,7 @@ export const takeFromRegrind = defineVerb({
         value: piece.mark,
         wayOut: 'Look up where it is; somebody may have taken it back already.',
       });
-    await moment.leansOn(out.entryId);
+    moment.leansOn(out.entryId);
     const lost = input.lost === 'yes';
     const needs = ['place', 'dc', 'lcf'] as const;
     const missing = lost ? undefined : needs.find((n) => input[n] === undefined);

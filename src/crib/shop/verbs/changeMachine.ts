@@ -12,7 +12,7 @@ export const changeMachine = defineVerb({
   required: ['code', ...REQUIRED],
   async run(c, input, moment) {
     const machine = found(await maybeMachine(c, input.code), 'code', input.code, 'machine');
-    await moment.leansOn(machine.entryId);
+    moment.leansOn(machine.entryId);
     await writeFigures(c, moment.entryId, machine.id, input);
     return { code: machine.code };
   },

@@ -28,7 +28,7 @@ export const foundStock = defineVerb({
           value: piece.mark,
           wayOut: 'Take the assembly down: that says where the cutter goes.',
         });
-      await moment.leansOn(piece.entryId);
+      moment.leansOn(piece.entryId);
       if (piece.placeId === place.id)
         throw new Problem('REFUSED', `${piece.mark} is at ${place.code} by the books too`, {
           field: 'place',
@@ -58,7 +58,7 @@ export const foundStock = defineVerb({
         });
     // Both are there where no mark is: refused above.
     const item = found(await maybeItem(c, input.item!), 'item', input.item, 'item');
-    await moment.leansOn(item.entryId);
+    moment.leansOn(item.entryId);
     const lotId = await parcelOf(c, moment, item, input);
     // There, as above.
     const quantity = toNumber(input.quantity!);

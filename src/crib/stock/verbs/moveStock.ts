@@ -24,7 +24,7 @@ export const moveStock = defineVerb({
         field: 'to',
         value: to.code,
       });
-    await moment.leansOn(to.entryId);
+    moment.leansOn(to.entryId);
     await moveThing(c, moment, thing, to.id);
     return {
       what: thing.words,

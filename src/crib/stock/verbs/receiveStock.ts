@@ -14,7 +14,7 @@ export const receiveStock = defineVerb({
   async run(c, input, moment) {
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
     const place = await placeInCrib(c, moment, 'place', input.place);
-    await moment.leansOn(item.entryId);
+    moment.leansOn(item.entryId);
     const quantity = toNumber(input.quantity);
     await insertMovement(c, {
       entryId: moment.entryId,

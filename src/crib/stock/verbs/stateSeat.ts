@@ -24,7 +24,7 @@ export const stateSeat = defineVerb({
         value: seat,
         limit: `1 to ${seats}`,
       });
-    await moment.leansOn(piece.entryId);
+    moment.leansOn(piece.entryId);
     await insertSeatState(c, moment.entryId, { pieceId: piece.id, seat, damaged: input.damaged === 'yes' });
     return { piece: piece.mark, seat, damaged: input.damaged === 'yes' };
   },

@@ -36,7 +36,7 @@ export const unmountInserts = defineVerb({
         limit: `at most ${mounted.quantity}`,
       });
     const to = await placeInCrib(c, moment, 'to', input.to);
-    await moment.leansOn(mounted.entryId);
+    moment.leansOn(mounted.entryId);
     const item = await loadItem(c, mounted.itemId);
     const whole = fact(item, 'EDGES')?.value ?? fact(item, 'CEDC')?.value ?? null;
     if (whole === null)
