@@ -7,7 +7,8 @@ export type Param =
   | Date
   | Uint8Array
   | readonly (string | null)[]
-  | readonly (number | null)[];
+  | readonly (number | null)[]
+  | readonly boolean[];
 
 /** A connection: plain SQL with $1 parameters. A transaction hands its own down. */
 export interface Connection {
