@@ -166,6 +166,7 @@ export async function fillDemo(
       });
   };
   /** Parts of one job in a day: a tool that ends on the way ends at its part, and the rest is logged after. */
+  const minutesOf = (key: JobKey) => reports[key].tools.reduce((sum, t) => sum + t.cutting_s, 0) / 60;
   const runParts = async (key: JobKey, parts: number) => {
     const keys = [...tools.keys()].filter((k) => k.startsWith(key));
     const perPart = (k: string) =>
@@ -178,6 +179,8 @@ export async function fillDemo(
       const made = Math.max(0, Math.min(left, due.at));
       for (const k of keys) tools.get(k)!.minutes += made * perPart(k);
       left -= made;
+      // The machine takes its time: what it cuts, and a tenth for rapids and changes.
+      clock = new Date(clock.getTime() + made * minutesOf(key) * 1.1 * 60_000);
       who = pick(rnd(), [
         ['TO', 0.6],
         ['JB', 0.4],

@@ -43,6 +43,7 @@ export const MACHINES = [
     feedMax: '8000',
     rapid: '24000',
     toolChangeS: '5',
+    withoutPoint: 'as written',
   },
   {
     code: 'HORI-3',
@@ -57,6 +58,7 @@ export const MACHINES = [
     feedMax: '15000',
     rapid: '40000',
     toolChangeS: '4',
+    withoutPoint: 'as written',
   },
   {
     code: 'BENCH-1',
@@ -71,6 +73,7 @@ export const MACHINES = [
     feedMax: '60 in',
     rapid: '120 in',
     toolChangeS: '45',
+    withoutPoint: 'as written',
   },
 ] as const;
 

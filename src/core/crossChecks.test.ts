@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { proposeOrder, type BookedUse } from './buying';
+import { proposeOrder, USUAL_CALENDAR, type BookedUse } from './buying';
 import { expectLife, kaplanMeier, meanReached, type LifeTime } from './life';
 import { round } from './units';
 
@@ -63,8 +63,12 @@ it('an expectation is never 0, negative, infinite or not a number', () => {
       fc.option(fc.integer({ min: 1, max: 90 })),
       (list, assumed) => {
         const expectation = expectLife(list, assumed === null ? null : { minutes: assumed, origin: 'guess' });
-        if (expectation) expect(expectation.minutes > 0 && Number.isFinite(expectation.minutes)).toBe(true);
-        else expect(assumed).toBeNull();
+        if (expectation) {
+          // Known, or said to be at least so much; never both, never none.
+          const said = expectation.minutes ?? expectation.atLeast ?? NaN;
+          expect(said > 0 && Number.isFinite(said)).toBe(true);
+          expect((expectation.minutes === null) !== (expectation.atLeast === null)).toBe(true);
+        } else expect(assumed).toBeNull();
       },
     ),
     { seed: 33 },
@@ -77,7 +81,7 @@ function byUsingUp(uses: BookedUse[], shelf: number): number {
   let bought = 0;
   for (const use of [...uses].sort((a, b) => a.due.localeCompare(b.due)))
     for (let part = 0; part < use.partsLeft; part += 1) {
-      left -= use.minutesPerPart / use.life!.minutes;
+      left -= use.minutesPerPart / use.life!.minutesPerEdge;
       while (left < -1e-9) {
         left += 1;
         bought += 1;
@@ -101,16 +105,21 @@ it('what is proposed equals what runs out when parts are made one by one', () =>
         const uses: BookedUse[] = list.map((u, i) => ({
           job: `J-${i}`,
           due: `2027-01-${u.day}`,
+          start: null,
           material: 'P',
           partsLeft: u.partsLeft,
           minutesPerPart: u.tenths / 10,
-          life: { minutes: u.life, basis: 'x' },
+          operationMinutes: 0,
+          // All lives alike: then nothing is left to chance.
+          life: { minutesPerEdge: u.life, spread: 0, basis: 'x', guess: false },
+          perLife: 1,
         }));
         const got = proposeOrder(
           uses,
           { shelf, edgeSets: [], openOrders: [] },
           { leadTimeDays: 5, pack: 1, minimum: 1 },
           '2027-01-01',
+          USUAL_CALENDAR,
         )!;
         expect(got.say === 'order' ? got.quantity : 0).toBe(byUsingUp(uses, shelf));
       },

@@ -7,8 +7,11 @@ export const DEFAULTS = {
   measuredFromExpectedMm: 0.5,
   /** mm: a gauge length this far from the last one of the same build is in question (practice). */
   measuredFromLastMm: 0.02,
-  /** mm: a measured diameter this far from DC is in question: another cutter? (practice). */
-  diameterFromNominalMm: 0.2,
+  /** Share of DC that a measured diameter may be off before it is in question: another cutter? At least and at most mm (practice). */
+  diameterFromNominal: 0.02,
+  diameterFromNominalMm: [0.02, 0.5],
+  /** mm: a runout from which it is asked about (practice). */
+  runoutMm: 0.02,
   /** Stickout over DC up to which a cut needs no holding back (practice). */
   ratioComfortable: 3,
   /** Stickout over DC past which one cuts lighter (practice). */
@@ -21,6 +24,14 @@ export const DEFAULTS = {
   lifeAboutToEnd: 0.8,
   /** The latest so many lives of a cutter in a material are reckoned with: older ones say how the shop worked then (practice). */
   livesReckoned: 100,
+  /** So many lives an assumed life counts as, beside those that were seen (practice). */
+  assumedCountsAs: 3,
+  /** Lives from which their spread is said (practice). */
+  failuresForSpread: 5,
+  /** Standard deviation of lives over their mean until it is seen (practice; a Weibull shape of 2.5 has 0.43). */
+  spreadOfLives: 0.43,
+  /** Chance of lasting from which a stock is enough (practice). */
+  enoughChance: 0.9,
   /** mm, uniform flank wear: ISO 8688-2 end milling, from memory. */
   flankWearMm: 0.3,
   /** The same as a share of DC, for small cutters; the lesser of both counts (practice). */

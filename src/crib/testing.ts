@@ -117,6 +117,7 @@ export async function furnish(crib: TestCrib): Promise<void> {
     feedMax: '6000',
     rapid: '20000',
     toolChangeS: '5',
+    withoutPoint: 'as written',
   });
   await crib.do('addItem', {
     code: 'EM10',

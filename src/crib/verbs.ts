@@ -1,5 +1,5 @@
 import { buildAssembly, resetStickout, takeDown } from '@/crib/assemblies';
-import { placeOrder, receiveOrder } from '@/crib/buying';
+import { placeOrder, receiveOrder, restatePromise } from '@/crib/buying';
 import { addItem, addPicture, linkItem, saveView, stateFacts, stateStanding } from '@/crib/catalogue';
 import { setChoosingRules } from '@/crib/choosing';
 import { settleTakings } from '@/crib/consigned';
@@ -9,6 +9,7 @@ import {
   addJob,
   assignUse,
   logParts,
+  planStart,
   stateOperation,
   statePassDepth,
   storeProgram,
@@ -20,7 +21,15 @@ import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
 import { addPlace, bookCount, enterCount, startCount } from '@/crib/places';
 import { gradePiece, sendToRegrind, setLadder, takeFromRegrind } from '@/crib/secondlife';
-import { addMachine, addMaterial, addPerson, addSupplier, changeMachine } from '@/crib/shop';
+import {
+  addMachine,
+  addMaterial,
+  addPerson,
+  addSupplier,
+  changeMachine,
+  stateDay,
+  stateWeek,
+} from '@/crib/shop';
 import {
   foundStock,
   loseStock,
@@ -40,6 +49,8 @@ const DONE = [
   addSupplier,
   addMachine,
   changeMachine,
+  stateWeek,
+  stateDay,
   addItem,
   importItems,
   stateFacts,
@@ -72,6 +83,7 @@ const DONE = [
   recordMeasurement,
   judgeMeasurement,
   addJob,
+  planStart,
   stateOperation,
   storeProgram,
   tieTool,
@@ -81,6 +93,7 @@ const DONE = [
   recordWear,
   endLife,
   placeOrder,
+  restatePromise,
   receiveOrder,
 ] as const;
 const counterEntry = counterEntryOf(DONE);

@@ -25,11 +25,11 @@ import { chooseView, rulesInForce } from '@/crib/choosing';
 import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion } from '@/crib/door';
 import { exchangeView } from '@/crib/exchange';
-import { jobsView, jobView } from '@/crib/jobs';
+import { jobsView, jobView, runView } from '@/crib/jobs';
 import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
 import { countView, placesView, placeView } from '@/crib/places';
-import { assemblyView, rackView, runView } from '@/crib/rack';
+import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { movementsView, stockView, takeableView } from '@/crib/stock';
 import { missingView, todayView } from '@/crib/today';
@@ -65,7 +65,9 @@ const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
 /** Everything a screen shows, as JSON. */
 export const VIEWS: readonly View[] = [
   whole('today', 'The worklist with reasons.', todayView),
-  view('shop', 'People, places, materials, suppliers and machines.', NOTHING, (crib) => shopView(crib.db)),
+  view('shop', 'People, places, materials, suppliers and machines.', NOTHING, (crib) =>
+    shopView(crib.db, localDay(crib.now(), crib.zone)),
+  ),
   view(
     'items',
     'The catalogue, a page at a time: words and symbol ranges, kind, place; - turns the order; after or before a code.',

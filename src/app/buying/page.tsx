@@ -12,7 +12,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
     <Asked wrong={wrong}>
       <BuyingScreen
         view={await view(buyingView)}
-        order={asked.order === undefined ? null : await orderView(db, asked.order)}
+        order={asked.order === undefined ? null : await orderView(db, asked.order, today)}
         shop={await view(shopView)}
         today={today}
       />

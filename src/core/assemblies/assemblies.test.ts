@@ -1,5 +1,5 @@
 import { checkItem, geometry, shankForms, type CutterGeometry, type HolderGeometry } from '../cutters';
-import { assemblyOutline, expectedGaugeLength, judgeBuild } from './index';
+import { assemblyOutline, expectedGaugeLength, judgeBuild, stiffAs } from './index';
 
 const cutter: CutterGeometry = geometry('square', { DC: 10, DMM: 10, LCF: 22, OAL: 72, NOF: 4 });
 const holder: HolderGeometry = {
@@ -49,6 +49,9 @@ describe('judgeBuild: both sides of every limit (common practice; holder figures
     expect(grade('SHANK_FITS', 34, { DMM: 13 })).toBe('good');
     expect(grade('SHANK_FITS', 34, { DMM: 13.1 })).toBe('stop');
     expect(grade('SHANK_FITS', 34, { DMM: 2.9 })).toBe('stop');
+    // An h6 shank of 10 is made to 9.991 (ISO 286-1) and goes into its bore of 10; 9.98 does not hold there.
+    expect(grade('SHANK_FITS', 34, { DMM: 9.991 }, { CLAMP_MIN: 10, CLAMP_MAX: 10 })).toBe('good');
+    expect(grade('SHANK_FITS', 34, { DMM: 9.98 }, { CLAMP_MIN: 10, CLAMP_MAX: 10 })).toBe('stop');
     expect(grade('SHANK_FITS', 34, { DMM: null })).toBe('not judged');
   });
   it('ratio: comfortable to 3 D, lighter past 4 D, far past 5 D', () => {
@@ -59,6 +62,22 @@ describe('judgeBuild: both sides of every limit (common practice; holder figures
       'question',
     ]);
     expect(grade('RATIO', 80, { family: 'drill', OAL: 200 })).toBe('good');
+  });
+  it('a neck thinner than the shank stands out whole', () => {
+    const necked = { DC: 10, DN: 9.6, LU: 30, LCF: 15 };
+    expect(grade('NECK_GRIPPED', 30, necked)).toBe('good');
+    expect(grade('NECK_GRIPPED', 29.99, necked)).toBe('stop');
+    expect(grade('NECK_GRIPPED', 20, { ...necked, DN: 10 })).toBeUndefined();
+  });
+  // Castigliano by hand: 13³ / 6⁴ + (40³ − 13³) / 10⁴ = 7.8755, and (40³ / 7.8755)^¼ = 9.495.
+  it('stiffness is that of the sections: a 6 mm cutter on a 10 mm shank is nearly as stiff as the shank', () => {
+    const on10 = { ...cutter, DC: 6, LCF: 13, DMM: 10 };
+    expect(stiffAs(on10, 40)).toBeCloseTo(9.495, 3);
+    // 8³ / 6⁴ + (24³ − 8³) / 5.8⁴ + (40³ − 24³) / 10⁴ = 17.176
+    expect(stiffAs({ ...on10, LCF: 8, DN: 5.8, LU: 24 }, 40)).toBeCloseTo(7.813, 2);
+    expect(stiffAs(cutter, 34)).toBeCloseTo(10, 9);
+    expect(grade('RATIO', 40, on10)).toBe('question');
+    expect(grade('RATIO', 37, on10)).toBe('good');
   });
   it('gives every judgement its values', () => {
     const all = judgeBuild({ cutter, holder, stickout: 34 });

@@ -1,5 +1,6 @@
 import type { Grade, Judgement } from '../because';
 import {
+  toleranceGrade,
   cuttingHeight,
   familySpec,
   shankIn,
@@ -33,6 +34,7 @@ export function judgeBuild({ cutter: c, holder: h, stickout, shank }: Build): Ju
     shankFits(c, h),
     ...shankForm(shank),
     flutesFree(c, stickout),
+    ...neckFree(c, stickout),
     ...grip(c, h, stickout),
     ratio(c, stickout),
   ];
@@ -94,10 +96,14 @@ function shankFits(c: CutterGeometry, h: HolderGeometry): Judgement {
     return say('not judged', 'Whether the shank fits is not judged');
   if (c.DMM > h.CLAMP_MAX + 1e-9)
     return say('stop', `Shank is ${mm(c.DMM - h.CLAMP_MAX)} too thick for this holder`);
-  if (c.DMM < h.CLAMP_MIN - 1e-9)
+  // A measured shank is a few micrometres below its size, as it is made to be.
+  if (c.DMM < h.CLAMP_MIN - shankTolerance(h.CLAMP_MIN) - 1e-9)
     return say('stop', `Shank is ${mm(h.CLAMP_MIN - c.DMM)} too thin for this holder`);
   return say('good', 'The shank fits the holder');
 }
+
+/** How far a ground shank lies below its size: h6. ISO 286-1, from memory. mm. Example: 10 -> 0.009. */
+const shankTolerance = (size: number): number => (toleranceGrade(size, 6) ?? 0) / 1000;
 
 /** Only where something is known of it: most holders take plain shanks, and nobody says so. */
 function shankForm(shank: Build['shank']): Judgement[] {
@@ -147,6 +153,30 @@ function flutesFree(c: CutterGeometry, stickout: number): Judgement {
   return say('good', 'No flute is gripped');
 }
 
+/** A neck that is thinner than the shank must stand out whole: the bore can't hold it. */
+function neckFree(c: CutterGeometry, stickout: number): Judgement[] {
+  if (c.DN === null || c.LU === null || (c.DMM !== null && c.DN >= c.DMM - 1e-9)) return [];
+  const say = (grade: Grade, words: string) =>
+    judgement(
+      'NECK_GRIPPED',
+      grade,
+      words,
+      'stickout ≥ LU',
+      [
+        ['stickout', stickout],
+        ['LU', c.LU],
+        ['DN', c.DN],
+        ['DMM', c.DMM],
+      ],
+      'A bore that closes on the neck holds a thinner part than it was made for, or none.',
+    );
+  return [
+    stickout < c.LU - 1e-9
+      ? say('stop', `Gripped on the neck: ${mm(c.LU - stickout)} of it would be in the bore`)
+      : say('good', 'The neck stands out whole'),
+  ];
+}
+
 function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement[] {
   const depth = c.OAL === null ? null : c.OAL - stickout;
   const base: [string, number | null][] = [
@@ -191,17 +221,19 @@ function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement
 }
 
 function ratio(c: CutterGeometry, stickout: number): Judgement {
-  const r = stickout / c.DC;
-  const text = `${r.toFixed(1)} × D`;
+  const D = stiffAs(c, stickout);
+  const r = stickout / D;
+  const text = `${r.toFixed(1)} × D${Math.abs(D - c.DC) > 0.05 ? `, as stiff as Ø ${mm(D)}` : ''}`;
   const say = (grade: Grade, words: string) =>
     judgement(
       'RATIO',
       grade,
       words,
-      'stickout / DC',
+      'stickout / D of a plain rod that bends as much: L³ / D⁴ = Σ (xᵢ³ − xᵢ₋₁³) / Dᵢ⁴',
       [
         ['stickout', stickout],
         ['DC', c.DC],
+        ['stiff as', D],
       ],
       `Stiffness falls with the cube of the length. ${DEFAULTS.ratioComfortable} × D is comfortable, past ${DEFAULTS.ratioLighter} to ${DEFAULTS.ratioFarPast} × D cut lighter, far past that use a damped or shrink holder.`,
     );
@@ -211,4 +243,27 @@ function ratio(c: CutterGeometry, stickout: number): Judgement {
     return say('question', `${text}: far out; damped or shrink holder, or shorter`);
   if (r > DEFAULTS.ratioLighter) return say('question', `${text}: cut lighter`);
   return say('good', r > DEFAULTS.ratioComfortable ? `${text}` : `${text}, comfortable`);
+}
+
+/**
+ * Diameter of a plain rod that bends as much under a force at its tip as the sections that stand out: flutes of DC (or
+ * DCX), the neck DN to LU, the shank DMM above. What is not known counts as DC. mm. Castigliano for a stepped cantilever.
+ * Example: DC 6 with LCF 13 on a 10 mm shank, 40 out: stiff as 9.49.
+ */
+export function stiffAs(c: CutterGeometry, stickout: number): number {
+  const cut = Math.max(c.DC, c.DCX ?? 0);
+  const flute = Math.min(stickout, c.LCF ?? stickout);
+  const neck = Math.min(stickout, Math.max(flute, c.DN === null ? 0 : (c.LU ?? 0)));
+  const sections: [to: number, D: number][] = [
+    [flute, cut],
+    [neck, c.DN ?? cut],
+    [stickout, c.DMM ?? cut],
+  ];
+  let sum = 0;
+  let from = 0;
+  for (const [to, D] of sections) {
+    if (to > from) sum += (to ** 3 - from ** 3) / D ** 4;
+    from = Math.max(from, to);
+  }
+  return (stickout ** 3 / sum) ** 0.25;
 }

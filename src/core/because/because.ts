@@ -30,6 +30,8 @@ export interface Judgement {
   grade: Grade;
   words: string;
   because: Because;
+  /** It is shown beside the others and decides nothing: what is judged may go on whatever it says. */
+  aside?: true;
   /** Facts that are not known, for want of which it is not judged: whose, and their symbols. */
   lacking?: readonly { of: 'cutter' | 'holder'; symbol: string }[];
 }

@@ -1,3 +1,11 @@
 // What to buy, how many, by which day, because of what
 export { proposeOrder } from './proposeOrder';
-export type { BookedUse, BuyingTerms, CutterSupply, OrderProposal } from './proposeOrder';
+export type { Balance, BookedUse, BuyingTerms, CutterSupply, OrderProposal } from './proposeOrder';
+// From when an open order counts
+export { expectedDay } from './expectedDay';
+export type { ExpectedDay, OpenOrder } from './expectedDay';
+// How likely a stock lasts
+export { chanceOfLasting, chanceWords, enoughFor, isEnough, needOf } from './lasting';
+// When the shop works
+export { latestStart, openDayFrom, openDayUntil, openMinutes, USUAL_CALENDAR } from './calendar';
+export type { ShopCalendar } from './calendar';

@@ -1,32 +1,34 @@
-import { addDays, daysBetween } from '../units';
 import type { Because } from '../because';
+import { DEFAULTS } from '../defaults';
+import { addDays, daysBetween } from '../units';
+import { latestStart, openDayUntil, type ShopCalendar } from './calendar';
+import { type ExpectedDay, expectedDay, type OpenOrder } from './expectedDay';
+import { chanceOfLasting, chanceWords, enoughFor, isEnough, type Need, needOf, NONE, plus } from './lasting';
 
-/** One booked use of a cutter: an operation of a job that still has parts to make. */
+/** A booked use of a cutter: an operation of a job that still has parts to make. Days are ISO text. */
 export interface BookedUse {
   job: string;
-  /** ISO day. */
   due: string;
+  /** The day its operation is to start, where somebody stated it; null: reckoned from its minutes. */
+  start: string | null;
   material: string;
   partsLeft: number;
   minutesPerPart: number;
+  /** Minutes the whole operation takes for a part, all tools: what its start is reckoned from. */
+  operationMinutes: number;
   /** The program was not read whole: the minutes are at least so many. */
   atLeast?: boolean;
-  /** Expected life in this material, minutes, with its basis; null: cannot say. */
-  life: { minutes: number; basis: string } | null;
-}
-
-interface OpenOrder {
-  number: string;
-  quantity: number;
-  /** ISO day. */
-  promised: string;
+  /** What an edge set does before it is used up in this material; null: cannot say. */
+  life: { minutesPerEdge: number; spread: number; basis: string; guess: boolean } | null;
+  /** Pieces of what is bought that go with one life: 1 of a solid cutter; seats / edges of inserts. */
+  perLife: number;
 }
 
 export interface CutterSupply {
   /** Unused pieces on shelves. */
   shelf: number;
-  /** Life left on good edge sets, in lives (0.4 = 40 % of one); null entries cannot say and count as none. */
-  edgeSets: { tag: string; livesLeft: number | null }[];
+  /** What is left on good edge sets, in pieces (0.4 = 40 % of one); null entries cannot say and count as none. */
+  edgeSets: { tag: string; left: number | null; why?: string }[];
   openOrders: OpenOrder[];
 }
 
@@ -37,127 +39,177 @@ export interface BuyingTerms {
   minimum: number;
 }
 
-export type OrderProposal =
-  | { say: 'enough'; because: Because; lives: LivesBalance }
-  | { say: 'cannot say'; because: Because }
-  | {
-      say: 'order';
-      quantity: number;
-      /** Whole cutters short before packs and minimum. */
-      short: number;
-      firstShort: { job: string; due: string };
-      /** Latest day to order, ISO; null: lead time not known. */
-      orderBy: string | null;
-      /** Days by which that is past; 0 when it is not. */
-      daysLate: number;
-      because: Because;
-      lives: LivesBalance;
-    };
-
-/** Everything in lives: one unused cutter is one life. */
-interface LivesBalance {
+/** Everything in pieces of what is bought. */
+export interface Balance {
   needed: number;
+  /** What counts as enough, with its margin. */
+  wanted: number;
   shelf: number;
   onEdgeSets: number;
   onOrder: number;
 }
 
+export type OrderProposal =
+  | { say: 'enough'; because: Because; balance: Balance; chance: number }
+  | { say: 'cannot say'; because: Because }
+  | {
+      say: 'order';
+      /** 0: enough is on order, too late. */
+      quantity: number;
+      /** Whole pieces short before packs and minimum. */
+      short: number;
+      firstShort: { job: string; start: string };
+      /** Latest day to order, a day the shop works; null: lead time not known. */
+      orderBy: string | null;
+      /** Days by which that is past; 0 when it is not. */
+      daysLate: number;
+      because: Because;
+      balance: Balance;
+      chance: number;
+    };
+
 const two = (n: number) => n.toFixed(2);
 
+interface Timed extends BookedUse {
+  starts: string;
+  need: Need | null;
+}
+
 /**
- * What to buy of one cutter, how many, by which day and because of what; null when nothing is booked.
- * Need in lives: parts left x minutes per part / life, job by job in the order of due days. Supply: shelf (a life
- * each), life left on good edge sets, open orders promised by that day. The first job that runs short sets the day:
- * order by = its due day − lead time, calendar days. Quantity: whole cutters short over all booked jobs against all
- * supply, up to the minimum, then whole packs. A job without a life makes 'cannot say', never 0, unless the rest
- * already runs short. Source: the simple form of time-phased netting (material requirements planning); arithmetic.
- * Example: 100 parts x 1.2 min / 40 min = 3 lives, 1 on the shelf, pack 1: 2.
+ * What to buy of one thing, how many, by which day and because of what; null when nothing is booked.
+ * Need: parts left × minutes / minutes an edge does before it is used up, with the spread of lives; job by job in the
+ * order of the days their operations start. Supply: the shelf, what is left on good edge sets, open orders from the day
+ * they can be counted on. Short is where what is there by a job's start lasts with less than the chance that counts as
+ * enough (DEFAULTS.enoughChance). Order by = the last day the shop works on or before that start, less the supplier's
+ * lead time, on a day the shop works. Quantity: whole pieces up to enough for all booked jobs against all supply, up to
+ * the minimum, then whole packs. A job without a life makes 'cannot say', never 0, unless the rest already runs short.
+ * Source: time-phased netting (material requirements planning) with a safety margin by service level; arithmetic.
+ * Example: 100 parts × 1.2 min / 40 min = 3 lives, spread 0.43: 4 are enough; 1 on the shelf, pack 1: order 3.
  */
 export function proposeOrder(
   uses: readonly BookedUse[],
   supply: CutterSupply,
   terms: BuyingTerms,
   today: string,
+  calendar: ShopCalendar,
 ): OrderProposal | null {
-  const booked = uses.filter((u) => u.partsLeft > 0 && u.minutesPerPart > 0);
+  const booked = uses
+    .filter((u) => u.partsLeft > 0 && u.minutesPerPart > 0)
+    .map((u): Timed => ({ ...u, starts: startOf(u, calendar), need: needOfUse(u) }))
+    .sort((a, b) => a.starts.localeCompare(b.starts) || a.job.localeCompare(b.job));
   if (booked.length === 0) return null;
-  const onEdgeSets = supply.edgeSets.reduce((sum, e) => sum + Math.max(0, e.livesLeft ?? 0), 0);
+  const onEdgeSets = supply.edgeSets.reduce((sum, e) => sum + Math.max(0, e.left ?? 0), 0);
   const stock = supply.shelf + onEdgeSets;
-  const onOrder = supply.openOrders.reduce((sum, o) => sum + o.quantity, 0);
-  const because = reasons(booked, supply, terms);
-  const known = booked.filter((u) => u.life !== null && u.life.minutes > 0);
-  let needed = 0;
-  let first: BookedUse | null = null;
-  for (const use of [...known].sort((a, b) => a.due.localeCompare(b.due))) {
-    // Known are those with a life.
-    needed += (use.partsLeft * use.minutesPerPart) / use.life!.minutes;
-    const arrived = supply.openOrders
-      .filter((o) => o.promised <= use.due)
+  const orders = supply.openOrders.map((o) => ({ ...o, expected: expectedDay(o, today, calendar) }));
+  const onOrder = orders.reduce((sum, o) => sum + o.quantity, 0);
+  let need = NONE;
+  let first: Timed | null = null;
+  for (const use of booked) {
+    if (!use.need) continue;
+    need = plus(need, use.need);
+    const arrived = orders
+      .filter((o) => o.expected.day <= use.starts)
       .reduce((sum, o) => sum + o.quantity, 0);
-    if (!first && needed > stock + arrived + 1e-9) first = use;
+    if (!first && !isEnough(stock + arrived, need)) first = use;
   }
-  const lives: LivesBalance = { needed, shelf: supply.shelf, onEdgeSets, onOrder };
-  const short = Math.ceil(needed - stock - onOrder - 1e-9);
-  if (short <= 0 && known.length < booked.length)
+  const because = reasons(booked, supply, orders, terms, calendar);
+  const wanted = enoughFor(need);
+  const balance: Balance = { needed: need.mean, wanted, shelf: supply.shelf, onEdgeSets, onOrder };
+  const short = Math.ceil(wanted - stock - onOrder - 1e-6);
+  if (short <= 0 && booked.some((u) => u.need === null))
     return {
       say: 'cannot say',
       because: {
         ...because,
-        words: 'A booked job uses this cutter in a material where no life is known or assumed.',
+        words: 'A booked job uses this in a material where no life is known or assumed.',
       },
     };
+  const chance = chanceOfLasting(stock + onOrder, need);
+  const caveat = [
+    ...(booked.some((u) => u.atLeast) ? ['a program was not read whole, so it takes at least so long'] : []),
+    ...(booked.some((u) => u.life?.guess) ? ['a life is a guess'] : []),
+  ];
+  const but = caveat.length ? `; but ${caveat.join(', and ')}` : '';
   if (!first)
     return {
       say: 'enough',
-      because: { ...because, words: 'Stock, life left and open orders cover the booked jobs.' },
-      lives,
+      because: {
+        ...because,
+        words: `What is there and on order is ${chanceWords(chance)} for the booked jobs${but}.`,
+      },
+      balance,
+      chance,
     };
-  const orderBy = terms.leadTimeDays === null ? null : addDays(first.due, -terms.leadTimeDays);
+  const arrival = openDayUntil(calendar, first.starts);
+  const orderBy =
+    terms.leadTimeDays === null || arrival === null
+      ? null
+      : openDayUntil(calendar, addDays(arrival, -terms.leadTimeDays));
   const pack = Math.max(1, terms.pack);
   const quantity = short <= 0 ? 0 : Math.ceil(Math.max(short, terms.minimum) / pack) * pack;
   return {
     say: 'order',
     quantity,
     short: Math.max(0, short),
-    firstShort: { job: first.job, due: first.due },
+    firstShort: { job: first.job, start: first.starts },
     orderBy,
     daysLate: orderBy === null ? 0 : Math.max(0, daysBetween(orderBy, today)),
     because: {
       ...because,
       words:
         quantity === 0
-          ? `Enough is on order, but too late for ${first.job}: hasten the open order.`
-          : `${first.job}, due ${first.due}, is the first to run short.`,
+          ? `Enough is on order, but too late for ${first.job}, which starts ${first.starts}: chase the open order${but}.`
+          : `${first.job}, which starts ${first.starts}, is the first that what is there is ${chanceWords(chanceOfLasting(stock, need))} for${but}.`,
     },
-    lives,
+    balance,
+    chance,
   };
 }
 
-function reasons(booked: readonly BookedUse[], supply: CutterSupply, terms: BuyingTerms): Because {
+/** The day an operation starts: as stated, else as late as its minutes allow; at the latest on its due day. */
+const startOf = (u: BookedUse, calendar: ShopCalendar): string =>
+  u.start ?? latestStart(calendar, u.due, u.partsLeft * u.operationMinutes) ?? u.due;
+
+const needOfUse = (u: BookedUse): Need | null =>
+  u.life && u.life.minutesPerEdge > 0
+    ? needOf(u.partsLeft * u.minutesPerPart, u.life.minutesPerEdge, u.life.spread, u.perLife)
+    : null;
+
+function reasons(
+  booked: readonly Timed[],
+  supply: CutterSupply,
+  orders: readonly (OpenOrder & { expected: ExpectedDay })[],
+  terms: BuyingTerms,
+  calendar: ShopCalendar,
+): Because {
   return {
     words: '',
-    formula:
-      'lives needed = parts left × minutes per part / life; short = needed − shelf − life left − on order',
+    formula: `needed = parts left × minutes per part / minutes an edge; enough = needed + margin, to last with a chance of ${DEFAULTS.enoughChance * 100} %`,
     values: [
       ...booked.map((u) => ({
-        name: `${u.job}, due ${u.due}`,
+        name: `${u.job}, ${u.start ? 'starts' : 'must start by'} ${u.starts}, due ${u.due}`,
         value: u.life
-          ? `${u.atLeast ? 'at least ' : ''}${u.partsLeft} × ${two(u.minutesPerPart)} min / ${two(u.life.minutes)} min = ${two((u.partsLeft * u.minutesPerPart) / u.life.minutes)} lives`
+          ? `${u.atLeast ? 'at least ' : ''}${u.partsLeft} × ${two(u.minutesPerPart)} min / ${two(u.life.minutesPerEdge)} min${u.perLife === 1 ? '' : ` × ${two(u.perLife)}`} = ${two(u.need?.mean ?? 0)}`
           : `${u.partsLeft} × ${two(u.minutesPerPart)} min: no life known in ${u.material}`,
-        source: u.life ? `life in ${u.material}: ${u.life.basis}` : undefined,
+        source: u.life ? `in ${u.material}: ${u.life.basis}` : undefined,
       })),
       { name: 'unused on the shelf', value: String(supply.shelf) },
       ...supply.edgeSets.map((e) => ({
         name: `left on ${e.tag}`,
-        value:
-          e.livesLeft === null ? 'cannot say, counted as none' : `${two(Math.max(0, e.livesLeft))} lives`,
+        value: e.left === null ? 'cannot say, counted as none' : two(Math.max(0, e.left)),
+        source: e.why,
       })),
-      ...supply.openOrders.map((o) => ({
+      ...orders.map((o) => ({
         name: `on order ${o.number}`,
-        value: `${o.quantity}, promised ${o.promised}`,
+        value: `${o.quantity}, from ${o.expected.day}`,
+        source: o.expected.words,
       })),
       { name: 'lead time', value: terms.leadTimeDays === null ? 'not known' : `${terms.leadTimeDays} days` },
       { name: 'pack and minimum', value: `${terms.pack} and ${terms.minimum}` },
+      {
+        name: 'days the shop works',
+        value: calendar.stated ? 'by its calendar' : 'Monday to Friday, eight hours: assumed',
+      },
     ],
   };
 }

@@ -11,6 +11,8 @@ export interface Candidate {
   coating: string | null;
   centreCutting: boolean | null;
   thread: string | null;
+  /** Pitch of a thread mill's teeth, mm. */
+  pitch: number | null;
   /** Whether a tap forms; null: not known, or no tap. */
   forming: boolean | null;
   cls: string | null;

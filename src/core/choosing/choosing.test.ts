@@ -29,6 +29,7 @@ const mill = (
   coating: null,
   centreCutting: true,
   thread: null,
+  pitch: null,
   forming: null,
   cls: null,
   measured: null,

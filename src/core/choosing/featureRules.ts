@@ -3,6 +3,7 @@ import {
   holeLimits,
   reach,
   readThread,
+  tapDrill,
   reamerLimits,
   reamerState,
   type CutterGeometry,
@@ -135,11 +136,24 @@ function bored(D: number, g: CutterGeometry, v: Verdict): void {
   );
 }
 
+/** ISO 513 groups that flow under a forming tap: cast iron, hardened steel and plastics do not (common practice). */
+const FORMS: readonly string[] = ['P', 'M', 'N', 'S'];
+
 const thread: Rule = (cut, c, v) => {
   const wanted = cut.thread === null ? null : readThread(cut.thread);
   if (!wanted) return;
   if (familySpec(c.cutter.family).hole === 'mills a thread') {
-    v.atMost(c.cutter.DC, wanted.major * 0.85, (by) => `${by} too thick for the thread`, '');
+    const hole = tapDrill(wanted, 'cutting')?.drill ?? null;
+    // It circles in the hole before the thread, with room for chips.
+    v.atMost(
+      c.cutter.DC,
+      hole === null ? wanted.major * 0.75 : hole * 0.9,
+      (by) => `${by} too thick for the hole before the thread`,
+      '',
+    );
+    if (c.pitch === null) v.open.push('its pitch is not known');
+    else if (Math.abs(c.pitch - wanted.pitch) > 1e-3)
+      v.fails.push(`its teeth are at ${mm(c.pitch)}, the thread’s at ${mm(wanted.pitch)}`);
     return;
   }
   const has = c.thread === null ? null : readThread(c.thread);
@@ -148,8 +162,15 @@ const thread: Rule = (cut, c, v) => {
     if (Math.abs(c.cutter.DC - wanted.major) > 0.01)
       v.fails.push(`is for ${mm(c.cutter.DC)}, not ${cut.thread}`);
     else v.open.push('its thread is not known');
-  } else if (Math.abs(has.major - wanted.major) > 1e-3 || Math.abs(has.pitch - wanted.pitch) > 1e-3)
+  } else if (
+    has.system !== wanted.system ||
+    has.hand !== wanted.hand ||
+    Math.abs(has.major - wanted.major) > 1e-3 ||
+    Math.abs(has.pitch - wanted.pitch) > 1e-3
+  )
     v.fails.push(`cuts ${c.thread}, not ${cut.thread}`);
+  if (c.forming && cut.group !== null && !FORMS.includes(cut.group))
+    v.fails.push(`a forming tap: ${cut.group} does not form, it breaks`);
 };
 
 const chamfer: Rule = (cut, { cutter: g }, v) => {

@@ -65,17 +65,24 @@ export function kitFor(cut: Cut, candidates: readonly Candidate[], rules: Choosi
   if (thread) {
     const before = tapDrill(thread, 'cutting');
     const fits = (c: Candidate) => {
+      if (!does(c, 'drills') || !before) return false;
+      // Percentages belong to the profiles of the charts; a table's drill is that drill.
+      if (before.percent === null) return Math.abs(c.cutter.DC - before.drill) <= 0.1;
       const percent = threadPercent(thread, c.cutter.DC);
-      return does(c, 'drills') && percent >= 60 && percent <= 80;
+      return percent >= 60 && percent <= 80;
     };
     add(
       'drill',
-      mm(before.drill),
-      `${before.words}; 60 to 80 % thread does`,
+      before ? mm(before.drill) : 'by the tap’s maker',
+      !before
+        ? 'no table of drills for it here'
+        : before.percent === null
+          ? before.words
+          : `${before.words}; 60 to 80 % thread does`,
       named(candidates, rules, fits, cut.depth),
     );
-    if (forming) {
-      const hole = tapDrill(thread, 'forming');
+    const hole = forming ? tapDrill(thread, 'forming') : null;
+    if (hole) {
       add(
         'drill',
         mm(hole.drill),

@@ -80,7 +80,10 @@ export function windowsOf(cut: Cut): Window[] {
       const thread = cut.thread === null ? null : readThread(cut.thread);
       const D = thread?.major ?? Infinity;
       const drills = thread
-        ? (['cutting', 'forming'] as const).flatMap((by) => around('drills', tapDrill(thread, by).drill))
+        ? (['cutting', 'forming'] as const).flatMap((by) => {
+            const hole = tapDrill(thread, by);
+            return hole ? around('drills', hole.drill) : [];
+          })
         : around('drills', Infinity);
       return [
         ...around('taps', D),

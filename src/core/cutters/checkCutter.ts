@@ -45,7 +45,8 @@ export function checkCutter(c: CutterGeometry): GeometryFault[] {
   within('LU', c.OAL, 'OAL', 'flutes and neck cannot be longer than the cutter');
   within('APMX', c.LCF, 'LCF', 'the depth of cut cannot exceed the flutes');
   within('CW', c.OAL, 'OAL', 'the teeth cannot be wider than the cutter is long');
-  if (c.LU !== null && c.LCF !== null && c.LU < c.LCF - EPS)
+  // The usable length of what drills and taps is that of its flutes that clear chips: less than LCF (ISO 13399).
+  if (!family.axial && c.LU !== null && c.LCF !== null && c.LU < c.LCF - EPS)
     fault('LU', c.LU, `at least LCF = ${c.LCF}`, 'the usable length holds the flutes and the neck');
   if (c.DN !== null) {
     const edge = family.neckAt ? family.neckAt(c) : c.DC;

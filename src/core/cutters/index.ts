@@ -51,7 +51,9 @@ export {
   reamerState,
   toleranceGrade,
 } from './holes';
-export { drillForPercent, formingHole, readThread, tapDrill, threadPercent } from './threads';
+export { readThread } from './threads';
+export type { Thread } from './threads';
+export { drillForPercent, formingHole, tapDrill, threadPercent } from './tapDrills';
 // Which shank a holder holds
 export { shankForms, shankIn } from './shanks';
 // Inserts, tapers, collets

@@ -136,7 +136,7 @@ describe('tapers and collets', () => {
   ])('%s (gauge diameters of ISO 297, from memory)', (text, standard, gauge) =>
     expect(readTaper(text)).toMatchObject({ standard, gauge }),
   );
-  it.each(['40 taper', 'HSK-G 63', 'HSK-A 64', 'ISO 297 35', ''])('%j is not read', (text) =>
+  it.each(['HSK-G 63', 'a taper', 'BT41', 'HSK-A 64', 'ISO 297 35', ''])('%j is not read', (text) =>
     expect(readTaper(text)).toBeNull(),
   );
   it('forms of one size share a spindle; sizes, standards and forms of hollow taper don’t', () => {
@@ -145,6 +145,35 @@ describe('tapers and collets', () => {
     expect(sameTaper('HSK-A 63', 'HSK-A 50')).toBe(false);
     expect(sameTaper('40 taper', '40 Taper')).toBe(true);
     expect(sameTaper('40 taper', 'ISO 7388-1 40')).toBeNull();
+    expect(sameTaper('40 taper', 'R8')).toBe(false);
+    expect(sameTaper('40 taper', '50 taper')).toBe(false);
+    expect(sameTaper('HSK 63', 'HSK-A 63')).toBeNull();
+    expect(sameTaper('house spindle', 'R8')).toBeNull();
+  });
+  // Common usage: the flanges of one cone by what people call them.
+  it.each([
+    ['BT40', 'ISO 7388-2 40'],
+    ['BT 50', 'ISO 7388-2 J50'],
+    ['MAS BT40', 'BT40'],
+    ['SK40', 'ISO 7388-1 A40'],
+    ['CAT40', 'ASME B5.50 40'],
+    ['CV-50', 'CAT 50'],
+    ['NMTB 40', 'ISO 297 40'],
+    ['HSK63A', 'HSK-A 63'],
+    ['ISO 12164-1 HSK-A 100', 'HSK100A'],
+    ['MT3', 'ISO 296 MK3'],
+    ['PSC 63', 'ISO 26623-1 PSC63'],
+  ])('%s and %s are one interface', (a, b) => expect(sameTaper(a, b)).toBe(true));
+  it.each([
+    ['BT40', 'CAT40'],
+    ['BT40', 'SK40'],
+    ['BT40', 'BT50'],
+    ['CAT40', 'R8'],
+    ['HSK63A', 'HSK63E'],
+    ['MT3', 'MT4'],
+    ['HSK63A', 'PSC 63'],
+  ])('%s and %s are not', (a, b) => {
+    expect(sameTaper(a, b)).toBe(false);
   });
   it('collets (ISO 15488, from memory): bore within the size, closing by a millimetre', () => {
     expect(checkCollet('32', 9, 10)).toEqual([]);
@@ -152,6 +181,13 @@ describe('tapers and collets', () => {
     expect(checkCollet('32', 8.9, 10)[0]?.words).toMatch(/millimetre/);
     expect(checkCollet('32', 10, 9)[0]?.field).toBe('CLAMP_MIN');
     expect(checkCollet('our own', 1, 30)).toEqual([]);
+    // Other systems have figures too, and none of these limits.
+    expect([checkCollet('R8', 3, 19), checkCollet('5C', 1.5, 28), checkCollet('TG100', 2, 26)]).toEqual([
+      [],
+      [],
+      [],
+    ]);
+    expect(checkCollet('ER 16', 11, 12)[0]?.field).toBe('CLAMP_MAX');
   });
 });
 

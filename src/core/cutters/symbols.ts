@@ -49,7 +49,7 @@ export const SYMBOLS = {
   LCF: { words: 'flute length', kind: 'length', limits: [0.05, 500], shapes: 'any' },
   APMX: { words: 'usable depth of cut', kind: 'length', limits: [0.01, 500], shapes: 'any' },
   RE: { words: 'corner radius', kind: 'length', limits: [0, 250], shapes: 'any' },
-  SIG: { words: 'point angle', kind: 'degree', limits: [20, 180], shapes: 'its own' },
+  SIG: { words: 'point angle', kind: 'degree', limits: [5, 180], shapes: 'its own' },
   KAPR: { words: 'cutting edge angle', kind: 'degree', limits: [1, 95], shapes: 'any' },
   TAPER: { words: 'taper per side', kind: 'degree', limits: [0.1, 45], own: true, shapes: 'its own' },
   PRFRAD: { words: 'profile radius of the flank', kind: 'length', limits: [0.5, 2000], shapes: 'its own' },

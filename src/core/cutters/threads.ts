@@ -1,178 +1,183 @@
-import type { Because } from '../because';
 import { MM_PER_INCH } from '../units';
+import {
+  BSP_PARALLEL,
+  BSP_TAPER_DRILLS,
+  METRIC_COARSE,
+  METRIC_PITCHES,
+  NPT,
+  UNC,
+  UNEF,
+  UNF,
+} from './threadTables';
+
+/** Whose rules a thread follows. */
+export type ThreadSystem =
+  'metric' | 'unified' | 'pipe, parallel' | 'pipe, taper 1:16' | 'NPT, taper 1:16' | 'trapezoidal';
 
 /** A thread by its designation, mm. */
-interface Thread {
+export interface Thread {
   /** As people write it. */
   text: string;
+  /** Major diameter of the internal thread that is cut. */
   major: number;
   pitch: number;
-  system: 'metric' | 'unified';
+  system: ThreadSystem;
   coarse: boolean;
+  hand: 'right' | 'left';
+  /** It is cut oversize for a wire insert of this thread. */
+  forInsert: boolean;
+  /** The drill that its own table says; null: none does. */
+  tableDrill: number | null;
 }
 
-/** Coarse pitches of ISO 261, from memory, mm. */
-const COARSE: Record<string, number> = {
-  '1': 0.25,
-  '1.2': 0.25,
-  '1.4': 0.3,
-  '1.6': 0.35,
-  '2': 0.4,
-  '2.5': 0.45,
-  '3': 0.5,
-  '3.5': 0.6,
-  '4': 0.7,
-  '5': 0.8,
-  '6': 1,
-  '7': 1,
-  '8': 1.25,
-  '10': 1.5,
-  '12': 1.75,
-  '14': 2,
-  '16': 2,
-  '18': 2.5,
-  '20': 2.5,
-  '22': 2.5,
-  '24': 3,
-  '27': 3,
-  '30': 3.5,
-  '33': 3.5,
-  '36': 4,
-};
-/** Drills before tapping of ISO 2306, from memory: 'D x P' -> mm. */
-const DRILLS: Record<string, number> = {
-  '1.6x0.35': 1.25,
-  '2x0.4': 1.6,
-  '2.5x0.45': 2.05,
-  '3x0.5': 2.5,
-  '3.5x0.6': 2.9,
-  '4x0.7': 3.3,
-  '5x0.8': 4.2,
-  '6x1': 5,
-  '7x1': 6,
-  '8x1.25': 6.8,
-  '10x1.5': 8.5,
-  '12x1.75': 10.2,
-  '14x2': 12,
-  '16x2': 14,
-  '18x2.5': 15.5,
-  '20x2.5': 17.5,
-  '22x2.5': 19.5,
-  '24x3': 21,
-  '27x3': 24,
-  '30x3.5': 26.5,
-  '8x1': 7,
-  '10x1': 9,
-  '10x1.25': 8.8,
-  '12x1': 11,
-  '12x1.25': 10.8,
-  '12x1.5': 10.5,
-  '14x1.5': 12.5,
-  '16x1.5': 14.5,
-  '18x1.5': 16.5,
-  '20x1.5': 18.5,
-};
+type Read = Omit<Thread, 'text' | 'hand'>;
+
+/** Thread height of a full 60 degree profile with 3/4 H, over the pitch: what charts call 100 %. */
+export const CHART_HEIGHT = 2 * (3 / 4) * (Math.sqrt(3) / 2);
 
 /** Numbered unified screws: 0.060 in + 0.013 in a number. ASME B1.1, from memory. */
 const numbered = (n: number) => 0.06 + 0.013 * n;
+/** Threads to the inch a bare number can have, so that 10-24 is a screw #10 and 1-8 an inch. */
+const NUMBERED: Record<string, readonly number[]> = {
+  '0': [80],
+  '1': [64, 72],
+  '2': [56, 64],
+  '3': [48, 56],
+  '4': [36, 40, 48],
+  '5': [40, 44],
+  '6': [32, 36, 40],
+  '8': [32, 36],
+  '10': [24, 28, 32],
+  '12': [24, 28, 32],
+};
+
+/** An inch size: '1', '1/4', '1 1/4', '1-1/4', '.250'; null where it is none. */
+const SIZE = '(\\d{1,2}(?:[ -]\\d{1,2}\\/\\d{1,2})?|\\d{1,2}\\/\\d{1,2}|\\d?\\.\\d{2,4})';
 
 /**
- * Reads a thread: 'M6', 'M8x1', 'M10 x 1.25', '1/4-20', '1/4-20 UNC', '#10-24', '10-32 UNF'. mm. null where it is none.
- * Example: readThread('M6') = { major: 6, pitch: 1, coarse: true }.
+ * Reads a thread by its designation. mm. null where it is none that is known here, and never a thread whose core would
+ * be absurd. Metric ISO 261 M1 to M100 ('M6', 'M8x1', 'M10 x 1.25-6H', 'M12 LH'), unified ASME B1.1 to 4 in ('1/4-20',
+ * '1/4-20 UNC', '#10-24', '10-32 UNF', '2-4.5 UNC'), Whitworth pipe ISO 228-1 and ISO 7-1 ('G1/4', '1/4 BSPP', 'Rc 1/2'),
+ * 'NPT' and 'NPTF' of ASME B1.20.1 ('1/4-18 NPT', 'NPT 1/2'), trapezoidal ISO 2904 ('Tr20x4'), and oversize for wire
+ * inserts ('EG M8', 'STI 1/4-20', 'M8 STI'). Left hand is kept ('LH', 'left').
+ * Example: readThread('M6') = { major: 6, pitch: 1, coarse: true, hand: 'right' }.
  */
 export function readThread(text: string): Thread | null {
-  const t = text.trim().replace(',', '.');
-  const metric = /^M\s?(\d{1,3}(?:\.\d+)?)(?:\s?[x×*-]\s?(\d(?:\.\d+)?))?(?=$|[\s-])/i.exec(t);
-  if (metric) {
-    const coarsePitch = COARSE[String(Number(metric[1]))];
-    const pitch = metric[2] === undefined ? coarsePitch : Number(metric[2]);
-    const major = Number(metric[1]);
-    if (!pitch || pitch <= 0 || pitch >= major) return null;
-    return { text: t, major, pitch, system: 'metric', coarse: pitch === coarsePitch };
-  }
-  const unified =
-    /^(?:#?(\d{1,2})|(?:(\d{1,2})[ -])?(\d{1,2})\/(\d{1,2}))\s?-\s?(\d{1,2})(?:\s?(UN[A-Z]*))?(?=$|[\s-])/i.exec(
-      t,
-    );
-  if (!unified) return null;
-  const [, number, whole, over, under, tpi, series] = unified;
-  if (number !== undefined && Number(number) > 12) return null;
-  const inch =
-    number !== undefined ? numbered(Number(number)) : Number(whole ?? 0) + Number(over) / Number(under);
-  if (!(inch > 0) || !Number.isFinite(inch) || Number(tpi) < 4) return null;
+  const whole = text.trim().replace(/,/g, '.').replace(/["″]/g, '').replace(/\s+/g, ' ').toUpperCase();
+  const left = /(?:^|[\s-])(?:LH|LEFT(?: HAND)?)$/;
+  const hand = left.test(whole) ? 'left' : 'right';
+  const bare = whole.replace(left, '').trim();
+  const insert = /^(?:EG|STI) | (?:EG|STI)$/.test(bare);
+  const t = bare.replace(/^(?:EG|STI) | (?:EG|STI)$/g, '').trim();
+  const read = metric(t) ?? unified(t) ?? bspp(t) ?? bspt(t) ?? nptThread(t) ?? trapezoidal(t);
+  if (!read) return null;
+  const made = insert ? forInsert(read) : read;
+  return made && { ...made, text: text.trim(), hand };
+}
+
+/** A core of less than this share of the major diameter is no thread of these standards. */
+const LEAST_CORE = 0.6;
+
+/** A dash stands before a pitch, or before a tolerance such as 6H. */
+const METRIC =
+  /^M ?(\d{1,3}(?:\.\d+)?)(?: ?(?:[X×*]|-(?!\d{1,2}[GHE])) ?(\d(?:\.\d+)?))?(?: ?-? ?\d{1,2}[GHE]\d{0,2}[GHE]?)?$/;
+function metric(t: string): Read | null {
+  const m = METRIC.exec(t);
+  if (!m) return null;
+  const major = Number(m[1]);
+  const usual = METRIC_COARSE[String(major)];
+  const pitch = m[2] === undefined ? usual : Number(m[2]);
+  if (pitch === undefined || !METRIC_PITCHES.includes(pitch) || major < 1 || major > 100) return null;
+  if (major - 1.0825 * pitch < LEAST_CORE * major) return null;
   return {
-    text: t,
-    major: inch * MM_PER_INCH,
-    pitch: MM_PER_INCH / Number(tpi),
-    system: 'unified',
-    coarse: (series ?? '').toUpperCase() === 'UNC',
+    major,
+    pitch,
+    system: 'metric',
+    coarse: pitch === usual,
+    forInsert: false,
+    tableDrill: null,
   };
 }
 
-/** 3/4 H over the pitch: the thread height that charts call 100 %. */
-const CHART_HEIGHT = 2 * (3 / 4) * (Math.sqrt(3) / 2);
-
-/**
- * Thread percentage that a drill leaves: 100 (D − d) / (1.299 P), where 100 % is 3/4 H (American charts; the profile of
- * ASME B1.1, 5/8 H, is the other school and gives larger figures). mm. Example: 1/4-20 with 0.201 in -> 75.4.
- */
-export const threadPercent = (t: Pick<Thread, 'major' | 'pitch'>, drill: number): number =>
-  (100 * (t.major - drill)) / (CHART_HEIGHT * t.pitch);
-
-/** Drill for a wanted percentage by the same school, mm. Example: M6, 75 % -> 5.026. */
-export const drillForPercent = (t: Pick<Thread, 'major' | 'pitch'>, percent: number): number =>
-  t.major - (percent / 100) * CHART_HEIGHT * t.pitch;
-
-/** Of the pitch for each per cent that is formed. */
-const FORMING = 0.0068;
-
-/**
- * Hole before a forming tap, mm: D − 0.0068 x percent x P. The drill of a cutting tap is too small for it and breaks it.
- * Common practice; 65 % unless the tap's maker says otherwise. Example: M6, 65 % -> 5.558.
- */
-export const formingHole = (t: Pick<Thread, 'major' | 'pitch'>, percent = 65): number =>
-  t.major - FORMING * percent * t.pitch;
-
-/** The hole before a tap and what it rests on. */
-interface TapDrill {
-  drill: number;
-  percent: number | null;
-  words: string;
-  because: Because;
+/** Inches of a size as written; null where it is none. */
+function inchesOf(size: string): number | null {
+  const [, whole, over, under] = /^(?:(\d{1,2})(?:[ -]|$))?(?:(\d{1,2})\/(\d{1,2}))?$/.exec(size) ?? [];
+  if (/^\d?\.\d+$/.test(size)) return Number(size);
+  if (whole === undefined && over === undefined) return null;
+  const fraction = over === undefined ? 0 : Number(over) / Number(under);
+  // '3/4' is a fraction, '8/4' a slip.
+  if (over !== undefined && !(fraction > 0 && fraction < 1)) return null;
+  return Number(whole ?? 0) + fraction;
 }
 
-/**
- * The drill before a tap: for cutting taps ISO 2306 where the table has the size, else 75 % thread; for forming taps
- * their own larger hole. mm. Example: M6 cutting -> 5.0 (ISO 2306); M6 forming -> 5.558.
- */
-export function tapDrill(
-  t: Thread,
-  by: 'cutting' | 'forming',
-  show: (mm: number) => string = (mm) => `${mm} mm`,
-): TapDrill {
-  const because: Because = {
-    words: 'Thread percentage by the charts, where 100 % is 3/4 H; the 5/8 H school gives larger figures.',
-    formula: by === 'forming' ? `d = D − ${FORMING} · 65 · P` : '% = 100 (D − d) / (1.299 P)',
-    values: [
-      { name: 'D', value: show(t.major) },
-      { name: 'P', value: show(t.pitch) },
-    ],
-  };
-  if (by === 'forming')
-    return {
-      drill: formingHole(t),
-      percent: null,
-      words: `forming: D − ${FORMING} × 65 × P; its maker may say otherwise`,
-      because,
-    };
-  const key = `${t.major}x${t.pitch}`;
-  const table = t.system === 'metric' ? DRILLS[key] : undefined;
-  if (table !== undefined)
-    return { drill: table, percent: threadPercent(t, table), words: 'ISO 2306', because };
-  return {
-    drill: drillForPercent(t, 75),
-    percent: 75,
-    words: '75 % of 3/4 H, the school of the charts',
-    because,
-  };
+const UNIFIED = new RegExp(
+  `^(?:#(\\d{1,2})|${SIZE}) ?- ?(\\d{1,2}(?:\\.5| 1\\/2)?)(?: ?(UN[CFSRJ]?|UNEF))?(?: ?-? ?\\d[AB])?$`,
+);
+function unified(t: string): Read | null {
+  const m = UNIFIED.exec(t);
+  if (!m) return null;
+  const tpi = Number((m[3] ?? '').replace(' 1/2', '.5'));
+  const number = m[1] ?? (NUMBERED[m[2] ?? '']?.includes(tpi) ? m[2] : undefined);
+  if (number !== undefined && !(number in NUMBERED)) return null;
+  const inches = number === undefined ? inchesOf(m[2] ?? '') : numbered(Number(number));
+  if (inches === null || !(inches > 0) || inches > 4 || !(tpi >= 4)) return null;
+  const key = number === undefined ? String(inches) : `#${number}`;
+  const series = m[4];
+  // A series that has another pitch for this size is a slip, not a thread.
+  const table = series === 'UNC' ? UNC : series === 'UNF' ? UNF : series === 'UNEF' ? UNEF : null;
+  if (table && table[key] !== tpi) return null;
+  const major = inches * MM_PER_INCH;
+  const pitch = MM_PER_INCH / tpi;
+  if (major - 1.0825 * pitch < LEAST_CORE * major) return null;
+  return { major, pitch, system: 'unified', coarse: UNC[key] === tpi, forInsert: false, tableDrill: null };
+}
+
+const sized = (t: string, before: string, after: string): string | null => {
+  const m = new RegExp(`^(?:(?:${before}) ?-? ?${SIZE}|${SIZE} ?-? ?(?:${after}))$`).exec(t);
+  return m ? (m[1] ?? m[2] ?? '').replace('-', ' ') : null;
+};
+
+function bspp(t: string): Read | null {
+  const size = sized(t.replace(/^(G.*)-\d+$/, '$1'), 'G|BSPP|BSP|RP', 'BSPP|BSP|BSPF');
+  const row = size === null ? undefined : BSP_PARALLEL[size];
+  if (!row) return null;
+  return pipe(row, 'pipe, parallel', row.drill);
+}
+function bspt(t: string): Read | null {
+  const size = sized(t, 'RC|R|BSPT', 'BSPT');
+  const row = size === null ? undefined : BSP_PARALLEL[size];
+  if (size === null || !row) return null;
+  return pipe(row, 'pipe, taper 1:16', BSP_TAPER_DRILLS[size] ?? null);
+}
+function nptThread(t: string): Read | null {
+  const named = /^(.*?) ?- ?(\d{1,2}(?:\.5| 1\/2)?) ?(NPTF?)$/.exec(t);
+  const size = named?.[1] ?? sized(t, 'NPTF?', 'NPTF?');
+  const row = size === null ? undefined : NPT[size];
+  if (!row) return null;
+  // '1/4-18 NPT': what is said of the pitch must be so.
+  if (named && Number((named[2] ?? '').replace(' 1/2', '.5')) !== row.tpi) return null;
+  return pipe(row, 'NPT, taper 1:16', row.drill);
+}
+const pipe = (row: { tpi: number; major: number }, system: ThreadSystem, drill: number | null): Read => ({
+  major: row.major,
+  pitch: MM_PER_INCH / row.tpi,
+  system,
+  coarse: false,
+  forInsert: false,
+  tableDrill: drill,
+});
+
+/** Trapezoidal: the core is D − P. ISO 2904, from memory. */
+function trapezoidal(t: string): Read | null {
+  const m = /^TR ?(\d{1,3}(?:\.\d+)?) ?[X×*] ?(\d{1,2}(?:\.5)?)(?: ?-? ?\d[EH])?$/.exec(t);
+  if (!m) return null;
+  const [major, pitch] = [Number(m[1]), Number(m[2])];
+  if (major < 8 || major > 300 || pitch < 1.5 || major - pitch < LEAST_CORE * major) return null;
+  return { major, pitch, system: 'trapezoidal', coarse: false, forInsert: false, tableDrill: major - pitch };
+}
+
+/** The hole for a wire insert is tapped oversize by the height of its profile: D + 1.299 P (DIN 8140, from memory). */
+function forInsert(read: Read): Read | null {
+  if (read.system !== 'metric' && read.system !== 'unified') return null;
+  return { ...read, major: read.major + CHART_HEIGHT * read.pitch, forInsert: true };
 }

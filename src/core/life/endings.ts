@@ -37,4 +37,6 @@ export type Sign = (typeof SIGNS)[number];
 export interface LifeTime {
   minutes: number;
   failed: boolean;
+  /** It goes on cutting: censored at its present minutes, and not used up. */
+  running?: boolean;
 }

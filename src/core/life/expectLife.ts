@@ -1,29 +1,38 @@
 import type { Because } from '../because';
+import { DEFAULTS } from '../defaults';
 import type { LifeTime } from './endings';
 import { kaplanMeier } from './kaplanMeier';
 import { meanReached } from './meanReached';
 
-/** What a life is expected to be, and how far that can be trusted. */
-export interface LifeExpectation {
-  minutes: number;
-  basis: 'mean reached' | 'mean reached, at least' | 'lower bound' | 'assumed';
-  /** Fresh lives in this material that it rests on. */
-  lives: number;
-  because: Because;
-}
-
 export interface AssumedLife {
   minutes: number;
   origin: string;
+  /** Nobody knows it: what leans on it says so. */
+  guess?: boolean;
+}
+
+/** When a cutter is expected to fail in one material, and how far that can be trusted. */
+export interface LifeExpectation {
+  /** Mean minutes to a failure; null: not known yet, and then `atLeast` says what has been reached without one. */
+  minutes: number | null;
+  atLeast: number | null;
+  basis: 'failures here' | 'failures here and the assumed life' | 'assumed' | 'not known yet';
+  /** Lives in this material it was seen on, and how many of them failed. */
+  lives: number;
+  failures: number;
+  /** Minutes by which a quarter had failed; null below `DEFAULTS.failuresForSpread` failures. */
+  quarter: number | null;
+  because: Because;
 }
 
 /**
- * Life expectation of a cutter in one material: the mean reached where a life has failed; without a failure the
- * longest life seen as a lower bound; else the assumed life; null means 'cannot say'. A lower bound smaller than
- * the assumed life does not contradict it (three minutes into the first life say nothing of ninety), so then the
- * assumed life stands. Lives are fresh and of one material; a running life is censored at its present minutes.
- * `all`: how many lives there are, where only the latest of them are given; the reason then says so.
- * Example: no failure, longest 12 min, assumed 90 (guess): 90 'assumed'.
+ * When to change: the mean life to a failure, from the lives of one material with those that did not fail as censored
+ * (Kaplan-Meier), beside the assumed life, which counts as `DEFAULTS.assumedCountsAs` lives and fades as failures are
+ * seen: one early failure does not replace a maker's figure. Without a failure the assumed life stands, unless ended
+ * lives have gone past it: then it is not known yet, at least the longest of them. A running life is censored like
+ * them and never contradicts what it is itself held against. null: nothing to go by.
+ * Sources: Kaplan and Meier (1958); the weight of the assumption is a stated choice (practice).
+ * Example: assumed 90, one failure at 10: (3 × 90 + 10) / 4 = 70.
  */
 export function expectLife(
   lives: readonly LifeTime[],
@@ -31,48 +40,116 @@ export function expectLife(
   all: number = lives.length,
 ): LifeExpectation | null {
   const seen = lives.filter((l) => l.minutes > 0 || l.failed);
-  const failures = kaplanMeier(seen).reduce((sum, s) => sum + s.failed, 0);
+  const steps = kaplanMeier(seen);
+  const failures = steps.reduce((sum, s) => sum + s.failed, 0);
+  const mean = meanReached(seen);
+  const longestEnded = Math.max(0, ...seen.filter((l) => !l.running).map((l) => l.minutes));
+  const about = { lives: seen.length, failures, quarter: quarterOf(steps, failures) };
   const values = [
     {
       name: 'lives',
       value: all > lives.length ? `the latest ${seen.length} of ${all}` : String(seen.length),
     },
     { name: 'of them failed', value: String(failures) },
+    ...(about.quarter === null
+      ? []
+      : [{ name: 'a quarter had failed by', value: `${about.quarter.toFixed(1)} min` }]),
+    ...(assumed ? [{ name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin }] : []),
   ];
-  const mean = meanReached(seen);
-  if (mean && mean.minutes > 0)
+  if (mean && mean.minutes > 0) {
+    const k = assumed ? DEFAULTS.assumedCountsAs : 0;
+    const minutes = (k * (assumed?.minutes ?? 0) + failures * mean.minutes) / (k + failures);
     return {
-      minutes: mean.minutes,
-      basis: mean.atLeast ? 'mean reached, at least' : 'mean reached',
-      lives: seen.length,
+      ...about,
+      minutes,
+      atLeast: null,
+      basis: assumed ? 'failures here and the assumed life' : 'failures here',
       because: {
-        words: mean.atLeast
-          ? 'Mean life reached so far; the longest life had not failed, so the true mean is more.'
-          : 'Mean life reached by the cutters that ended here.',
-        formula: 'area under the Kaplan-Meier curve to the longest life',
-        values,
+        words: `${mean.atLeast ? 'The longest life has not failed, so the true mean is more. ' : ''}A mean: about half fail earlier.`,
+        formula: assumed
+          ? `(${k} × assumed + failures × mean) / (${k} + failures)`
+          : 'area under the Kaplan-Meier curve to the longest life',
+        values: [...values, { name: 'mean of the lives here', value: `${mean.minutes.toFixed(1)} min` }],
       },
     };
-  const longest = Math.max(0, ...seen.map((l) => l.minutes));
-  if (longest > 0 && longest >= (assumed?.minutes ?? 0))
+  }
+  if (longestEnded > 0 && longestEnded >= (assumed?.minutes ?? 0))
     return {
-      minutes: longest,
-      basis: 'lower bound',
-      lives: seen.length,
+      ...about,
+      minutes: null,
+      atLeast: longestEnded,
+      basis: 'not known yet',
       because: {
-        words: 'None has failed yet: at least the longest life seen.',
-        formula: 'longest life',
+        words: `Not known yet, at least ${longestEnded.toFixed(1)} min: none has failed so far.`,
+        formula: 'longest life that ended without a failure',
         values,
       },
     };
   if (!assumed) return null;
   return {
+    ...about,
     minutes: assumed.minutes,
+    atLeast: null,
     basis: 'assumed',
-    lives: seen.length,
+    because: { words: `No failure here yet: the assumed life counts (${assumed.origin}).`, values },
+  };
+}
+
+/** First time by which a quarter has failed; not said of a few. */
+const quarterOf = (steps: ReturnType<typeof kaplanMeier>, failures: number): number | null =>
+  failures < DEFAULTS.failuresForSpread
+    ? null
+    : (steps.find((s) => s.survival <= 0.75 + 1e-12)?.minutes ?? null);
+
+/** How many minutes an edge set does before it is used up, whatever used it up, and on what that rests. */
+export interface Consumption {
+  minutesPerEdge: number;
+  /** Edge sets used up that it was seen on. */
+  edges: number;
+  basis: 'used up here' | 'used up here and the assumed life' | 'assumed';
+  /** Standard deviation over mean, of the edges or assumed (DEFAULTS.spreadOfLives). */
+  spread: number;
+  /** It rests on a guess more than on what was seen. */
+  guess: boolean;
+  because: Because;
+}
+
+/**
+ * What to buy by: total minutes over edge sets used up, every ending that consumes one counted, also a planned change,
+ * a crash or a loss; beside the assumed life, which counts as `DEFAULTS.assumedCountsAs` edges and fades. Running ones
+ * are not used up and count nothing. null: cannot say. Plain arithmetic; the weight is a stated choice (practice).
+ * Example: three planned changes at 20 and one crash at 4: 64 / 4 = 16 min an edge, where none has failed.
+ */
+export function consumption(lives: readonly LifeTime[], assumed: AssumedLife | null): Consumption | null {
+  const used = lives.filter((l) => !l.running).map((l) => l.minutes);
+  const total = used.reduce((sum, m) => sum + m, 0);
+  const k = assumed ? DEFAULTS.assumedCountsAs : 0;
+  const minutes = (k * (assumed?.minutes ?? 0) + total) / (k + used.length);
+  if (!(minutes > 0)) return null;
+  return {
+    minutesPerEdge: minutes,
+    edges: used.length,
+    basis: !assumed ? 'used up here' : used.length ? 'used up here and the assumed life' : 'assumed',
+    spread: spreadOf(used),
+    guess: assumed?.guess === true && used.length < k,
     because: {
-      words: `No failure here yet: the assumed life counts (${assumed.origin}).`,
-      values: [...values, { name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin }],
+      words: 'Every ending that uses an edge up counts: worn, planned, crashed or lost.',
+      formula: assumed
+        ? `(${k} × assumed + total minutes) / (${k} + edges used up)`
+        : 'total minutes / edges used up',
+      values: [
+        { name: 'total minutes', value: total.toFixed(1) },
+        { name: 'edges used up', value: String(used.length) },
+        ...(assumed ? [{ name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin }] : []),
+      ],
     },
   };
+}
+
+/** Standard deviation over mean of enough lives; of fewer the usual one. */
+function spreadOf(minutes: readonly number[]): number {
+  const mean = minutes.reduce((sum, m) => sum + m, 0) / minutes.length;
+  if (minutes.length < DEFAULTS.failuresForSpread || !(mean > 0)) return DEFAULTS.spreadOfLives;
+  const variance = minutes.reduce((sum, m) => sum + (m - mean) ** 2, 0) / (minutes.length - 1);
+  return Math.sqrt(variance) / mean;
 }

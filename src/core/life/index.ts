@@ -11,8 +11,8 @@ export { medianLife } from './medianLife';
 export type { Median } from './medianLife';
 export { meanReached } from './meanReached';
 // What to expect of the next one, and of this one
-export { expectLife } from './expectLife';
-export type { AssumedLife, LifeExpectation } from './expectLife';
+export { consumption, expectLife } from './expectLife';
+export type { AssumedLife, Consumption, LifeExpectation } from './expectLife';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
 export { isWorn } from './isWorn';

@@ -2,6 +2,7 @@ import reference from './reference/survival.json';
 import {
   DEFAULT_LADDER,
   ENDINGS,
+  consumption,
   expectLife,
   kaplanMeier,
   lifeUsed,
@@ -54,24 +55,77 @@ describe('meanReached', () => {
   it('exists only with a failure', () => expect(meanReached(lives([10, 20], [0, 0]))).toBeNull());
 });
 
-describe('expectLife', () => {
-  const guess = { minutes: 90, origin: 'guess' };
-  it('mean reached before all else', () => {
-    expect(expectLife(lives([10, 20], [1, 1]), guess)).toMatchObject({ minutes: 15, basis: 'mean reached' });
-    expect(expectLife(lives([10, 20], [1, 0]), guess)).toMatchObject({
-      minutes: 15,
-      basis: 'mean reached, at least',
-    });
+describe('expectLife: when to change', () => {
+  const guess = { minutes: 90, origin: 'guess', guess: true };
+  const ran = (minutes: number): LifeTime => ({ minutes, failed: false, running: true });
+  it('the mean to a failure, where nothing is assumed', () => {
+    expect(expectLife(lives([10, 20], [1, 1]), null)).toMatchObject({ minutes: 15, basis: 'failures here' });
+    expect(expectLife(lives([10, 20], [1, 0]), null)!.because.words).toMatch(/true mean is more/);
   });
-  it('a lower bound without failures, never infinity', () => {
-    expect(expectLife(lives([50, 120], [0, 0]), guess)).toMatchObject({ minutes: 120, basis: 'lower bound' });
-    expect(expectLife(lives([50], [0]), null)).toMatchObject({ minutes: 50, basis: 'lower bound' });
+  // Hand arithmetic: the assumption counts as three lives.
+  it('one early failure beside a maker’s figure does not replace it: (3 × 90 + 10) / 4 = 70', () =>
+    expect(expectLife(lives([10], [1]), guess)).toMatchObject({
+      minutes: 70,
+      basis: 'failures here and the assumed life',
+    }));
+  it('the assumption fades: twelve failures at 10 leave (270 + 120) / 15 = 26', () =>
+    expect(expectLife(lives(Array<number>(12).fill(10), Array<number>(12).fill(1)), guess)!.minutes).toBe(
+      26,
+    ));
+  it('lives that ended past the assumed one without a failure: not known yet, at least the longest', () => {
+    expect(expectLife(lives([50, 120], [0, 0]), guess)).toMatchObject({
+      minutes: null,
+      atLeast: 120,
+      basis: 'not known yet',
+      because: { words: 'Not known yet, at least 120.0 min: none has failed so far.' },
+    });
+    expect(expectLife(lives([50], [0]), null)).toMatchObject({ minutes: null, atLeast: 50 });
+  });
+  it('a running life is never its own expectation, however long it runs', () => {
+    expect(expectLife([ran(200)], guess)).toMatchObject({ minutes: 90, basis: 'assumed' });
+    expect(expectLife([ran(200)], null)).toBeNull();
   });
   it('three minutes into the first life do not contradict ninety', () =>
     expect(expectLife(lives([3], [0]), guess)).toMatchObject({ minutes: 90, basis: 'assumed' }));
   it('cannot say without life and assumption', () => {
     expect(expectLife([], null)).toBeNull();
     expect(expectLife(lives([0], [0]), null)).toBeNull();
+  });
+  it('says by when a quarter had failed, of five failures or more: 8 lives, the second at 20', () => {
+    const eight = lives([10, 20, 30, 40, 50, 60, 70, 80], [1, 1, 1, 1, 1, 1, 1, 1]);
+    expect(expectLife(eight, null)).toMatchObject({ quarter: 20, failures: 8 });
+    expect(expectLife(eight.slice(0, 4), null)!.quarter).toBeNull();
+  });
+});
+
+describe('consumption: what to buy by', () => {
+  const maker = { minutes: 40, origin: 'maker' };
+  it('every ending uses an edge up: three planned changes at 20 and a crash at 4 are 16 min an edge', () =>
+    expect(consumption(lives([20, 20, 20, 4], [0, 0, 0, 0]), null)).toMatchObject({
+      minutesPerEdge: 16,
+      edges: 4,
+      basis: 'used up here',
+    }));
+  it('a planned change at 20 of a cutter that never failed is not bought as if it lasted for ever', () =>
+    expect(expectLife(lives([20, 20], [0, 0]), null)!.minutes).toBeNull());
+  it('a running one is not used up', () => {
+    expect(consumption([{ minutes: 30, failed: false, running: true }], null)).toBeNull();
+    expect(consumption([{ minutes: 30, failed: false, running: true }], maker)).toMatchObject({
+      minutesPerEdge: 40,
+      basis: 'assumed',
+      guess: false,
+    });
+  });
+  it('beside the assumed life: (3 × 40 + 20) / 4 = 35', () =>
+    expect(consumption(lives([20], [1]), maker)).toMatchObject({ minutesPerEdge: 35 }));
+  it('leans on a guess until three were used up', () => {
+    const guess = { ...maker, guess: true };
+    expect(consumption(lives([20, 20], [1, 1]), guess)!.guess).toBe(true);
+    expect(consumption(lives([20, 20, 20], [1, 1, 1]), guess)!.guess).toBe(false);
+  });
+  it('the spread is seen from five on: 10, 20, 30, 40, 50 have 15.81 / 30', () => {
+    expect(consumption(lives([10, 20, 30, 40, 50], [1, 1, 1, 1, 1]), null)!.spread).toBeCloseTo(0.527, 3);
+    expect(consumption(lives([10, 50], [1, 1]), null)!.spread).toBe(0.43);
   });
 });
 

@@ -99,8 +99,14 @@ describe('questionMeasurement: both sides of each limit', () => {
     expect(codes(142.337, 142.316)).toEqual(['FAR_FROM_LAST']);
     expect(codes(142.295, 142.316)).toEqual(['FAR_FROM_LAST']);
   });
-  it('0.2 mm from DC', () => {
+  it('2 % of DC: 0.2 mm of 10', () => {
     expect(codes(142.3, null, 9.8)).toEqual([]);
     expect(codes(142.3, null, 9.79)).toEqual(['DIAMETER_FAR_FROM_DC']);
+  });
+  it('no less than 0.02 of a small one, no more than half a millimetre of a large one', () => {
+    const off = (DC: number, D: number) =>
+      questionMeasurement({ L: 100, expected: 100, last: null, D, DC }).length;
+    expect([off(0.5, 0.48), off(0.5, 0.47)]).toEqual([0, 1]);
+    expect([off(100, 99.5), off(100, 99.4)]).toEqual([0, 1]);
   });
 });

@@ -23,7 +23,7 @@ const mm = (n: number) => `${n.toFixed(3)} mm`;
 
 /**
  * Whether a measurement is in question, and why: more than 0.5 mm from expected, or more than 0.02 mm from the
- * last of the same build, or a diameter more than 0.2 mm from DC (limits: DEFAULTS, common practice). One in
+ * last of the same build, or a diameter more than 2 % from DC (limits: DEFAULTS, common practice). One in
  * question shows no register until a person accepts it with a reason, rejects it or measures again. Exactly at a
  * limit is not in question (compared to a tenth of a micron). Example: L 142.357, last 142.316: 0.041 longer.
  */
@@ -64,7 +64,9 @@ export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
         ],
       },
     });
-  if (m.D !== null && over(m.D - m.DC, DEFAULTS.diameterFromNominalMm))
+  const [least, most] = DEFAULTS.diameterFromNominalMm;
+  const off = Math.min(most, Math.max(least, DEFAULTS.diameterFromNominal * m.DC));
+  if (m.D !== null && over(m.D - m.DC, off))
     questions.push({
       code: 'DIAMETER_FAR_FROM_DC',
       words: `diameter ${mm(Math.abs(m.D - m.DC))} ${m.D > m.DC ? 'over' : 'under'} DC`,
@@ -74,7 +76,7 @@ export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
         values: [
           { name: 'measured', value: mm(m.D) },
           { name: 'DC', value: mm(m.DC) },
-          { name: 'limit', value: mm(DEFAULTS.diameterFromNominalMm) },
+          { name: 'limit', value: mm(off) },
         ],
       },
     });

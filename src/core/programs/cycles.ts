@@ -16,6 +16,8 @@ export function drillHole(
   Z: number,
   Q: number | null,
 ): void {
+  // From a place that is not known the depth is none either; the way from R is what it is.
+  const depthKnown = s.absolute || !s.lost.Z;
   // A cycle is on while its holes are drilled.
   const level = s.returnToInitial ? Math.max(s.cycle!.initialZ, R) : R;
   if (s.position.Z < R) rapid(s, line, { ...s.position, Z: R }, ['Z']);
@@ -30,11 +32,12 @@ export function drillHole(
     }
     const next = Math.max(Z, depth - step);
     s.position = { ...s.position, Z: next };
-    s.known.Z = true;
-    bookFeed(s, line, depth - next, next);
+    s.known.Z = depthKnown;
+    bookFeed(s, line, depth - next, depthKnown ? next : null);
     depth = next;
   }
   rapid(s, line, { ...s.position, Z: level }, ['Z']);
   s.current.holes += 1;
+  if (!s.scaled) s.current.deepest_hole_mm = Math.max(s.current.deepest_hole_mm ?? 0, R - Z);
   s.current.cycles[code] = (s.current.cycles[code] ?? 0) + 1;
 }

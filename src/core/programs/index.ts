@@ -1,4 +1,4 @@
 // Reading an NC program
 export { readProgram } from './readProgram';
-export { READ_DEFAULTS } from './report';
-export type { ProgramReport, ProgramWarning, ReadOptions, ToolReport, WarningCode } from './report';
+export { POINTS, READ_DEFAULTS } from './report';
+export type { Points, ProgramReport, ProgramWarning, ReadOptions, ToolReport, WarningCode } from './report';

@@ -118,6 +118,8 @@ describe('tools', () => {
     expect(r.tools.map((t) => [t.t, t.changes])).toEqual([
       [1, 2],
       [3, 1],
+      // Called, and never changed to.
+      [2, 0],
     ]);
   });
   it('without any M6, T followed by M0 is the change and an M0 without a new T is a stop', () => {
@@ -168,20 +170,20 @@ describe('text', () => {
     expect(r.not_understood.map((n) => n.line)).toEqual([4, 5, 6]);
     expect(r.tools[0]!.lower_bound).toBe(true);
   });
-  it('an unknown cycle loses its holes but keeps its place', () => {
+  it('an unknown cycle loses its holes, and where it leaves the tool is not known', () => {
     const r = readProgram(`${head}G0 X0 Y0 Z5\nG84 X10 Z-5 R2 F100\nX12\nX10\nG80\nG1 X20 F100`);
     expect(r.not_understood.map((n) => [n.line, n.text])).toEqual([[6, 'G84']]);
-    expect(r.tools[0]).toMatchObject({ lower_bound: true, holes: 0, cutting_mm: 10 });
+    expect(r.tools[0]).toMatchObject({ lower_bound: true, holes: 0, cutting_mm: 0 });
   });
   it('feed missing: length counts, time does not', () => {
     expect(one('G0 X0 Y0 Z0\nG1 X5')).toMatchObject({ cutting_mm: 5, cutting_s: 0 });
     expect(codes(`${head}G0 X0 Y0 Z0\nG1 X5\nG1 X6`)).toEqual(['FEED_MISSING 6,7']);
   });
-  it('feed per turn is not read: time is a lower bound until G94', () =>
+  it('feed per turn: 5 mm at 0.1 and 1000 turns are 3 s', () =>
     expect(one('G0 X0 Y0 Z0\nG95 G1 X5 F0.1')).toMatchObject({
       cutting_mm: 5,
-      cutting_s: 0,
-      lower_bound: true,
+      cutting_s: expect.closeTo(3, 9),
+      lower_bound: false,
     }));
   it('never throws and never gives a number that is not one, on any text', () => {
     const word = fc

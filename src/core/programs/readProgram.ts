@@ -1,34 +1,11 @@
 import { drillHole } from './cycles';
 import { feedArc, feedLine, rapid, type Target } from './moves';
 import { READ_DEFAULTS, type ProgramReport, type ReadOptions } from './report';
-import { AXES, addOnce, ReaderState, type Axis, type Motion } from './state';
+import { AXES, addOnce, ReaderState, type Axis } from './state';
+import { ENDS, isUnreadCycle, MOTIONS, OFFSET, SCALED } from './codes';
+import { foreignCodes } from './foreign';
 import { splitBlocks, type Block, type Word } from './words';
 
-const MOTIONS: Record<string, Motion> = { G0: 'G0', G1: 'G1', G2: 'G2', G3: 'G3', G81: 'G81', G83: 'G83' };
-/** Read and without effect on what the report says: cutter compensation changes no length, and so on. */
-const QUIET_G = new Set([
-  'G40',
-  'G41',
-  'G42',
-  'G43',
-  'G49',
-  'G4',
-  'G28',
-  'G53',
-  'G80',
-  'G94',
-  'G90',
-  'G91',
-  'G98',
-  'G99',
-  'G17',
-  'G18',
-  'G19',
-  'G20',
-  'G21',
-]);
-const QUIET_M = new Set([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 30]);
-const LETTERS = new Set('GMNOTHDSFXYZIJKRPQL'.split(''));
 /** Largest number of holes one block may repeat: guards against 'L9999999' in noise. */
 const MOST_REPEATS = 10_000;
 const MOST_NOT_UNDERSTOOD = 1000;
@@ -36,9 +13,10 @@ const MOST_NOT_UNDERSTOOD = 1000;
 /**
  * Reads an NC program and says per tool how long it cuts, how far it feeds and how deep it goes. Language:
  * RS-274/NGC (Kramer, Proctor, Messina, NISTIR 6556, 2000) with the common ISO 6983 milling dialect, as far as G0-G4,
- * G17-G21, G28, G40-G43, G49, G53-G59, G80 G81 G83, G90 G91, G94, G98 G99, M0-M9, M30. Time is length / feed, with
- * no acceleration; rapids take no time here. Whatever else it finds is listed in `not_understood` with its line and
- * marks the tool's figures as a lower bound where it may move. Never throws on any text.
+ * G10, G17-G21, G28, G30, G40-G43, G49, G53-G59, G80 G81 G83, G90 G91, G93-G95, G98 G99, M0-M9, M30. Time is length /
+ * feed, with no acceleration; rapids take no time here. Whatever else it finds is listed in `not_understood` with its
+ * line: a block that holds such a code moves nothing and changes no feed, speed or length; one that may stay in force
+ * marks every tool until it is ended; a length from a place that is not known is not counted. Never throws on any text.
  * Example: 'G21 T1 M6 S1000 M3 / G0 X0 Y0 Z5 / G1 Z-5 F100' -> tool 1: 10 mm, 6 s, lowest feed Z −5.
  */
 export function readProgram(program: string, options: Partial<ReadOptions> = {}): ProgramReport {
@@ -63,63 +41,45 @@ export function readProgram(program: string, options: Partial<ReadOptions> = {})
 /** Reads one block in the order of execution of RS-274/NGC, section 3.8; true at the program's end. */
 function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean {
   const { line, words } = block;
-  if (block.unread)
-    s.notUnderstood(
-      line,
-      block.unread.text.slice(0, 80),
-      block.unread.why,
-      !block.unread.why.startsWith('comment'),
-    );
-  const scale = () => (s.inch ? 25.4 : 1);
+  for (const comment of block.commentsBefore) s.hear(comment);
+  if (block.comment !== null) s.hear(block.comment);
   const first = (letter: string): Word | undefined => words.find((w) => w.letter === letter);
   const codes = words.filter((w) => w.letter === 'G').map((w) => `G${w.value}`);
   const has = (code: string) => codes.includes(code);
   const m = words.filter((w) => w.letter === 'M').map((w) => w.value);
 
-  const foreign = new Set<string>();
-  for (const w of words) {
-    const code = `${w.letter}${w.value}`;
-    const known =
-      w.letter === 'G'
-        ? code in MOTIONS || QUIET_G.has(code) || /^G5[4-9]$/.test(code)
-        : w.letter === 'M'
-          ? QUIET_M.has(w.value)
-          : LETTERS.has(w.letter);
-    if (known) continue;
-    foreign.add(code);
-    s.notUnderstood(
-      line,
-      `${w.letter}${w.text}`,
-      w.letter === 'G' || w.letter === 'M' ? 'code not read' : 'letter not read',
-      true,
-    );
-  }
-  if (codes.some((c) => c === 'G93' || c === 'G95')) s.feedPerMinute = false;
-  if (has('G94')) s.feedPerMinute = true;
+  const foreign = foreignCodes(s, block);
+  /** No code in it is foreign: its words mean what they say. */
+  const plain = foreign.length === 0;
 
+  for (const mode of ['G93', 'G94', 'G95'] as const)
+    if (has(mode) && s.feedMode !== mode) {
+      s.feedMode = mode;
+      s.F = null;
+    }
   if (has('G20') || has('G21')) {
     s.inch = has('G20');
     s.unitStated = true;
     addOnce(s.report.units, s.inch ? 'inch' : 'mm');
   }
   const T = first('T');
-  if (T) {
-    s.selected = T.value;
-    s.fresh = true;
-  }
+  const name = block.comment ?? block.commentsBefore.at(-1) ?? null;
+  if (T && Number.isInteger(T.value) && T.value >= 0) s.select(T.value, line, name);
+  else if (T) s.notUnderstood(line, `T${T.text}`, 'no such tool number', true);
   if (m.includes(6)) {
     if (s.selected === null) s.notUnderstood(line, 'M6', 'tool change without a T', true);
-    else s.change(s.selected);
+    else s.change(s.selected, name);
   } else if (!changesByM6 && (m.includes(0) || m.includes(1)) && s.fresh && s.selected !== null)
     s.change(s.selected);
   else if (m.includes(0) || m.includes(1)) s.report.program_stops += 1;
 
-  const F = first('F');
+  // The F of a dwell or an offset is no feed, the S beside a foreign code perhaps no speed.
+  const F = plain && !has('G4') && !has('G10') ? first('F') : undefined;
   if (F) {
     s.F = F.value;
     addOnce(s.current.f_words, F.value);
   }
-  const S = first('S');
+  const S = plain ? first('S') : undefined;
   if (S) {
     s.S = S.value;
     addOnce(s.current.s_words, S.value);
@@ -132,52 +92,54 @@ function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean 
   if (has('G98')) s.returnToInitial = true;
   if (has('G99')) s.returnToInitial = false;
   for (const code of codes) {
-    if (!/^G5[4-9]$/.test(code)) continue;
-    s.offset = code;
-    addOnce(s.report.work_offsets, code);
+    s.end(code);
+    const offset = code === 'G54.1' ? `G54.1 P${first('P')?.text ?? '?'}` : OFFSET.test(code) ? code : null;
+    if (offset === null) continue;
+    s.offset = offset;
+    addOnce(s.report.work_offsets, offset);
   }
-  const H = first('H');
+  // A length that is called is one that must be right, even where what it is called with is not read.
+  const H = has('G10') ? undefined : first('H');
   if (H) {
     addOnce(s.current.h, H.value);
     if (has('G43') && s.tool && H.value !== s.tool.t)
       s.warn('H_DIFFERS_FROM_T', line, `H${H.value} is called while T${s.tool.t} is in the spindle`);
   }
-  const D = first('D');
+  const D = has('G10') ? undefined : first('D');
   if (D) addOnce(s.current.d, D.value);
 
-  if (has('G4')) s.current.dwell_s += first('P')?.value ?? first('X')?.value ?? 0;
-  else move(s, block, codes, foreign, scale());
+  if (has('G4')) dwell(s, block);
+  else if (has('G10')) {
+    s.warn('OFFSET_WRITTEN', line, 'The program writes offsets itself: what was entered before is replaced');
+    // The zero may lie elsewhere from here on: the tool has not moved, and where it is from there is not known.
+    s.lose(AXES);
+  } else move(s, block, codes, foreign);
   if (m.includes(5)) s.spindle = null;
   return m.includes(2) || m.includes(30);
 }
 
-function move(
-  s: ReaderState,
-  block: Block,
-  codes: string[],
-  foreign: ReadonlySet<string>,
-  scale: number,
-): void {
+function dwell(s: ReaderState, block: Block): void {
+  const time = block.words.find((w) => w.letter === 'P') ?? block.words.find((w) => w.letter === 'X');
+  if (time) s.current.dwell_s += Math.max(0, time.value);
+  else s.notUnderstood(block.line, block.source.slice(0, 80), 'a dwell without P or X', true);
+}
+
+function move(s: ReaderState, block: Block, codes: string[], foreign: readonly string[]): void {
   const { line, words } = block;
-  const mm = (letter: string): number | null => {
-    const w = words.find((word) => word.letter === letter);
-    return w ? w.value * scale : null;
-  };
+  const mm = lengths(s, block);
   const named: Axis[] = AXES.filter((axis) => mm(axis) !== null);
   const target: Target = { ...s.position };
   // Named are the axes with a value.
   for (const axis of named) target[axis] = s.absolute ? mm(axis)! : s.position[axis] + mm(axis)!;
 
-  if (codes.includes('G28')) {
+  if (codes.includes('G28') || codes.includes('G30')) {
     if (named.length) rapid(s, line, target, named);
-    for (const axis of named.length ? named : AXES) s.known[axis] = false;
+    s.lose(named.length ? named : AXES);
     return;
   }
-  if (codes.includes('G53')) {
-    for (const axis of named) s.known[axis] = false;
-    return;
-  }
+  if (codes.includes('G53')) return s.lose(named);
   if (codes.includes('G80')) {
+    if (s.unreadCycle) s.lose(AXES);
     s.cycle = null;
     s.motion = null;
     s.unreadCycle = false;
@@ -191,12 +153,15 @@ function move(
     if (!drills) s.cycle = null;
     s.motion = motion;
     s.unreadCycle = false;
-  } else if ([...foreign].some((code) => /^G(7[3-9]|8[2-9])(\.|$)/.test(code))) {
-    // A cycle that is not read: its holes are lost, its X Y still move the tool.
+  } else if (foreign.some(isUnreadCycle)) {
+    // A cycle that is not read: its holes are lost, and where it leaves the tool is not known.
     s.motion = null;
     s.cycle = null;
     s.unreadCycle = true;
+    return s.lose(AXES);
   }
+  // Axis words beside a code that is not read are that code's: whether they move, and to where, is not known.
+  if (foreign.length || codes.some((code) => ENDS.has(code))) return s.lose(named);
   if (!named.length && !commanded) return;
 
   switch (s.motion) {
@@ -224,13 +189,37 @@ function move(
       return;
     default:
       if (!named.length) return;
-      if (s.unreadCycle) s.current.lower_bound = true;
-      else s.notUnderstood(line, block.source.slice(0, 80), 'axis words without a motion in force', true);
-      for (const axis of named) {
-        s.position[axis] = target[axis];
-        s.known[axis] = s.absolute;
+      if (s.unreadCycle) {
+        s.current.lower_bound = true;
+        return s.lose(AXES);
       }
+      s.notUnderstood(
+        line,
+        words.length ? block.source.slice(0, 80) : '',
+        'axis words without a motion in force',
+        true,
+      );
+      s.lose(named);
   }
+}
+
+/** Lengths of a block in mm, as this control takes numbers without a point. */
+function lengths(s: ReaderState, block: Block): (letter: string) => number | null {
+  const scale = s.inch ? 25.4 : 1;
+  const { withoutPoint } = s.options;
+  return (letter) => {
+    const w = block.words.find((word) => word.letter === letter);
+    if (!w) return null;
+    if (w.value === 0 || w.text.includes('.') || !SCALED.has(letter)) return w.value * scale;
+    if (withoutPoint === 'least increment') return w.value * (s.inch ? 25.4 / 10_000 : 1 / 1000);
+    if (withoutPoint === null)
+      s.warn(
+        'NO_POINT',
+        block.line,
+        `${letter}${w.text} has no decimal point: read as ${w.value} ${s.inch ? 'in' : 'mm'}; some controls take it as least increments`,
+      );
+    return w.value * scale;
+  };
 }
 
 function cycle(

@@ -15,13 +15,16 @@ export interface ProgramReport {
 
 interface FeedInForce {
   f: number;
-  mode: 'G94';
-  unit: 'mm/min' | 'inch/min';
+  mode: 'G93' | 'G94' | 'G95';
+  unit: 'mm/min' | 'inch/min' | '1/min' | 'mm/rev' | 'inch/rev';
 }
 
 export interface ToolReport {
   t: number;
+  /** 0: it is named, and nothing changes to it. */
   changes: number;
+  /** What the program's comments call it; null: nothing. */
+  name: string | null;
   h: number[];
   d: number[];
   spindle: number[];
@@ -38,9 +41,18 @@ export interface ToolReport {
   lowest_feed_z_mm: number | null;
   lowest_z_mm: number | null;
   holes: number;
+  /** The longest way a drilling cycle feeds, R to depth; null: it drills none that is read. */
+  deepest_hole_mm: number | null;
+  /** Highest feed, mm/min, by whatever mode; null: it never feeds with a feed that is known. */
+  highest_feed_mm_min: number | null;
   cycles: Record<string, number>;
-  /** true: something that was not understood touches this tool, so lengths and times are at least so much. */
+  /**
+   * true: something that was not understood touches this tool: lengths, times and depths are at least so much, as far as
+   * they are known at all.
+   */
   lower_bound: boolean;
+  /** What the program is warned of while it is in the spindle. */
+  warned: WarningCode[];
 }
 
 export type WarningCode =
@@ -51,7 +63,14 @@ export type WarningCode =
   | 'Z_BELOW_LIMIT_RAPID'
   | 'ARC_RADIUS_MISMATCH'
   | 'ARC_RADIUS_TOO_SMALL'
-  | 'ARC_NO_CENTER';
+  | 'ARC_NO_CENTER'
+  | 'NO_POINT'
+  | 'T_WITHOUT_CHANGE'
+  | 'OFFSET_WRITTEN';
+
+/** How a control takes a number without a decimal point: as it is written, or in its least increment. */
+export const POINTS = ['as written', 'least increment'] as const;
+export type Points = (typeof POINTS)[number];
 
 export interface ProgramWarning {
   code: WarningCode;
@@ -65,6 +84,11 @@ export interface ReadOptions {
   zLimitMm: number | null;
   /** true leaves '/' blocks out. */
   blockDelete: boolean;
+  /**
+   * What X10 means on this machine: 10 mm, or 10 least increments (0.001 mm, 0.0001 in); null: not known, so it is read
+   * as written and asked about.
+   */
+  withoutPoint: Points | null;
 }
 
-export const READ_DEFAULTS: ReadOptions = { zLimitMm: null, blockDelete: false };
+export const READ_DEFAULTS: ReadOptions = { zLimitMm: null, blockDelete: false, withoutPoint: 'as written' };

@@ -1,8 +1,8 @@
+import { FIRST_ZERO, type Motion, type Unread } from './codes';
 import type { ProgramReport, ProgramWarning, ReadOptions, ToolReport, WarningCode } from './report';
 
 export type Axis = 'X' | 'Y' | 'Z';
 export const AXES: Axis[] = ['X', 'Y', 'Z'];
-export type Motion = 'G0' | 'G1' | 'G2' | 'G3' | 'G81' | 'G83';
 /** First and second axis of each plane, seen from the positive end of the third (RS-274/NGC 3.5.3). */
 export const PLANES = { G17: ['X', 'Y', 'Z'], G18: ['Z', 'X', 'Y'], G19: ['Y', 'Z', 'X'] } as const;
 
@@ -19,14 +19,16 @@ export class ReaderState {
   position: Record<Axis, number> = { X: 0, Y: 0, Z: 0 };
   /** Whether an axis' place is known: not before it was first moved to, nor after a home leg or G53. */
   known: Record<Axis, boolean> = { X: false, Y: false, Z: false };
+  /** Whether something that is not read, or a way home, left the tool where we don't know. */
+  lost: Record<Axis, boolean> = { X: false, Y: false, Z: false };
   motion: Motion | null = null;
   absolute = true;
   plane: keyof typeof PLANES = 'G17';
   inch = false;
   unitStated = false;
   returnToInitial = true;
-  /** false while G93 or G95, which are not read, make F mean something else. */
-  feedPerMinute = true;
+  /** What F means: inverse time, a minute, a turn. */
+  feedMode: 'G93' | 'G94' | 'G95' = 'G94';
   F: number | null = null;
   S: number | null = null;
   spindle: 'M3' | 'M4' | null = null;
@@ -37,9 +39,21 @@ export class ReaderState {
   cycle: Cycle | null = null;
   /** A cycle that is not read is in force: each place it names loses a hole. */
   unreadCycle = false;
+  /** Codes in force that are not read. */
+  private readonly modes = new Map<string, Unread>();
+  private readonly shiftedAxes = new Set<Axis>();
+  /** Under them no depth is known; under them no length is. */
+  shifted = false;
+  scaled = false;
+  /** What comments call each T, where they do: 'T8 TAP M8'. */
+  private readonly names = new Map<number, string>();
+  /** Line and comment of each T that was selected and not changed to since. */
+  private readonly unchanged = new Map<number, { line: number; name: string | null }>();
   tool: ToolReport | null = null;
   readonly before: ToolReport;
   private used = false;
+  /** Something was read that is more than a comment. */
+  begun = false;
   readonly report: ProgramReport;
   private readonly warned = new Map<string, ProgramWarning>();
 
@@ -66,18 +80,72 @@ export class ReaderState {
     return this.tool ?? this.before;
   }
 
-  change(t: number): void {
+  /** A T word: what is to come into the spindle. */
+  select(t: number, line: number, name: string | null): void {
+    this.selected = t;
+    this.fresh = true;
+    if (!this.report.tools.some((tool) => tool.t === t) && !this.unchanged.has(t))
+      this.unchanged.set(t, { line, name });
+  }
+
+  /** What a comment says of tools: 'T8 TAP M8', 'T8: TAP M8'. The first that names a T counts. */
+  hear(comment: string): void {
+    const [, t, name] = /^T(\d{1,5})\b[\s:=.,-]*(\S.*)$/i.exec(comment) ?? [];
+    if (t !== undefined && name !== undefined && !this.names.has(Number(t))) this.names.set(Number(t), name);
+  }
+
+  change(t: number, name: string | null = null): void {
     this.report.tool_changes += 1;
+    const selected = this.unchanged.get(t);
+    this.unchanged.delete(t);
     this.report.tool_sequence.push(t);
     this.tool = this.report.tools.find((tool) => tool.t === t) ?? null;
     if (!this.tool) this.report.tools.push((this.tool = emptyTool(t)));
     this.tool.changes += 1;
+    this.tool.name ??= name ?? selected?.name ?? null;
+    if (this.modes.size) this.tool.lower_bound = true;
     this.spindle = null;
     this.fresh = false;
   }
 
-  warn(code: WarningCode, line: number, message: string): void {
-    const t = this.tool?.t ?? null;
+  /** Something that is not read comes into force: it marks every tool until it is ended. */
+  begin(code: string, what: Unread): void {
+    if (what.endedBy !== null) this.modes.set(code, what);
+    if (what.wanders || what.shifts) this.lose(AXES);
+    this.weigh();
+  }
+  /** A code that may end what is not read; the place in the frame from then on is not known either. */
+  end(code: string): void {
+    for (const [name, mode] of this.modes)
+      if (mode.endedBy?.includes(code)) {
+        this.modes.delete(name);
+        if (mode.shifts) this.lose(AXES);
+      }
+    this.weigh();
+  }
+  /** G52: each axis it names lies so far from its first zero; with all back at 0 it is over. */
+  shift(words: readonly { letter: string; value: number }[], what: Unread): void {
+    for (const axis of AXES) {
+      const w = words.find((x) => x.letter === axis);
+      if (w && w.value !== 0) this.shiftedAxes.add(axis);
+      else if (w) this.shiftedAxes.delete(axis);
+    }
+    if (this.shiftedAxes.size) this.begin('G52', what);
+    else this.end(FIRST_ZERO);
+  }
+  private weigh(): void {
+    const modes = [...this.modes.values()];
+    this.shifted = modes.some((m) => m.shifts);
+    this.scaled = modes.some((m) => m.scales);
+  }
+  lose(axes: readonly Axis[]): void {
+    for (const axis of axes) {
+      this.lost[axis] = true;
+      this.known[axis] = false;
+    }
+  }
+
+  warn(code: WarningCode, line: number, message: string, t = this.tool?.t ?? null): void {
     const warning = this.warned.get(`${code} ${t}`);
     if (warning) {
       if (warning.lines.at(-1) !== line) warning.lines.push(line);
@@ -96,6 +164,13 @@ export class ReaderState {
 
   finish(): ProgramReport {
     if (!this.unitStated) this.report.units_assumed = 'mm';
+    for (const [t, { line, name }] of this.unchanged) {
+      this.report.tools.push({ ...emptyTool(t), name, lower_bound: true });
+      this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
+    }
+    for (const tool of this.report.tools) tool.name ??= this.names.get(tool.t) ?? null;
+    for (const w of this.report.warnings)
+      this.report.tools.find((tool) => tool.t === w.t)?.warned.push(w.code);
     if (this.used) {
       const { t: _t, changes: _changes, ...rest } = this.before;
       this.report.before_first_tool = rest;
@@ -108,6 +183,7 @@ function emptyTool(t: number): ToolReport {
   return {
     t,
     changes: 0,
+    name: null,
     h: [],
     d: [],
     spindle: [],
@@ -123,8 +199,11 @@ function emptyTool(t: number): ToolReport {
     lowest_feed_z_mm: null,
     lowest_z_mm: null,
     holes: 0,
+    deepest_hole_mm: null,
+    highest_feed_mm_min: null,
     cycles: {},
     lower_bound: false,
+    warned: [],
   };
 }
 

@@ -42,7 +42,7 @@ export const PAGES = {
   machines: {
     open: 'code',
     new: ['person', 'place', 'machine', 'material', 'supplier'],
-    do: ['figures'],
+    do: ['figures', 'days'],
   },
   jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
   life: { ...LIVES, item: 'code', material: 'code' },

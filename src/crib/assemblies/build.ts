@@ -1,6 +1,7 @@
 import { judgeBuild } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { type ItemKind, KINDS, regroundGeometry } from '@/core/cutters';
+import { judgeFit, type Use } from '@/core/jobs';
 import { inCrib } from '@/core/stock';
 import { first } from '@/core/sure';
 import { cutterOf, factText, holderOf, loadPair } from '@/crib/catalogue';
@@ -8,7 +9,7 @@ import { field, found, type Moment, Problem, toLength } from '@/crib/door';
 import { insertAssembly, nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { insertTie, maybeOperation } from '@/data/jobs';
+import { insertTie, type OperationRow } from '@/data/jobs';
 import { insertEdgeSet } from '@/data/life';
 import {
   insertMovement,
@@ -19,6 +20,7 @@ import {
   onePlaceOfKind,
   presentSizes,
 } from '@/data/stock';
+import { buildOf } from './useFigures';
 
 /** Where the cutter comes from: unused stock of an item at a place, or a marked piece that lies in the crib. */
 export const cutterSourceSchema = {
@@ -141,6 +143,9 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
   return { itemId: piece.itemId, pieceId: piece.id, edgeSetId };
 }
 
+/** What a build is wanted for: judged before anybody tightens a nut. */
+export type Wanted = Pick<Use, 'asks' | 'here' | 'machine'>;
+
 /**
  * Puts cutter and holder together and gives the build its tag number. Judged 'stop' is refused unless `despite`
  * says why: the hands at the bench can see what the figures can't.
@@ -152,19 +157,24 @@ export async function build(
   holder: HeldHolder,
   stickout: string | number,
   despite: string | undefined,
+  wanted: Wanted | null = null,
 ): Promise<Built> {
   const length = toLength(stickout);
   const cutter = await takeCutter(c, moment, source);
   const [cutterItem, holderItem] = await loadPair(c, cutter.itemId, holder.itemId);
-  const judgements = judgeBuild({
-    cutter: regroundGeometry(
-      cutterOf(cutterItem),
-      (await presentSizes(c, [cutter.pieceId])).get(cutter.pieceId) ?? null,
-    ),
-    holder: holderOf(holderItem),
-    stickout: length.mm,
-    shank: { form: factText(cutterItem, 'SHANK'), takes: factText(holderItem, 'SHANKS') },
-  });
+  const present = regroundGeometry(
+    cutterOf(cutterItem),
+    (await presentSizes(c, [cutter.pieceId])).get(cutter.pieceId) ?? null,
+  );
+  const judgements = [
+    ...judgeBuild({
+      cutter: present,
+      holder: holderOf(holderItem),
+      stickout: length.mm,
+      shank: { form: factText(cutterItem, 'SHANK'), takes: factText(holderItem, 'SHANKS') },
+    }),
+    ...(wanted ? judgeFit(wanted, buildOf('this build', cutterItem, present, holderItem, length.mm)) : []),
+  ];
   const stops = judgements.filter((j) => j.grade === 'stop');
   if (stops.length && !despite)
     throw new Problem('REFUSED', stops.map((j) => j.words).join('. '), {
@@ -190,11 +200,10 @@ export async function build(
 export async function tieBuilt(
   c: Connection,
   moment: Moment,
-  operationId: number,
+  operation: OperationRow,
   t: number,
   assemblyId: number,
 ): Promise<void> {
-  const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
   moment.leansOn(operation.entryId);
   await insertTie(c, moment.entryId, { operationId: operation.id, t, assemblyId: assemblyId });
 }

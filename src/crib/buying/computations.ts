@@ -1,4 +1,11 @@
-import { proposeOrder, type BookedUse, type BuyingTerms, type CutterSupply } from '@/core/buying';
+import {
+  type BookedUse,
+  type BuyingTerms,
+  type CutterSupply,
+  proposeOrder,
+  type ShopCalendar,
+  USUAL_CALENDAR,
+} from '@/core/buying';
 import { computation, part, type Computation } from '@/crib/door';
 
 interface ProposeInput {
@@ -6,6 +13,8 @@ interface ProposeInput {
   supply: CutterSupply;
   terms: BuyingTerms;
   today: string;
+  /** Left out: the usual week. */
+  calendar?: { week: ShopCalendar['week']; closed: string[] };
 }
 
 /** What is reckoned of what to buy. */
@@ -20,28 +29,65 @@ export const BUYING_COMPUTATIONS: readonly Computation[] = [
             {
               job: part.text,
               due: part.day,
+              start: { anyOf: [part.day, { type: 'null' }] },
               material: part.text,
               partsLeft: { type: 'number', minimum: 0 },
               minutesPerPart: { type: 'number', minimum: 0 },
+              operationMinutes: { type: 'number', minimum: 0 },
+              perLife: part.positive,
               atLeast: { type: 'boolean' },
               life: {
                 anyOf: [
-                  part.shape({ minutes: part.positive, basis: part.text }, ['minutes', 'basis']),
+                  part.shape(
+                    {
+                      minutesPerEdge: part.positive,
+                      spread: { type: 'number', minimum: 0, maximum: 5 },
+                      basis: part.text,
+                      guess: { type: 'boolean' },
+                    },
+                    ['minutesPerEdge', 'spread', 'basis', 'guess'],
+                  ),
                   { type: 'null' },
                 ],
               },
             },
-            ['job', 'due', 'material', 'partsLeft', 'minutesPerPart', 'life'],
+            [
+              'job',
+              'due',
+              'start',
+              'material',
+              'partsLeft',
+              'minutesPerPart',
+              'operationMinutes',
+              'perLife',
+              'life',
+            ],
           ),
         ),
         supply: part.shape(
           {
             shelf: { type: 'integer', minimum: 0 },
-            edgeSets: part.list(part.shape({ tag: part.text, livesLeft: part.orNull }, ['tag', 'livesLeft'])),
+            edgeSets: part.list(
+              part.shape({ tag: part.text, left: part.orNull, why: part.text }, ['tag', 'left']),
+            ),
             openOrders: part.list(
               part.shape(
-                { number: part.text, quantity: { type: 'integer', minimum: 0 }, promised: part.day },
-                ['number', 'quantity', 'promised'],
+                {
+                  number: part.text,
+                  quantity: { type: 'integer', minimum: 0 },
+                  promised: part.day,
+                  supplier: part.text,
+                  late: {
+                    anyOf: [
+                      part.shape({ days: { type: 'number', minimum: 0 }, of: { type: 'integer' } }, [
+                        'days',
+                        'of',
+                      ]),
+                      { type: 'null' },
+                    ],
+                  },
+                },
+                ['number', 'quantity', 'promised', 'supplier', 'late'],
               ),
             ),
           },
@@ -56,9 +102,26 @@ export const BUYING_COMPUTATIONS: readonly Computation[] = [
           ['leadTimeDays', 'pack', 'minimum'],
         ),
         today: part.day,
+        calendar: part.shape(
+          {
+            week: { ...part.list({ type: 'integer', minimum: 0, maximum: 1440 }), minItems: 7, maxItems: 7 },
+            closed: part.list(part.day),
+          },
+          ['week', 'closed'],
+        ),
       },
       ['uses', 'supply', 'terms', 'today'],
     ),
-    (i) => ({ proposal: proposeOrder(i.uses, i.supply, i.terms, i.today) }),
+    (i) => ({
+      proposal: proposeOrder(
+        i.uses,
+        i.supply,
+        i.terms,
+        i.today,
+        i.calendar
+          ? { week: i.calendar.week, closed: new Set(i.calendar.closed), stated: true }
+          : USUAL_CALENDAR,
+      ),
+    }),
   ),
 ];

@@ -1,6 +1,7 @@
 // What people do
 export { placeOrder } from './verbs/placeOrder';
 export { receiveOrder } from './verbs/receiveOrder';
+export { restatePromise } from './verbs/restatePromise';
 // What screens show
 export { buyingView, orderView, proposals } from './views/buyingView';
 export type { BuyingLine, BuyingView } from './views/buyingView';

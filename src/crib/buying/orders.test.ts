@@ -41,43 +41,44 @@ it('says nothing of what no job books', async () =>
 
 it('counts shelf, the set in the assembly and open orders against the booked lives', async () => {
   const operation = await job('J-1', 50, '2027-02-10', 'EM10');
-  // 50 x 4 / 40 = 5 lives; 2 on the shelf and one unused in the assembly: 2 short, a pack of 2
+  // 50 x 4 / 40 = 5 lives, which differ by 0.43: 5 + 1.2816 x 0.43 x root 5 = 6.23 are enough; 2 on the shelf and one
+  // unused in the assembly: 4 short, in packs of 2. 200 min fit the due Wednesday; 10 days before is a Sunday.
   expect((await line('EM10'))!.proposal).toMatchObject({
     say: 'order',
-    short: 2,
-    quantity: 2,
-    orderBy: '2027-01-31',
-    lives: { needed: expect.closeTo(5, 3), shelf: 2, onEdgeSets: 1 },
+    short: 4,
+    quantity: 4,
+    orderBy: '2027-01-29',
+    balance: { needed: expect.closeTo(5, 3), wanted: expect.closeTo(6.232, 2), shelf: 2, onEdgeSets: 1 },
   });
   await crib.do('logParts', { operation, parts: 5 });
-  // 20 minutes gone on both sides: 4.5 needed, 2.5 on hand
+  // 20 minutes gone on both sides: 4.5 needed (5.67 are enough), 2.5 on hand
   expect((await line('EM10'))!.proposal).toMatchObject({
     say: 'order',
-    short: 2,
-    lives: { needed: expect.closeTo(4.5, 3), onEdgeSets: expect.closeTo(0.5, 3) },
+    short: 4,
+    balance: { needed: expect.closeTo(4.5, 3), onEdgeSets: expect.closeTo(0.5, 3) },
   });
 });
 
 it('a used cutter that lies in a drawer is no unused one, but the life it has left counts', async () => {
   await crib.do('takeDown', { tag: 'A-0001', cutterTo: 'S1' });
   const { proposal } = (await line('EM10'))!;
-  expect(proposal).toMatchObject({ lives: { shelf: 2, onEdgeSets: expect.closeTo(0.5, 3) } });
+  expect(proposal).toMatchObject({ balance: { shelf: 2, onEdgeSets: expect.closeTo(0.5, 3) } });
   expect(proposal.because.values.map((v) => v.name)).toContain('left on E-0001 in S1');
 });
 
 it('a late day says by how many days', async () =>
-  expect((await line('EM10', '2027-02-03'))!.proposal).toMatchObject({ daysLate: 3 }));
+  expect((await line('EM10', '2027-02-03'))!.proposal).toMatchObject({ daysLate: 5 }));
 
 it('an order keeps its cause, is received in parts, and a promised day in the past is refused', async () => {
   await expect(
     crib.do('placeOrder', { item: 'EM10', quantity: 2, promised: '2027-01-04' }),
   ).rejects.toMatchObject({ parts: [{ field: 'promised', limit: 'today or later' }] });
-  await crib.do('placeOrder', { item: 'EM10', quantity: 2, promised: '2027-02-12' });
-  // It comes two days after the job is due: hasten it, do not order again.
+  await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-02-12' });
+  // It comes two days after the job is due: chase it, do not order again.
   expect((await line('EM10'))!.proposal).toMatchObject({
     say: 'order',
     quantity: 0,
-    because: { words: expect.stringMatching(/hasten/) },
+    because: { words: expect.stringMatching(/chase/) },
   });
   const { orders } = await buyingView(crib.db, '2027-01-05');
   expect(orders[0]).toMatchObject({
@@ -86,11 +87,25 @@ it('an order keeps its cause, is received in parts, and a promised day in the pa
     received: 0,
     priceCents: 3150,
     because: {
-      values: expect.arrayContaining([expect.objectContaining({ name: 'J-1 T1, due 2027-02-10' })]),
+      values: expect.arrayContaining([
+        expect.objectContaining({ name: 'J-1 T1, must start by 2027-02-10, due 2027-02-10' }),
+      ]),
     },
   });
   await crib.do('receiveOrder', { number: 'O-0001', quantity: 1, place: 'S1' });
-  await crib.do('receiveOrder', { number: 'o-0001', quantity: 1, place: 's1' });
+  // A new promise counts from then on; the first one is kept.
+  await crib.do('restatePromise', { number: 'O-0001', promised: '2027-02-09' });
+  expect((await line('EM10'))!.proposal.say).toBe('enough');
+  expect((await buyingView(crib.db, '2027-01-05')).orders[0]).toMatchObject({
+    promised: '2027-02-09',
+    promisedFirst: '2027-02-12',
+    expected: { day: '2027-02-09', overdue: false },
+  });
+  expect((await buyingView(crib.db, '2027-02-10')).orders[0]!.expected).toMatchObject({
+    day: '2027-02-11',
+    overdue: true,
+  });
+  await crib.do('receiveOrder', { number: 'o-0001', quantity: 3, place: 's1' });
   expect((await line('EM10'))!.proposal.say).toBe('enough');
   await expect(crib.do('receiveOrder', { number: 'O-0001', quantity: 1, place: 'S1' })).rejects.toMatchObject(
     { code: 'CONFLICT', parts: [{ limit: 'at most 0' }] },
@@ -104,9 +119,9 @@ it('without a life it cannot say, and without a supplier nothing is recorded as 
     crib.do('placeOrder', { item: 'RM8', quantity: 1, promised: '2027-02-01' }),
   ).rejects.toMatchObject({ code: 'REFUSED', message: expect.stringMatching(/no supplier/) });
   await crib.do('stateFacts', { item: 'RM8', assumedLife: { minutes: 10, origin: 'guess' } });
-  // 40 minutes / 10 = 4 lives, one in the assembly: 3 short; no supplier, so no day is made up
+  // 40 minutes / 10 = 4 lives, 5.10 are enough, one in the assembly: 5 short; no supplier, so no day is made up
   expect((await line('RM8'))!).toMatchObject({
-    proposal: { say: 'order', quantity: 3, orderBy: null },
+    proposal: { say: 'order', quantity: 5, orderBy: null },
     supply: null,
   });
 });
@@ -128,5 +143,8 @@ it('a T that no cutter was ever tied to is named as not reckoned', async () => {
 
 it('stock at zero and a scrapped set leave the whole need to order', async () => {
   await crib.do('endLife', { tag: 'A-0002', kind: 'broken' });
-  expect((await line('RM8'))!.proposal).toMatchObject({ quantity: 4, lives: { shelf: 0, onEdgeSets: 0 } });
+  expect((await line('RM8'))!.proposal).toMatchObject({
+    quantity: 6,
+    balance: { shelf: 0, onEdgeSets: 0 },
+  });
 });

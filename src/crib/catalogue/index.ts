@@ -15,7 +15,16 @@ export { savedViews } from './views/savedViews';
 export { faultParts, readFact, withFollowing } from './writeFacts';
 export type { Fact } from './writeFacts';
 // Shared with other rooms
-export { cutterOf, factText, holderOf, itemWords, loadItem, loadItems, loadPair } from './loadItems';
+export {
+  cutterOf,
+  factNumber,
+  factText,
+  holderOf,
+  itemWords,
+  loadItem,
+  loadItems,
+  loadPair,
+} from './loadItems';
 export type { CribItem } from './loadItems';
 // Rows that screens show as they are
 export type { PictureLine, SavedView } from '@/data/catalogue';

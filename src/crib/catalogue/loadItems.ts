@@ -72,6 +72,10 @@ export const holderOf = (item: CribItem): HolderGeometry => sure(item.holder, `$
 export const factText = (item: CribItem, symbol: FactSymbol): string | null =>
   item.facts.find((f) => f.symbol === symbol)?.text ?? null;
 
+/** The number a fact of an item says, in mm, degrees or bare; null where it is not known. */
+export const factNumber = (item: CribItem, symbol: FactSymbol): number | null =>
+  item.facts.find((f) => f.symbol === symbol)?.value ?? null;
+
 const substrateOf = (text: string | null): Substrate | null => (isOne(SUBSTRATES, text) ? text : null);
 
 type KnownFact = Pick<CribFact, 'symbol' | 'text' | 'unit' | 'value'>;

@@ -63,10 +63,17 @@ export const holder = shape(
 );
 export const buildOf = { cutter, holder, stickout: positive } as const;
 export const life = shape(
-  { minutes: { type: 'number', minimum: 0, maximum: 1e7 }, failed: { type: 'boolean' } },
+  {
+    minutes: { type: 'number', minimum: 0, maximum: 1e7 },
+    failed: { type: 'boolean' },
+    running: { type: 'boolean' },
+  },
   ['minutes', 'failed'],
 );
 export const assumed = {
-  anyOf: [shape({ minutes: positive, origin: text }, ['minutes', 'origin']), { type: 'null' }],
+  anyOf: [
+    shape({ minutes: positive, origin: text, guess: { type: 'boolean' } }, ['minutes', 'origin']),
+    { type: 'null' },
+  ],
 } as const;
 export const day = { type: 'string', format: 'date' } as const;

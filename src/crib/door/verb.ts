@@ -64,8 +64,8 @@ export interface Verb<Name extends string = string> {
   summary: string;
   schema: JSONSchema & object;
   signing: Signing;
-  /** Long work on the input alone (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
-  prepare?: (input: unknown) => unknown;
+  /** Long work on the input (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
+  prepare?: (input: unknown, c: Connection) => unknown;
   run(c: Connection, input: unknown, moment: Moment, prepared: unknown): Promise<object>;
   /** What its entry says in one line of the history, from the answer it was given. */
   says(answer: Record<string, unknown>): string;
@@ -96,7 +96,7 @@ interface VerbDefinition<
   signing?: Signing;
   properties: P;
   required: R;
-  prepare?: (input: InputOf<P, R>) => Promise<Prepared> | Prepared;
+  prepare?: (input: InputOf<P, R>, c: Connection) => Promise<Prepared> | Prepared;
   run(c: Connection, input: InputOf<P, R>, moment: Moment, prepared: Prepared): Promise<A>;
   says(answer: A): string;
   countering?: Countering;
@@ -169,7 +169,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
     .update(JSON.stringify([verb.name, who, happenedAt ?? null, note ?? null, sorted(input)]))
     .digest('hex');
   try {
-    const prepared = await verb.prepare?.(input);
+    const prepared = await verb.prepare?.(input, crib.db);
     const done = await crib.db.transaction(async (c) => {
       const before = await maybeFormAnswer(c, formId);
       if (before) return again(before, digest);

@@ -1,48 +1,125 @@
-import { checkToolLine, cycleMinutes, type MachineTimes, type ToolLineFacts } from '@/core/jobs';
+import type { JSONSchema } from 'json-schema-to-ts';
+import { cycleMinutes, judgeUse, type MachineTimes, type Use } from '@/core/jobs';
 import { computation, part, type Computation } from '@/crib/door';
+
+const yes = { type: 'boolean' } as const;
+const notNegative = { type: 'number', minimum: 0, maximum: 1e6 } as const;
+const orNone = (schema: JSONSchema & object) => ({ anyOf: [schema, { type: 'null' }] }) as const;
 
 /** What is reckoned of a tool in its program. */
 export const JOBS_COMPUTATIONS: readonly Computation[] = [
-  computation<ToolLineFacts>(
-    'jobs/check',
-    'One T of a program against its assembly and machine.',
+  computation<Use>(
+    'jobs/use',
+    'Whether an assembly may run as this T on this machine now: one answer with every judgement.',
     part.shape(
       {
-        t: { type: 'integer' },
-        h: part.list({ type: 'integer' }),
-        spindle: part.list(part.number),
-        feeds: part.list(part.number),
-        lowestFeedZ: part.orNull,
-        highestBeside: part.orNull,
-        passDepth: part.orNull,
-        hEqualsT: { type: 'boolean' },
-        machineRpmMax: part.orNull,
-        machineFeedMax: part.orNull,
+        asks: part.shape(
+          {
+            t: { type: 'integer' },
+            h: part.list({ type: 'integer' }),
+            d: part.list({ type: 'integer' }),
+            spindle: part.list(part.number),
+            highestFeed: part.orNull,
+            lowestFeedZ: part.orNull,
+            deepestHole: part.orNull,
+            minutesPerPart: notNegative,
+            atLeast: yes,
+            warned: part.list(part.text),
+          },
+          [
+            't',
+            'h',
+            'd',
+            'spindle',
+            'highestFeed',
+            'lowestFeedZ',
+            'deepestHole',
+            'minutesPerPart',
+            'atLeast',
+            'warned',
+          ],
+        ),
+        here: part.shape({ highestBeside: part.orNull, passDepth: part.orNull }, [
+          'highestBeside',
+          'passDepth',
+        ]),
+        machine: part.shape(
+          {
+            code: part.text,
+            taper: part.text,
+            hEqualsT: yes,
+            rpmMax: part.orNull,
+            feedMax: part.orNull,
+          },
+          ['code', 'taper', 'hEqualsT', 'rpmMax', 'feedMax'],
+        ),
+        partsLeft: { type: 'integer', minimum: 0 },
+        was: part.textOrNull,
         assembly: {
           anyOf: [
             part.shape(
-              { tag: part.text, stickout: part.positive, LCF: part.orNull, holderRpmMax: part.orNull },
-              ['tag', 'stickout', 'LCF', 'holderRpmMax'],
+              {
+                name: part.text,
+                cutter: part.cutter,
+                body: orNone(part.shape({ rpmMax: part.orNull }, ['rpmMax'])),
+                stickout: part.positive,
+                holder: part.shape({ taper: part.textOrNull, rpmMax: part.orNull }, ['taper', 'rpmMax']),
+                build: part.list({ type: 'object' }),
+                measured: { enum: ['not measured', 'in question', 'measured'] },
+                question: part.textOrNull,
+                diameterMeasured: yes,
+                runout: part.orNull,
+                registerNeeds: part.textOrNull,
+                figuresChanged: yes,
+                inserts: orNone(
+                  part.shape({ seats: part.orNull, mounted: notNegative, damaged: notNegative }, [
+                    'seats',
+                    'mounted',
+                    'damaged',
+                  ]),
+                ),
+                wear: orNone(
+                  part.shape({ reading: notNegative, limit: part.positive, worn: yes }, [
+                    'reading',
+                    'limit',
+                    'worn',
+                  ]),
+                ),
+                life: part.shape({ used: part.orNull, leftMinutes: part.orNull, fresh: yes }, [
+                  'used',
+                  'leftMinutes',
+                  'fresh',
+                ]),
+              },
+              [
+                'name',
+                'cutter',
+                'body',
+                'stickout',
+                'holder',
+                'build',
+                'measured',
+                'question',
+                'diameterMeasured',
+                'runout',
+                'registerNeeds',
+                'figuresChanged',
+                'inserts',
+                'wear',
+                'life',
+              ],
             ),
             { type: 'null' },
           ],
         },
       },
-      [
-        't',
-        'h',
-        'spindle',
-        'feeds',
-        'lowestFeedZ',
-        'highestBeside',
-        'passDepth',
-        'hEqualsT',
-        'machineRpmMax',
-        'machineFeedMax',
-        'assembly',
-      ],
+      ['asks', 'here', 'machine', 'partsLeft', 'assembly', 'was'],
     ),
-    (i) => ({ judgements: checkToolLine(i) }),
+    (use) =>
+      judgeUse({
+        ...use,
+        assembly: use.assembly && { ...use.assembly, cutter: part.whole(use.assembly.cutter) },
+      }),
   ),
   computation<MachineTimes & { cuttingS: number; rapidMm: number; changes: number }>(
     'jobs/cycle',

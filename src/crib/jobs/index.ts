@@ -2,6 +2,7 @@
 export { addJob } from './verbs/addJob';
 export { assignUse } from './verbs/assignUse';
 export { logParts } from './verbs/logParts';
+export { planStart } from './verbs/planStart';
 export { stateOperation } from './verbs/stateOperation';
 export { statePassDepth } from './verbs/statePassDepth';
 export { storeProgram } from './verbs/storeProgram';
@@ -11,12 +12,11 @@ export { jobView, standingChoices } from './views/jobView';
 export type { JobView } from './views/jobView';
 export { jobsView } from './views/jobsView';
 export type { JobSummary, JobsView } from './views/jobsView';
+export { runView } from './views/runView';
+export type { RunView } from './views/runView';
 // Shared with other rooms
-export { bookParts } from './bookParts';
 export { checkProgramText } from './checkProgramText';
 export { jobLines, openJobs } from './jobLines';
 export type { JobLine, ToolLine } from './jobLines';
-export { openWork, workAround, workWith } from './openWork';
-export type { Work } from './openWork';
 // What can be reckoned
 export { JOBS_COMPUTATIONS } from './computations';

@@ -1,12 +1,20 @@
-import { type Grade, type Judgement, worstGrade } from '@/core/because';
-import { checkToolLine, type CycleMinutes, cycleMinutes, reachNeeded } from '@/core/jobs';
+import { type Grade, worstGrade } from '@/core/because';
+import {
+  type AskedHere,
+  type CycleMinutes,
+  cycleMinutes,
+  reachNeeded,
+  type UseJudgement,
+  type UseMachine,
+} from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
 import { held } from '@/core/sure';
+import { hereOf, machineOf } from '@/crib/assemblies';
 import { type ReadOnce, readOnce } from '@/crib/door';
+import { type AssemblyCard, judgedUse, standingCards } from '@/crib/rack';
+import { openWork, type Work } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
-import type { MachineRow } from '@/data/shop';
-import { openWork, type Work } from './openWork';
 
 export interface ToolLine {
   t: number;
@@ -19,14 +27,19 @@ export interface ToolLine {
   wasTag: string | null;
   passDepth: string | null;
   reachMm: number | null;
-  judgements: Judgement[];
+  /** What is known of it beside its program. */
+  here: AskedHere;
+  /** Whether what is tied to it may run, and why not. */
+  use: UseJudgement;
 }
 
-/** An operation with its program's tools, each checked against the assembly tied to it. */
+/** An operation with its program's tools, each judged for its use there. */
 export interface JobLine {
   operation: OperationRow;
+  machine: UseMachine;
   program: { entryId: number; name: string; since: Date; who: string; toolChanges: number } | null;
   tools: ToolLine[];
+  /** Tools that may run. */
   ready: number;
   partsLeft: number;
   cycle: CycleMinutes | null;
@@ -38,20 +51,22 @@ export const openJobs = async (
   c: Connection,
   today = '',
   once: ReadOnce = readOnce(c, today),
-): Promise<JobLine[]> => jobLines(await once(openWork));
+): Promise<JobLine[]> => jobLines(await once(openWork), await once(standingCards));
 
 interface Around extends Omit<Work, 'ties' | 'passes'> {
   ties: Map<string, TieRow>;
   passes: Map<string, PassDepthRow>;
+  cards: Map<string, AssemblyCard>;
 }
 const keyOf = (x: { operationId: number; t: number }) => `${x.operationId} ${x.t}`;
 
-/** Operations, each T judged by what is around it. */
-export function jobLines(work: Work): JobLine[] {
+/** Operations, each T with what stands on it: `cards` are of all that is tied and stands. */
+export function jobLines(work: Work, cards: readonly AssemblyCard[]): JobLine[] {
   const around: Around = {
     ...work,
     ties: new Map(work.ties.map((t) => [keyOf(t), t])),
     passes: new Map(work.passes.map((p) => [keyOf(p), p])),
+    cards: new Map(cards.map((card) => [card.tag, card])),
   };
   return work.operations.map((o) => jobLine(o, around));
 }
@@ -59,10 +74,11 @@ export function jobLines(work: Work): JobLine[] {
 function jobLine(o: OperationRow, around: Around): JobLine {
   const machine = held(around.machines, o.machineId);
   const program = around.programs.get(o.id);
-  const tools = (program?.tools ?? []).map((tool) => toolLine(o, tool, machine, around));
+  const tools = (program?.tools ?? []).map((tool) => toolLine(o, tool, around));
   const sum = (of: (t: ToolReport) => number) => tools.reduce((total, t) => total + of(t.tool), 0);
   return {
     operation: o,
+    machine: machineOf(machine),
     program: program
       ? {
           entryId: program.entryId,
@@ -73,55 +89,43 @@ function jobLine(o: OperationRow, around: Around): JobLine {
         }
       : null,
     tools,
-    ready: tools.filter((t) => t.tag).length,
+    ready: tools.filter((t) => t.use.grade === 'good').length,
     partsLeft: Math.max(0, o.quantity - o.partsMade),
     cycle: program
       ? cycleMinutes(
           sum((t) => t.cutting_s),
-          sum((t) => t.rapid_mm),
+          sum((t) => t.rapid_known_mm),
           program.toolChanges,
           { rapidMmMin: machine.rapidMmMin, toolChangeS: machine.toolChangeS },
         )
       : null,
-    grade: worstGrade(tools.flatMap((t) => t.judgements)),
+    grade: worstGrade(tools.map((t) => t.use)),
   };
 }
 
-function toolLine(o: OperationRow, tool: ToolReport, machine: MachineRow, around: Around): ToolLine {
+function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
   const key = keyOf({ operationId: o.id, t: tool.t });
   const tied = around.assemblies.get(around.ties.get(key)?.assemblyId ?? -1);
-  const on = tied && tied.takenDownEntryId === null ? tied : undefined;
-  const pass = around.passes.get(key);
-  const cutter = on && around.items.get(on.cutterItemId);
-  const holder = on && around.items.get(on.holderItemId);
+  const card = tied && tied.takenDownEntryId === null ? held(around.cards, tied.tag) : null;
+  const pass = around.passes.get(key) ?? null;
+  const wasTag = card ? null : (tied?.tag ?? null);
+  const on = card?.ties.find((x) => x.operation === o.id && x.t === tool.t);
   return {
     t: tool.t,
     tool,
     minutesPerPart: tool.cutting_s / 60,
-    tag: on?.tag ?? null,
-    words: cutter?.words ?? null,
-    wasTag: on ? null : (tied?.tag ?? null),
+    tag: card?.tag ?? null,
+    words: card?.cutter.words ?? null,
+    wasTag,
     passDepth: pass?.depthEntered ?? null,
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
-    judgements: checkToolLine({
-      t: tool.t,
-      h: tool.h,
-      spindle: tool.spindle,
-      feeds: tool.feeds.map((f) => f.f * (f.unit === 'inch/min' ? 25.4 : 1)),
-      lowestFeedZ: tool.lowest_feed_z_mm,
-      highestBeside: o.highestBesideMm,
-      passDepth: pass?.depthMm ?? null,
-      hEqualsT: machine.hEqualsT,
-      machineRpmMax: machine.rpmMax,
-      machineFeedMax: machine.feedMaxMmMin,
-      assembly: on
-        ? {
-            tag: on.tag,
-            stickout: on.stickoutMm,
-            LCF: cutter?.cutter?.LCF ?? null,
-            holderRpmMax: holder?.holder?.RPM_MAX ?? null,
-          }
-        : null,
-    }),
+    here: hereOf(o, pass),
+    use:
+      on?.use ??
+      judgedUse(
+        { operation: o, machine: held(around.machines, o.machineId), t: tool.t, tool, pass },
+        null,
+        wasTag,
+      ),
   };
 }

@@ -1,4 +1,4 @@
-import { runView } from '@/crib/rack';
+import { runView } from './views/runView';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { type JobView, jobView } from './views/jobView';
 import { jobsView } from './views/jobsView';
@@ -29,7 +29,8 @@ beforeAll(async () => {
 });
 afterAll(() => crib.db.close());
 const job = async (number = 'J-1'): Promise<JobView> => (await jobView(crib.db, number))!;
-const grade = async (code: string) => (await job()).tools[0]!.judgements.find((j) => j.code === code)?.grade;
+const grade = async (code: string) =>
+  (await job()).tools[0]!.use.judgements.find((j) => j.code === code)?.grade;
 
 it('a job without a program has no minutes, not zero minutes', async () => {
   expect(await job()).toMatchObject({
@@ -132,7 +133,13 @@ it('parts are logged newest first, and more than ordered leaves none, not fewer 
   crib.at('2027-01-07T09:00:00Z');
   await crib.do('logParts', { operation, parts: 15 });
   crib.at('2027-01-08T09:00:00Z');
-  await crib.do('logParts', { operation, parts: 9 });
+  // More than are left is asked about before it is booked.
+  await expect(crib.do('logParts', { operation, parts: 9 })).rejects.toMatchObject({
+    code: 'REFUSED',
+    message: '9 parts counted, 5 are left to make',
+    parts: [{ field: 'confirmed' }],
+  });
+  await crib.do('logParts', { operation, parts: 9, confirmed: true });
   expect(await job()).toMatchObject({ partsLeft: 0, logs: [{ parts: 9 }, { parts: 15 }] });
 });
 

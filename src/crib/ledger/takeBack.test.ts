@@ -289,6 +289,12 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ number: 'J-2', part: 'Cap', material: 'C45', quantity: 5, due: '2027-03-01', machine: 'M2' }),
   ],
   ['stateOperation', () => ({ operation, highestBeside: 30, partZero: 80 })],
+  ['planStart', () => ({ operation, starts: '2027-01-13' })],
+  [
+    'stateWeek',
+    () => ({ monday: 7.5, tuesday: 8, wednesday: 8, thursday: 8, friday: 6, saturday: 0, sunday: 0 }),
+  ],
+  ['stateDay', () => ({ day: '2027-01-06', closed: 'yes' })],
   ['storeProgram', () => ({ operation, text: oneToolProgram(7, 5, -44) })],
   ['tieTool', () => ({ operation, t: 7, tag: 'A-0002' })],
   ['statePassDepth', () => ({ operation, t: 7, depth: 40 })],
@@ -307,6 +313,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     }),
   ],
   ['placeOrder', () => ({ item: 'EM10', quantity: 6, promised: '2027-01-25' })],
+  ['restatePromise', () => ({ number: 'O-0001', promised: '2027-03-01' })],
   ['receiveOrder', () => ({ number: 'O-0001', quantity: 1, place: 'S1' })],
   [
     'sendToRegrind',

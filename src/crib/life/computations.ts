@@ -1,4 +1,5 @@
 import {
+  consumption,
   expectLife,
   kaplanMeier,
   lifeUsed,
@@ -25,9 +26,12 @@ export const LIFE_COMPUTATIONS: readonly Computation[] = [
   ),
   computation<{ lives: LifeTime[]; assumed: AssumedLife | null }>(
     'life/expectation',
-    'What to expect of a life, and on what it rests; null: cannot say.',
+    'When to change and what to buy by, and on what each rests; null: cannot say.',
     part.shape({ lives: part.list(part.life), assumed: part.assumed }, ['lives', 'assumed']),
-    (i) => ({ expectation: expectLife(i.lives, i.assumed) }),
+    (i) => ({
+      expectation: expectLife(i.lives, i.assumed),
+      consumption: consumption(i.lives, i.assumed),
+    }),
   ),
   computation<{ uses: UseInMaterial[] }>(
     'life/used',

@@ -1,9 +1,19 @@
 import { group } from 'd3';
 import { ORIGIN_WORDS } from '@/core/cutters';
 import { DEFAULTS } from '@/core/defaults';
-import { type Ending, ENDINGS, expectLife, type LifeExpectation, type LifeTime, lifeUsed } from '@/core/life';
+import {
+  type AssumedLife,
+  type Consumption,
+  consumption,
+  type Ending,
+  ENDINGS,
+  expectLife,
+  type LifeExpectation,
+  type LifeTime,
+  lifeUsed,
+} from '@/core/life';
 import type { ReadOnce } from '@/crib/door';
-import { openWork } from '@/crib/jobs';
+import { openWork } from '@/crib/work';
 import { type AssumedLifeRow, manyAssumedLives } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import {
@@ -18,6 +28,8 @@ import {
 /** What to expect of some cutters in a material, and what some edge sets have left. */
 export interface LifeBook {
   expectation(itemId: number, materialId: number): LifeExpectation | null;
+  /** What of it is used up in a material; null: cannot say. */
+  consumption(itemId: number, materialId: number): Consumption | null;
   /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
   used(edgeSetId: number): number | null;
   /** What an edge set has cut so far; null: it is none of those asked for. */
@@ -28,6 +40,7 @@ export interface LifeBook {
 const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
   minutes,
   failed: ended !== null && ENDINGS[ended].counts === 'failure',
+  running: ended === null,
 });
 
 /** The times of a line's lives, the latest `livesReckoned` of them. */
@@ -74,24 +87,25 @@ function lifeBook(
   );
   const assumed = group(assumedLives, (a) => a.itemId);
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
-  const remembered = new Map<string, LifeExpectation | null>();
-  const expectation = (itemId: number, materialId: number) => {
-    const key = `${itemId} ${materialId}`;
-    if (!remembered.has(key)) {
+  const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
+    const remembered = new Map<string, T>();
+    return (itemId: number, materialId: number): T => {
+      const key = `${itemId} ${materialId}`;
+      const known = remembered.get(key);
+      if (known !== undefined) return known;
       const own = assumed.get(itemId) ?? [];
       const a = own.find((x) => x.materialId === materialId) ?? own.find((x) => x.materialId === null);
       const line = times.get(itemId)?.get(materialId)?.[0];
-      remembered.set(
-        key,
-        expectLife(
-          line ? lifeTimes(line) : [],
-          a ? { minutes: a.minutes, origin: ORIGIN_WORDS[a.origin] } : null,
-          line?.lives,
-        ),
+      const answer = of(
+        line ? lifeTimes(line) : [],
+        a ? { minutes: a.minutes, origin: ORIGIN_WORDS[a.origin], guess: a.origin === 'guess' } : null,
+        line?.lives,
       );
-    }
-    return remembered.get(key) ?? null;
+      remembered.set(key, answer);
+      return answer;
+    };
   };
+  const expectation = said(expectLife);
   const used = (edgeSetId: number) => {
     const life = uses.get(edgeSetId);
     if (!life || !life.fresh) return null;
@@ -102,5 +116,10 @@ function lifeBook(
       })),
     );
   };
-  return { expectation, used, cut: (edgeSetId) => uses.get(edgeSetId) ?? null };
+  return {
+    expectation,
+    consumption: said(consumption),
+    used,
+    cut: (edgeSetId) => uses.get(edgeSetId) ?? null,
+  };
 }

@@ -59,11 +59,17 @@ it('failures and censored lives go to the curve as they should (Kaplan-Meier by 
     [50, 2, 1, 0.375],
   ]);
   expect(median).toEqual({ median: expect.closeTo(50, 2) });
-  // 30 + 0.75 x 20 = 45; the longest was still good
+  // 30 + 0.75 x 20 = 45 of two failures, beside 40 assumed, which counts as three: (120 + 90) / 5
   expect(expectation).toMatchObject({
-    minutes: expect.closeTo(45, 2),
-    basis: 'mean reached, at least',
+    minutes: expect.closeTo(42, 2),
+    basis: 'failures here and the assumed life',
     lives: 4,
+    failures: 2,
+  });
+  // All four were used up, whatever used them: (3 x 40 + 30 + 40 + 50 + 50) / 7
+  expect((await sheet('C45')).consumption).toMatchObject({
+    minutesPerEdge: expect.closeTo(290 / 7, 2),
+    edges: 4,
   });
   expect(endings).toEqual({ worn: 1, crash: 1, chipped: 1, 'preventive, at a set count': 1 });
 });
@@ -91,8 +97,9 @@ it('another material is another life, with an assumption of its own or the gener
   });
   await live({ AL: 90 }, 'worn');
   expect((await sheet('AL')).expectation).toMatchObject({
-    minutes: expect.closeTo(90, 2),
-    basis: 'mean reached',
+    // One early failure beside the maker's figure: (3 x 200 + 90) / 4
+    minutes: expect.closeTo(172.5, 2),
+    basis: 'failures here and the assumed life',
   });
 });
 
@@ -148,13 +155,13 @@ it('wear needs a standing assembly, and blank is no reading', async () => {
 it('the latest hundred lives of a cutter in a material are reckoned with, and the screen says of how many', async () => {
   await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 110 });
   const before = await sheet('C45');
-  // 100 new lives of one minute: the mean reached is theirs alone, whatever the older ones were.
+  // 100 new lives of one minute: what was assumed has faded to (3 x 40 + 100 x 1) / 103.
   for (let i = 0; i < 100; i += 1) await live({ C45: 1 }, 'worn');
   const { lives, reckoned, records, expectation, endings } = await sheet('C45');
   expect(before.reckoned).toBe(before.lives);
   expect(lives).toBe(before.lives + 100);
   expect([reckoned, records.length]).toEqual([100, 100]);
-  expect(expectation).toMatchObject({ minutes: expect.closeTo(1, 2), basis: 'mean reached', lives: 100 });
+  expect(expectation).toMatchObject({ minutes: expect.closeTo(220 / 103, 2), lives: 100, failures: 100 });
   expect(expectation!.because.values[0]).toEqual({ name: 'lives', value: `the latest 100 of ${lives}` });
   expect(endings).toEqual({ worn: 100 });
 });

@@ -1,20 +1,23 @@
 import { group } from 'd3';
 import { type AssemblyOutline, assemblyOutline, expectedGaugeLength, judgeBuild } from '@/core/assemblies';
-import type { Because, Figure, Judgement } from '@/core/because';
+import type { Figure, Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
-import { reachNeeded } from '@/core/jobs';
+import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
 import { held, first } from '@/core/sure';
-import { type CribItem, factText, loadItems, cutterOf, holderOf } from '@/crib/catalogue';
+import { buildOf } from '@/crib/assemblies';
+import { type CribItem, cutterOf, factNumber, factText, holderOf, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { openWork, type Work } from '@/crib/jobs';
+import { askedOf, openWork, type Work } from '@/crib/work';
 import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, measuredNow, type MeasuredRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyOperationsById, manyPrograms, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
+import { manyOperationsById, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
-import { presentSizes } from '@/data/stock';
+import { manySeatings, presentSizes, type Seating } from '@/data/stock';
+import { type Asked, judgedUse } from './judgedUse';
+import { type LifeLeft, lengthOn, lifeOf } from './stands';
 
 export interface TiedTo {
   operation: number;
@@ -24,9 +27,9 @@ export interface TiedTo {
   t: number;
   minutesPerPart: number;
   partsLeft: number;
-  /** Parts the life left is good for; null: cannot say. */
-  goodFor: number | null;
   reachMm: number | null;
+  /** Whether it may run there now. */
+  use: UseJudgement;
 }
 
 /** An assembly that stands, as Today and its tag show it. */
@@ -41,14 +44,7 @@ export interface AssemblyCard {
   outline: AssemblyOutline;
   judgements: Judgement[];
   measured: MeasuredState;
-  life: {
-    minutes: number;
-    used: number | null;
-    leftMinutes: number | null;
-    fresh: boolean;
-    material: string | null;
-    because: Because | null;
-  };
+  life: LifeLeft;
   wear: { latest: WearRow | null; limit: Figure; worn: boolean | null };
   /** Of operations with parts to make; where there is none, the one it was tied to last. */
   ties: TiedTo[];
@@ -72,13 +68,9 @@ interface Around {
   wear: Map<number, WearRow>;
   /** Reground pieces as they are now. */
   sizes: Map<number, { dc: number; lcf: number }>;
-  tiesOf: Map<number, Tied[]>;
-}
-interface Tied {
-  operation: OperationRow;
-  t: number;
-  minutesPerPart: number;
-  lowestFeedZ: number | null;
+  /** Of bodies, by piece. */
+  seatings: Map<number, Seating>;
+  tiesOf: Map<number, Asked[]>;
 }
 
 /** All assemblies that stand, by tag. */
@@ -139,29 +131,32 @@ async function standingOf(
       c,
       ids((r) => r.pieceId),
     ),
+    seatings: new Map((await manySeatings(c, bodiesOf(rows, items))).map((s) => [s.pieceId, s])),
     tiesOf: new Map([...tied, ...(loose.length ? await lastTiesOf(c, loose) : [])]),
   };
   return rows.map((row) => cardOf(row, around));
 }
 
+const bodiesOf = (rows: readonly AssemblyRow[], items: Around['items']): number[] =>
+  rows.filter((r) => items.get(r.cutterItemId)?.kind === 'body').map((r) => r.pieceId);
+
 /** Each T of the work's operations, by the assembly tied to it. */
-function tiesOf(work: Pick<Work, 'operations' | 'ties' | 'programs'>): Around['tiesOf'] {
+function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
   const operations = new Map(work.operations.map((o) => [o.id, o]));
+  const passes = new Map(work.passes.map((p) => [`${p.operationId} ${p.t}`, p]));
   const tied = work.ties.flatMap((tie) => {
     const operation = operations.get(tie.operationId);
-    const tool = work.programs.get(tie.operationId)?.tools.find((x) => x.t === tie.t);
     if (!operation || tie.assemblyId === null) return [];
-    return [
-      {
-        assembly: tie.assemblyId,
-        operation,
-        t: tie.t,
-        minutesPerPart: (tool?.cutting_s ?? 0) / 60,
-        lowestFeedZ: tool?.lowest_feed_z_mm ?? null,
-      },
-    ];
+    const asked: Asked = {
+      operation,
+      machine: held(work.machines, operation.machineId),
+      t: tie.t,
+      tool: work.programs.get(operation.id)?.tools.find((x) => x.t === tie.t) ?? null,
+      pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
+    };
+    return [{ assembly: tie.assemblyId, asked }];
   });
-  return group(tied, (t) => t.assembly);
+  return new Map([...group(tied, (t) => t.assembly)].map(([id, list]) => [id, list.map((t) => t.asked)]));
 }
 
 /** Ties of assemblies by themselves: of open operations, and where none calls them, the last one. */
@@ -169,15 +164,7 @@ async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promis
   const ties = await manyTiesOfAssemblies(c, assemblyIds);
   if (!ties.length) return new Map();
   const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))]);
-  const programs = await manyPrograms(
-    c,
-    operations.map((o) => o.id),
-  );
-  return tiesOf({
-    operations,
-    ties,
-    programs: new Map(programs.map((p) => [p.operationId, p])),
-  });
+  return tiesOf(await askedOf(c, operations, ties));
 }
 
 function cardOf(row: AssemblyRow, around: Around): Standing {
@@ -187,9 +174,27 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const measured = measuredState(around.measured.get(row.id) ?? { newest: null, good: null });
   const expectedMm = expectedGaugeLength(holderOf(holder).LF, row.stickoutMm);
   const ties = around.tiesOf.get(row.id) ?? [];
-  const life = lifeOf(row, around.book, ties[0]?.operation ?? null);
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
   const wear = around.wear.get(row.edgeSetId) ?? null;
+  const limit = wearLimit(present.DC);
+  const worn = isWorn(wear?.flankWearMm ?? null, present.DC);
+  const life = lifeOf(row, around.book, ties[0]?.operation ?? null, worn === true);
+  const judgements = judgeBuild({
+    cutter: present,
+    holder: holderOf(holder),
+    stickout: row.stickoutMm,
+    shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
+  });
+  const seating = around.seatings.get(row.pieceId);
+  const inserts = seating && { ...seating, seats: factNumber(cutter, 'CICT') };
+  const state: Stands = {
+    ...buildOf(row.tag, cutter, present, holder, row.stickoutMm),
+    build: judgements,
+    measured,
+    inserts: inserts ?? null,
+    wear: wear && { reading: wear.flankWearMm, limit: limit.value, worn: worn === true },
+    life,
+  };
   const card: AssemblyCard = {
     tag: row.tag,
     mark: row.mark,
@@ -206,20 +211,11 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     stickoutEntered: row.stickoutEntered,
     expectedMm,
     outline: assemblyOutline(present, holderOf(holder), row.stickoutMm, length),
-    judgements: judgeBuild({
-      cutter: present,
-      holder: holderOf(holder),
-      stickout: row.stickoutMm,
-      shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
-    }),
+    judgements,
     measured,
     life,
-    wear: {
-      latest: wear,
-      limit: wearLimit(present.DC),
-      worn: isWorn(wear?.flankWearMm ?? null, present.DC),
-    },
-    ties: ties.map((t) => tiedTo(t, life.leftMinutes)),
+    wear: { latest: wear, limit, worn },
+    ties: ties.map((asked) => tiedTo(asked, state)),
     builtAt: row.builtAt,
     who: row.who,
     entryId: row.entryId,
@@ -227,45 +223,20 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   return { card, row, cutter: cutterOf(cutter), operations: ties.map((t) => t.operation) };
 }
 
-const tiedTo = (
-  { operation: o, t, minutesPerPart, lowestFeedZ }: Tied,
-  leftMinutes: number | null,
-): TiedTo => ({
-  operation: o.id,
-  job: o.job,
-  part: o.part,
-  machine: o.machine,
-  t,
-  minutesPerPart,
-  partsLeft: Math.max(0, o.quantity - o.partsMade),
-  goodFor:
-    leftMinutes === null || minutesPerPart <= 0
-      ? null
-      : Math.floor(Math.max(0, leftMinutes) / minutesPerPart + 1e-9),
-  reachMm: reachNeeded(o.highestBesideMm, lowestFeedZ),
-});
+/** An assembly as it stands, before it is known on which machine it is to run. */
+type Stands = UseBuild & Pick<UseState, 'build' | 'inserts' | 'wear' | 'life'> & { measured: MeasuredState };
 
-function lifeOf(row: AssemblyRow, book: LifeBook, operation: OperationRow | null): AssemblyCard['life'] {
-  const cut = book.cut(row.edgeSetId);
-  const minutes = cut?.minutes ?? 0;
-  const used = book.used(row.edgeSetId);
-  const materialId = operation?.materialId ?? cut?.uses.at(-1)?.materialId ?? null;
-  const expectation = materialId === null ? null : book.expectation(row.cutterItemId, materialId);
+function tiedTo(asked: Asked, stands: Stands): TiedTo {
+  const { operation: o, t, tool } = asked;
   return {
-    minutes,
-    used,
-    fresh: row.fresh,
-    material: operation?.material ?? null,
-    leftMinutes: used === null || !expectation ? null : (1 - used) * expectation.minutes,
-    because: expectation && {
-      words: expectation.because.words,
-      formula: 'life left = expected life × (1 − share used)',
-      values: [
-        { name: 'expected life', value: `${expectation.minutes.toFixed(1)} min`, source: expectation.basis },
-        { name: 'in the cut so far', value: `${minutes.toFixed(1)} min` },
-        { name: 'share used', value: used === null ? 'cannot say' : `${Math.round(used * 100)} %` },
-        ...expectation.because.values,
-      ],
-    },
+    operation: o.id,
+    job: o.job,
+    part: o.part,
+    machine: o.machine,
+    t,
+    minutesPerPart: (tool?.cutting_s ?? 0) / 60,
+    partsLeft: Math.max(0, o.quantity - o.partsMade),
+    reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
+    use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured) }),
   };
 }

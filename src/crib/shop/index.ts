@@ -4,6 +4,10 @@ export { addMaterial } from './verbs/addMaterial';
 export { addPerson } from './verbs/addPerson';
 export { addSupplier } from './verbs/addSupplier';
 export { changeMachine } from './verbs/changeMachine';
+export { stateDay } from './verbs/stateDay';
+export { stateWeek } from './verbs/stateWeek';
 // What screens show
 export { shopView } from './views/shopView';
 export type { ShopView } from './views/shopView';
+// Shared with other rooms
+export { loadCalendar } from './calendar';

@@ -1,6 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { namesOf } from '@/core/names';
+import { POINTS } from '@/core/programs';
 import { field, maybeLength, maybeNumber, Problem, toLength } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { insertMachineFigures } from '@/data/shop';
@@ -18,6 +19,7 @@ export const figures = {
   feedMax: field.length(1, 200_000, 'Feed ceiling a minute.'),
   rapid: field.length(1, 500_000, 'Rapid rate a minute.'),
   toolChangeS: field.decimal(0, 3600),
+  withoutPoint: field.choice(POINTS),
 } as const;
 export const REQUIRED = ['taper', 'k', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
@@ -61,5 +63,6 @@ export async function writeFigures(
     feedMaxMmMin: maybeLength(f.feedMax)?.mm ?? null,
     rapidMmMin: maybeLength(f.rapid)?.mm ?? null,
     toolChangeS: maybeNumber(f.toolChangeS),
+    withoutPoint: f.withoutPoint ?? null,
   });
 }

@@ -141,13 +141,14 @@ it('order and delivery late: by day, and when the promise is past', async () => 
   await crib.do('storeProgram', { operation: large, text: oneToolProgram(7, 2) });
   await crib.do('tieTool', { operation: large, t: 7, tag: 'A-0003' });
   const [order] = await lines('order');
-  expect(order).toMatchObject({ by: '2027-01-10', href: '/buying?open=EM10' });
+  // 2000 min are five days of eight hours before Wednesday 20th: it starts on Thursday 14th, less 10 days is a Monday.
+  expect(order).toMatchObject({ by: '2027-01-04', href: '/buying?open=EM10' });
   const quantity = Number(/Order (\d+)/.exec(order!.todo)![1]);
-  await crib.do('placeOrder', { item: 'EM10', quantity, promised: '2027-01-18' });
+  await crib.do('placeOrder', { item: 'EM10', quantity, promised: '2027-01-14' });
   expect(await lines('order')).toEqual([]);
-  expect(await lines('delivery late', '2027-01-18')).toEqual([]);
-  expect(await lines('delivery late', '2027-01-19')).toMatchObject([
-    { todo: 'Ask NORD for O-0001', by: '2027-01-18' },
+  expect(await lines('delivery late', '2027-01-14')).toEqual([]);
+  expect(await lines('delivery late', '2027-01-15')).toMatchObject([
+    { todo: 'Ask NORD for O-0001', by: '2027-01-14' },
   ]);
 });
 

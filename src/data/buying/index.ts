@@ -1,6 +1,6 @@
 // Rows
 export type { PurchaseRow } from './types';
 // Reading
-export { manyClosedPurchases, manyOpenPurchases, maybePurchase } from './read';
+export { manyClosedPurchases, manyOpenPurchases, manySupplierDelays, maybePurchase } from './read';
 // Writing
-export { insertPurchase, insertReceipt } from './write';
+export { insertPromise, insertPurchase, insertReceipt } from './write';

@@ -8,7 +8,10 @@ export interface PurchaseRow {
   supplier: string;
   quantity: number;
   received: number;
+  /** By the latest word. */
   promised: string;
+  /** As it was promised when it was ordered. */
+  promisedFirst: string;
   priceCents: number | null;
   because: Because;
   happenedAt: Date;

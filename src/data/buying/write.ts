@@ -16,3 +16,5 @@ export const insertReceipt = inserts<{
   purchaseId: number;
   quantity: number;
 }>('receipt');
+
+export const insertPromise = inserts<{ purchaseId: number; promised: string }>('promise');

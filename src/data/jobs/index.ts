@@ -19,6 +19,7 @@ export {
   maybeJob,
   maybeOperation,
   maybeProgramAt,
+  maybeProgramText,
   maybeReport,
 } from './read';
 // Writing
@@ -26,6 +27,7 @@ export {
   insertJob,
   insertOperation,
   insertOperationFigures,
+  insertOperationStart,
   insertPartsLog,
   insertPassDepth,
   insertProgram,

@@ -12,21 +12,24 @@ import type {
 
 const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, j.quantity, j.due, j.material_id,
     mat.code as material, o.machine_id, m.code as machine,
-    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made
+    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts
   from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
   join material mat on mat.id = j.material_id join machine m on m.id = o.machine_id
-  left join operation_figures f on f.entry_id = n.figures_id`;
+  left join operation_figures f on f.entry_id = n.figures_id
+  left join lateral (select x.starts from operation_start x join live_entry e on e.id = x.entry_id
+    where x.operation_id = o.id order by e.happened_at desc, e.id desc limit 1) s on true`;
 /** Operations with parts still to make, the first due on top. */
 export const manyOpenOperations = (c: Connection) =>
   many<OperationRow>(c, `${OPERATION} where n.open order by n.due, n.job, n.number`);
-/** Those of them with a cutter of this item tied to a T. */
-export const manyOpenOperationsWith = (c: Connection, cutterItemId: number) =>
+/** Those of them with a cutter of some items tied to a T. */
+export const manyOpenOperationsWith = (c: Connection, cutterItemIds: readonly number[]) =>
   many<OperationRow>(
     c,
-    `${OPERATION} where n.open and exists (select 1 from tie_now x join assembly a on a.id = x.assembly_id
-       join piece p on p.id = a.piece_id where x.operation_id = n.operation_id and p.item_id = $1)
-     order by n.due, n.job, n.number`,
-    [cutterItemId],
+    // For each open operation its ties are looked up: however many there are of finished ones.
+    `${OPERATION} cross join lateral (select 1 from tie_now x join assembly a on a.id = x.assembly_id join piece p on p.id = a.piece_id
+       where x.operation_id = n.operation_id and p.item_id = any ($1) limit 1) w
+     where n.open order by n.due, n.job, n.number`,
+    [cutterItemIds],
   );
 /** Operations of which all parts are made, the last due on top; after one of them, or from the start. */
 export const manyDoneOperations = (c: Connection, after: number | null, limit: number) =>
@@ -54,14 +57,22 @@ export const maybeJob = (c: Connection, number: string) =>
     [number],
   );
 const PROGRAM = `p.entry_id, p.operation_id, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
+/** A report as it was stored, with what the reader says of a tool since then as not known. */
+const present = (row: ProgramRow): ProgramRow => ({
+  ...row,
+  tools: row.tools.map((tool) => ({ ...NOT_SAID, ...tool })),
+});
+const NOT_SAID = { name: null, deepest_hole_mm: null, highest_feed_mm_min: null, warned: [] };
 /** The program in force for each of some operations: what it says of each tool. */
-export const manyPrograms = (c: Connection, operationIds: readonly number[]) =>
-  many<ProgramRow>(
-    c,
-    `select ${PROGRAM} from operation_now n join program p on p.entry_id = n.program_id join entry e on e.id = p.entry_id
-     where n.operation_id = any ($1)`,
-    [operationIds],
-  );
+export const manyPrograms = async (c: Connection, operationIds: readonly number[]) =>
+  (
+    await many<ProgramRow>(
+      c,
+      `select ${PROGRAM} from operation_now n join program p on p.entry_id = n.program_id join entry e on e.id = p.entry_id
+       where n.operation_id = any ($1)`,
+      [operationIds],
+    )
+  ).map(present);
 /** The program that was in force for an operation at a moment. */
 export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
   maybeOne<ProgramRow>(
@@ -69,6 +80,13 @@ export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
     `select ${PROGRAM} from program p join live_entry e on e.id = p.entry_id where p.operation_id = $1 and e.happened_at <= $2
      order by e.happened_at desc, e.id desc limit 1`,
     [operationId, at],
+  );
+/** A stored program's text, as it came. */
+export const maybeProgramText = (c: Connection, entryId: number) =>
+  maybeOne<{ text: string }>(
+    c,
+    'select p.text from program p join live_entry e on e.id = p.entry_id where p.entry_id = $1',
+    [entryId],
   );
 /** All that reading a program said. */
 export const maybeReport = (c: Connection, entryId: number) =>

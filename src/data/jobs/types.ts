@@ -19,6 +19,8 @@ export interface OperationRow {
   partZeroMm: number | null;
   partZeroEntered: string | null;
   partsMade: number;
+  /** ISO day it is to start, where somebody stated it. */
+  starts: string | null;
 }
 
 export interface ProgramRow {

@@ -72,6 +72,10 @@ export async function insertUses(
   );
 }
 
+export const insertOperationStart = inserts<{ operationId: number; starts: string | null }>(
+  'operation_start',
+);
+
 export const insertUseAssignment = inserts<{
   useId: number;
   edgeSetId: number;

@@ -42,6 +42,7 @@ export interface EdgeUseRow {
 
 /** An edge set that goes on cutting, and where its cutter is. */
 export interface RunningRow extends EdgeUseRow {
+  pieceId: number;
   mark: string;
   place: string;
   /** The assembly it stands in. */

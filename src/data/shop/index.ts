@@ -2,6 +2,7 @@
 export type { MachineRow, MaterialRow, PersonRow, SupplierRow } from './types';
 // Reading
 export {
+  manyClosedDays,
   manyMachines,
   manyMaterials,
   manyPeople,
@@ -9,14 +10,17 @@ export {
   maybeMachine,
   maybeMaterial,
   maybePerson,
+  maybeShopWeek,
   maybeSupplier,
 } from './read';
 // Writing
 export {
+  insertClosedDay,
   insertMachine,
   insertMachineFigures,
   insertMaterial,
   insertPerson,
+  insertShopWeek,
   insertSupplier,
   insertSupplierTerms,
 } from './write';

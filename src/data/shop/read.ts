@@ -16,10 +16,33 @@ export const manySuppliers = (c: Connection) => many<SupplierRow>(c, `${SUPPLIER
 export const maybeSupplier = (c: Connection, code: string) =>
   maybeOne<SupplierRow>(c, `${SUPPLIER} where s.code = $1`, [code]);
 const MACHINE = `select m.id, m.code, m.name, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
-    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s
+    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s, f.without_point, k.lengths_since
   from machine m join live_entry e on e.id = m.entry_id
   join lateral (select x.*, xe.happened_at from machine_figures x join live_entry xe on xe.id = x.entry_id where x.machine_id = m.id
-    order by xe.happened_at desc, xe.id desc limit 1) f on true`;
+    order by xe.happened_at desc, xe.id desc limit 1) f on true
+  -- Figures are stated whole: those of H hold since the first of an unbroken row of the same.
+  join lateral (select min(ye.happened_at) as lengths_since from machine_figures y join live_entry ye on ye.id = y.entry_id
+    where y.machine_id = m.id and (y.length_school, y.k_mm, y.k0_mm, y.master_length_mm) is not distinct from (f.length_school, f.k_mm, f.k0_mm, f.master_length_mm)
+    and not exists (select 1 from machine_figures z join live_entry ze on ze.id = z.entry_id
+      where z.machine_id = m.id and (ze.happened_at, ze.id) > (ye.happened_at, ye.id)
+      and (z.length_school, z.k_mm, z.k0_mm, z.master_length_mm) is distinct from (f.length_school, f.k_mm, f.k0_mm, f.master_length_mm))) k on true`;
 export const manyMachines = (c: Connection) => many<MachineRow>(c, `${MACHINE} order by m.code`);
 export const maybeMachine = (c: Connection, code: string) =>
   maybeOne<MachineRow>(c, `${MACHINE} where m.code = $1`, [code]);
+
+/** Minutes the shop works on each weekday, Monday first; null: nobody has stated them. */
+export const maybeShopWeek = (c: Connection) =>
+  maybeOne<{ minutes: number[]; entryId: number }>(
+    c,
+    `select w.minutes, w.entry_id from shop_week w join live_entry e on e.id = w.entry_id
+     order by e.happened_at desc, e.id desc limit 1`,
+  );
+/** Days from one on that the shop is closed besides. */
+export const manyClosedDays = (c: Connection, from: string) =>
+  many<{ day: string; entryId: number; reason: string | null }>(
+    c,
+    `select day, entry_id, reason from (select distinct on (d.day) d.day, d.closed, d.entry_id, d.reason from closed_day d
+       join live_entry e on e.id = d.entry_id where d.day >= $1 order by d.day, e.happened_at desc, e.id desc) x
+     where closed order by day`,
+    [from],
+  );

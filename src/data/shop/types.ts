@@ -1,4 +1,5 @@
 import type { DiameterSchool, LengthSchool } from '@/core/measuring';
+import type { Points } from '@/core/programs';
 import type { LengthUnit } from '@/core/units';
 
 export interface PersonRow {
@@ -42,4 +43,8 @@ export interface MachineRow {
   feedMaxMmMin: number | null;
   rapidMmMin: number | null;
   toolChangeS: number | null;
+  /** How it takes a number without a point; null: not known. */
+  withoutPoint: Points | null;
+  /** Since when it reckons H with the figures that are in force. */
+  lengthsSince: Date;
 }

@@ -44,4 +44,8 @@ export const insertMachineFigures = inserts<{
   feedMaxMmMin?: number | null;
   rapidMmMin?: number | null;
   toolChangeS?: number | null;
+  withoutPoint?: string | null;
 }>('machine_figures');
+
+export const insertShopWeek = inserts<{ minutes: readonly number[] }>('shop_week');
+export const insertClosedDay = inserts<{ day: string; closed: boolean; reason: string | null }>('closed_day');

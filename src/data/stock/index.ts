@@ -7,6 +7,7 @@ export type {
   PieceRow,
   PlaceRow,
   RegrindOutRow,
+  Seating,
   SettlementRow,
   SheetRow,
   StockQuestion,
@@ -25,7 +26,7 @@ export {
   maybeLotCode,
   maybePiece,
 } from './read/balances';
-export { manyDamagedSeats, maybeMounted } from './read/bodies';
+export { manyBodiesWith, manyDamagedSeats, manyInsertsOf, manySeatings, maybeMounted } from './read/bodies';
 export { manySettlements, manyTakings } from './read/consigned';
 export {
   manyCountLines,

@@ -231,6 +231,12 @@ export interface Mounted {
   quantity: number;
 }
 
+export interface Seating {
+  pieceId: number;
+  mounted: number;
+  damaged: number;
+}
+
 export interface SeatRow {
   pieceId: number;
   seat: number;

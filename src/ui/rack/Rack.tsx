@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
+import type { Grade } from '@/core/because';
 import type { RackCard } from '@/crib/rack';
 import { useLengths } from '@/ui/shell';
 import { AssemblyDrawing } from './AssemblyDrawing';
@@ -11,10 +12,15 @@ export interface RackSlot {
   key: string;
   title: string;
   card: RackCard | null;
+  /** Whether it may run where it is tied, or what was judged of the build itself. */
+  use: { grade: Grade; why: string | null };
   /** Reach its job needs, mm from the tip up; drawn as a line. */
   reachMm: number | null;
   missing?: string;
 }
+
+/** Before the tag: what must not run, and what somebody must say. */
+const MARKS: Record<Grade, string> = { stop: '■ ', question: '▲ ', 'not judged': '', good: '' };
 
 const AXIS = 44;
 const TOP = 50;
@@ -164,7 +170,7 @@ function RackRow({
 
 const labelOf = (slot: RackSlot, show: (mm: number | null) => string): string =>
   slot.card
-    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.lengthMm)}` : slot.card.measured.state}`
+    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.use.why ? `${slot.use.grade}: ${slot.use.why}, ` : ''}${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.lengthMm)}` : slot.card.measured.state}`
     : `${slot.title}: ${slot.missing ?? 'to build'}`;
 
 /** The drawing and the words below its tip. */
@@ -194,11 +200,19 @@ function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
     );
   const tip = card.outline.length * scale;
   const reachZ = slot.reachMm === null ? null : (card.outline.length - slot.reachMm) * scale;
-  const short = slot.reachMm !== null && slot.reachMm > card.stickoutMm + 1e-9;
+  const stop = slot.use.grade === 'stop';
   const state = card.measured.state;
   return (
     <>
-      <text y={-12} textAnchor="middle" fontSize="12.5" fill="var(--soft)" className="fig">
+      <text
+        y={-12}
+        textAnchor="middle"
+        fontSize="12.5"
+        fill={stop ? 'var(--rust)' : slot.use.grade === 'question' ? 'var(--brass)' : 'var(--soft)'}
+        fontWeight={stop ? 700 : undefined}
+        className="fig"
+      >
+        {MARKS[slot.use.grade]}
         {card.tag}
       </text>
       <AssemblyDrawing card={card} scale={scale} />
@@ -208,24 +222,10 @@ function Below({ slot, scale }: { slot: RackSlot; scale: number }) {
           x2={34}
           y1={reachZ}
           y2={reachZ}
-          stroke={short ? 'var(--rust)' : 'var(--brass)'}
+          stroke={stop ? 'var(--rust)' : 'var(--brass)'}
           strokeWidth="1.6"
           strokeDasharray="7 4"
         />
-      )}
-      {short && reachZ !== null && (
-        <text
-          y={reachZ - 5}
-          textAnchor="middle"
-          fontSize="12"
-          fontWeight="700"
-          fill="var(--rust)"
-          stroke="var(--sheet)"
-          strokeWidth="4"
-          paintOrder="stroke"
-        >
-          ■ short
-        </text>
       )}
       {state === 'measured' ? (
         <text

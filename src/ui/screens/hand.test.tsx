@@ -1,10 +1,13 @@
 /** @jest-environment jsdom */
+import { geometry } from '@/core/cutters';
+import { asksOf, judgeUse, type UseBuild, type UseState } from '@/core/jobs';
 import { first } from '@/core/sure';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { AssemblyView, RackCard, RunView } from '@/crib/rack';
+import type { RunView } from '@/crib/jobs';
+import type { AssemblyView, RackCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
 import { Stepper } from '@/ui/kit/field';
-import { Rack } from '@/ui/rack';
+import { Rack, type RackSlot } from '@/ui/rack';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
 import { answer, showIn } from '@/ui/testing';
@@ -23,10 +26,10 @@ const card = (over: Partial<AssemblyView> = {}): AssemblyView => ({
   measured: { state: 'not measured' },
   ...over,
 });
-const hung = (over: Partial<RackCard> = {}): RackCard => {
-  const real = first(answer('run').assemblies);
-  return { ...real, ties: real.ties.map((t) => ({ ...t, goodFor: 10 })), ...over };
-};
+const hung = (over: Partial<RackCard> = {}): RackCard => ({
+  ...first(answer('run').assemblies),
+  ...over,
+});
 const { id: OPERATION } = answer('run').job.operation;
 const source = (over: Partial<TakeSource> = {}): TakeSource => ({
   ...first(answer('takeable').sources),
@@ -211,19 +214,78 @@ describe('at the machine', () => {
     expect(calls).toMatchObject([{ verb: 'logParts', input: { operation: OPERATION, parts: '3' } }]);
     expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '1');
   });
-  it('says a tool’s life in parts, asks for a change at 80 %, and says when it is past', () => {
-    const life = (used: number | null) =>
-      hung({ life: { used, leftMinutes: used === null ? null : 40 * (1 - used) } });
-    const words = (c: RackCard) => {
-      const { unmount } = showIn(<RunScreen view={view({ assemblies: [c] })} />);
+  it('says of each tool what the one judgement says: parts left, a change at 80 %, past, worn, in question', () => {
+    const { job } = answer('run');
+    const tool = first(job.tools);
+    const stands: UseBuild & UseState = {
+      name: 'A-0001',
+      cutter: geometry('square', { DC: 10, LCF: 40 }),
+      body: null,
+      stickout: 60,
+      holder: { taper: job.machine.taper, rpmMax: 12000 },
+      build: [],
+      measured: 'measured',
+      question: null,
+      diameterMeasured: true,
+      runout: null,
+      registerNeeds: null,
+      figuresChanged: false,
+      inserts: null,
+      wear: null,
+      life: { used: 0.5, leftMinutes: 20, fresh: true },
+    };
+    const words = (over: Partial<UseState>) => {
+      const use = judgeUse({
+        asks: asksOf(tool.tool),
+        here: tool.here,
+        machine: job.machine,
+        partsLeft: job.partsLeft,
+        assembly: { ...stands, ...over },
+        was: null,
+      });
+      const { unmount } = showIn(<RunScreen view={view({ job: { ...job, tools: [{ ...tool, use }] } })} />);
       const text = screen.getAllByRole('listitem')[0]!.textContent;
       unmount();
       return text;
     };
-    expect(words(life(0.5))).toMatch(/about 10 parts left/);
-    expect(words(life(0.8))).toMatch(/change soon/);
-    expect(words(life(1.2))).toMatch(/past its expected life/);
-    expect(words(life(null))).toMatch(/cannot say/);
+    const life = (used: number | null) => ({
+      life: { used, leftMinutes: used === null ? null : 40 * (1 - used), fresh: true },
+    });
+    expect(words(life(0.5))).toMatch(/may run.*Good for about \d+ of/);
+    expect(words(life(0.8))).toMatch(/question: .*change soon/);
+    expect(words(life(1.2))).toMatch(/question: Past its expected life/);
+    expect(words(life(null))).toMatch(/may run.*cannot say/);
+    expect(words({ wear: { reading: 0.2, limit: 0.2, worn: true } })).toMatch(/stop: Worn/);
+    expect(words({ measured: 'in question', question: '0.04 longer' })).toMatch(
+      /question: Length in question/,
+    );
+  });
+  it('a count that can hardly be is asked about, and booked when it was counted again', async () => {
+    const { calls } = showIn(<RunScreen view={view()} />, async (_, input) =>
+      'confirmed' in input
+        ? { ok: true, done: { entry: 9, parts: 1 } }
+        : {
+            ok: false,
+            problem: {
+              type: '',
+              title: '',
+              status: 409,
+              code: 'REFUSED',
+              detail: '60 parts counted, 12 are left to make',
+              way_out: 'Count again.',
+              problems: [{ field: 'confirmed', value: 60, limit: null, detail: '60 parts counted' }],
+            },
+          },
+    );
+    await tap('Log parts');
+    expect(screen.getByRole('alert').textContent).toMatch(/12 are left to make/);
+    await tap('Counted again: 1 were made');
+    expect(calls.map((c) => c.input)).toMatchObject([{ parts: '1' }, { parts: '1', confirmed: true }]);
+  });
+  it('says who signs, and offers to take back the last log', () => {
+    showIn(<RunScreen view={view()} />);
+    expect(screen.getByText('You sign as', { exact: false })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /Take back 10 parts logged/ })).toBeTruthy();
   });
   it('a T without a tag says so, and open minutes ask which assembly it was', () => {
     showIn(<RunScreen view={view({ openUses: [{ t: 8, minutes: 12.34 }] })} />);
@@ -244,13 +306,12 @@ it('the stepper counts from blank, never below none, and leaves words for the do
 });
 
 describe('the rack', () => {
-  const slot = (c: RackCard | null, reachMm: number | null = null) => ({
-    key: c?.tag ?? 'x',
-    title: 'T7',
-    card: c,
-    reachMm,
-  });
-  const show = (slots: ReturnType<typeof slot>[], open: string | null = null) =>
+  const slot = (
+    c: RackCard | null,
+    reachMm: number | null = null,
+    use: RackSlot['use'] = { grade: 'good', why: null },
+  ): RackSlot => ({ key: c?.tag ?? 'x', title: 'T7', card: c, use, reachMm });
+  const show = (slots: RackSlot[], open: string | null = null) =>
     showIn(<Rack slots={slots} open={open} hrefOf={(s) => `/rack?open=${s.card?.tag ?? 'build'}`} />);
   it('names each assembly with its length or why there is none', () => {
     // As the rack answered of the small crib: measured.
@@ -264,13 +325,14 @@ describe('the rack', () => {
     expect(screen.getByText('not measured')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'T7: to build' })).toBeTruthy();
   });
-  it('draws the needed reach, and says short where the holder would hit', () => {
+  it('draws the needed reach, and marks what must not run', () => {
     const { container, unmount } = show([slot(hung(), 30)]);
     expect(container.querySelectorAll('line[stroke="var(--brass)"]')).toHaveLength(1);
-    expect(screen.queryByText('■ short')).toBeNull();
+    expect(screen.queryByText(/■/)).toBeNull();
     unmount();
-    show([slot(hung(), 36)]);
-    expect(screen.getByText('■ short')).toBeTruthy();
+    show([slot(hung(), 36, { grade: 'stop', why: '2 mm short' })]);
+    expect(screen.getByText(/■ A-0001/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: /stop: 2 mm short/ })).toBeTruthy();
   });
   it('hatching means used, cross hatching worn; neither is drawn where it is not known', () => {
     const hatched = (c: RackCard) => {

@@ -14,6 +14,8 @@ export const SHOP: ShopView = {
   suppliers: [],
   machines: [],
   ladder: DEFAULT_LADDER,
+  week: null,
+  closed: [],
 };
 
 /** What the app would hand in, with every call kept; verbs answer as the test says. */

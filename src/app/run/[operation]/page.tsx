@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { A_RUN } from '@/core/questions';
-import { runView } from '@/crib/rack';
+import { runView } from '@/crib/jobs';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
 import { readable } from '../../server/search';
 import { openForPage } from '../../server/views';

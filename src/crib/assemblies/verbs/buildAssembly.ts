@@ -1,6 +1,7 @@
 import { defineVerb, field } from '@/crib/door';
 import { insertMovement, onePlaceOfKind } from '@/data/stock';
 import { build, type CutterSource, cutterSourceSchema, takeUnused, tieBuilt } from '../build';
+import { goesInto, wantedFor } from '../useFigures';
 
 export const buildAssembly = defineVerb({
   name: 'buildAssembly',
@@ -26,6 +27,7 @@ export const buildAssembly = defineVerb({
   },
   required: ['cutter', 'holder', 'stickout'],
   async run(c, input, moment) {
+    const aim = input.for ? await wantedFor(c, input.for.operation, Number(input.for.t)) : null;
     const { item, place, lotId } = await takeUnused(
       c,
       moment,
@@ -51,8 +53,12 @@ export const buildAssembly = defineVerb({
       { itemId: item.id, placeId: place.id, lotId },
       input.stickout,
       input.despite,
+      aim?.wanted ?? null,
     );
-    if (input.for) await tieBuilt(c, moment, input.for.operation, Number(input.for.t), built.assemblyId);
+    if (aim) {
+      await goesInto(c, item.id, aim.operation.machine);
+      await tieBuilt(c, moment, aim.operation, Number(input.for?.t), built.assemblyId);
+    }
     return { tag: built.tag, judgements: built.judgements };
   },
   says: (a) => `${a.tag} built`,

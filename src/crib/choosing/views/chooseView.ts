@@ -17,7 +17,7 @@ import { isOne } from '@/core/names';
 import { inCrib } from '@/core/stock';
 import { sure } from '@/core/sure';
 import { byName } from '@/core/units';
-import { loadItems, cutterOf } from '@/crib/catalogue';
+import { cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { toLength, toNumber, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/secondlife';
 import { manyTagsOfItems } from '@/data/assemblies';
@@ -118,6 +118,7 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
       coating: text('COATING'),
       centreCutting: item.centreCutting,
       thread: text('TDZ'),
+      pitch: factNumber(item, 'TP'),
       forming: tapping === null ? null : tapping === 'forming',
       cls: text('TCHA'),
       measured: item.facts.find((f) => f.symbol === 'DCM')?.value ?? null,

@@ -1,16 +1,20 @@
 import { defineVerb, field, toNumber } from '@/crib/door';
-import { bookParts } from '../bookParts';
+import { bookParts } from '@/crib/work';
 
 export const logParts = defineVerb({
   name: 'logParts',
   path: 'parts',
   summary: 'Log parts made on an operation: minutes in the cut go to the edge set on each T.',
-  properties: { operation: { type: 'integer' }, parts: field.whole(1, 100_000) },
+  properties: {
+    operation: { type: 'integer' },
+    parts: field.whole(1, 100_000),
+    confirmed: { type: 'boolean', description: 'The count was asked about, and is right.' },
+  },
   required: ['operation', 'parts'],
   run: async (c, input, moment) => ({
     operation: input.operation,
     parts: toNumber(input.parts),
-    uses: await bookParts(c, moment, input.operation, toNumber(input.parts)),
+    uses: await bookParts(c, moment, input.operation, toNumber(input.parts), input.confirmed),
   }),
   says: (a) => (a.parts === 1 ? '1 part made' : `${a.parts} parts made`),
 });

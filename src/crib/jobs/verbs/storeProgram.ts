@@ -1,6 +1,7 @@
 import { readProgram } from '@/core/programs';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insertProgram, maybeOperation } from '@/data/jobs';
+import { maybeMachine } from '@/data/shop';
 import { checkProgramText } from '../checkProgramText';
 
 export const storeProgram = defineVerb({
@@ -10,9 +11,11 @@ export const storeProgram = defineVerb({
     'Store the NC program of an operation: read at once; earlier programs stay, parts keep the minutes of theirs.',
   properties: { operation: { type: 'integer' }, name: field.words(80), text: { type: 'string' } },
   required: ['operation', 'text'],
-  prepare(input) {
+  async prepare(input, c) {
     checkProgramText(input.text);
-    const report = readProgram(input.text);
+    const operation = await maybeOperation(c, input.operation);
+    const machine = operation && (await maybeMachine(c, operation.machine));
+    const report = readProgram(input.text, { withoutPoint: machine?.withoutPoint ?? null });
     return { report, json: JSON.stringify(report) };
   },
   async run(c, input, moment, { report, json }) {
@@ -22,7 +25,7 @@ export const storeProgram = defineVerb({
       input.operation,
       'operation',
     );
-    if (report.tools.length === 0)
+    if (report.tool_changes === 0)
       throw new Problem('INVALID_INPUT', 'No tool change was found in this text', {
         field: 'text',
         value: input.text.slice(0, 40),

@@ -1,4 +1,4 @@
-import { standing } from '@/crib/assemblies';
+import { goesInto, standing } from '@/crib/assemblies';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { insertTie, manyPrograms, maybeOperation } from '@/data/jobs';
 import { t } from '../toolNumber';
@@ -31,6 +31,7 @@ export const tieTool = defineVerb({
         limit: program.tools.map((x) => `T${x.t}`).join(', '),
       });
     const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
+    if (assembly) await goesInto(c, assembly.holderItemId, operation.machine);
     moment.leansOn(operation.entryId);
     moment.leansOn(assembly?.entryId ?? null);
     await insertTie(c, moment.entryId, {

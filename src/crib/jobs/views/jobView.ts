@@ -1,10 +1,11 @@
 import type { ProgramReport } from '@/core/programs';
 import { loadItems } from '@/crib/catalogue';
+import { standingOn } from '@/crib/rack';
+import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsOfJob, manyPartsLogs, maybeReport, type PartsLogRow } from '@/data/jobs';
 import { type JobLine, jobLines } from '../jobLines';
-import { workAround } from '../openWork';
 
 /** One job with all that its program said, what was made of it, and what can be tied to its tools. */
 export interface JobView extends JobLine {
@@ -21,7 +22,8 @@ const LOGS_SHOWN = 12;
 export async function jobView(c: Connection, number: string): Promise<JobView | null> {
   const [operation] = await manyOperationsOfJob(c, number);
   if (!operation) return null;
-  const [line] = jobLines(await workAround(c, [operation]));
+  const work = await workAround(c, [operation]);
+  const [line] = jobLines(work, await standingOn(c, work));
   if (!line) return null;
   const logs = await manyPartsLogs(c, operation.id, LOGS_SHOWN + 1);
   return {

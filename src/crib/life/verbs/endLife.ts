@@ -1,7 +1,7 @@
 import { ENDING_NAMES, SIGNS } from '@/core/life';
 import { build, type CutterSource, cutterSourceSchema, dismantle, standing } from '@/crib/assemblies';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
-import { bookParts } from '@/crib/jobs';
+import { bookParts } from '@/crib/work';
 import { insertTie, manyTiesOfAssemblies } from '@/data/jobs';
 import { insertEnding } from '@/data/life';
 import { maybePlace, onePlaceOfKind } from '@/data/stock';
@@ -31,6 +31,7 @@ export const endLife = defineVerb({
         additionalProperties: false,
       },
     },
+    confirmed: { type: 'boolean', description: 'A count of parts was asked about, and is right.' },
     cutterTo: field.code,
     rebuild: {
       type: 'object',
@@ -47,7 +48,8 @@ export const endLife = defineVerb({
   async run(c, input, moment) {
     const assembly = await standing(c, moment, input.tag);
     for (const since of input.partsSince ?? [])
-      if (toNumber(since.parts) > 0) await bookParts(c, moment, since.operation, toNumber(since.parts));
+      if (toNumber(since.parts) > 0)
+        await bookParts(c, moment, since.operation, toNumber(since.parts), input.confirmed);
     const to =
       input.kind === 'lost'
         ? await onePlaceOfKind(c, 'lost')

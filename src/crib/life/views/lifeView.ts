@@ -1,5 +1,6 @@
 import { DEFAULTS } from '@/core/defaults';
 import {
+  type Consumption,
   ENDINGS,
   kaplanMeier,
   type LifeExpectation,
@@ -46,7 +47,10 @@ export interface LifeLine {
   lives: number;
   reckoned: number;
   median: Median;
+  /** When to change. */
   expectation: LifeExpectation | null;
+  /** What to buy by. */
+  consumption: Consumption | null;
   endings: Record<string, number>;
 }
 /** The same with its survival curve and its lives, the latest begun first. */
@@ -133,6 +137,7 @@ function lineOf(
     reckoned: row.minutes.length,
     median: medianLife(lifeTimes(row)),
     expectation: book.expectation(row.itemId, row.materialId),
+    consumption: book.consumption(row.itemId, row.materialId),
     endings,
   };
 }

@@ -25,7 +25,11 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
     registers:
       measured.state === 'measured'
         ? machines
-            .filter((m) => card.holder.taper !== null && sameTaper(m.taper, card.holder.taper) === true)
+            .filter((m) => {
+              const goes = card.holder.taper === null ? null : sameTaper(m.taper, card.holder.taper);
+              // Where the words leave it open, what it is tied to says where it is meant to go.
+              return goes ?? card.ties.some((t) => t.machine === m.code);
+            })
             .map((m) => registersOn(m, measured.measurement, cutter.DC, operations, zone))
         : [],
   };

@@ -1,4 +1,6 @@
 import type { AssemblyOutline } from '@/core/assemblies';
+import { type Grade, worstGrade } from '@/core/because';
+import type { UseJudgement } from '@/core/jobs';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { type AssemblyCard, standingCards, type TiedTo } from '../cards';
@@ -13,7 +15,13 @@ export interface RackCard {
   life: { used: number | null; leftMinutes: number | null };
   /** Flank wear as a share of the limit; null without a reading. */
   wear: number | null;
-  ties: Pick<TiedTo, 'operation' | 'job' | 't' | 'goodFor' | 'reachMm'>[];
+  /** What was judged of the build itself, at its worst. */
+  build: Grade;
+  ties: RackTie[];
+}
+/** A T it is tied to, with the answer whether it may run there, and why not. */
+export interface RackTie extends Pick<TiedTo, 'operation' | 'job' | 't' | 'reachMm'> {
+  use: Pick<UseJudgement, 'grade' | 'why' | 'goodFor'>;
 }
 export interface RackView {
   assemblies: RackCard[];
@@ -39,7 +47,14 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   },
   life: { used: a.life.used, leftMinutes: a.life.leftMinutes },
   wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limit.value,
-  ties: a.ties.map(({ operation, job, t, goodFor, reachMm }) => ({ operation, job, t, goodFor, reachMm })),
+  build: worstGrade(a.judgements),
+  ties: a.ties.map(({ operation, job, t, reachMm, use: { grade, why, goodFor } }) => ({
+    operation,
+    job,
+    t,
+    reachMm,
+    use: { grade, why, goodFor },
+  })),
 });
 
 /** All assemblies that stand, by tag, as the rack draws them. */

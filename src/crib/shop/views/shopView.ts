@@ -1,13 +1,16 @@
 import type { Rung } from '@/core/life';
+import { addDays } from '@/core/units';
 import { ladderInForce } from '@/crib/secondlife';
 import type { Connection } from '@/data/database';
 import {
   type MachineRow,
+  manyClosedDays,
   manyMachines,
   manyMaterials,
   manyPeople,
   manySuppliers,
   type MaterialRow,
+  maybeShopWeek,
   type PersonRow,
   type SupplierRow,
 } from '@/data/shop';
@@ -21,10 +24,14 @@ export interface ShopView {
   machines: MachineRow[];
   /** Where used cutters may still go, down to scrap. */
   ladder: readonly Rung[];
+  /** Minutes it works on each weekday, Monday first; null: nobody has stated them. */
+  week: number[] | null;
+  /** Days it is closed besides, from a year back on. */
+  closed: { day: string; reason: string | null; entryId: number }[];
 }
 
 /** What the shop consists of; the first run asks for what is empty here. */
-export async function shopView(c: Connection): Promise<ShopView> {
+export async function shopView(c: Connection, today: string): Promise<ShopView> {
   return {
     people: await manyPeople(c),
     places: await manyPlaces(c),
@@ -32,5 +39,7 @@ export async function shopView(c: Connection): Promise<ShopView> {
     suppliers: await manySuppliers(c),
     machines: await manyMachines(c),
     ladder: await ladderInForce(c),
+    week: (await maybeShopWeek(c))?.minutes ?? null,
+    closed: await manyClosedDays(c, addDays(today, -365)),
   };
 }

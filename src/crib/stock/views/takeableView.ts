@@ -3,7 +3,7 @@ import { type CutterGeometry, type HolderGeometry, itemQuery, regroundGeometry }
 import type { Question, TAKEABLE } from '@/core/questions';
 import { inCrib } from '@/core/stock';
 import { first } from '@/core/sure';
-import { type CribItem, factText, loadItems } from '@/crib/catalogue';
+import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import {
@@ -30,6 +30,10 @@ export interface TakeSource {
   holder: HolderGeometry | null;
   /** The form of the shank, or the forms the holder takes. */
   shank: string | null;
+  /** A holder's spindle side. */
+  taper: string | null;
+  /** Of a body: its own speed limit; null: it is none. */
+  body: { rpmMax: number | null } | null;
 }
 export interface TakeableView {
   sources: TakeSource[];
@@ -120,6 +124,8 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     words: item.words,
     holder: item.holder,
     shank: factText(item, item.holder ? 'SHANKS' : 'SHANK'),
+    taper: item.holder ? item.taper : null,
+    body: item.kind === 'body' ? { rpmMax: factNumber(item, 'RPM_MAX') } : null,
   };
   const unused = onlyPieces
     ? []

@@ -95,8 +95,19 @@ export async function todayView(
         href,
         by: null,
       });
+    const buildStop = a.judgements.find((j) => j.grade === 'stop');
+    if (buildStop && !wanted.length)
+      add({
+        kind: 'stop',
+        todo: `Do not run ${a.tag}`,
+        why: buildStop.words,
+        because: buildStop.because,
+        href,
+        by: null,
+      });
     const state = lifeState(a.life.used);
-    if (a.life.used !== null && (state === 'past' || state === 'ending'))
+    // What is worn has nothing left, whatever its minutes say.
+    if (!a.wear.worn && a.life.used !== null && (state === 'past' || state === 'ending'))
       add({
         kind: 'life',
         todo: `Have another ready for ${a.tag}`,
@@ -121,7 +132,9 @@ export async function todayView(
   for (const j of jobs) {
     const href = linkTo('jobs', { open: j.operation.job });
     for (const t of j.tools) {
-      const stop = t.judgements.find((x) => x.grade === 'stop');
+      const stops = t.use.judgements.filter((x) => x.grade === 'stop');
+      // What is worn is changed, and stands above as that.
+      const stop = stops.find((x) => x.code !== 'WEAR');
       if (stop)
         add({
           kind: 'stop',
@@ -131,7 +144,7 @@ export async function todayView(
           href,
           by: j.operation.due,
         });
-      else if (!t.tag && (t.minutesPerPart > 0 || t.tool.lower_bound))
+      else if (!t.tag && !stops.length && (t.minutesPerPart > 0 || t.tool.lower_bound))
         add({
           kind: 'build',
           todo: `Build T${t.t} for ${j.operation.job}`,
@@ -168,7 +181,7 @@ export async function todayView(
     add({
       kind: 'order',
       todo:
-        p.quantity > 0 ? `Order ${p.quantity} × ${line.item.code}` : `Hasten the order of ${line.item.code}`,
+        p.quantity > 0 ? `Order ${p.quantity} × ${line.item.code}` : `Chase the order of ${line.item.code}`,
       why: `${late}${p.because.words}`,
       because: p.because,
       href,
@@ -176,11 +189,11 @@ export async function todayView(
     });
   }
   for (const o of buying.orders)
-    if (o.promised < today)
+    if (o.expected?.overdue)
       add({
         kind: 'delivery late',
         todo: `Ask ${o.supplier} for ${o.number}`,
-        why: `${o.quantity - o.received} × ${o.item} was promised for ${o.promised}`,
+        why: `${o.quantity - o.received} × ${o.item}: ${o.expected.words}`,
         because: null,
         href: linkTo('buying', { order: o.number }),
         by: o.promised,

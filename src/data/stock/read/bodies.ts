@@ -1,5 +1,5 @@
 import { type Connection, many, maybeOne } from '@/data/database';
-import type { Mounted, SeatRow } from '../types';
+import type { Mounted, Seating, SeatRow } from '../types';
 
 /** The inserts that are in a body now; null when it is bare. */
 export const maybeMounted = (c: Connection, pieceId: number) =>
@@ -11,6 +11,38 @@ export const maybeMounted = (c: Connection, pieceId: number) =>
      order by m.edge_set_id desc limit 1`,
     [pieceId],
   );
+/** Inserts in each of some bodies now, and how many of its seats are damaged; a bare body has 0 of them. */
+export const manySeatings = (c: Connection, pieceIds: readonly number[]) =>
+  many<Seating>(
+    c,
+    `select p.id as piece_id,
+       coalesce((select m.quantity from mounting m join live_entry e on e.id = m.entry_id join edge_set s on s.id = m.edge_set_id
+         where s.piece_id = p.id and not exists (select 1 from unmounting u join live_entry ue on ue.id = u.entry_id where u.edge_set_id = m.edge_set_id)
+         order by m.edge_set_id desc limit 1), 0) as mounted,
+       (select count(*) from (select distinct on (s.seat) s.damaged from seat_state s join live_entry e on e.id = s.entry_id
+         where s.piece_id = p.id order by s.seat, e.happened_at desc, e.id desc) x where x.damaged)::int as damaged
+     from unnest($1::int[]) p(id)`,
+    [pieceIds],
+  );
+/** The inserts each of some bodies has in it, or had last. */
+export const manyInsertsOf = (c: Connection, pieceIds: readonly number[]) =>
+  many<{ pieceId: number; itemId: number; quantity: number }>(
+    c,
+    `select p.id as piece_id, m.item_id, m.quantity from unnest($1::int[]) p(id) cross join lateral (
+       select x.item_id, x.quantity from edge_set s join mounting x on x.edge_set_id = s.id join live_entry e on e.id = x.entry_id
+       where s.piece_id = p.id order by s.id desc limit 1) m`,
+    [pieceIds],
+  );
+/** Items of the bodies some inserts were ever put into. */
+export const manyBodiesWith = async (c: Connection, insertItemId: number): Promise<number[]> =>
+  (
+    await many<{ itemId: number }>(
+      c,
+      `select distinct p.item_id from mounting m join edge_set s on s.id = m.edge_set_id join piece p on p.id = s.piece_id
+       where m.item_id = $1`,
+      [insertItemId],
+    )
+  ).map((r) => r.itemId);
 /** Seats of bodies that are damaged now. */
 export const manyDamagedSeats = (c: Connection, itemId: number) =>
   many<SeatRow>(

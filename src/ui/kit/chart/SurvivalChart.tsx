@@ -93,7 +93,7 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           </text>
         </g>
       )}
-      {expected && expected.minutes <= last(x.domain()) && (
+      {expected && expected.minutes !== null && expected.minutes <= last(x.domain()) && (
         <g>
           <line
             x1={x(expected.minutes)}

@@ -27,14 +27,25 @@ const LOOK = EditorView.theme({
 });
 
 /** An editor for NC text, with the numbers of its lines. Tab goes on to the next field: a program needs none. */
-export default function NcEditor({ label, text }: { label: string; text: Ref<EditorText> }) {
+export default function NcEditor({
+  label,
+  text,
+  kept,
+}: {
+  label: string;
+  text?: Ref<EditorText>;
+  /** A text that is read and not changed. */
+  kept?: string;
+}) {
   const place = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   useEffect(() => {
     const editor = new EditorView({
       parent: sure(place.current, 'the place of the editor'),
       state: EditorState.create({
+        doc: kept ?? '',
         extensions: [
+          EditorState.readOnly.of(kept !== undefined),
           lineNumbers(),
           history(),
           highlightActiveLine(),
@@ -46,7 +57,7 @@ export default function NcEditor({ label, text }: { label: string; text: Ref<Edi
     });
     view.current = editor;
     return () => editor.destroy();
-  }, [label]);
+  }, [label, kept]);
   useImperativeHandle(text, () => ({
     read: () => view.current?.state.doc.toString() ?? '',
     put: (whole) =>

@@ -86,6 +86,7 @@ describe('the survival chart', () => {
       steps: kaplanMeier(list),
       median: medianLife(list),
       expectation: null,
+      consumption: null,
       endings: {},
       lives: list.length,
       reckoned: list.length,

@@ -102,6 +102,13 @@ function TapFigures({
   if (!thread) return null;
   const drill = tapDrill(thread, by, (mm) => `${show(mm)} ${unitWord}`);
   const tried = parseDiameter(hole, unit);
+  if (!drill)
+    return (
+      <>
+        <h2>The hole before it</h2>
+        <p className="soft">No table of drills for {text} here: take the hole that the tap’s maker says.</p>
+      </>
+    );
   return (
     <>
       <h2>The hole before it</h2>
@@ -130,6 +137,8 @@ function TapFigures({
           {tried ? (
             by === 'forming' ? (
               `${show(tried.mm - formingHole(thread), 2)} from the forming hole`
+            ) : drill.percent === null ? (
+              `${show(tried.mm - drill.drill, 2)} from the table’s`
             ) : (
               `${Math.round(threadPercent(thread, tried.mm))} %`
             )

@@ -61,9 +61,20 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     ],
   },
   { name: 'rpmMax', label: 'Highest rev/min', kind: 'number', optional: true },
-  { name: 'feedMax', label: 'Feed ceiling a minute', kind: 'length', optional: true },
+  { name: 'feedMax', label: 'Feed limit a minute', kind: 'length', optional: true },
   { name: 'rapid', label: 'Rapid a minute', kind: 'length', optional: true },
   { name: 'toolChangeS', label: 'Tool change, seconds', kind: 'number', optional: true },
+  {
+    name: 'withoutPoint',
+    label: 'X10 without a point is',
+    kind: 'choice',
+    optional: true,
+    options: [
+      ['as written', 'ten, as written'],
+      ['least increment', 'ten least increments'],
+    ],
+    help: 'blank: not known, programs with such numbers are asked about',
+  },
 ];
 
 export const SET_UP: {

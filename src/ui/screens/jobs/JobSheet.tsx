@@ -7,7 +7,6 @@ import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import type { Grade } from '@/core/because';
 import { linkTo, linkToRun } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import { GradeMark } from '@/ui/kit/figure';
@@ -16,6 +15,7 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useTimes } from '@/ui/shell';
 import { ProgramDrop } from './ProgramDrop';
+import { ProgramText } from './ProgramText';
 
 /** One job as a sheet of its tools, its program and what was made. */
 export function JobSheet({ job }: { job: JobView }) {
@@ -80,6 +80,7 @@ export function JobSheet({ job }: { job: JobView }) {
                     >
                       T{t.t}
                     </Link>
+                    {t.tool.name && <div className="soft small">{t.tool.name}</div>}
                   </TableCell>
                   <TableCell>
                     {t.tag ? (
@@ -96,7 +97,7 @@ export function JobSheet({ job }: { job: JobView }) {
                     {t.tool.lower_bound ? '≥ ' : ''}
                     {t.minutesPerPart.toFixed(2)}
                   </TableCell>
-                  <TableCell className="num fig">{(t.tool.rapid_mm / 1000).toFixed(2)}</TableCell>
+                  <TableCell className="num fig">{(t.tool.rapid_known_mm / 1000).toFixed(2)}</TableCell>
                   <TableCell className="num fig">{show(t.tool.lowest_feed_z_mm, 2)}</TableCell>
                   <TableCell className="num fig">{t.reachMm === null ? '—' : show(t.reachMm, 1)}</TableCell>
                   <TableCell>
@@ -125,6 +126,7 @@ export function JobSheet({ job }: { job: JobView }) {
           <EntryBack entry={program.entryId} what={`the program of ${o.job}`} />
         </p>
       )}
+      {program && <ProgramText entry={program.entryId} />}
       <ProgramDrop operation={o.id} />
       <Caution>
         First run of any changed program, length or offset: air run, low override, hand on feed hold.
@@ -149,15 +151,9 @@ export function JobSheet({ job }: { job: JobView }) {
   );
 }
 
-function Worst({ line }: { line: ToolLine }) {
-  const order: Grade[] = ['stop', 'question', 'not judged'];
-  const worst = order.map((g) => line.judgements.find((j) => j.grade === g)).find(Boolean);
-  return worst ? (
-    <GradeMark grade={worst.grade}>{worst.words}</GradeMark>
-  ) : (
-    <GradeMark grade="good">good</GradeMark>
-  );
-}
+const Worst = ({ line: { use } }: { line: ToolLine }) => (
+  <GradeMark grade={use.grade}>{use.why ?? 'good'}</GradeMark>
+);
 
 function ProgramNotes({ job: { report } }: { job: JobView }) {
   if (!report) return null;

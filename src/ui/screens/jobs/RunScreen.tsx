@@ -2,22 +2,33 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
+import type { UseJudgement } from '@/core/jobs';
 import { lifeState } from '@/core/life';
 import { linkTo, linkToEnd } from '@/core/links';
-import type { RackCard, RunView } from '@/crib/rack';
+import type { RunView } from '@/crib/jobs';
+import type { RackCard } from '@/crib/rack';
 import { Stepper } from '@/ui/kit/field';
 import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
 import { Acts, Lines, Caution, Hand, Notice } from '@/ui/kit/page';
-import { Middle, useSurroundings } from '@/ui/shell';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import styles from './Run.module.css';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
-export function RunScreen({ view: { job, assemblies, openUses, standing } }: { view: RunView }) {
+export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing } }: { view: RunView }) {
   const [parts, setParts] = useState('1');
   const { who } = useSurroundings();
   const log = useVerb('logParts');
+  const { moment } = useTimes();
   const { operation: o } = job;
+  const send = (confirmed: boolean) =>
+    void log
+      .send(
+        { operation: o.id, parts, ...(confirmed ? { confirmed } : {}) },
+        (d) => `${d.parts} parts of ${o.job} logged`,
+      )
+      .then((d) => d && setParts('1'));
   return (
     <Middle>
       <Hand>
@@ -27,7 +38,13 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
         <div className="soft">
           {o.machine} · {o.partsMade} of {o.quantity} made
         </div>
-        {!who && <Notice>Pick your initials first: under Areas.</Notice>}
+        {who ? (
+          <div className="soft small">
+            You sign as <strong className="fig">{who}</strong>
+          </div>
+        ) : (
+          <Notice>Pick your initials first: under Areas.</Notice>
+        )}
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
         <Acts>
@@ -35,16 +52,35 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             pending={log.pending}
-            onSend={() =>
-              void log
-                .send({ operation: o.id, parts }, (d) => `${d.parts} parts of ${o.job} logged`)
-                .then((d) => d && setParts('1'))
-            }
+            onSend={() => send(false)}
           >
             {log.pending ? 'Writing …' : 'Log parts'}
           </SendButton>
         </Acts>
         <ProblemNote problem={log.problem} />
+        {log.problem?.problems.some((p) => p.field === 'confirmed') && (
+          <Acts>
+            <SendButton
+              style={{ minHeight: 56, width: '100%' }}
+              pending={log.pending}
+              onSend={() => send(true)}
+            >
+              Counted again: {parts} were made
+            </SendButton>
+          </Acts>
+        )}
+        {lastLog && (
+          <div className="small">
+            Last: <span className="fig">{lastLog.parts}</span>{' '}
+            <span className="soft">
+              {moment(lastLog.happenedAt)}, {lastLog.who}
+            </span>{' '}
+            <EntryBack
+              entry={lastLog.entryId}
+              what={`${lastLog.parts} parts logged ${moment(lastLog.happenedAt)}`}
+            />
+          </div>
+        )}
         {openUses.map((u) => (
           <Notice key={u.t}>
             <strong>
@@ -81,11 +117,12 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
                       {card.tag}
                     </Link>
                   ) : (
-                    <GradeMark grade="question">no tag tied</GradeMark>
+                    <span className="soft">no tag tied</span>
                   )}{' '}
-                  <span className="soft small">{t.words}</span>
+                  <span className="soft small">{t.words ?? t.tool.name}</span>
                 </div>
-                {card && <LifeBar card={card} operation={o.id} />}
+                <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>
+                {card && <LifeBar card={card} use={t.use} />}
                 {card && (
                   <Acts style={{ marginTop: 0 }}>
                     <Button component={Link} href={linkToEnd(card.tag)}>
@@ -109,10 +146,10 @@ export function RunScreen({ view: { job, assemblies, openUses, standing } }: { v
   );
 }
 
-function LifeBar({ card, operation }: { card: RackCard; operation: number }) {
-  const { used, leftMinutes } = card.life;
-  const state = lifeState(used);
-  const goodFor = card.ties.find((t) => t.operation === operation)?.goodFor ?? null;
+/** How much of the life is used, and what is left of it in the words of the one judgement. */
+function LifeBar({ card, use }: { card: RackCard; use: UseJudgement }) {
+  const used = use.goodFor === 0 ? 1 : card.life.used;
+  const left = use.judgements.find((j) => j.code === 'LIFE');
   return (
     <div>
       {used !== null && (
@@ -124,24 +161,12 @@ function LifeBar({ card, operation }: { card: RackCard; operation: number }) {
             style={{
               width: `${Math.min(100, used * 100)}%`,
               height: '100%',
-              background: state === 'going' ? 'var(--accent)' : 'var(--brass)',
+              background: lifeState(used) === 'going' ? 'var(--accent)' : 'var(--brass)',
             }}
           />
         </div>
       )}
-      <div className="small">
-        {used === null || leftMinutes === null ? (
-          'life left: cannot say'
-        ) : state === 'past' ? (
-          <GradeMark grade="question">past its expected life</GradeMark>
-        ) : state === 'ending' ? (
-          <GradeMark grade="question">
-            {goodFor === null ? '' : `about ${goodFor} parts left, `}change soon
-          </GradeMark>
-        ) : (
-          `${goodFor === null ? `${leftMinutes.toFixed(0)} min` : `about ${goodFor} parts`} left`
-        )}
-      </div>
+      {left && left.words !== use.why && <div className="small">{left.words}</div>}
     </div>
   );
 }

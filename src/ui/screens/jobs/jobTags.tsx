@@ -20,7 +20,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
     <Tag
       over={`${job.operation.job} on ${job.operation.machine}`}
       number={`T${line.t}`}
-      words={line.tag ? `${line.tag}, ${line.words}` : 'no assembly yet'}
+      words={`${tool.name ? `${tool.name}. ` : ''}${line.tag ? `${line.tag}, ${line.words}` : 'no assembly yet'}`}
       closeHref={query.href({ t: null })}
     >
       <Rows>
@@ -32,7 +32,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
           {show(tool.cutting_mm, 0)}
         </Row>
         <Row name="Rapid" note={unitWord}>
-          {show(tool.rapid_mm, 0)}
+          {show(tool.rapid_known_mm, 0)}
         </Row>
         <Row name="Lowest feeding Z" note={unitWord}>
           {tool.lowest_feed_z_mm === null ? 'never feeds' : show(tool.lowest_feed_z_mm, 2)}
@@ -40,7 +40,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
         {tool.holes > 0 && <Row name="Holes">{tool.holes}</Row>}
         <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
       </Rows>
-      <Judgements list={line.judgements} />
+      <Judgements list={line.use.judgements} />
       <h2>{line.tag ? 'Another assembly' : 'Tie an assembly'}</h2>
       <VerbForm
         verb="tieTool"
@@ -114,6 +114,23 @@ export function OperationTag({ job }: { job: JobView }) {
           {o.partZeroEntered ? entered(o.partZeroEntered, o.partZeroMm) : unknown}
         </Row>
       </Rows>
+      <h2>Starts</h2>
+      <VerbForm
+        verb="planStart"
+        fixed={{ operation: o.id }}
+        submit="State start"
+        fields={[
+          {
+            name: 'starts',
+            label: 'Day it starts (blank: by its minutes)',
+            kind: 'day',
+            optional: true,
+            wide: true,
+            start: o.starts ?? '',
+          },
+        ]}
+        said={(d) => `${o.job}: ${d.starts ? `starts ${d.starts}` : 'its start follows from its minutes'}`}
+      />
       <h2>State them anew</h2>
       <VerbForm
         verb="stateOperation"

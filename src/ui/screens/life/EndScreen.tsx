@@ -77,7 +77,7 @@ export function EndScreen({
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 
-  const end = async (texts: EndTexts) => {
+  const end = async (texts: EndTexts, confirmed: boolean) => {
     const missing = (message: string) => setError('root', { message });
     if (!texts.kind) return missing('Say how it ended.');
     if (texts.then === 'rebuild' && !texts.next) return missing('Say which cutter goes into it.');
@@ -91,6 +91,7 @@ export function EndScreen({
         tag: card.tag,
         kind: texts.kind,
         signs: texts.signs,
+        ...(confirmed ? { confirmed } : {}),
         ...(costCents === null ? {} : { costCents }),
         partsSince: operations.flatMap(({ operation }) => {
           const parts = texts.since[`o${operation}`]?.trim();
@@ -132,7 +133,13 @@ export function EndScreen({
           {card.cutter.words} · {card.life.minutes.toFixed(1)} min in the cut so far
           {card.ties.length ? ` · ${card.ties.map((t) => `T${t.t} of ${t.job}`).join(', ')}` : ''}
         </div>
-        {!who && <Notice>Pick your initials first: under Areas.</Notice>}
+        {who ? (
+          <div className="soft small">
+            You sign as <strong className="fig">{who}</strong>
+          </div>
+        ) : (
+          <Notice>Pick your initials first: under Areas.</Notice>
+        )}
         {operations.map((o) => (
           <div key={o.operation}>
             <h2>Parts of {o.job} since the last log</h2>
@@ -250,12 +257,23 @@ export function EndScreen({
           </Notice>
         )}
         <ProblemNote problem={problem} />
+        {problem?.problems.some((p) => p.field === 'confirmed') && (
+          <Acts>
+            <SendButton
+              style={{ minHeight: 56, width: '100%' }}
+              pending={pending}
+              onSend={() => void handleSubmit((texts) => end(texts, true))()}
+            >
+              Counted again: so many were made
+            </SendButton>
+          </Acts>
+        )}
         <Acts>
           <SendButton
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             pending={pending}
-            onSend={() => void handleSubmit(end)()}
+            onSend={() => void handleSubmit((texts) => end(texts, false))()}
           >
             {pending ? 'Writing …' : 'End this life'}
           </SendButton>

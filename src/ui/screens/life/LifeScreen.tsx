@@ -73,9 +73,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
                   <TableCell>{l.material.code}</TableCell>
                   <TableCell className="num fig">{l.lives}</TableCell>
                   <TableCell className="num fig">{medianWords(l)}</TableCell>
-                  <TableCell className="num fig">
-                    {l.expectation ? `${l.expectation.minutes.toFixed(0)} min` : 'cannot say'}
-                  </TableCell>
+                  <TableCell className="num fig">{expected(l)}</TableCell>
                   <TableCell className="small">
                     {Object.entries(l.endings)
                       .map(([words, n]) => `${n} ${words}`)
@@ -115,19 +113,32 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
   );
 }
 
+/** When to change, or what has been reached without knowing it. */
+const expected = ({ expectation: e }: LifeLine): string =>
+  e === null
+    ? 'cannot say'
+    : e.minutes === null
+      ? `at least ${(e.atLeast ?? 0).toFixed(0)} min`
+      : `${e.minutes.toFixed(0)} min`;
+
 function LifeTag({ line }: { line: LifeSheet }) {
   const { day } = useTimes();
-  const { expectation: e } = line;
+  const { expectation: e, consumption: c } = line;
   return (
     <Tag over={`in ${line.material.name}`} number={line.item.code} words={line.item.words}>
       <Rows>
-        <Row name="To reckon with" note={e?.basis} big>
-          {e ? `${e.minutes.toFixed(0)} min` : 'cannot say'}
+        <Row name="Change by, mean to a failure" note={e?.basis} big>
+          {expected(line)}
         </Row>
-        <Row name="Half last">{medianWords(line)}</Row>
+        {e?.quarter != null && <Row name="A quarter had failed by">{e.quarter.toFixed(0)} min</Row>}
+        <Row name="Median">{medianWords(line)}</Row>
+        <Row name="Buy by, minutes an edge" note={c?.basis}>
+          {c ? `${c.minutesPerEdge.toFixed(0)} min` : 'cannot say'}
+        </Row>
         <Row name="Lives">{livesWords(line)}</Row>
       </Rows>
-      {e && <BecauseThis because={e.because} />}
+      {e && <BecauseThis because={e.because} label="when to change, because" />}
+      {c && <BecauseThis because={c.because} label="what to buy by, because" />}
       <p className="soft small">
         Minutes in the cut. Failed: worn, chipped, broken, or changed on a sign. Not failed: crash, pulled
         out, lost, changed at a set count, still running. Curve: Kaplan and Meier; the median is the first

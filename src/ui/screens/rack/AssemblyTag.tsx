@@ -13,7 +13,7 @@ import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
-import { LifeRows, NotMeasured, Registers } from './assemblyFigures';
+import { LifeRows, NotMeasured, Registers, Uses } from './assemblyFigures';
 
 type Place = { code: string; name: string; kind: string };
 
@@ -28,7 +28,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
   const done = () => history.replaceState(null, '', query.href({ do: null }));
   return (
     <Tag
-      over={card.ties.map((t) => `T${t.t} of ${t.job}`).join(', ') || 'tied to no job'}
+      over={card.ties.length ? 'An assembly' : 'An assembly, tied to no job'}
       number={card.tag}
       words={`${card.cutter.words}, in ${card.holder.words}`}
       closeHref={close}
@@ -55,6 +55,15 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           {now?.runoutEntered ? entered(now.runoutEntered, now.runoutMm) : <NotMeasured />}
         </Row>
       </Rows>
+      {card.judgements
+        .filter((j) => j.grade === 'stop')
+        .map((j) => (
+          <Notice key={j.code} kind="stop">
+            <strong>{j.words}.</strong> It was built despite this, and the stop stands until the build is
+            changed.
+          </Notice>
+        ))}
+      <Uses card={card} />
       {m.state === 'in question' && <Question card={card} />}
       {act === 'measure' ? (
         <>
@@ -175,7 +184,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
             ? 'None while the length is in question.'
             : m.state === 'not measured'
               ? 'None until it is measured.'
-              : 'No machine here takes this taper.'}
+              : 'No machine here is known to take this taper.'}
         </p>
       )}
       {card.registers.map((r) => (

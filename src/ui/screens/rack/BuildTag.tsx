@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { expectedGaugeLength, judgeBuild } from '@/core/assemblies';
+import { asksOf, judgeFit } from '@/core/jobs';
 import { linkTo } from '@/core/links';
 import { parseLength } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
@@ -32,12 +33,27 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
   const stickout = parseLength(typed, unit);
   const judged =
     cutter?.cutter && holder?.holder && stickout && stickout.mm > 0
-      ? judgeBuild({
-          cutter: cutter.cutter,
-          holder: holder.holder,
-          stickout: stickout.mm,
-          shank: { form: cutter.shank, takes: holder.shank },
-        })
+      ? [
+          ...judgeBuild({
+            cutter: cutter.cutter,
+            holder: holder.holder,
+            stickout: stickout.mm,
+            shank: { form: cutter.shank, takes: holder.shank },
+          }),
+          // For a T: what its program asks, before anybody tightens a nut.
+          ...(job && wanted
+            ? judgeFit(
+                { asks: asksOf(wanted.tool), here: wanted.here, machine: job.machine },
+                {
+                  name: 'this build',
+                  cutter: cutter.cutter,
+                  body: cutter.body,
+                  stickout: stickout.mm,
+                  holder: { taper: holder.taper, rpmMax: holder.holder.RPM_MAX },
+                },
+              )
+            : []),
+        ]
       : null;
   const pick = (set: (source: TakeSource | null) => void) => (found: Found | null) =>
     // Found by takeables(), whose finds carry what they are of.
@@ -50,6 +66,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
     >
       {wanted && (
         <p className="soft">
+          {wanted.tool.name && <strong>{wanted.tool.name}. </strong>}
           {wanted.reachMm !== null ? `Needs a reach of ${show(wanted.reachMm, 1)}. ` : ''}Feeds{' '}
           {wanted.tool.cutting_mm.toFixed(0)} mm a part.
         </p>

@@ -11,6 +11,10 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
   const registers = [...card.registers]
     .sort((a, b) => Number(tied.has(b.machine)) - Number(tied.has(a.machine)))
     .slice(0, 2);
+  // What must not run gets no numbers to enter: they would be entered.
+  const stop =
+    card.judgements.find((j) => j.grade === 'stop')?.words ??
+    card.ties.find((t) => t.use.grade === 'stop')?.use.why;
   return (
     <>
       <style>{`@page { size: 50mm 25mm; margin: 0 } body { background: #fff; color: #000 }
@@ -33,9 +37,11 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
             D <b>{m?.diameterEntered ? m.diameterEntered.replace(' mm', '') : ''}</b>
           </div>
           <div style={{ fontSize: '2mm', marginTop: '.4mm', lineHeight: 1.1 }}>
-            {registers.map((r) => (
-              <div key={r.machine}>{registerWords(r)}</div>
-            ))}
+            {stop ? (
+              <b>DO NOT RUN: {stop}</b>
+            ) : (
+              registers.map((r) => <div key={r.machine}>{registerWords(r)}</div>)
+            )}
           </div>
         </div>
       </div>
@@ -47,5 +53,8 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
   );
 }
 
-const registerWords = ({ machine, units, H }: AssemblyView['registers'][number]): string =>
-  'needs' in H ? `${machine} needs ${H.needs}` : `${machine} H ${registerText(H, units)}`;
+/** A register as it is typed in, with the job it is for and the days of the length and of the machine's figures. */
+const registerWords = ({ machine, units, H, ofJob, since }: AssemblyView['registers'][number]): string =>
+  'needs' in H
+    ? `${machine} needs ${H.needs}`
+    : `${machine} H ${registerText(H, units)}${ofJob ? ` ${ofJob}` : ''} L ${since.measured.slice(2)} K ${since.machine.slice(2)}`;

@@ -146,7 +146,13 @@ export function RackScreen({
 
 const slotOf = (card: RackCard, job: JobView | null): RackSlot => {
   const tie = card.ties.find((t) => !job || t.operation === job.operation.id);
-  return { key: card.tag, title: tie ? `T${tie.t}` : '·', card, reachMm: tie?.reachMm ?? null };
+  return {
+    key: card.tag,
+    title: tie ? `T${tie.t}` : '·',
+    card,
+    use: tie?.use ?? { grade: card.build, why: null },
+    reachMm: tie?.reachMm ?? null,
+  };
 };
 
 const slotsOfJob = (job: JobView, assemblies: RackCard[]): RackSlot[] =>
@@ -154,6 +160,7 @@ const slotsOfJob = (job: JobView, assemblies: RackCard[]): RackSlot[] =>
     key: `T${t.t}`,
     title: `T${t.t}`,
     card: assemblies.find((a) => a.tag === t.tag) ?? null,
+    use: t.use,
     reachMm: t.reachMm,
     missing: 'to build',
   }));

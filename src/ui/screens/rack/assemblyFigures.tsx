@@ -4,7 +4,7 @@ import { linkTo, linkToRun } from '@/core/links';
 import { registerText } from '@/core/measuring';
 import type { LengthUnit } from '@/core/units';
 import type { AssemblyCard, MachineRegisters } from '@/crib/rack';
-import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
+import { BecauseThis, GradeMark, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
 
 export const NotMeasured = () => <Unknown>not measured</Unknown>;
@@ -14,7 +14,11 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
   return (
     <div style={{ borderBottom: '1px solid var(--line)', padding: '4px 0' }}>
       <Rows style={{ margin: 0 }}>
-        <Row name={`H${t ?? ''} on ${r.machine}`} unit={'value' in r.H ? r.units : undefined}>
+        <Row
+          name={`H${t ?? ''} on ${r.machine}`}
+          note={`${r.ofJob ? `for ${r.ofJob} alone; ` : ''}measured ${r.since.measured}, its figures since ${r.since.machine}`}
+          unit={'value' in r.H ? r.units : undefined}
+        >
           <InRegister register={r.H} unit={r.units} />
         </Row>
         <Row name={`D${t ?? ''}`} unit={'value' in r.D ? r.units : undefined}>
@@ -29,6 +33,30 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
 /** A register as it is typed in, or what is needed before there is one. */
 const InRegister = ({ register, unit }: { register: MachineRegisters['H']; unit: LengthUnit }) =>
   'needs' in register ? <Unknown>needs {register.needs}</Unknown> : registerText(register, unit);
+
+/** For each T it is tied to, whether it may run there, and why not. */
+export function Uses({ card }: { card: AssemblyCard }) {
+  return (
+    <>
+      {card.ties.map((t) => (
+        <div key={`${t.operation} ${t.t}`} style={{ padding: '3px 0' }}>
+          <Link className="fig" href={linkTo('jobs', { open: t.job, t: t.t })}>
+            T{t.t} of {t.job}
+          </Link>{' '}
+          <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>{' '}
+          <Link className="small" href={linkToRun(t.operation)}>
+            log parts
+          </Link>
+          {t.use.goodFor !== null && t.partsLeft > 0 && (
+            <div className="soft small">
+              about {Math.min(t.use.goodFor, t.partsLeft)} of {t.partsLeft} parts left in it; half end earlier
+            </div>
+          )}
+        </div>
+      ))}
+    </>
+  );
+}
 
 /** Life used and left of an assembly's edges. */
 export function LifeRows({ card }: { card: AssemblyCard }) {
@@ -52,15 +80,6 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
           {card.wear.latest ? show(card.wear.latest.flankWearMm, 2) : <NotMeasured />}
         </Row>
       </Rows>
-      {card.ties.map((t) => (
-        <div key={`${t.operation} ${t.t}`}>
-          {t.goodFor === null
-            ? ''
-            : `Good for about ${t.goodFor} of ${t.partsLeft} ${t.part.toLowerCase()}s of `}
-          <Link href={linkTo('jobs', { open: t.job })}>{t.job}</Link>{' '}
-          <Link href={linkToRun(t.operation)}>log parts</Link>
-        </div>
-      ))}
       {life.because && <BecauseThis because={life.because} />}
     </>
   );

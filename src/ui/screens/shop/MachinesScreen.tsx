@@ -6,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { USUAL_CALENDAR } from '@/core/buying';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
 import type { ShopView } from '@/crib/shop';
@@ -16,6 +17,7 @@ import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths, useTimes } from '@/ui/shell';
+import { CalendarTag, weekWords } from './Calendar';
 
 type Kind = keyof typeof SET_UP;
 
@@ -36,6 +38,8 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
         said={() => `${SET_UP[adding].title}: one more`}
       />
     </Tag>
+  ) : query.get('do') === 'days' ? (
+    <CalendarTag shop={shop} />
   ) : open ? (
     <MachineTag key={open.code} machine={open} />
   ) : null;
@@ -90,6 +94,14 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
         </Table>
       )}
       <h1 style={{ marginTop: 34 }}>The shop</h1>
+      <p>
+        Works {weekWords(shop.week ?? USUAL_CALENDAR.week)} hours
+        {shop.week ? '' : ', which is assumed'}; {shop.closed.length || 'no'} closed{' '}
+        {shop.closed.length === 1 ? 'day' : 'days'} besides.{' '}
+        <Link href={query.href({ open: null, new: null, do: 'days' })} scroll={false}>
+          Days and hours
+        </Link>
+      </p>
       <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', gap: 24 }}>
         <Little kind="person" rows={shop.people.map((p) => [p.initials, p.name])} />
         <Little
@@ -146,6 +158,7 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
     hEqualsT: m.hEqualsT ? 'yes' : 'no',
     rpmMax: m.rpmMax === null ? '' : String(m.rpmMax),
     toolChangeS: m.toolChangeS === null ? '' : String(m.toolChangeS),
+    withoutPoint: m.withoutPoint ?? '',
   };
   return (
     <Tag
@@ -163,11 +176,14 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
         {m.masterLengthMm !== null && <Row name="Master tool">{show(m.masterLengthMm)}</Row>}
         <Row name="H must equal T">{m.hEqualsT ? 'yes' : 'no'}</Row>
         <Row name="Highest rev/min">{m.rpmMax ?? unknown}</Row>
-        <Row name="Feed ceiling" note={`${unitWord}/min`}>
+        <Row name="Feed limit" note={`${unitWord}/min`}>
           {m.feedMaxMmMin === null ? unknown : show(m.feedMaxMmMin, 0)}
         </Row>
         <Row name="Rapid" note={`${unitWord}/min`}>
           {m.rapidMmMin === null ? unknown : show(m.rapidMmMin, 0)}
+        </Row>
+        <Row name="X10 without a point">
+          {m.withoutPoint === null ? unknown : m.withoutPoint === 'as written' ? 'ten' : 'ten increments'}
         </Row>
         <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
       </Rows>

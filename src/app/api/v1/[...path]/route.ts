@@ -1,7 +1,7 @@
 import { connection } from 'next/server';
 import { DEFAULTS } from '@/core/defaults';
 import { isOne, namesOf } from '@/core/names';
-import { readProgram } from '@/core/programs';
+import { POINTS, readProgram } from '@/core/programs';
 import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { parseNumber } from '@/core/units';
@@ -20,6 +20,7 @@ import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
 import { maybePicture } from '@/data/catalogue';
+import { maybeProgramText } from '@/data/jobs';
 import { crib } from '../../../server/crib';
 
 type Context = { params: Promise<{ path: string[] }> };
@@ -54,6 +55,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       return await exported(new URL(request.url).searchParams, list, format);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
+    const program = /^programs\/(\d{1,9})$/.exec(path);
+    if (program) return await storedProgram(Number(program[1]));
     const view = VIEWS.find((v) => v.path === path);
     if (!view) throw nothingHere(path);
     return Response.json(await view.read(await crib(), new URL(request.url).searchParams));
@@ -126,6 +129,15 @@ async function shownPicture(entry: number, small: boolean): Promise<Response> {
   });
 }
 
+/** A program as it was stored, by its entry. */
+async function storedProgram(entry: number): Promise<Response> {
+  const program = await maybeProgramText((await crib()).db, entry);
+  if (!program) throw nothingHere(`programs/${entry}`);
+  return new Response(program.text, {
+    headers: { 'content-type': 'text/plain; charset=utf-8', 'x-content-type-options': 'nosniff' },
+  });
+}
+
 const PREVIEW = {
   type: 'object',
   properties: listFields,
@@ -188,7 +200,18 @@ async function readSentProgram(request: Request) {
       value: limit,
       limit: 'a number of mm',
     });
+  const withoutPoint = query.get('without_point') ?? 'as written';
+  if (withoutPoint !== 'not known' && !isOne(POINTS, withoutPoint))
+    throw new Problem('INVALID_INPUT', `without_point: “${withoutPoint}” is none of these`, {
+      field: 'without_point',
+      value: withoutPoint,
+      limit: [...POINTS, 'not known'].join(', '),
+    });
   const text = await textBody(request);
   checkProgramText(text);
-  return readProgram(text, { zLimitMm, blockDelete: query.get('block_delete') === 'true' });
+  return readProgram(text, {
+    zLimitMm,
+    blockDelete: query.get('block_delete') === 'true',
+    withoutPoint: withoutPoint === 'not known' ? null : withoutPoint,
+  });
 }

@@ -1,7 +1,17 @@
+import { questionParts } from '@/core/jobs';
 import { found, type Moment, Problem } from '@/crib/door';
 import { manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { insertPartsLog, insertUses, manyTiesAt, maybeOperation, maybeProgramAt } from '@/data/jobs';
+import {
+  insertPartsLog,
+  insertUses,
+  manyPartsLogs,
+  manyTiesAt,
+  maybeOperation,
+  maybeProgramAt,
+  type OperationRow,
+  type ProgramRow,
+} from '@/data/jobs';
 
 interface LoggedUse {
   t: number;
@@ -12,13 +22,15 @@ interface LoggedUse {
 
 /**
  * Books parts made: parts x minutes per part, as the program stood then, to the edge set that was on each T then.
- * A T without an assembly keeps its minutes open, for Today to ask.
+ * A T without an assembly keeps its minutes open, for Today to ask. A count that can hardly be is asked about first,
+ * unless it is `confirmed`.
  */
 export async function bookParts(
   c: Connection,
   moment: Moment,
   operationId: number,
   parts: number,
+  confirmed = false,
 ): Promise<LoggedUse[]> {
   const operation = found(await maybeOperation(c, operationId), 'operation', operationId, 'operation');
   const program = await maybeProgramAt(c, operation.id, moment.happenedAt);
@@ -28,6 +40,7 @@ export async function bookParts(
       value: operation.id,
       wayOut: 'Paste its program first; then log the parts.',
     });
+  if (!confirmed) await askAbout(c, moment, operation, program, parts);
   moment.leansOn(operation.entryId);
   moment.leansOn(program.entryId);
   const logId = await insertPartsLog(c, moment.entryId, {
@@ -60,4 +73,30 @@ export async function bookParts(
     })),
   );
   return uses.map(({ tool, on, minutes }) => ({ t: tool.t, minutes, tag: on?.tag ?? null }));
+}
+
+/** Refuses a count that is more than what is left, or than the time since the last log allows, with the way to confirm it. */
+async function askAbout(
+  c: Connection,
+  moment: Moment,
+  operation: OperationRow,
+  program: ProgramRow,
+  parts: number,
+): Promise<void> {
+  const [log] = await manyPartsLogs(c, operation.id, 1);
+  const since = log ? (moment.happenedAt.getTime() - log.happenedAt.getTime()) / 60_000 : null;
+  const why = questionParts({
+    parts,
+    partsLeft: Math.max(0, operation.quantity - operation.partsMade),
+    minutesPerPart: program.tools.reduce((sum, tool) => sum + tool.cutting_s, 0) / 60,
+    // A log that is entered for an earlier time, or at the same moment, says nothing of how long it took.
+    minutesSince: since !== null && since > 0 ? since : null,
+  });
+  if (why.length)
+    throw new Problem('REFUSED', why.join('; '), {
+      field: 'confirmed',
+      value: parts,
+      limit: 'a count that can be, or one that is confirmed',
+      wayOut: 'Count again. If it is right all the same, say so.',
+    });
 }

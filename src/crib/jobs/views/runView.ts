@@ -1,13 +1,22 @@
-import { type JobLine, jobLines, type JobView, standingChoices, workAround } from '@/crib/jobs';
+import { type RackCard, rackCard, standingOn } from '@/crib/rack';
+import { workAround } from '@/crib/work';
 import type { Connection } from '@/data/database';
-import { manyOpenUsesOf, maybeOperation, type OpenUseSum } from '@/data/jobs';
-import { standingOn } from '../cards';
-import { type RackCard, rackCard } from './rackView';
+import {
+  manyOpenUsesOf,
+  manyPartsLogs,
+  maybeOperation,
+  type OpenUseSum,
+  type PartsLogRow,
+} from '@/data/jobs';
+import { type JobLine, jobLines } from '../jobLines';
+import { type JobView, standingChoices } from './jobView';
 
 /** What the machine's screen shows: an operation, the assemblies on its tools, minutes that belong to no cutter. */
 export interface RunView {
   job: JobLine;
   assemblies: RackCard[];
+  /** What was logged last, to be taken back where it was wrong. */
+  lastLog: PartsLogRow | null;
   openUses: Pick<OpenUseSum, 't' | 'minutes'>[];
   /** Assemblies that may have run them; empty where none are open. */
   standing: JobView['standing'];
@@ -18,12 +27,15 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const operation = await maybeOperation(c, operationId);
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const [job] = jobLines(work);
+  const cards = await standingOn(c, work);
+  const [job] = jobLines(work, cards);
   if (!job) return null;
+  const [lastLog = null] = await manyPartsLogs(c, operationId, 1);
   const openUses = await manyOpenUsesOf(c, operationId);
   return {
     job,
-    assemblies: (await standingOn(c, work)).map(rackCard),
+    assemblies: cards.map(rackCard),
+    lastLog,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),
     standing: openUses.length ? await standingChoices(c) : [],
   };

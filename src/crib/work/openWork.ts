@@ -34,9 +34,9 @@ export interface Work {
 export const openWork = async (c: Connection): Promise<Work> =>
   workAround(c, await manyOpenOperations(c), await manyStandingAssemblies(c));
 
-/** Of the open work, the operations that a cutter is tied to. */
-export const workWith = async (c: Connection, cutterItemId: number): Promise<Work> =>
-  workAround(c, await manyOpenOperationsWith(c, cutterItemId));
+/** Of the open work, the operations that some cutters are tied to. */
+export const workWith = async (c: Connection, cutterItemIds: readonly number[]): Promise<Work> =>
+  workAround(c, await manyOpenOperationsWith(c, cutterItemIds));
 
 /** Some operations with what is around them. */
 export async function workAround(
@@ -53,12 +53,24 @@ export async function workAround(
     a.takenDownEntryId === null ? [a.cutterItemId, a.holderItemId] : [a.cutterItemId],
   );
   return {
+    ...(await askedOf(c, operations, ties)),
+    assemblies,
+    items: new Map((await loadItems(c, [...new Set(itemIds)])).map((i) => [i.id, i])),
+  };
+}
+
+/** Some operations and ties of theirs, with what their programs and planners ask of each T. */
+export async function askedOf(
+  c: Connection,
+  operations: readonly OperationRow[],
+  ties: TieRow[],
+): Promise<Omit<Work, 'assemblies' | 'items'>> {
+  const ids = operations.map((o) => o.id);
+  return {
     operations,
     machines: new Map((await manyMachines(c)).map((m) => [m.id, m])),
     programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operationId, p])),
     ties,
     passes: await manyPassDepths(c, ids),
-    assemblies,
-    items: new Map((await loadItems(c, [...new Set(itemIds)])).map((i) => [i.id, i])),
   };
 }

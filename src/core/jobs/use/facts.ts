@@ -1,0 +1,89 @@
+import type { Grade, Judgement } from '../../because';
+import type { CutterGeometry } from '../../cutters';
+import type { WarningCode } from '../../programs';
+
+/** What a program asks of one T. Lengths mm in work coordinates, feeds mm/min; null: not known, or none. */
+export interface ToolAsks {
+  t: number;
+  h: readonly number[];
+  d: readonly number[];
+  /** Speeds in force while it feeds. */
+  spindle: readonly number[];
+  highestFeed: number | null;
+  lowestFeedZ: number | null;
+  /** The longest way a drilling cycle feeds, R to depth. */
+  deepestHole: number | null;
+  minutesPerPart: number;
+  /** Something of it was not understood: it goes at least so deep, and takes at least so long. */
+  atLeast: boolean;
+  warned: readonly WarningCode[];
+}
+
+/** What is known of the operation beside its program. */
+export interface AskedHere {
+  /** Highest thing beside the cut: part top or jaw. */
+  highestBeside: number | null;
+  /** Depth of one pass, where the planner gave it. */
+  passDepth: number | null;
+}
+
+export interface UseMachine {
+  code: string;
+  taper: string;
+  hEqualsT: boolean;
+  rpmMax: number | null;
+  feedMax: number | null;
+}
+
+/** The figures of a build that what is asked is held against; one that is only planned has them too. */
+export interface UseBuild {
+  /** What it is called in reasons: its tag, or 'this build'. */
+  name: string;
+  cutter: CutterGeometry;
+  /** A body carries inserts and has a speed limit of its own. */
+  body: { rpmMax: number | null } | null;
+  stickout: number;
+  holder: { taper: string | null; rpmMax: number | null };
+}
+
+/** What became of an assembly since it was built. */
+export interface UseState {
+  /** What was judged of the build itself: a stop stands until the build is changed. */
+  build: readonly Judgement[];
+  measured: 'not measured' | 'in question' | 'measured';
+  /** Why its length is in question. */
+  question: string | null;
+  diameterMeasured: boolean;
+  /** Measured runout, mm; null: not measured. */
+  runout: number | null;
+  /** What its H still needs on this machine, such as a part zero. */
+  registerNeeds: string | null;
+  /** This machine reckons H with other figures than when it was measured. */
+  figuresChanged: boolean;
+  /** Of a body: its seats, the inserts in it, seats that are damaged. */
+  inserts: { seats: number | null; mounted: number; damaged: number } | null;
+  wear: { reading: number; limit: number; worn: boolean } | null;
+  life: { used: number | null; leftMinutes: number | null; fresh: boolean };
+}
+
+/** One T of an operation on its machine, with what is tied to it. */
+export interface Use {
+  asks: ToolAsks;
+  here: AskedHere;
+  machine: UseMachine;
+  partsLeft: number;
+  /** null: nothing is tied to it; then `was` may name what was taken down. */
+  assembly: (UseBuild & UseState) | null;
+  was: string | null;
+}
+
+/** The one answer. */
+export interface UseJudgement {
+  /** good: it may run; stop: it must not; question: somebody must say; not judged: a fact is missing. */
+  grade: Grade;
+  judgements: Judgement[];
+  /** The words of the worst; null where all are good. */
+  why: string | null;
+  /** Parts it is expected to last for; 0 where it is worn; null: cannot say. */
+  goodFor: number | null;
+}

@@ -1,0 +1,109 @@
+import { type Judgement, worstGrade } from '../../because';
+import type { ToolReport, WarningCode } from '../../programs';
+import { judgeDepths } from './depths';
+import type { ToolAsks, Use, UseBuild, UseJudgement } from './facts';
+import { judgeLeft, partsGoodFor } from './left';
+import { judgeRegisters } from './registers';
+import { say } from './say';
+import { judgeSpindle } from './spindle';
+
+/** What a program asks of one of its tools, as the judgement wants it. */
+export const asksOf = (tool: ToolReport): ToolAsks => ({
+  t: tool.t,
+  h: tool.h,
+  d: tool.d,
+  spindle: tool.spindle,
+  highestFeed: tool.highest_feed_mm_min,
+  lowestFeedZ: tool.lowest_feed_z_mm,
+  deepestHole: tool.deepest_hole_mm,
+  minutesPerPart: tool.cutting_s / 60,
+  atLeast: tool.lower_bound,
+  warned: tool.warned,
+});
+
+/**
+ * May this assembly run as this T on this machine now? Everything that is known of it, of what the program asks and of
+ * the machine, judged in one place: every screen, the label and the API ask here. Worst first: a stop (it would hurt
+ * somebody or the work), a question (a person must say), not judged (a fact is missing, which is never a pass), good.
+ * Limits: plane geometry and common practice (DEFAULTS); makers' own rpm limits.
+ * Example: a drill with 43 mm of flute for a hole of 48: stop.
+ */
+export function judgeUse(use: Use): UseJudgement {
+  const { asks, assembly } = use;
+  const judgements = assembly
+    ? [
+        ...assembly.build.filter((j) => j.grade === 'stop' || j.grade === 'not judged'),
+        ...judgeFit(use, assembly),
+        ...judgeRegisters(use, assembly),
+        ...judgeLeft(use, assembly),
+        ...program(asks),
+      ]
+    : [nothingTied(use), ...judgeRegisters(use, null), ...program(asks)];
+  const deciding = judgements.filter((j) => !j.aside);
+  const grade = worstGrade(deciding);
+  return {
+    grade,
+    judgements,
+    why: grade === 'good' ? null : (deciding.find((j) => j.grade === grade)?.words ?? null),
+    goodFor: assembly && partsGoodFor(asks, assembly),
+  };
+}
+
+/**
+ * What can be judged before anybody tightens a nut: does the holder go into this spindle, does it reach, do the flutes
+ * carry, may it turn so fast. Asked at the build for a T as well as of what stands.
+ */
+export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: UseBuild): Judgement[] => [
+  ...judgeSpindle(use, build),
+  ...judgeDepths(use, build),
+];
+
+const nothingTied = ({ asks, was }: Use): Judgement =>
+  say(
+    'NO_ASSEMBLY',
+    'question',
+    was ? `${was} was taken down` : `T${asks.t} has no assembly yet`,
+    'Tie one that is built, or build it.',
+  );
+
+/** A tie to a T that the program does not call any more: nothing is asked of the assembly. */
+export const notCalled = (t: number): UseJudgement => {
+  const words = `The program does not call T${t}`;
+  return {
+    grade: 'question',
+    judgements: [
+      say('NOT_CALLED', 'question', words, 'It was tied for an earlier program. Free it, or tie it anew.'),
+    ],
+    why: words,
+    goodFor: null,
+  };
+};
+
+const PROGRAM_WORDS: Partial<Record<WarningCode, [words: string, why: string]>> = {
+  SPINDLE_OFF_FEED: [
+    'Feeds with the spindle off',
+    'A feed move without a turning spindle breaks what it meets.',
+  ],
+  FEED_MISSING: ['Feeds without a feed', 'The machine would stop, or go on with a feed from before.'],
+  ARC_RADIUS_MISMATCH: ['An arc that does not close', 'The machine stops at it, or cuts another one.'],
+  ARC_RADIUS_TOO_SMALL: ['An arc whose radius is too small', 'The machine stops at it, or cuts another one.'],
+  ARC_NO_CENTER: ['An arc without a centre', 'The machine stops at it.'],
+  NO_POINT: [
+    'Numbers without a point',
+    'Some controls take X10 as ten, some as ten thousandths. State the machine’s rule, or write the points.',
+  ],
+  T_WITHOUT_CHANGE: ['Called, and nothing changes to it', 'What cuts then is the tool before.'],
+  OFFSET_WRITTEN: [
+    'The program writes offsets itself',
+    'What was entered at the machine before is replaced.',
+  ],
+};
+
+function program(asks: ToolAsks): Judgement[] {
+  return asks.warned.flatMap((code) => {
+    const said = PROGRAM_WORDS[code];
+    return said
+      ? [say(`PROGRAM_${code}`, 'question', said[0], said[1], [['T', String(asks.t), 'program']])]
+      : [];
+  });
+}

@@ -1,0 +1,140 @@
+import type { Judgement } from '../../because';
+import { DEFAULTS } from '../../defaults';
+import { mm, say } from './say';
+import type { Use, UseState } from './facts';
+
+/** The length that is called, the length that was measured, and whether what was entered at the machine still holds. */
+export const judgeRegisters = (use: Pick<Use, 'asks' | 'machine'>, state: UseState | null): Judgement[] =>
+  [
+    length(use),
+    diameter(use, state),
+    state && measured(state),
+    state && runout(state),
+    state && entered(use, state),
+  ].filter((j) => j !== null);
+
+/** Every H the program calls with this T: its own must be among them, no other where the machine wants H = T. */
+function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>): Judgement {
+  const { t, h } = asks;
+  const values: [string, string, string][] = [
+    ['H called', h.map((n) => `H${n}`).join(', ') || 'none', 'program'],
+    ['T', String(t), 'program'],
+  ];
+  const foreign = h.filter((n) => n !== t && n !== 0);
+  const names = foreign.map((n) => `H${n}`).join(', ');
+  if (foreign.length && machine.hEqualsT)
+    return say(
+      'H_T',
+      'stop',
+      `${names} is called with T${t}`,
+      'A length of another tool puts the tip elsewhere.',
+      values,
+      'H = T',
+    );
+  if (foreign.length)
+    return say(
+      'H_T',
+      'question',
+      `${names} with T${t}: ${machine.code} allows it, is it meant?`,
+      'A length of another tool puts the tip elsewhere.',
+      values,
+    );
+  if (!h.includes(t))
+    return say(
+      'H_T',
+      'question',
+      h.includes(0) ? 'H0: no length is in force with it' : 'No H is called with it',
+      'Without its length a tool crashes or cuts air.',
+      values,
+    );
+  return say(
+    'H_T',
+    'good',
+    `H${t} with T${t}`,
+    'A length of another tool puts the tip elsewhere.',
+    values,
+    'H = T',
+  );
+}
+
+/** Every D it calls; where one is called there must be a diameter to enter. */
+function diameter(
+  { asks, machine }: Pick<Use, 'asks' | 'machine'>,
+  state: UseState | null,
+): Judgement | null {
+  const called = asks.d.filter((n) => n !== 0);
+  if (!called.length) return null;
+  const values: [string, string, string][] = [
+    ['D called', called.map((n) => `D${n}`).join(', '), 'program'],
+    ['T', String(asks.t), 'program'],
+  ];
+  const why = 'Compensation offsets the path by this register: another one cuts another size.';
+  const foreign = called.filter((n) => n !== asks.t);
+  if (foreign.length && machine.hEqualsT)
+    return say(
+      'D_T',
+      'question',
+      `${foreign.map((n) => `D${n}`).join(', ')} with T${asks.t}: is it meant?`,
+      why,
+      values,
+    );
+  if (state && state.measured === 'measured' && !state.diameterMeasured)
+    return say(
+      'D_T',
+      'question',
+      `${values[0]?.[1]} is called and its diameter was not measured`,
+      why,
+      values,
+    );
+  return say('D_T', 'good', `${called.map((n) => `D${n}`).join(', ')} with T${asks.t}`, why, values);
+}
+
+function measured(state: UseState): Judgement {
+  const why = 'What was not measured, or not again since something moved, puts the tip where nobody knows.';
+  switch (state.measured) {
+    case 'not measured':
+      return say('MEASURED', 'question', 'Not measured: there is no length to enter', why);
+    case 'in question':
+      return say(
+        'MEASURED',
+        'question',
+        `Length in question: ${state.question ?? 'nobody has settled it'}`,
+        why,
+      );
+    case 'measured':
+      return say('MEASURED', 'good', 'Measured, and not moved since', why);
+  }
+}
+
+/** Where it was measured; most tools are good without, and so it is not asked for. */
+function runout({ measured: state, runout: r }: UseState): Judgement | null {
+  if (state !== 'measured' || r === null) return null;
+  const values: [string, string][] = [
+    ['runout', mm(r)],
+    ['asked about from', mm(DEFAULTS.runoutMm)],
+  ];
+  const why = 'One edge then cuts for all: it wears first, and holes and slots come out large.';
+  return r > DEFAULTS.runoutMm + 1e-9
+    ? say('RUNOUT', 'question', `Runs out by ${mm(r)}`, why, values)
+    : say('RUNOUT', 'good', `Runs out by ${mm(r)}`, why, values);
+}
+
+/** Whether H can be reckoned on this machine, and by the figures that hold now. */
+function entered({ machine }: Pick<Use, 'machine'>, state: UseState): Judgement | null {
+  if (state.measured !== 'measured') return null;
+  if (state.registerNeeds !== null)
+    return say(
+      'REGISTER',
+      'question',
+      `H on ${machine.code} needs ${state.registerNeeds}`,
+      'There is nothing to enter until that is stated.',
+    );
+  if (state.figuresChanged)
+    return say(
+      'REGISTER',
+      'question',
+      `Figures of ${machine.code} changed since it was measured: enter H again`,
+      'What was entered before is wrong by the difference.',
+    );
+  return null;
+}

@@ -1,0 +1,67 @@
+import { type CutterGeometry, sameTaper } from '@/core/cutters';
+import { type AskedHere, asksOf, type UseBuild, type UseMachine } from '@/core/jobs';
+import { type CribItem, factNumber, loadItem } from '@/crib/catalogue';
+import { found, Problem } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import {
+  manyPassDepths,
+  manyPrograms,
+  maybeOperation,
+  type OperationRow,
+  type PassDepthRow,
+} from '@/data/jobs';
+import { type MachineRow, maybeMachine } from '@/data/shop';
+
+export const hereOf = (operation: OperationRow, pass: PassDepthRow | null): AskedHere => ({
+  highestBeside: operation.highestBesideMm,
+  passDepth: pass?.depthMm ?? null,
+});
+
+export const machineOf = (m: MachineRow): UseMachine => ({
+  code: m.code,
+  taper: m.taper,
+  hEqualsT: m.hEqualsT,
+  rpmMax: m.rpmMax,
+  feedMax: m.feedMaxMmMin,
+});
+
+/** The figures of a build, standing or only meant. */
+export const buildOf = (
+  name: string,
+  cutter: CribItem,
+  present: CutterGeometry,
+  holder: CribItem,
+  stickout: number,
+): UseBuild => ({
+  name,
+  cutter: present,
+  body: cutter.kind === 'body' ? { rpmMax: factNumber(cutter, 'RPM_MAX') } : null,
+  stickout,
+  holder: { taper: holder.taper, rpmMax: holder.holder?.RPM_MAX ?? null },
+});
+
+/** A T of an operation that something is to be built for, with what is asked of it there. */
+export async function wantedFor(c: Connection, operationId: number, t: number) {
+  const operation = found(await maybeOperation(c, operationId), 'for.operation', operationId, 'operation');
+  const [program] = await manyPrograms(c, [operation.id]);
+  const tool = program?.tools.find((x) => x.t === t);
+  const machine = found(await maybeMachine(c, operation.machine), 'machine', operation.machine, 'machine');
+  const pass = (await manyPassDepths(c, [operation.id])).find((p) => p.t === t) ?? null;
+  return {
+    operation,
+    wanted: tool ? { asks: asksOf(tool), here: hereOf(operation, pass), machine: machineOf(machine) } : null,
+  };
+}
+
+/** Refuses a holder whose spindle side is known to be another than the machine's. */
+export async function goesInto(c: Connection, holderItemId: number, machineCode: string): Promise<void> {
+  const holder = await loadItem(c, holderItemId);
+  const machine = found(await maybeMachine(c, machineCode), 'machine', machineCode, 'machine');
+  if (holder.taper !== null && sameTaper(machine.taper, holder.taper) === false)
+    throw new Problem('REFUSED', `${holder.taper} does not go into ${machine.code}: ${machine.taper}`, {
+      field: 'tag',
+      value: holder.taper,
+      limit: machine.taper,
+      wayOut: 'Choose an assembly with this spindle side; if the holder is recorded wrong, state it anew.',
+    });
+}

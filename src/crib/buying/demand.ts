@@ -1,0 +1,181 @@
+import { group } from 'd3';
+import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
+import { readInsertCode } from '@/core/cutters';
+import { isWorn } from '@/core/life';
+import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
+import type { LifeBook } from '@/crib/life';
+import type { Work } from '@/crib/work';
+import type { PurchaseRow } from '@/data/buying';
+import type { Connection } from '@/data/database';
+import { manyLatestWear, type RunningRow } from '@/data/life';
+import { manyInsertsOf } from '@/data/stock';
+
+/** What an open operation will use up, in pieces of what is bought for it. */
+export interface Booked {
+  /** What is bought: the cutter, or the inserts of its body. */
+  itemId: number;
+  /** What cuts, whose lives are reckoned with. */
+  cutterItemId: number;
+  use: Omit<BookedUse, 'life'>;
+  materialId: number;
+}
+/** A T of a booked job whose need can't be said, and why. */
+export interface NotReckoned {
+  job: string;
+  operation: number;
+  t: number;
+  partsLeft: number;
+  why: string;
+}
+
+/** Edges an insert can be turned to: as stated, by the catalogue's count, or by its designation; null: not known. */
+const edgesOf = (insert: CribItem): number | null => {
+  const code = factText(insert, 'ISO1832');
+  return (
+    factNumber(insert, 'EDGES') ??
+    factNumber(insert, 'CEDC') ??
+    (code === null ? null : (readInsertCode(code)?.edges ?? null))
+  );
+};
+
+/** Inserts of bodies: the item that is in each piece now or was last, and how many go with one life of its edges. */
+export interface InsertsOf {
+  itemId: number;
+  /** seats / edges of an insert; null: not known. */
+  perLife: number | null;
+}
+
+/** What is bought for each of some bodies, by piece; bodies last, their inserts wear. */
+export async function insertsOfBodies(
+  c: Connection,
+  pieceIds: readonly number[],
+): Promise<{ of: Map<number, InsertsOf>; items: Map<number, CribItem> }> {
+  if (!pieceIds.length) return { of: new Map(), items: new Map() };
+  const rows = await manyInsertsOf(c, pieceIds);
+  const items = new Map((await loadItems(c, [...new Set(rows.map((r) => r.itemId))])).map((i) => [i.id, i]));
+  return {
+    of: new Map(
+      rows.map((r) => {
+        const insert = items.get(r.itemId);
+        const edges = insert ? edgesOf(insert) : null;
+        return [r.pieceId, { itemId: r.itemId, perLife: edges === null ? null : r.quantity / edges }];
+      }),
+    ),
+    items,
+  };
+}
+
+/** What open operations will use up, by what is tied to each T, and what of it can't be said. */
+export function demandOf(
+  work: Work,
+  inserts: ReadonlyMap<number, InsertsOf>,
+): { booked: Booked[]; unknown: NotReckoned[] } {
+  const ties = new Map(work.ties.map((t) => [`${t.operationId} ${t.t}`, t]));
+  const booked: Booked[] = [];
+  const unknown: NotReckoned[] = [];
+  for (const o of work.operations) {
+    const partsLeft = o.quantity - o.partsMade;
+    const tools = work.programs.get(o.id)?.tools ?? [];
+    const operationMinutes = tools.reduce((sum, t) => sum + t.cutting_s, 0) / 60;
+    const cannot = (t: number, why: string) =>
+      unknown.push({ job: o.job, operation: o.id, t, partsLeft, why });
+    for (const tool of tools) {
+      if (tool.cutting_s <= 0) {
+        if (tool.lower_bound) cannot(tool.t, 'its cutting was not read');
+        continue;
+      }
+      // A tool that was taken down still says which cutter is wanted there.
+      const tied = work.assemblies.get(ties.get(`${o.id} ${tool.t}`)?.assemblyId ?? -1);
+      if (!tied) {
+        cannot(tool.t, 'no cutter was ever tied');
+        continue;
+      }
+      const body = work.items.get(tied.cutterItemId)?.kind === 'body';
+      const insert = body ? inserts.get(tied.pieceId) : undefined;
+      if (body && !insert) {
+        cannot(tool.t, 'which inserts its body takes was never booked');
+        continue;
+      }
+      if (insert && insert.perLife === null) {
+        cannot(tool.t, 'how many edges its inserts have is not known');
+        continue;
+      }
+      booked.push({
+        itemId: insert?.itemId ?? tied.cutterItemId,
+        cutterItemId: tied.cutterItemId,
+        materialId: o.materialId,
+        use: {
+          job: `${o.job} T${tool.t}`,
+          due: o.due,
+          start: o.starts,
+          material: o.material,
+          partsLeft,
+          minutesPerPart: tool.cutting_s / 60,
+          operationMinutes,
+          atLeast: tool.lower_bound,
+          perLife: insert?.perLife ?? 1,
+        },
+      });
+    }
+  }
+  return { booked, unknown };
+}
+
+/** An edge set that goes on cutting, with what is left of it in pieces of what is bought. */
+export interface EdgeLeft {
+  itemId: number;
+  tag: string;
+  left: number | null;
+  why?: string;
+}
+
+/** What is left on edges that still cut: nothing on worn ones, whatever their minutes say. */
+export async function edgesLeft(
+  c: Connection,
+  running: readonly RunningRow[],
+  book: LifeBook,
+  items: ReadonlyMap<number, CribItem>,
+  inserts: ReadonlyMap<number, InsertsOf>,
+): Promise<Map<number, EdgeLeft[]>> {
+  const wear = new Map(
+    (
+      await manyLatestWear(
+        c,
+        running.map((e) => e.edgeSetId),
+      )
+    ).map((w) => [w.edgeSetId, w.flankWearMm]),
+  );
+  const left = running.flatMap((e): EdgeLeft[] => {
+    const item = items.get(e.itemId);
+    const insert = item?.kind === 'body' ? inserts.get(e.pieceId) : undefined;
+    if (item?.kind === 'body' && !insert) return [];
+    const tag = e.tag ?? `${e.mark} in ${e.place}`;
+    const base = { itemId: insert?.itemId ?? e.itemId, tag };
+    const DC = item?.cutter?.DC;
+    if (DC !== undefined && isWorn(wear.get(e.edgeSetId) ?? null, DC))
+      return [{ ...base, left: 0, why: 'worn' }];
+    if (!e.fresh) return [{ ...base, left: null, why: 'graded: used again, not planned with' }];
+    const share = book.used(e.edgeSetId);
+    const perLife = insert ? insert.perLife : 1;
+    return [{ ...base, left: share === null || perLife === null ? null : (1 - share) * perLife }];
+  });
+  return group(left, (e) => e.itemId);
+}
+
+/** Shelf, what is left on edges, and open orders of what is bought. */
+export const supplyOf = (
+  item: CribItem,
+  left: readonly EdgeLeft[],
+  orders: readonly PurchaseRow[],
+  delays: ReadonlyMap<string, NonNullable<OpenOrder['late']>>,
+): CutterSupply => ({
+  shelf: item.unused,
+  edgeSets: left.map(({ tag, left: pieces, why }) => ({ tag, left: pieces, why })),
+  openOrders: orders.map((o) => ({
+    number: o.number,
+    quantity: o.quantity - o.received,
+    promised: o.promised,
+    supplier: o.supplier,
+    late: delays.get(o.supplier) ?? null,
+  })),
+});

@@ -1,0 +1,32 @@
+import { asksOf, judgeUse, notCalled, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
+import type { ToolReport } from '@/core/programs';
+import { hereOf, machineOf } from '@/crib/assemblies';
+import type { OperationRow, PassDepthRow } from '@/data/jobs';
+import type { MachineRow } from '@/data/shop';
+
+/** A T of an operation: what its program and its planner say of it. */
+export interface Asked {
+  operation: OperationRow;
+  machine: MachineRow;
+  t: number;
+  /** null: the program in force does not call it. */
+  tool: ToolReport | null;
+  pass: PassDepthRow | null;
+}
+
+/** The answer for a T: what stands on it, or nothing; `was`: what was taken down from it. */
+export const judgedUse = (
+  { operation, machine, t, tool, pass }: Asked,
+  assembly: (UseBuild & UseState) | null,
+  was: string | null = null,
+): UseJudgement =>
+  tool === null
+    ? notCalled(t)
+    : judgeUse({
+        asks: asksOf(tool),
+        here: hereOf(operation, pass),
+        machine: machineOf(machine),
+        partsLeft: Math.max(0, operation.quantity - operation.partsMade),
+        assembly,
+        was,
+      });

@@ -1,0 +1,78 @@
+import type { Because } from '@/core/because';
+import type { UseState } from '@/core/jobs';
+import type { LifeBook } from '@/crib/life';
+import type { MeasuredState } from '@/crib/measuring';
+import type { AssemblyRow } from '@/data/assemblies';
+import type { OperationRow } from '@/data/jobs';
+import type { Asked } from './judgedUse';
+import { hOn } from './registers';
+
+/** How much of its life an assembly's edges have left, and why. */
+export interface LifeLeft {
+  minutes: number;
+  used: number | null;
+  leftMinutes: number | null;
+  fresh: boolean;
+  material: string | null;
+  because: Because | null;
+}
+
+/** What the length of an assembly is worth on one machine. */
+export function lengthOn(
+  { machine, operation }: Asked,
+  measured: MeasuredState,
+): Pick<
+  UseState,
+  'measured' | 'question' | 'diameterMeasured' | 'runout' | 'registerNeeds' | 'figuresChanged'
+> {
+  const m = measured.state === 'not measured' ? null : measured.measurement;
+  const H = m && hOn(machine, m, operation);
+  return {
+    measured: measured.state,
+    question: measured.state === 'in question' ? (measured.measurement.questions[0]?.words ?? null) : null,
+    diameterMeasured: m?.diameterMm != null,
+    runout: m?.runoutMm ?? null,
+    registerNeeds: H && 'needs' in H ? H.needs : null,
+    // A school that enters the length itself has no figure of the machine in it.
+    figuresChanged: m !== null && machine.lengthSchool !== 'gauge' && m.happenedAt < machine.lengthsSince,
+  };
+}
+
+/** Wear at the criterion leaves nothing, whatever the minutes say. */
+export function lifeOf(
+  row: AssemblyRow,
+  book: LifeBook,
+  operation: OperationRow | null,
+  worn: boolean,
+): LifeLeft {
+  const cut = book.cut(row.edgeSetId);
+  const minutes = cut?.minutes ?? 0;
+  const used = book.used(row.edgeSetId);
+  const materialId = operation?.materialId ?? cut?.uses.at(-1)?.materialId ?? null;
+  const expectation = materialId === null ? null : book.expectation(row.cutterItemId, materialId);
+  const expected = expectation?.minutes ?? null;
+  return {
+    minutes,
+    used,
+    fresh: row.fresh,
+    material: operation?.material ?? null,
+    leftMinutes: worn ? 0 : used === null || expected === null ? null : (1 - used) * expected,
+    because: expectation && {
+      words: expectation.because.words,
+      formula: 'life left = expected life × (1 − share used)',
+      values: [
+        {
+          name: 'expected life',
+          value:
+            expected === null
+              ? `not known yet, at least ${(expectation.atLeast ?? 0).toFixed(1)} min`
+              : `${expected.toFixed(1)} min`,
+          source: expectation.basis,
+        },
+        { name: 'in the cut so far', value: `${minutes.toFixed(1)} min` },
+        { name: 'share used', value: used === null ? 'cannot say' : `${Math.round(used * 100)} %` },
+        ...expectation.because.values,
+      ],
+    },
+  };
+}

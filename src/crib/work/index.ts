@@ -1,0 +1,5 @@
+// What is to be made, with everything around it; read once for all who judge by it
+export { askedOf, openWork, workAround, workWith } from './openWork';
+export type { Work } from './openWork';
+// What was made
+export { bookParts } from './bookParts';
