@@ -34,7 +34,7 @@ test('first run: people, a place, a machine, a material, a supplier', async () =
   await expect(page).toHaveURL(/\/start/);
   await fill(page, { Initials: 'i1', Name: 'Ida Kvist' });
   await page.getByRole('button', { name: 'Add person' }).click();
-  await expect(page.getByText(/initials: “I1” does not fit/)).toBeVisible();
+  await expect(page.getByText(/Initials, capitals: “I1” does not fit/)).toBeVisible();
   await expect(page.getByLabel('Name')).toHaveValue('Ida Kvist');
   await fill(page, { Initials: 'IK' });
   await page.getByRole('button', { name: 'Add person' }).click();
@@ -60,8 +60,8 @@ test('first run: people, a place, a machine, a material, a supplier', async () =
     'X10 without a point is': 'as written',
   });
   await page.getByRole('button', { name: 'Add machine' }).click();
-  await expect(page.getByText(/k: “-490” is too small/)).toBeVisible();
-  await expect(page.getByText(/rpmMax: “ten thousand” is not a number/)).toBeVisible();
+  await expect(page.getByText(/K, gauge line to datum surface: “-490” is too small/)).toBeVisible();
+  await expect(page.getByText(/Highest rev\/min: “ten thousand” is not a number/)).toBeVisible();
   await fill(page, { 'K, gauge line': '490', 'Highest rev/min': '10000' });
   await page.getByRole('button', { name: 'Add machine' }).click();
   await expect(page.getByRole('heading', { name: 'Materials' })).toBeVisible();
@@ -110,7 +110,7 @@ test('a cutter and a holder, with facts and their origin, received onto the shel
   await tag().getByRole('button', { name: 'Receive', exact: true }).click();
   await expect(
     tag()
-      .getByText(/quantity: “0” is too small/)
+      .getByText(/How many: “0” is too small/)
       .first(),
   ).toBeVisible();
   await fill(tag(), { 'How many': '2' });
@@ -162,7 +162,7 @@ test('measure: a negative length is refused, a far one is in question, a good on
   await tag().getByRole('button', { name: 'Record' }).click();
   await expect(
     tag()
-      .getByText(/gaugeLength: “-94” is too small/)
+      .getByText(/Gauge length: “-94” is too small/)
       .first(),
   ).toBeVisible();
   await fill(tag(), { 'Gauge length': '96.5' });
@@ -216,7 +216,7 @@ test('run at 390 px: parts logged twice by a double tap count once; text in the 
   await expect(page.getByRole('heading', { name: 'J-1 Block' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Parts made' }).fill('lots');
   await page.getByRole('button', { name: 'Log parts' }).click();
-  await expect(alert().first()).toContainText('parts: “lots” is not a number');
+  await expect(alert().first()).toContainText('Parts made: “lots” is not a number');
   await page.getByRole('textbox', { name: 'Parts made' }).fill('4');
   await page.getByRole('button', { name: 'one more' }).click();
   await page.getByRole('button', { name: 'Log parts' }).dblclick();

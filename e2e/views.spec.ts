@@ -143,23 +143,69 @@ test.describe('390 px', () => {
   });
 });
 
-test('a scan opens what it names on any screen, also inside a field, whose text is put back', async ({
+test('a scan opens what it names on any screen; inside a field it is what that field asks for', async ({
   page,
 }) => {
   await page.goto('/cutters');
-  const field = page.getByLabel('Words to find');
-  await field.fill('drill');
-  await field.focus();
   await scan(page, 'A-0042');
   await expect(page).toHaveURL(/rack\?open=A-0042/);
   await expect(said(page)).toContainText('A-0042 opened beside the rack');
   await scan(page, 'A-0042');
   await expect(page.getByRole('heading', { name: 'Measure A-0042' })).toBeVisible();
-  await page.getByLabel('Gauge length').fill('119.9');
-  await page.getByLabel('Gauge length').focus();
+  const length = page.getByLabel('Gauge length');
+  await length.fill('119.9');
+  await length.focus();
+  // An order is no length: the field keeps what it had, and nothing is sent.
+  await scan(page, 'O-0001');
+  await expect(said(page)).toContainText('O-0001 is no figure');
+  await expect(length).toHaveValue('119.9');
+  await scan(page, '120.05');
+  await expect(length).toHaveValue('120.05');
+  // Outside the field it would take the form away: only the same scan again does.
+  await length.blur();
+  await scan(page, 'O-0001');
+  await expect(said(page)).toContainText('not sent yet');
+  await expect(length).toHaveValue('120.05');
   await scan(page, 'O-0001');
   await expect(page).toHaveURL(/buying\?order=O-0001/);
 });
+
+test('a scan into the catalogue’s words is those words', async ({ page }) => {
+  await page.goto('/cutters');
+  const field = page.getByLabel('Words to find');
+  await field.fill('drill');
+  await field.focus();
+  await scan(page, 'D6.8');
+  await expect(field).toHaveValue('D6.8');
+  await expect(page).toHaveURL(/cutters/);
+});
+
+/** Forms with a searched field: the page, its field, what is scanned, and what is then chosen. */
+const SEARCHED = [
+  ['/rack?new=build', 'Cutter from', 'CH12-90', /^CH12-90: /],
+  ['/rack?new=build', 'Holder from', 'SH8-40', /^SH8-40: /],
+] as const;
+for (const [path, label, code, chosen] of SEARCHED)
+  test(`${label}: a scan at 5, 30 and 100 ms a key chooses what it names, under a slow server, and sends nothing`, async ({
+    page,
+  }) => {
+    await page.route('**/api/v1/takeable**', async (route) => {
+      await new Promise((done) => setTimeout(done, 700));
+      await route.continue();
+    });
+    for (const gap of [5, 30, 100]) {
+      await page.goto(path);
+      const field = tagOf(page).getByLabel(label);
+      await field.click();
+      // What is listed first answers to no words: Enter must not take its first line.
+      await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+      await page.keyboard.type(code, { delay: gap });
+      await page.keyboard.press('Enter');
+      await expect(field).toHaveValue(chosen);
+      await expect(alertOf(page)).toHaveCount(0);
+      expect(page.url()).toContain(path);
+    }
+  });
 
 test('slow typing is typing: it stays in the field', async ({ page }) => {
   await page.goto('/cutters');

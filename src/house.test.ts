@@ -71,3 +71,43 @@ it('the types are believed and not overruled, but where a reason stands beside',
   expect(all.reduce((n, f) => n + f.casts, 0)).toBeLessThanOrEqual(50);
   expect(all.reduce((n, f) => n + f.assertions, 0)).toBeLessThanOrEqual(30);
 });
+
+/** One definition of each judgement: who may ask the function it is made of; every other asks the answer. */
+const ASKED_BY: Record<string, readonly string[]> = {
+  judgeUse: ['core/jobs/use', 'crib/rack/judgedUse.ts', 'crib/jobs/computations.ts'],
+  judgeFit: ['core/jobs/use', 'crib/assemblies/build.ts', 'ui/screens/rack/BuildTag.tsx'],
+  judgeBuild: ['core/assemblies', 'crib/assemblies', 'crib/rack/cards.ts', 'ui/screens/rack/BuildTag.tsx'],
+  sameTaper: [
+    'core/cutters',
+    'core/jobs/use',
+    'crib/assemblies/useFigures.ts',
+    'crib/rack/views/assemblyView.ts',
+  ],
+  isWorn: [
+    'core/life',
+    'crib/rack/cards.ts',
+    'crib/buying/demand.ts',
+    'crib/assemblies/build.ts',
+    'crib/stock/views/takeableView.ts',
+  ],
+  countsAs: [
+    'core/stock',
+    'core/choosing/chooseCutter.ts',
+    'crib/assemblies/build.ts',
+    'crib/buying/demand.ts',
+    'crib/stock/views/takeableView.ts',
+  ],
+  partsGoodFor: ['core/jobs/use'],
+  isEnough: ['core/buying'],
+  expectedDay: ['core/buying', 'crib/buying/views/buyingView.ts'],
+  consumption: ['core/life', 'crib/life', 'crib/buying/views/buyingView.ts'],
+  expectLife: ['core/life', 'crib/life'],
+};
+it.each(Object.entries(ASKED_BY))('%s is asked where it is to be, and judged again nowhere', (name, by) => {
+  const call = new RegExp(`\\b${name}\\(`);
+  const callers = readdirSync(src, { recursive: true, encoding: 'utf8' })
+    .filter((f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$/.test(f))
+    .filter((f) => call.test(readFileSync(join(src, f), 'utf8')))
+    .filter((f) => !by.some((allowed) => f.startsWith(allowed)));
+  expect(callers).toEqual([]);
+});

@@ -8,6 +8,7 @@ import { importItems } from '@/crib/exchange';
 import {
   addJob,
   assignUse,
+  changeJob,
   logParts,
   planStart,
   stateOperation,
@@ -83,6 +84,7 @@ const DONE = [
   recordMeasurement,
   judgeMeasurement,
   addJob,
+  changeJob,
   planStart,
   stateOperation,
   storeProgram,

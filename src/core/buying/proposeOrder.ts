@@ -104,13 +104,16 @@ export function proposeOrder(
   const onOrder = orders.reduce((sum, o) => sum + o.quantity, 0);
   let need = NONE;
   let first: Timed | null = null;
+  let chanceAtFirst = 1;
   for (const use of booked) {
     if (!use.need) continue;
     need = plus(need, use.need);
     const arrived = orders
       .filter((o) => o.expected.day <= use.starts)
       .reduce((sum, o) => sum + o.quantity, 0);
-    if (!first && !isEnough(stock + arrived, need)) first = use;
+    if (first || isEnough(stock + arrived, need)) continue;
+    first = use;
+    chanceAtFirst = chanceOfLasting(stock + arrived, need);
   }
   const because = reasons(booked, supply, orders, terms, calendar);
   const wanted = enoughFor(need);
@@ -158,8 +161,8 @@ export function proposeOrder(
       ...because,
       words:
         quantity === 0
-          ? `Enough is on order, but too late for ${first.job}, which starts ${first.starts}: chase the open order${but}.`
-          : `${first.job}, which starts ${first.starts}, is the first that what is there is ${chanceWords(chanceOfLasting(stock, need))} for${but}.`,
+          ? `Enough is on order, but too late for ${wording(first)}: chase the open order${but}.`
+          : `What is there is ${chanceWords(chanceAtFirst)} for ${wording(first)}${but}.`,
     },
     balance,
     chance,
@@ -169,6 +172,8 @@ export function proposeOrder(
 /** The day an operation starts: as stated, else as late as its minutes allow; at the latest on its due day. */
 const startOf = (u: BookedUse, calendar: ShopCalendar): string =>
   u.start ?? latestStart(calendar, u.due, u.partsLeft * u.operationMinutes) ?? u.due;
+
+const wording = (u: Timed): string => `${u.job}, which ${u.start ? 'starts' : 'must start by'} ${u.starts}`;
 
 const needOfUse = (u: BookedUse): Need | null =>
   u.life && u.life.minutesPerEdge > 0

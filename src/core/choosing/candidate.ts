@@ -1,4 +1,5 @@
 import type { CutterGeometry } from '../cutters';
+import type { UsedPiece } from '../stock';
 import type { Reason } from './rules';
 
 /** A cutter as far as choosing needs it. */
@@ -26,7 +27,7 @@ export interface Candidate {
   /** Tags of builds it stands in. */
   built: readonly string[];
   /** Used pieces in the crib with what they are graded for. */
-  graded: readonly { mark: string; grade: string; groups: readonly string[]; goodTo: number | null }[];
+  graded: readonly (UsedPiece & { mark: string; goodTo: number | null })[];
   priceCents: number | null;
 }
 

@@ -1,4 +1,5 @@
 import { familySpec } from '../cutters';
+import { countsAs } from '../stock';
 import type { Availability, Candidate, Choice } from './candidate';
 import { FEATURES, type Cut } from './cut';
 import { featureRules } from './featureRules';
@@ -40,8 +41,7 @@ export function judgeCandidate(cut: Cut, c: Candidate, rules: ChoosingRules): Ch
 function usableGraded(cut: Cut, c: Candidate): Candidate['graded'] {
   return c.graded.filter(
     (g) =>
-      g.groups.length > 0 &&
-      (cut.group === null || g.groups.includes(cut.group)) &&
+      countsAs(g, cut.group).as === 'graded' &&
       (g.goodTo === null || cut.passDepth === null || g.goodTo >= cut.passDepth - EPS),
   );
 }

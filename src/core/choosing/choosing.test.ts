@@ -15,6 +15,17 @@ import {
 } from './index';
 
 const cut = (over: Partial<Cut>): Cut => ({ ...BLANK_CUT, feature: 'pocket', ...over });
+/** A used piece in the crib that ended and was graded. */
+const gradedPiece = (over: Partial<Candidate['graded'][number]>): Candidate['graded'][number] => ({
+  mark: 'E-1',
+  place: 'drawer',
+  ended: true,
+  grade: null,
+  groups: [],
+  worn: null,
+  goodTo: null,
+  ...over,
+});
 const mill = (
   code: string,
   family: Family,
@@ -173,7 +184,7 @@ describe('the order', () => {
         mill('BUILT', 'square', short, { unused: 0, built: ['A-0001'] }),
         mill('GRADED', 'square', short, {
           unused: 0,
-          graded: [{ mark: 'E-0001', grade: 'slotting steel', groups: ['P', 'M', 'K'], goodTo: null }],
+          graded: [gradedPiece({ mark: 'E-0001', grade: 'slotting steel', groups: ['P', 'M', 'K'] })],
         }),
         mill('HERE', 'square', { DC: 6, LCF: 60, NOF: 2 }, { guesses: ['LCF'] }),
       ]),
@@ -243,7 +254,7 @@ describe('the order', () => {
         'G',
         'square',
         { DC: 10, LCF: 22 },
-        { unused: 0, graded: [{ mark: 'E-1', grade, groups, goodTo }] },
+        { unused: 0, graded: [gradedPiece({ mark: 'E-1', grade, groups, goodTo })] },
       );
     const where = (c: Partial<Cut>, m: Candidate) => judgeCandidate(cut(c), m, DEFAULT_RULES).availability;
     expect(where({ group: 'P', passDepth: 5 }, graded('slotting steel', 8))).toBe('graded');

@@ -18,7 +18,7 @@ export const CUT_FIELDS = {
   depth: { words: 'Depth to reach', kind: 'length', limits: [0.01, 1000] },
   passDepth: { words: 'Depth of one pass', kind: 'length', limits: [0.01, 1000] },
   stock: { words: 'Stock to take off the wall', kind: 'length', limits: [0, 500] },
-  clearance: { words: 'Free way to a jaw or clamp', kind: 'length', limits: [0.1, 1000] },
+  clearance: { words: 'Clearance to a jaw or clamp', kind: 'length', limits: [0.1, 1000] },
 } as const satisfies Record<
   string,
   { words: string; kind: 'length' | 'text' | 'degrees'; limits: readonly [number, number] }

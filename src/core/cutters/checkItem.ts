@@ -143,13 +143,6 @@ function checkInsert(facts: readonly KnownFact[]): ItemFault[] {
   const faults: ItemFault[] = [];
   const text = words(facts, 'ISO1832');
   const code = text === null ? null : readInsertCode(text);
-  if (text !== null && !code)
-    faults.push({
-      field: 'ISO1832',
-      value: text,
-      limit: 'such as CNMG 120408 or APKT 1604PD',
-      words: 'not a designation of ISO 1832',
-    });
   const agrees = (symbol: FactSymbol, said: number | null) => {
     const stated = number(facts, symbol);
     if (said !== null && stated !== null && Math.abs(stated - said) > 0.02)

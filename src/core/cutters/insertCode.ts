@@ -1,5 +1,17 @@
-/** What an ISO 1832 designation says. mm and degrees; null is 'the code does not say'. */
-interface InsertCode {
+import {
+  CIRCLES,
+  CLEARANCES,
+  KAPRS,
+  METRIC_CIRCLES,
+  type Shape,
+  SHAPES,
+  THICKNESSES,
+  TRIGON_CIRCLES,
+} from './insertTables';
+
+/** What a designation of an insert says. mm and degrees; null is 'the code does not say, or not in a way known here'. */
+export interface InsertCode {
+  system: 'ISO 1832' | 'ANSI B212.4';
   shape: string;
   clearance: number | null;
   doubleSided: boolean | null;
@@ -7,6 +19,7 @@ interface InsertCode {
   edge: number | null;
   inscribed: number | null;
   thickness: number | null;
+  /** Of the corner; 0: sharp. */
   radius: number | null;
   /** Cutting edge angle of a milling insert, degrees. */
   kapr: number | null;
@@ -15,139 +28,120 @@ interface InsertCode {
   edges: number | null;
 }
 
-interface Shape {
-  words: string;
-  corners: number | null;
-  /** Edge length over inscribed circle; null: the size is the edge length itself. */
-  edgeOf: number | null;
-}
-const sin = (deg: number) => Math.sin((deg * Math.PI) / 180);
-const tan = (deg: number) => Math.tan((deg * Math.PI) / 180);
-/** Position 1. The edge of a rhomb of point angle e is IC / sin e, of a regular n-gon IC tan(180/n). */
-const SHAPES: Record<string, Shape> = {
-  H: { words: 'hexagon', corners: 6, edgeOf: tan(30) },
-  O: { words: 'octagon', corners: 8, edgeOf: tan(22.5) },
-  P: { words: 'pentagon', corners: 5, edgeOf: tan(36) },
-  S: { words: 'square', corners: 4, edgeOf: 1 },
-  T: { words: 'triangle', corners: 3, edgeOf: tan(60) },
-  C: { words: 'rhomb of 80°', corners: 2, edgeOf: 1 / sin(80) },
-  D: { words: 'rhomb of 55°', corners: 2, edgeOf: 1 / sin(55) },
-  E: { words: 'rhomb of 75°', corners: 2, edgeOf: 1 / sin(75) },
-  M: { words: 'rhomb of 86°', corners: 2, edgeOf: 1 / sin(86) },
-  V: { words: 'rhomb of 35°', corners: 2, edgeOf: 1 / sin(35) },
-  W: { words: 'trigon of 80°', corners: 3, edgeOf: null },
-  L: { words: 'rectangle', corners: 2, edgeOf: null },
-  A: { words: 'parallelogram of 85°', corners: 2, edgeOf: null },
-  B: { words: 'parallelogram of 82°', corners: 2, edgeOf: null },
-  K: { words: 'parallelogram of 55°', corners: 2, edgeOf: null },
-  R: { words: 'round', corners: null, edgeOf: 1 },
-};
-/** Position 2. */
-const CLEARANCES: Record<string, number | null> = {
-  A: 3,
-  B: 5,
-  C: 7,
-  D: 15,
-  E: 20,
-  F: 25,
-  G: 30,
-  N: 0,
-  P: 11,
-  O: null,
-};
 /** Position 4: faces with an edge that a wiper of the code can turn to. */
 const DOUBLE = 'NAFGUCQJ';
 const SINGLE = 'RMTHWB';
-const KAPRS: Record<string, number | null> = { A: 45, D: 60, E: 75, F: 85, P: 90, Z: null };
-/** Inscribed circles of the inch series that the metric code rounds down to an edge length, mm. */
-const CIRCLES = [3.97, 4.76, 5.56, 6.35, 7.94, 9.525, 12.7, 15.875, 19.05, 22.225, 25.4, 31.75];
-const METRIC_CIRCLES = [5, 6, 8, 10, 12, 16, 20, 25, 32];
-const THICKNESSES: Record<string, number> = {
-  '01': 1.59,
-  T0: 1.79,
-  T1: 1.98,
-  '02': 2.38,
-  T2: 2.78,
-  '03': 3.18,
-  T3: 3.97,
-  '04': 4.76,
-  T4: 4.96,
-  '05': 5.56,
-  T5: 5.95,
-  '06': 6.35,
-  T6: 6.75,
-  '07': 7.94,
-  '09': 9.52,
-  T9: 9.72,
-  '11': 11.11,
-  '12': 12.7,
-};
-/** Trigon sizes are named like the rhombs of the same circle. */
-const TRIGON: Record<string, number> = {
-  '02': 3.97,
-  '03': 4.76,
-  L3: 4.76,
-  '04': 6.35,
-  '05': 7.94,
-  '06': 9.525,
-  '08': 12.7,
-  '10': 15.875,
-  '13': 19.05,
-};
 
-const CODE =
-  /^([A-Z])([A-Z])([A-Z])([A-Z])[\s-]*([0-9L]\d)([0-9T]\d)(\d{2}|M0|[A-Z]{2})?[\s-]*([FETSKP])?([RLN])?(?:[\s-].*)?$/;
+const BEFORE = '([A-Z])([A-Z])([A-Z])([A-Z])';
+const AFTER = '[\\s-]*([FETSKP])?([RLN])?(?:[\\s-].*)?$';
+const METRIC = new RegExp(`^${BEFORE}[\\s-]*([0-9L]\\d)([0-9T]\\d)(\\d{2}|M0|MO|[A-Z]{2})?${AFTER}`);
+const INCH = new RegExp(
+  `^([A-Z])([A-Z])([A-Z])([A-Z])?[\\s-]*(\\d(?:\\.[258]5?)?)(\\d(?:\\.[58])?)(\\d(?:\\.5)?|X|[A-Z]{2})?${AFTER}`,
+);
 
 /**
- * Reads an insert's designation by ISO 1832 (metric form): shape, clearance, style, size, thickness, corner, then edge
- * condition and hand. What follows a dash is the maker's own and is left. Returns null where the text is no such code;
- * null fields where the code leaves it open. Sizes give the inscribed circle of the usual series.
- * Source: ISO 1832, from memory. Example: 'CNMG 120408' -> rhomb of 80°, IC 12.7, thickness 4.76, radius 0.8, 4 edges.
+ * Reads an insert's designation, metric by ISO 1832 or in inches by ANSI B212.4: shape, clearance, style, size,
+ * thickness, corner, then edge condition and hand. What follows a dash is the maker's own and is left. null where the
+ * text is no such code, which is no error: makers have codes of their own. null fields where the code leaves it open, or
+ * has a letter of no table here. Sizes give the inscribed circle of the usual series.
+ * Sources: ISO 1832, ANSI B212.4, from memory. Examples: 'CNMG 120408' -> rhomb of 80°, IC 12.7, thickness 4.76, radius
+ * 0.8, 4 edges; 'CNMG 432' -> the same.
  */
 export function readInsertCode(text: string): InsertCode | null {
-  const m = CODE.exec(text.trim().toUpperCase().replace(/\s+/g, ' '));
+  const t = text.trim().toUpperCase().replace(/\s+/g, ' ').replace(/,/g, '.');
+  return metric(t) ?? inch(t);
+}
+
+function metric(t: string): InsertCode | null {
+  const m = METRIC.exec(t);
   if (!m) return null;
-  const [, s = '', cl = '', , style = '', size = '', thick = '', corner, , hand] = m;
-  const edgeAngle = corner?.charAt(0) ?? '';
+  const [, s = '', clearance = '', , style = '', size = '', thick = '', corner = '', , hand] = m;
+  const round = corner === 'M0' || corner === 'MO';
   const shape = SHAPES[s];
-  if (!shape || !(cl in CLEARANCES)) return null;
-  const thickness = THICKNESSES[thick] ?? null;
-  if (thickness === null) return null;
-  const milling = corner !== undefined && /^[A-Z]{2}$/.test(corner) && corner !== 'M0';
-  if (milling && !(edgeAngle in KAPRS)) return null;
-  // A face with clearance can't be turned over.
-  const both = DOUBLE.includes(style) ? CLEARANCES[cl] === 0 : SINGLE.includes(style) ? false : null;
-  const { edge, inscribed } = sizeOf(s, shape, size, corner === 'M0');
+  const milling = /^[A-Z]{2}$/.test(corner) && !round;
+  const { edge, inscribed } = sizeOf(s, shape, size, round);
   return {
-    shape: shape.words,
-    clearance: CLEARANCES[cl] ?? null,
-    doubleSided: both,
+    system: 'ISO 1832',
+    ...facesOf(shape, clearance, style),
     edge,
     inscribed,
-    thickness,
-    radius:
-      corner === undefined || milling
+    thickness: THICKNESSES[thick] ?? null,
+    radius: round
+      ? half(inscribed)
+      : milling || corner === ''
         ? null
-        : corner === 'M0'
-          ? inscribed === null
-            ? null
-            : inscribed / 2
+        : s === 'R'
+          ? half(inscribed)
           : Number(corner) / 10,
-    kapr: milling ? (KAPRS[edgeAngle] ?? null) : null,
-    hand: hand === 'R' ? 'right' : hand === 'L' ? 'left' : hand === 'N' ? 'neutral' : null,
-    edges: shape.corners === null || both === null ? null : shape.corners * (both ? 2 : 1),
+    kapr: milling ? (KAPRS[corner.charAt(0)] ?? null) : null,
+    hand: handOf(hand),
   };
 }
 
-function sizeOf(letter: string, shape: Shape, size: string, metricRound: boolean) {
-  if (letter === 'W') return { edge: null, inscribed: TRIGON[size] ?? null };
+/** Size in eighths of an inch of the circle, thickness in sixteenths, radius in sixty-fourths. */
+function inch(t: string): InsertCode | null {
+  const m = INCH.exec(t);
+  if (!m) return null;
+  const [, s = '', clearance = '', , style = '', size = '', thick = '', corner = '', , hand] = m;
+  const shape = SHAPES[s];
+  // Three letters without a style are old designations; three figures of them are not yet six.
+  const inscribed = Math.round((Number(size) * 25_400) / 8) / 1000;
+  const rectangular = shape?.edgeOf === null && s !== 'W';
+  const milling = /^[A-Z]{2}$/.test(corner);
+  return {
+    system: 'ANSI B212.4',
+    ...facesOf(shape, clearance, style),
+    edge: shape?.edgeOf ? inscribed * shape.edgeOf : null,
+    inscribed: rectangular ? null : inscribed,
+    thickness: round2((Number(thick) * 25.4) / 16),
+    radius:
+      s === 'R' ? half(inscribed) : milling || corner === '' || corner === 'X' ? null : inchRadius(corner),
+    kapr: milling ? (KAPRS[corner.charAt(0)] ?? null) : null,
+    hand: handOf(hand),
+  };
+}
+
+const half = (inscribed: number | null): number | null => (inscribed === null ? null : inscribed / 2);
+const round2 = (n: number): number => Math.round(n * 100) / 100;
+/** 2 is 2/64 in, which the metric series calls 0.8. */
+const inchRadius = (corner: string): number => Math.round(Number(corner) * 4) / 10;
+const handOf = (hand: string | undefined): InsertCode['hand'] =>
+  hand === 'R' ? 'right' : hand === 'L' ? 'left' : hand === 'N' ? 'neutral' : null;
+
+/** Shape, clearance, whether it can be turned over, and how many edges that makes. */
+function facesOf(shape: Shape | undefined, letter: string, style: string) {
+  const clearance = CLEARANCES[letter] ?? null;
+  // A face with clearance can't be turned over, whatever its style.
+  const doubleSided =
+    clearance !== null && clearance > 0
+      ? false
+      : DOUBLE.includes(style) && style !== ''
+        ? clearance === null
+          ? null
+          : true
+        : SINGLE.includes(style) && style !== ''
+          ? false
+          : null;
+  const corners = shape?.corners ?? null;
+  return {
+    shape: shape?.words ?? 'a shape that is not known here',
+    clearance,
+    doubleSided,
+    edges: corners === null || doubleSided === null ? null : corners * (doubleSided ? 2 : 1),
+  };
+}
+
+/** The code drops what is behind the point, and calls 21.997 22: a hundredth is left for that. */
+const ROUNDING = 0.01;
+
+function sizeOf(letter: string, shape: Shape | undefined, size: string, metricRound: boolean) {
+  if (letter === 'W') return { edge: null, inscribed: TRIGON_CIRCLES[size] ?? null };
   const figures = Number(size);
-  if (!Number.isFinite(figures)) return { edge: null, inscribed: null };
+  if (!shape || !Number.isFinite(figures)) return { edge: null, inscribed: null };
   const { edgeOf } = shape;
   if (edgeOf === null) return { edge: figures, inscribed: null };
   const series = metricRound ? METRIC_CIRCLES : letter === 'R' ? [...CIRCLES, ...METRIC_CIRCLES] : CIRCLES;
-  // The code drops what is behind the point: 12.896 is '12'.
-  const inscribed = series.find((ic) => Math.floor(ic * edgeOf + 1e-6) === figures) ?? null;
+  const inscribed = series.find((ic) => Math.floor(ic * edgeOf + ROUNDING) === figures) ?? null;
   return { edge: inscribed === null ? figures : inscribed * edgeOf, inscribed };
 }
 

@@ -102,7 +102,7 @@ export class ReaderState {
     this.tool = this.report.tools.find((tool) => tool.t === t) ?? null;
     if (!this.tool) this.report.tools.push((this.tool = emptyTool(t)));
     this.tool.changes += 1;
-    this.tool.name ??= name ?? selected?.name ?? null;
+    this.tool.name ??= bareName(t, name ?? selected?.name ?? null);
     if (this.modes.size) this.tool.lower_bound = true;
     this.spindle = null;
     this.fresh = false;
@@ -165,7 +165,7 @@ export class ReaderState {
   finish(): ProgramReport {
     if (!this.unitStated) this.report.units_assumed = 'mm';
     for (const [t, { line, name }] of this.unchanged) {
-      this.report.tools.push({ ...emptyTool(t), name, lower_bound: true });
+      this.report.tools.push({ ...emptyTool(t), name: bareName(t, name), lower_bound: true });
       this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
     }
     for (const tool of this.report.tools) tool.name ??= this.names.get(tool.t) ?? null;
@@ -178,6 +178,12 @@ export class ReaderState {
     return this.report;
   }
 }
+
+/** What a comment calls a tool, without the T it stands beside. Example: 'T8 TAP M8' of T8 -> 'TAP M8'. */
+const bareName = (t: number, comment: string | null): string | null => {
+  const [, own, name] = comment === null ? [] : (/^T(\d{1,5})\b[\s:=.,-]*(\S.*)$/i.exec(comment) ?? []);
+  return Number(own) === t && name !== undefined ? name : comment;
+};
 
 function emptyTool(t: number): ToolReport {
   return {

@@ -226,6 +226,7 @@ describe('what is called and what is named', () => {
     expect(readProgram('T1 M6\nT2\nG0 X1\nM6\nT1\nM30').warnings).toEqual([]));
   it.each([
     ['beside the change', 'T8 M6 (TAP M8)'],
+    ['with its own T before it', 'T8 M6 (T8: TAP M8)'],
     ['beside the T alone', 'T8 (TAP M8)\nG0 X1\nM6'],
     ['on the line before', '(TAP M8)\nN10 T8 M6'],
     ['in the list at the top', '%\n(T8 TAP M8)\n(T9 DRILL)\nG21\nT8 M6'],

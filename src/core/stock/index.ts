@@ -1,6 +1,9 @@
 // Places
 export { ADDED_PLACES, CRIB_PLACES, inCrib } from './places';
 export type { PlaceKind } from './places';
+// What a used piece counts as
+export { countsAs, usedPiece } from './countsAs';
+export type { CountsAs, UsedPiece } from './countsAs';
 // How old what is left may be
 export { ageOfStock } from './age';
 // Counting and lending

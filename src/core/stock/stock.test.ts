@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { ageOfStock, CRIB_PLACES, explainDifference, inCrib, loansOut, type DifferenceFacts } from './index';
+import {
+  ageOfStock,
+  countsAs,
+  CRIB_PLACES,
+  explainDifference,
+  inCrib,
+  loansOut,
+  type DifferenceFacts,
+  type UsedPiece,
+} from './index';
 
 const facts = (over: Partial<DifferenceFacts>): DifferenceFacts => ({
   counted: 5,
@@ -116,4 +125,44 @@ describe('how old what is left may be (nothing tells one from another: common pr
         },
       ),
     ));
+});
+
+describe('what a used piece counts as (common practice)', () => {
+  const piece: UsedPiece = { place: 'drawer', ended: false, grade: null, groups: [], worn: null };
+  it.each<[string, Partial<UsedPiece>, string | null, string, string]>([
+    ['used, and still good', {}, 'P', 'life left', 'used, still good'],
+    ['measured below the criterion', { worn: false }, 'P', 'life left', 'used, still good'],
+    ['worn, whatever its minutes', { worn: true }, 'P', 'nothing', 'worn'],
+    ['ended and not graded', { ended: true }, 'P', 'nothing', 'ended, and not graded'],
+    [
+      'graded for it',
+      { ended: true, grade: 'slotting steel', groups: ['P', 'M'] },
+      'P',
+      'graded',
+      'graded slotting steel',
+    ],
+    [
+      'graded for something else',
+      { ended: true, grade: 'aluminium', groups: ['N'] },
+      'P',
+      'nothing',
+      'graded aluminium, not for P',
+    ],
+    [
+      'graded, for work nobody named',
+      { ended: true, grade: 'aluminium', groups: ['N'] },
+      null,
+      'graded',
+      'graded aluminium',
+    ],
+    ['graded scrap', { ended: true, grade: 'scrap' }, 'P', 'nothing', 'graded scrap'],
+    ['lent', { place: 'hand' }, 'P', 'nothing', 'lent out'],
+    ['at the grinder', { place: 'regrind' }, 'P', 'nothing', 'away to be ground'],
+    ['scrapped', { place: 'scrap' }, 'P', 'nothing', 'scrapped'],
+    ['lost', { place: 'lost' }, 'P', 'nothing', 'lost'],
+    ['in a build', { place: 'build' }, 'P', 'nothing', 'stands in a build'],
+    ['nowhere', { place: null }, 'P', 'nothing', 'nowhere'],
+  ])('%s', (_, over, group, as, why) => expect(countsAs({ ...piece, ...over }, group)).toEqual({ as, why }));
+  it('life left is added up in builds too', () =>
+    expect(countsAs({ ...piece, place: 'build' }, 'P', true).as).toBe('life left'));
 });

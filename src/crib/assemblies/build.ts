@@ -2,15 +2,16 @@ import { judgeBuild } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { type ItemKind, KINDS, regroundGeometry } from '@/core/cutters';
 import { judgeFit, type Use } from '@/core/jobs';
-import { inCrib } from '@/core/stock';
+import { DEFAULT_LADDER, isWorn } from '@/core/life';
+import { countsAs, inCrib, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
-import { cutterOf, factText, holderOf, loadPair } from '@/crib/catalogue';
+import { cutterOf, factText, holderOf, loadItem, loadPair } from '@/crib/catalogue';
 import { field, found, type Moment, Problem, toLength } from '@/crib/door';
 import { insertAssembly, nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { insertTie, type OperationRow } from '@/data/jobs';
-import { insertEdgeSet } from '@/data/life';
+import { insertEdgeSet, manyLatestWear, maybeLadder } from '@/data/life';
 import {
   insertMovement,
   insertPiece,
@@ -18,6 +19,7 @@ import {
   maybePiece,
   maybePlace,
   onePlaceOfKind,
+  type PieceRow,
   presentSizes,
 } from '@/data/stock';
 import { buildOf } from './useFigures';
@@ -91,6 +93,12 @@ export async function takeUnused(
   return { item, place, lotId: first(parcels).lotId };
 }
 
+/** Whether the last reading of a piece says that it is worn; null: none was taken. */
+async function wornNow(c: Connection, piece: PieceRow): Promise<boolean | null> {
+  const [wear] = await manyLatestWear(c, [piece.edgeSetId]);
+  return wear ? isWorn(wear.flankWearMm, cutterOf(await loadItem(c, piece.itemId)).DC) : null;
+}
+
 /** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
 async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
   const build = await onePlaceOfKind(c, 'build');
@@ -121,11 +129,18 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
       value: piece.mark,
       wayOut: 'Take its assembly down first, or choose another.',
     });
-  if (piece.endedEntryId !== null && (piece.grade === null || piece.grade === 'scrap'))
-    throw new Problem('REFUSED', `${piece.mark} ended and is not graded`, {
+  const counts = countsAs(
+    usedPiece(piece, (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER, await wornNow(c, piece)),
+    null,
+  );
+  if (counts.as === 'nothing')
+    throw new Problem('REFUSED', `${piece.mark} counts as nothing to build with: ${counts.why}`, {
       field: 'cutter.piece',
       value: piece.mark,
-      wayOut: 'Grade it first: where may it be used again?',
+      wayOut:
+        counts.why === 'worn'
+          ? 'End its life, and grade it: where may it be used again?'
+          : 'Grade it first: where may it be used again?',
     });
   moment.leansOn(piece.entryId);
   moment.leansOn(piece.edgeSetEntryId);

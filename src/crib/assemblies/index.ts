@@ -6,6 +6,6 @@ export { takeDown } from './verbs/takeDown';
 export { build, cutterSourceSchema } from './build';
 export type { CutterSource } from './build';
 export { dismantle, standing } from './dismantle';
-export { buildOf, goesInto, hereOf, machineOf } from './useFigures';
+export { buildOf, goesInto, hereOf, machineOf, partsLeftOf } from './useFigures';
 // What can be reckoned
 export { ASSEMBLIES_COMPUTATIONS } from './computations';

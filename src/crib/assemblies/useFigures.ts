@@ -12,6 +12,10 @@ import {
 } from '@/data/jobs';
 import { type MachineRow, maybeMachine } from '@/data/shop';
 
+/** Parts still to make of an operation; none of one that is closed or cancelled. */
+export const partsLeftOf = (o: OperationRow): number =>
+  o.state === 'open' ? Math.max(0, o.quantity - o.partsMade) : 0;
+
 export const hereOf = (operation: OperationRow, pass: PassDepthRow | null): AskedHere => ({
   highestBeside: operation.highestBesideMm,
   passDepth: pass?.depthMm ?? null,

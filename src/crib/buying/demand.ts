@@ -2,6 +2,7 @@ import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
 import { readInsertCode } from '@/core/cutters';
 import { isWorn } from '@/core/life';
+import { countsAs } from '@/core/stock';
 import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
 import type { LifeBook } from '@/crib/life';
 import type { Work } from '@/crib/work';
@@ -152,9 +153,20 @@ export async function edgesLeft(
     const tag = e.tag ?? `${e.mark} in ${e.place}`;
     const base = { itemId: insert?.itemId ?? e.itemId, tag };
     const DC = item?.cutter?.DC;
-    if (DC !== undefined && isWorn(wear.get(e.edgeSetId) ?? null, DC))
-      return [{ ...base, left: 0, why: 'worn' }];
-    if (!e.fresh) return [{ ...base, left: null, why: 'graded: used again, not planned with' }];
+    const counts = countsAs(
+      {
+        // Running edges lie in the crib or stand in a build.
+        place: e.tag === null ? 'drawer' : 'build',
+        ended: false,
+        grade: e.fresh ? null : 'used again',
+        groups: e.fresh ? [] : ['any'],
+        worn: DC === undefined ? null : isWorn(wear.get(e.edgeSetId) ?? null, DC),
+      },
+      null,
+      true,
+    );
+    if (counts.as === 'nothing') return [{ ...base, left: 0, why: counts.why }];
+    if (counts.as === 'graded') return [{ ...base, left: null, why: 'graded: used again, not planned with' }];
     const share = book.used(e.edgeSetId);
     const perLife = insert ? insert.perLife : 1;
     return [{ ...base, left: share === null || perLife === null ? null : (1 - share) * perLife }];

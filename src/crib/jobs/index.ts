@@ -1,6 +1,7 @@
 // What people do
 export { addJob } from './verbs/addJob';
 export { assignUse } from './verbs/assignUse';
+export { changeJob } from './verbs/changeJob';
 export { logParts } from './verbs/logParts';
 export { planStart } from './verbs/planStart';
 export { stateOperation } from './verbs/stateOperation';

@@ -9,7 +9,7 @@ import {
 } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
 import { held } from '@/core/sure';
-import { hereOf, machineOf } from '@/crib/assemblies';
+import { hereOf, machineOf, partsLeftOf } from '@/crib/assemblies';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { type AssemblyCard, judgedUse, standingCards } from '@/crib/rack';
 import { openWork, type Work } from '@/crib/work';
@@ -90,7 +90,7 @@ function jobLine(o: OperationRow, around: Around): JobLine {
       : null,
     tools,
     ready: tools.filter((t) => t.use.grade === 'good').length,
-    partsLeft: Math.max(0, o.quantity - o.partsMade),
+    partsLeft: partsLeftOf(o),
     cycle: program
       ? cycleMinutes(
           sum((t) => t.cutting_s),

@@ -30,13 +30,16 @@ const SUMS: [name: string, kept: string, summed: string][] = [
   ],
   [
     'operations with parts made, program and figures',
-    'select operation_id, job, number, due, quantity, parts_made, program_id, figures_id, open from operation_now order by 1',
-    `select x.*, x.parts_made < x.quantity as open from (
-       select o.id as operation_id, j.number as job, o.number, j.due, j.quantity,
+    'select operation_id, job, number, due, quantity, state, parts_made, program_id, figures_id, open from operation_now order by 1',
+    `select x.*, x.parts_made < x.quantity and x.state = 'open' as open from (
+       select o.id as operation_id, j.number as job, o.number, coalesce(c.due, j.due) as due, coalesce(c.quantity, j.quantity) as quantity,
+         coalesce(c.state, 'open') as state,
          coalesce((select sum(l.parts)::int from parts_log l join live_entry le on le.id = l.entry_id where l.operation_id = o.id), 0) as parts_made,
          (select p.entry_id from program p join live_entry pe on pe.id = p.entry_id where p.operation_id = o.id order by pe.happened_at desc, pe.id desc limit 1) as program_id,
          (select f.entry_id from operation_figures f join live_entry fe on fe.id = f.entry_id where f.operation_id = o.id order by fe.happened_at desc, fe.id desc limit 1) as figures_id
-       from operation o join live_entry e on e.id = o.entry_id join job j on j.id = o.job_id) x order by 1`,
+       from operation o join live_entry e on e.id = o.entry_id join job j on j.id = o.job_id
+       left join lateral (select x.* from job_change x join live_entry xe on xe.id = x.entry_id where x.job_id = j.id
+         order by xe.happened_at desc, xe.id desc limit 1) c on true) x order by 1`,
   ],
   [
     'minutes and parts of each edge set in each material',
@@ -152,6 +155,12 @@ it('after random acts and counter-entries everything in force is what the ledger
       }),
     figures: async () =>
       crib.do('stateOperation', { operation: Number(pick(await operations())), highestBeside: upTo(9) }),
+    change: async () =>
+      crib.do('changeJob', {
+        number: pick(await column('select number as v from job order by 1')),
+        quantity: upTo(12),
+        state: pick(['open', 'open', 'closed', 'cancelled']),
+      }),
     tie: async () =>
       crib.do('tieTool', { operation: Number(pick(await operations())), t: 7, tag: pick(await standing()) }),
     free: async () => crib.do('tieTool', { operation: Number(pick(await operations())), t: 7 }),

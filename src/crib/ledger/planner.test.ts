@@ -215,6 +215,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('statePassDepth', { operation, t: 7, depth: 2 });
   await does('stateOperation', { operation, highestBeside: 1 });
   await does('planStart', { operation, starts: '2027-01-18' });
+  await does('changeJob', { number: 'J-1', quantity: 60 });
   await does('logParts', { operation, parts: 2 });
   await does('startCount', { place: 'S1' });
   await does('enterCount', { sheet: 'C-0001', lines: [{ place: 'S1', item: 'SL10', counted: 3 }] });

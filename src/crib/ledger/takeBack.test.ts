@@ -290,6 +290,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
   ['stateOperation', () => ({ operation, highestBeside: 30, partZero: 80 })],
   ['planStart', () => ({ operation, starts: '2027-01-13' })],
+  ['changeJob', () => ({ number: 'J-1', quantity: 99, due: '2027-03-02', state: 'closed' })],
   [
     'stateWeek',
     () => ({ monday: 7.5, tuesday: 8, wednesday: 8, thursday: 8, friday: 6, saturday: 0, sunday: 0 }),

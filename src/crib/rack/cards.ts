@@ -5,7 +5,7 @@ import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
 import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
 import { held, first } from '@/core/sure';
-import { buildOf } from '@/crib/assemblies';
+import { buildOf, partsLeftOf } from '@/crib/assemblies';
 import { type CribItem, cutterOf, factNumber, factText, holderOf, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { askedOf, openWork, type Work } from '@/crib/work';
@@ -235,7 +235,7 @@ function tiedTo(asked: Asked, stands: Stands): TiedTo {
     machine: o.machine,
     t,
     minutesPerPart: (tool?.cutting_s ?? 0) / 60,
-    partsLeft: Math.max(0, o.quantity - o.partsMade),
+    partsLeft: partsLeftOf(o),
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
     use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured) }),
   };

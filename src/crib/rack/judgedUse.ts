@@ -1,6 +1,6 @@
 import { asksOf, judgeUse, notCalled, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
-import { hereOf, machineOf } from '@/crib/assemblies';
+import { hereOf, machineOf, partsLeftOf } from '@/crib/assemblies';
 import type { OperationRow, PassDepthRow } from '@/data/jobs';
 import type { MachineRow } from '@/data/shop';
 
@@ -26,7 +26,7 @@ export const judgedUse = (
         asks: asksOf(tool),
         here: hereOf(operation, pass),
         machine: machineOf(machine),
-        partsLeft: Math.max(0, operation.quantity - operation.partsMade),
+        partsLeft: partsLeftOf(operation),
         assembly,
         was,
       });

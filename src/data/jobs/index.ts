@@ -1,5 +1,14 @@
 // Rows
-export type { OpenUseSum, OperationRow, PartsLogRow, PassDepthRow, ProgramRow, TieRow } from './types';
+export { JOB_STATES } from './types';
+export type {
+  JobState,
+  OpenUseSum,
+  OperationRow,
+  PartsLogRow,
+  PassDepthRow,
+  ProgramRow,
+  TieRow,
+} from './types';
 // Reading
 export {
   manyDoneOperations,
@@ -25,6 +34,7 @@ export {
 // Writing
 export {
   insertJob,
+  insertJobChange,
   insertOperation,
   insertOperationFigures,
   insertOperationStart,

@@ -1,5 +1,9 @@
 import type { ProgramReport } from '@/core/programs';
 
+/** Whether what was booked is still wanted: closed, enough was made; cancelled, no more is. */
+export const JOB_STATES = ['open', 'closed', 'cancelled'] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
 export interface OperationRow {
   id: number;
   number: number;
@@ -19,6 +23,8 @@ export interface OperationRow {
   partZeroMm: number | null;
   partZeroEntered: string | null;
   partsMade: number;
+  /** Whether it is still wanted. */
+  state: JobState;
   /** ISO day it is to start, where somebody stated it. */
   starts: string | null;
 }

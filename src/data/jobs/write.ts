@@ -1,4 +1,5 @@
 import { type Connection, inserts, insertsWithId } from '@/data/database';
+import type { JobState } from './types';
 
 /** One row of each table of this room; texts of jsonb columns are JSON. */
 
@@ -71,6 +72,14 @@ export async function insertUses(
     ],
   );
 }
+
+export const insertJobChange = inserts<{
+  jobId: number;
+  quantity: number;
+  due: string;
+  state: JobState;
+  reason: string | null;
+}>('job_change');
 
 export const insertOperationStart = inserts<{ operationId: number; starts: string | null }>(
   'operation_start',

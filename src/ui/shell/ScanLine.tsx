@@ -7,7 +7,8 @@ import { Notice } from '@/ui/kit/page';
 import { useSurroundings } from './door';
 import { askScreens } from './scanHandlers';
 import styles from './ScanLine.module.css';
-import { useScanner } from './useScanner';
+import { anyUnsent } from './unsent';
+import { SCAN_LINE, useScanner } from './useScanner';
 
 /** Scan, or type a number or words: what it names opens. What was said last stands beside it. */
 export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }) {
@@ -15,6 +16,8 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
   const router = useRouter();
   const [text, setText] = useState('');
   const field = useRef<HTMLInputElement>(null);
+  /** What was scanned while a form was not sent, and may open when it comes again. */
+  const leaving = useRef<string | null>(null);
 
   const take = async (scanned: string) => {
     const wanted = scanned.trim();
@@ -22,13 +25,22 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
     const screen = askScreens(wanted);
     if (screen) return say(`${wanted} ${screen}`);
     const found = await lookUp(wanted);
+    // What opens would take the form away: the same scan again says that it may go.
+    if (found.href && anyUnsent() && leaving.current !== wanted) {
+      leaving.current = wanted;
+      return say(`${wanted} not opened: what you typed is not sent yet. Scan it again to leave that`);
+    }
+    leaving.current = null;
     say(`${wanted} ${found.said}`);
     if (found.href) router.push(found.href, { scroll: false });
   };
-  useScanner((scan) => {
-    setText('');
-    void take(scan);
-  });
+  useScanner(
+    (scan) => {
+      setText('');
+      void take(scan);
+    },
+    (scan) => say(`${scan} is no figure: the field keeps what it had`),
+  );
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const typing = e.target instanceof Element && e.target.closest('input, textarea, select');
@@ -50,11 +62,11 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
   return (
     <div className={styles.scan}>
       <form onSubmit={submit} role="search">
-        <label className="visually-hidden" htmlFor="scan">
+        <label className="visually-hidden" htmlFor={SCAN_LINE}>
           Scan or type a number, a code or words
         </label>
         <InputBase
-          id="scan"
+          id={SCAN_LINE}
           className={styles.field}
           inputRef={field}
           value={text}
@@ -75,8 +87,8 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
       {help && (
         <div className={styles.keys}>
           <Notice label="Keys">
-            <strong>Scan</strong> anywhere, also inside a field: what is scanned opens, the field keeps its
-            text.
+            <strong>Scan</strong> anywhere: what is scanned opens. Inside a field it is what that field asks
+            for, and stays there.
             <br />
             <strong>Ctrl K</strong> to the scan line · <strong>?</strong> these keys · <strong>Tab</strong>,{' '}
             <strong>Enter</strong>, <strong>Space</strong> as everywhere

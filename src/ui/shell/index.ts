@@ -4,3 +4,4 @@ export { Middle, Shell } from './Shell';
 export { Surround, shortDay, useLengths, useSurroundings, useTimes } from './door';
 export type { Answer, AppDoor, ScanAnswer } from './door';
 export { useScreenScan } from './scanHandlers';
+export { useUnsent } from './unsent';

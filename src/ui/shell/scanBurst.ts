@@ -5,8 +5,8 @@ interface Burst {
 }
 export const NO_BURST: Burst = { text: '', last: -Infinity };
 
-/** A burst is under 30 ms a character; hands are slower. */
-const FASTEST_HAND_MS = 30;
+/** A burst is under 50 ms a character; hands are slower. */
+const FASTEST_HAND_MS = 50;
 const SHORTEST_SCAN = 4;
 
 /**

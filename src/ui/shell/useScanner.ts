@@ -7,7 +7,7 @@ const textField = (target: EventTarget | null): TextField | null =>
   target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement ? target : null;
 
 /** Sets a field's text as typing would, so that React notices. */
-function putBack(field: TextField, text: string): void {
+function put(field: TextField, text: string): void {
   const proto =
     field instanceof HTMLInputElement ? HTMLInputElement.prototype : HTMLTextAreaElement.prototype;
   // Every field of the platform has it.
@@ -15,11 +15,20 @@ function putBack(field: TextField, text: string): void {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
-/** Listens for scans on the whole page, inside fields too: their text is put back as it was before the burst. */
-export function useScanner(onScan: (text: string) => void): void {
-  const handler = useRef(onScan);
+/** Whether a scan is what a field asks for: one for figures takes figures, every other takes words. */
+const asksFor = (field: TextField, scan: string): boolean =>
+  !['decimal', 'numeric'].includes(field.inputMode) || /^[-+]?[\d.,/ ]+(?:mm|in|")?$/.test(scan);
+
+/**
+ * Listens for scans on the whole page. One into the scan line, or while no field has the focus, goes to `onScan`. One
+ * into any other field stays there in place of what it held, and its Enter sends nothing: the field asked for it. A
+ * field that asks for a figure keeps what it had where the scan is none, and `onRefused` says so. Searched fields take
+ * the keys themselves; an editor's are its own.
+ */
+export function useScanner(onScan: (text: string) => void, onRefused: (text: string) => void): void {
+  const handlers = useRef({ onScan, onRefused });
   useEffect(() => {
-    handler.current = onScan;
+    handlers.current = { onScan, onRefused };
   });
   useEffect(() => {
     let burst = NO_BURST;
@@ -33,12 +42,23 @@ export function useScanner(onScan: (text: string) => void): void {
       }
       burst = next.burst;
       if (next.scan === null) return;
+      const field = textField(event.target);
+      if (event.target instanceof HTMLElement && event.target.isContentEditable) return;
+      if (field?.getAttribute('role') === 'combobox') return;
       event.preventDefault();
       event.stopPropagation();
-      if (before) putBack(before.field, before.text);
-      handler.current(next.scan);
+      if (field && field.id !== SCAN_LINE) {
+        if (asksFor(field, next.scan)) return put(field, next.scan);
+        if (before?.field === field) put(field, before.text);
+        return handlers.current.onRefused(next.scan);
+      }
+      if (before) put(before.field, before.text);
+      handlers.current.onScan(next.scan);
     };
     document.addEventListener('keydown', onKey, { capture: true });
     return () => document.removeEventListener('keydown', onKey, { capture: true });
   }, []);
 }
+
+/** Id of the field whose scans open what they name. */
+export const SCAN_LINE = 'scan';

@@ -14,8 +14,7 @@ import {
   windowsOf,
 } from '@/core/choosing';
 import { isOne } from '@/core/names';
-import { inCrib } from '@/core/stock';
-import { sure } from '@/core/sure';
+import { usedPiece } from '@/core/stock';
 import { byName } from '@/core/units';
 import { cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { toLength, toNumber, validate } from '@/crib/door';
@@ -128,13 +127,8 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
       unused: item.unused,
       built: (built.get(item.id) ?? []).map((a) => a.tag),
       graded: (pieces.get(item.id) ?? [])
-        .filter((p) => p.grade !== null && inCrib(p.placeKind))
-        .map((p) => ({
-          mark: p.mark,
-          grade: sure(p.grade, 'the grade of a graded one'),
-          groups: ladder.find((r) => r.name === p.grade)?.groups ?? [],
-          goodTo: p.goodToMm,
-        })),
+        .filter((p) => p.grade !== null)
+        .map((p) => ({ ...usedPiece(p, ladder, null), mark: p.mark, goodTo: p.goodToMm })),
       priceCents: prices.get(item.id) ?? null,
     };
   });

@@ -1,11 +1,13 @@
 import { group } from 'd3';
 import { type CutterGeometry, type HolderGeometry, itemQuery, regroundGeometry } from '@/core/cutters';
 import type { Question, TAKEABLE } from '@/core/questions';
-import { inCrib } from '@/core/stock';
+import { DEFAULT_LADDER, isWorn, type Rung } from '@/core/life';
+import { countsAs, inCrib, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
 import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
+import { manyLatestWear, maybeLadder } from '@/data/life';
 import {
   type BalanceRow,
   manyBalances,
@@ -79,6 +81,15 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
       pieces.map((p) => p.id),
     ),
     standings: new Map((await manyStandings(c, all)).map((s) => [s.itemId, s.standing])),
+    wear: new Map(
+      (
+        await manyLatestWear(
+          c,
+          pieces.map((p) => p.edgeSetId),
+        )
+      ).map((w) => [w.edgeSetId, w.flankWearMm]),
+    ),
+    ladder: (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER,
     items,
   };
   const order = ids.flatMap((id) => [...olderThan(id, known), id]);
@@ -95,7 +106,14 @@ interface Known {
   sizes: Awaited<ReturnType<typeof presentSizes>>;
   standings: ReadonlyMap<number, string>;
   items: ReadonlyMap<number, CribItem>;
+  /** Flank wear read last of each edge set, mm. */
+  wear: ReadonlyMap<number, number>;
+  ladder: readonly Rung[];
 }
+
+/** Whether the last reading of a piece says that it is worn; null: none was taken. */
+const wornOf = (p: PieceRow, item: CribItem, known: Known): boolean | null =>
+  item.cutter ? isWorn(known.wear.get(p.edgeSetId) ?? null, item.cutter.DC) : null;
 
 /** Unused parcels of an item in the crib, a place at a time. */
 const parcels = (id: number, known: Known): { place: string; quantity: number }[] => {
@@ -137,11 +155,12 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
         cutter: item.cutter,
       }));
   const again = (known.pieces.get(item.id) ?? [])
-    .filter((p) => p.endedEntryId === null || (p.grade !== null && p.grade !== 'scrap'))
-    .map((p) => ({
+    .map((p) => ({ p, counts: countsAs(usedPiece(p, known.ladder, wornOf(p, item, known)), null) }))
+    .filter(({ counts }) => counts.as !== 'nothing')
+    .map(({ p, counts }) => ({
       ...base,
       value: p.mark,
-      take: `${p.mark} at ${p.place}, ${p.grade ? `graded ${p.grade}` : 'used, still good'}`,
+      take: `${p.mark} at ${p.place}, ${counts.why}`,
       caution: standing && standing !== 'approved' ? standing : null,
       // What was reground is as it was measured on return.
       cutter: item.cutter && regroundGeometry(item.cutter, known.sizes.get(p.id) ?? null),

@@ -31,6 +31,10 @@ interface WorkLine {
   kind: WorkKind;
   /** What to do, in the words of the hatch. */
   todo: string;
+  /** The cutter it is about, in words; null: none is. */
+  cutter: string | null;
+  /** The machine that waits for it; null: none does. */
+  machine: string | null;
   why: string;
   because: Because | null;
   href: string;
@@ -40,9 +44,9 @@ interface WorkLine {
 
 /** Order of the kinds: what can hurt or mislead first, then what is late, then what waits. */
 const ORDER: WorkKind[] = [
-  'in question',
   'stop',
   'wear',
+  'in question',
   'life',
   'delivery late',
   'order',
@@ -69,12 +73,13 @@ export async function todayView(
   const jobs = await once(openJobs);
   const buying = await once(proposals);
   const lines: WorkLine[] = [];
-  const add = (line: Omit<WorkLine, 'key'>) =>
-    lines.push({ ...line, key: `${line.kind} ${line.href} ${line.todo}` });
+  const add = (line: Omit<WorkLine, 'key' | 'cutter' | 'machine'> & Partial<WorkLine>) =>
+    lines.push({ cutter: null, machine: null, ...line, key: `${line.kind} ${line.href} ${line.todo}` });
 
   for (const a of rack) {
     const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
+    const what = { cutter: a.cutter.words, machine: wanted[0]?.machine ?? null };
     if (a.measured.state === 'in question') {
       const q = first(a.measured.measurement.questions);
       add({
@@ -84,6 +89,7 @@ export async function todayView(
         because: q.because,
         href,
         by: null,
+        ...what,
       });
     }
     if (a.measured.state === 'not measured' && wanted.length)
@@ -94,6 +100,7 @@ export async function todayView(
         because: null,
         href,
         by: null,
+        ...what,
       });
     const buildStop = a.judgements.find((j) => j.grade === 'stop');
     if (buildStop && !wanted.length)
@@ -104,6 +111,7 @@ export async function todayView(
         because: buildStop.because,
         href,
         by: null,
+        ...what,
       });
     const state = lifeState(a.life.used);
     // What is worn has nothing left, whatever its minutes say.
@@ -118,6 +126,7 @@ export async function todayView(
         because: a.life.because,
         href,
         by: null,
+        ...what,
       });
     if (a.wear.latest && a.wear.worn)
       add({
@@ -127,6 +136,7 @@ export async function todayView(
         because: a.wear.limit.because,
         href,
         by: null,
+        ...what,
       });
   }
   for (const j of jobs) {
@@ -143,6 +153,8 @@ export async function todayView(
           because: stop.because,
           href,
           by: j.operation.due,
+          cutter: t.words ?? t.tool.name,
+          machine: j.operation.machine,
         });
       else if (!t.tag && !stops.length && (t.minutesPerPart > 0 || t.tool.lower_bound))
         add({
@@ -152,6 +164,8 @@ export async function todayView(
           because: null,
           href,
           by: j.operation.due,
+          cutter: t.words ?? t.tool.name,
+          machine: j.operation.machine,
         });
     }
     if (!j.program)
@@ -186,6 +200,7 @@ export async function todayView(
       because: p.because,
       href,
       by: p.orderBy,
+      cutter: line.item.words,
     });
   }
   for (const o of buying.orders)
@@ -250,6 +265,7 @@ export async function todayView(
     (a, b) =>
       ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) ||
       (a.by ?? '9').localeCompare(b.by ?? '9') ||
+      (a.machine ?? '').localeCompare(b.machine ?? '') ||
       a.todo.localeCompare(b.todo),
   );
   const count = (...kinds: WorkKind[]) => lines.filter((l) => kinds.includes(l.kind)).length;

@@ -1,7 +1,7 @@
 'use client';
 import Autocomplete from '@mui/material/Autocomplete';
 import InputBase from '@mui/material/InputBase';
-import { type Ref, useEffect, useState } from 'react';
+import { type KeyboardEvent, type Ref, useEffect, useRef, useState } from 'react';
 import styles from './Search.module.css';
 import type { FieldSpec, Found } from './toInput';
 
@@ -23,6 +23,14 @@ export interface SearchFieldProps {
 /** The last line where more answer than are shown. */
 const MORE: Found = { value: '…', title: 'More answer to this', words: 'another word narrows it' };
 
+/** What words that were entered mean: the only answer, or the one whose own code they are. */
+function theOne(found: readonly Found[], words: string): Found | null {
+  const same = (text: string) => text.toUpperCase() === words.trim().toUpperCase();
+  const named = found.filter((f) => same(f.value) || same(f.title) || same(f.value.replace(/\|[^|]*$/, '')));
+  const [one, another] = named.length ? named : found;
+  return one && !another ? one : null;
+}
+
 /** A choice too long for a list: a few words, a range or a scanned code find it on the server. */
 export default function Search({
   id,
@@ -41,6 +49,17 @@ export default function Search({
   const [answer, setAnswer] = useState<{ found: Found[]; of: string; failed?: boolean } | null>(null);
   const [picked, setPicked] = useState<Found | null>(start);
   const [open, setOpen] = useState(false);
+  /** Words for which Enter came before their answer did. */
+  const entered = useRef<string | null>(null);
+  const take = (found: Found | null) => {
+    setPicked(found);
+    onChange(found?.value ?? '');
+    onPick?.(found);
+  };
+  const takes = useRef(take);
+  useEffect(() => {
+    takes.current = take;
+  });
   useEffect(() => {
     // Until the field is opened nobody waits for its list.
     if (!open) return;
@@ -48,7 +67,15 @@ export default function Search({
     const timer = setTimeout(
       () => {
         search(words, stop.signal)
-          .then(({ found, more }) => setAnswer({ found: more ? [...found, MORE] : found, of: words }))
+          .then(({ found, more }) => {
+            setAnswer({ found: more ? [...found, MORE] : found, of: words });
+            if (entered.current !== words) return;
+            entered.current = null;
+            const meant = theOne(found, words);
+            if (!meant) return;
+            takes.current(meant);
+            setOpen(false);
+          })
           .catch(() => {
             // Typed on: the next answer is on its way.
             if (!stop.signal.aborted) setAnswer({ found: [], of: words, failed: true });
@@ -61,6 +88,15 @@ export default function Search({
       stop.abort();
     };
   }, [search, words, open]);
+  const onEnter = (event: KeyboardEvent & { defaultMuiPrevented?: boolean }) => {
+    if (event.key !== 'Enter') return;
+    // It chooses, and never sends the form.
+    event.preventDefault();
+    if (!words || answer?.of === words) return;
+    // What is listed answers to other words.
+    event.defaultMuiPrevented = true;
+    entered.current = words;
+  };
   // A form that was sent begins anew.
   const now = picked?.value === value ? picked : null;
   return (
@@ -83,11 +119,8 @@ export default function Search({
       isOptionEqualToValue={(a, b) => a.value === b.value}
       autoHighlight
       onInputChange={(_, text, reason) => setWords(reason === 'input' ? text : '')}
-      onChange={(_, found) => {
-        setPicked(found);
-        onChange(found?.value ?? '');
-        onPick?.(found);
-      }}
+      onChange={(_, found) => take(found)}
+      onKeyDown={onEnter}
       onBlur={onBlur}
       slotProps={{
         listbox: { className: styles.found },

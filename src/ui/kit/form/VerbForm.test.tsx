@@ -158,9 +158,10 @@ it('swapping the shown unit while a form is open does not turn typed millimetres
   );
   type(/Gauge length/, '20');
   fireEvent.click(screen.getByRole('button', { name: 'swap' }));
-  expect(screen.getByText('Gauge length, mm')).toBeTruthy();
+  // The form goes on in the new unit; what was typed keeps its own, and says it.
+  expect(screen.getByLabelText('Gauge length, in')).toHaveProperty('value', '20 mm');
   await send();
-  expect(calls[0]!.input.gaugeLength).toBe('20');
+  expect(calls[0]!.input.gaugeLength).toBe('20 mm');
 });
 
 describe('a button that writes', () => {

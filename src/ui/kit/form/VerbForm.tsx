@@ -4,16 +4,17 @@ import dayjs from 'dayjs';
 import timezone from 'dayjs/plugin/timezone';
 import utc from 'dayjs/plugin/utc';
 import { useRouter } from 'next/navigation';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { ProblemDocument } from '@/crib/door';
 import type { VerbInput, VerbName } from '@/crib/verbs';
 import { Fields } from '@/ui/kit/field';
 import { Acts, Notice } from '@/ui/kit/page';
-import { useSurroundings } from '@/ui/shell';
+import { useSurroundings, useUnsent } from '@/ui/shell';
 import { FormField, key, type Texts } from './FormField';
 import { SendButton } from './SendButton';
-import { type FieldOf, type FieldSpec, problemOf, type SubForm, toInput } from './toInput';
+import { inFormWords } from './inFormWords';
+import { type FieldOf, type FieldSpec, problemOf, type SubForm, toInput, withUnit } from './toInput';
 import { useSendOnce } from './useSendOnce';
 import { answered, type DoneOf } from './useVerb';
 
@@ -48,9 +49,9 @@ export function VerbForm<N extends VerbName>({
   children,
   when,
 }: VerbFormProps<N>) {
-  const { perform, say, zone, unit: shownUnit } = useSurroundings();
-  // The unit is the one the form was opened in: swapping the display must not turn a typed 20 mm into 20 inches.
-  const [unit] = useState(shownUnit);
+  const { perform, say, zone, unit } = useSurroundings();
+  /** The unit in which what stands in the fields was typed. */
+  const typedIn = useRef(unit);
   const router = useRouter();
   const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
@@ -65,7 +66,21 @@ export function VerbForm<N extends VerbName>({
       ...(f.origin && f.originStart ? [[key(f.origin), f.originStart]] : []),
     ]),
   );
-  const { control, handleSubmit, reset } = useForm<Texts>({ defaultValues: starts });
+  const { control, handleSubmit, reset, getValues, setValue, formState } = useForm<Texts>({
+    defaultValues: starts,
+  });
+  useUnsent(formState.isDirty);
+  useEffect(() => {
+    const before = typedIn.current;
+    if (before === unit) return;
+    typedIn.current = unit;
+    // Swapping the display must not turn a typed 20 mm into 20 inches: what was typed keeps its unit, and says it.
+    for (const f of fields)
+      if (f.kind === 'length') {
+        const said = withUnit(getValues(key(f.name)) ?? '', before);
+        if (said !== null) setValue(key(f.name), said, { shouldDirty: true });
+      }
+  }, [unit, fields, getValues, setValue]);
 
   const send = async (values: Texts) => {
     const texts = Object.fromEntries(
@@ -91,7 +106,8 @@ export function VerbForm<N extends VerbName>({
     router.refresh();
   };
 
-  const parts = problem?.problems ?? [];
+  const inWords = problem && inFormWords(problem, all);
+  const parts = inWords?.problems ?? [];
   const shownAtField = new Set(all.map((f) => problemOf(f.name, parts)).filter(Boolean));
   return (
     <>
@@ -109,13 +125,13 @@ export function VerbForm<N extends VerbName>({
           ))}
         </Fields>
         {children}
-        {problem && (
+        {inWords && (
           <Notice kind="stop" now>
-            <strong>{problem.detail}.</strong>{' '}
+            <strong>{inWords.detail}.</strong>{' '}
             {parts
-              .filter((p) => !shownAtField.has(p.detail) && p.detail !== problem.detail)
+              .filter((p) => !shownAtField.has(p.detail) && p.detail !== inWords.detail)
               .map((p) => `${p.detail}. `)}
-            {problem.way_out}
+            {inWords.way_out}
           </Notice>
         )}
         <Acts>

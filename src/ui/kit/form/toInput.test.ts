@@ -1,4 +1,5 @@
-import { type FieldSpec, problemOf, toInput } from './toInput';
+import { inFormWords } from './inFormWords';
+import { type FieldSpec, problemOf, toInput, withUnit } from './toInput';
 
 const fields: FieldSpec[] = [
   { name: 'legend', label: 'x', kind: 'legend' },
@@ -42,4 +43,40 @@ it('a problem stands at its field, or at the fields below the part it names', ()
   expect(problemOf('k', parts)).toBe('k is too small');
   expect(problemOf('supply.pack', parts)).toMatch(/orderCode/);
   expect(problemOf('name', parts)).toBeUndefined();
+});
+
+describe('a problem in the words of the form', () => {
+  const problem = (detail: string, field: string | null) => ({
+    type: '',
+    title: '',
+    status: 422,
+    code: 'INVALID_INPUT' as const,
+    detail,
+    way_out: null,
+    problems: [{ field, value: null, limit: null, detail }],
+  });
+  const fields = [
+    { name: 'rpmMax', label: 'Highest rev/min' },
+    { name: 'facts.DC.value', label: 'DC' },
+  ];
+  it('begins with the label, not with the name that the API has', () => {
+    const said = inFormWords(problem('rpmMax: “ten” is not a number', 'rpmMax'), fields);
+    expect(said.detail).toBe('Highest rev/min: “ten” is not a number');
+    expect(said.problems[0]!.detail).toBe(said.detail);
+  });
+  it('of a part of a field too; other words stay as they are', () => {
+    expect(inFormWords(problem('facts.DC: is needed', 'facts.DC'), fields).detail).toBe('DC: is needed');
+    expect(inFormWords(problem('No such tag', 'tag'), fields).detail).toBe('No such tag');
+    expect(inFormWords(problem('Nothing was written', null), fields).detail).toBe('Nothing was written');
+  });
+});
+
+it('a bare length says the unit it was typed in', () => {
+  expect(withUnit('20', 'mm')).toBe('20 mm');
+  expect(withUnit('1/4', 'inch')).toBe('1/4 in');
+  expect([withUnit('', 'mm'), withUnit('3 mm', 'inch'), withUnit('0.5 in', 'mm')]).toEqual([
+    null,
+    null,
+    null,
+  ]);
 });

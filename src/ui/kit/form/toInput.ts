@@ -94,6 +94,10 @@ export function toInput(
   return input;
 }
 
+/** A bare length with the unit it was typed in; null where there is none to say. Example: '20' in mm -> '20 mm'. */
+export const withUnit = (text: string, unit: LengthUnit): string | null =>
+  text.trim() === '' || /[a-z"″]/i.test(text) ? null : `${text.trim()} ${unit === 'mm' ? 'mm' : 'in'}`;
+
 function put(into: Record<string, unknown>, path: string, value: unknown): void {
   const keys = path.split('.');
   let at = into;

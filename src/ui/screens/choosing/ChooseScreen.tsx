@@ -86,7 +86,7 @@ function Fitting({ view }: { view: ChooseView }) {
             <TableCell>Where</TableCell>
             <TableCell>Cutter</TableCell>
             <TableCell>Speaks for it</TableCell>
-            <TableCell className="num">Points</TableCell>
+            <TableCell className="num">Weight</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

@@ -38,6 +38,7 @@ export function JobSheet({ job }: { job: JobView }) {
           <div className="soft">
             {o.quantity} in {o.material} on {o.machine}, due {shortDay(o.due)} · {o.partsMade} made,{' '}
             {job.partsLeft} left
+            {o.state !== 'open' && ` · ${o.state}`}
           </div>
         </div>
         <Acts>

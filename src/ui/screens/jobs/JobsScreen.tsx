@@ -136,7 +136,7 @@ function DoneList({ view }: { view: JobsView }) {
   if (view.done.length === 0) return null;
   return (
     <>
-      <h2>All parts made</h2>
+      <h2>All parts made, closed or cancelled</h2>
       <Table>
         <TableHead>
           <TableRow>
@@ -163,6 +163,7 @@ function DoneList({ view }: { view: JobsView }) {
               <TableCell>{o.machine}</TableCell>
               <TableCell className="num fig">
                 {o.partsMade} <span className="soft">of {o.quantity}</span>
+                {o.state !== 'open' && <div className="soft small">{o.state}</div>}
               </TableCell>
               {/* With its year: the list goes back over many. */}
               <TableCell className="fig">{o.due}</TableCell>

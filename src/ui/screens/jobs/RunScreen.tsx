@@ -57,7 +57,7 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
             {log.pending ? 'Writing …' : 'Log parts'}
           </SendButton>
         </Acts>
-        <ProblemNote problem={log.problem} />
+        <ProblemNote problem={log.problem} fields={[{ name: 'parts', label: 'Parts made' }]} />
         {log.problem?.problems.some((p) => p.field === 'confirmed') && (
           <Acts>
             <SendButton
@@ -138,8 +138,9 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
           })}
         </Lines>
         <Caution>
-          Door shut, interlock working. Move part and spindle well apart before reaching in; brush chips,
-          never by hand.
+          Door shut, interlock working. Spindle stopped and coolant off, part and spindle well apart before
+          reaching in or reading wear; brush chips, never by hand. Chips of titanium and magnesium burn: keep
+          them few and dry, and the right extinguisher near; no water on magnesium.
         </Caution>
       </Hand>
     </Middle>

@@ -131,6 +131,31 @@ export function OperationTag({ job }: { job: JobView }) {
         ]}
         said={(d) => `${o.job}: ${d.starts ? `starts ${d.starts}` : 'its start follows from its minutes'}`}
       />
+      <h2>What was booked</h2>
+      <VerbForm
+        verb="changeJob"
+        fixed={{ number: o.job }}
+        submit="Change it"
+        fields={[
+          { name: 'quantity', label: 'Quantity', kind: 'whole', start: String(o.quantity) },
+          { name: 'due', label: 'Due', kind: 'day', start: o.due },
+          {
+            name: 'state',
+            label: 'It is',
+            kind: 'choice',
+            start: o.state,
+            options: [
+              ['open', 'wanted'],
+              ['closed', 'closed: enough was made'],
+              ['cancelled', 'cancelled: no more is wanted'],
+            ],
+          },
+          { name: 'reason', label: 'Why', optional: true },
+        ]}
+        said={(d) =>
+          d.state === 'open' ? `${o.job}: ${d.quantity}, due ${d.due}` : `${o.job} is ${d.state}`
+        }
+      />
       <h2>State them anew</h2>
       <VerbForm
         verb="stateOperation"

@@ -111,6 +111,10 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
             said={() => `wear of ${card.tag} recorded`}
             onDone={done}
           />
+          <Caution>
+            Read wear with the spindle stopped and the coolant off, or the tool out of the machine; the edge
+            cuts even worn.
+          </Caution>
         </>
       ) : act === 'stickout' ? (
         <>

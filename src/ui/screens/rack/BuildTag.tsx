@@ -24,13 +24,12 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
   const query = useQuery('rack');
   const router = useRouter();
   const { show, unit: shownUnit } = useLengths();
-  // As in the form below: what is typed keeps the unit it was begun in.
-  const [unit] = useState(shownUnit);
   const [cutter, setCutter] = useState<TakeSource | null>(null);
   const [holder, setHolder] = useState<TakeSource | null>(null);
-  const [typed, setTyped] = useState('');
+  /** With the unit it was typed in. */
+  const [typed, setTyped] = useState({ text: '', unit: shownUnit });
   const wanted = job?.tools.find((x) => String(x.t) === t);
-  const stickout = parseLength(typed, unit);
+  const stickout = parseLength(typed.text, typed.unit);
   const judged =
     cutter?.cutter && holder?.holder && stickout && stickout.mm > 0
       ? [
@@ -74,7 +73,8 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       <div
         onChange={(e) => {
           const field = e.target;
-          if (field instanceof HTMLInputElement && field.name === 'stickout') setTyped(field.value);
+          if (field instanceof HTMLInputElement && field.name === 'stickout')
+            setTyped({ text: field.value, unit: shownUnit });
         }}
       >
         <VerbForm
@@ -137,8 +137,11 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
             </>
           )}
           <Caution>
-            Hold by the shank. Shank and bore clean and dry, nut to its stated torque; measure shrink-fit
-            holders cold.
+            Hold by the shank. Shank and bore clean and dry, nut to its stated torque. A heated holder burns
+            long after it looks cold: gloves and tongs, and measure it cold. Lift heavy ones with two or a
+            hoist. Pull stud of this machine and to its torque: a wrong one lets the tool go.
+            {judged?.some((j) => j.code === 'RATIO' && j.grade === 'question') &&
+              ' A long tool whips at speed: balance it, start slow, door shut.'}
           </Caution>
         </VerbForm>
       </div>

@@ -47,7 +47,8 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
       </div>
       <p className="noprint" style={{ margin: '0 12mm' }}>
         <Button onClick={() => window.print()}>Print</Button> 50 x 25 mm label.{' '}
-        {m ? '' : 'Not measured: length and diameter stay blank.'}
+        {m ? '' : 'Not measured: length and diameter stay blank.'} Take the old label off: its numbers, or
+        those of another machine, put the tip elsewhere.
       </p>
     </>
   );

@@ -95,8 +95,8 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
       )}
       <h1 style={{ marginTop: 34 }}>The shop</h1>
       <p>
-        Works {weekWords(shop.week ?? USUAL_CALENDAR.week)} hours
-        {shop.week ? '' : ', which is assumed'}; {shop.closed.length || 'no'} closed{' '}
+        Hours: {weekWords(shop.week ?? USUAL_CALENDAR.week)}
+        {shop.week ? '' : ' (assumed)'}; {shop.closed.length || 'no'} closed{' '}
         {shop.closed.length === 1 ? 'day' : 'days'} besides.{' '}
         <Link href={query.href({ open: null, new: null, do: 'days' })} scroll={false}>
           Days and hours

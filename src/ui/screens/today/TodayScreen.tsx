@@ -51,7 +51,12 @@ export function TodayScreen({ view, today }: { view: TodayView; today: string })
               <div>
                 <Link className={styles.todo} href={line.href}>
                   {line.todo}
-                </Link>
+                </Link>{' '}
+                {(line.cutter ?? line.machine) && (
+                  <span className="soft small">
+                    {[line.cutter, line.machine].filter(Boolean).join(' · ')}
+                  </span>
+                )}
                 <div>
                   {line.why} {line.because && <BecauseThis because={line.because} />}
                 </div>

@@ -1,0 +1,40 @@
+import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { insertJobChange, JOB_STATES, manyOperationsOfJob } from '@/data/jobs';
+
+export const changeJob = defineVerb({
+  name: 'changeJob',
+  path: 'job-changes',
+  summary:
+    'Change what was booked: how many, by when, whether it is still wanted. What is left out stays; what was made stays made.',
+  properties: {
+    number: field.code,
+    quantity: field.whole(1, 1_000_000),
+    due: field.day,
+    state: field.choice(JOB_STATES),
+    reason: field.words(120),
+  },
+  required: ['number'],
+  async run(c, input, moment) {
+    const [job] = await manyOperationsOfJob(c, input.number);
+    const now = found(job ?? null, 'number', input.number, 'job');
+    const quantity = input.quantity === undefined ? now.quantity : toNumber(input.quantity);
+    if (quantity < now.partsMade && (input.state ?? now.state) === 'open')
+      throw new Problem('REFUSED', `${now.partsMade} of ${now.job} are made already`, {
+        field: 'quantity',
+        value: quantity,
+        limit: `at least ${now.partsMade}`,
+        wayOut: 'Close the job if enough were made.',
+      });
+    moment.leansOn(now.entryId);
+    await insertJobChange(c, moment.entryId, {
+      jobId: now.jobId,
+      quantity,
+      due: input.due ?? now.due,
+      state: input.state ?? now.state,
+      reason: input.reason?.trim() || null,
+    });
+    return { number: now.job, quantity, due: input.due ?? now.due, state: input.state ?? now.state };
+  },
+  says: (a) =>
+    a.state === 'open' ? `${a.number}: ${a.quantity}, due ${a.due}` : `${a.number} is ${a.state}`,
+});
