@@ -109,6 +109,7 @@ async function aDay(w: Worked, round: number, took: (verb: string, ms: number) =
     kind: 'worn',
     cutterTo: 'USED',
     partsSince: [{ operation, parts: 6 }],
+    confirmed: true,
     rebuild: { cutter: { item: 'EM6', place: 'P17' }, stickout: '34', despite: 'as for the bench' },
   });
   await verb('gradePiece', { piece: ended.piece, grade: 'plastics' });

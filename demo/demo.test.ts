@@ -2,7 +2,9 @@ import { execFileSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { openMinutes, USUAL_CALENDAR } from '../src/core/buying';
 import { readProgram } from '../src/core/programs';
+import { addDays } from '../src/core/units';
 import { buyingView } from '../src/crib/buying';
 import { lifeView } from '../src/crib/life';
 import { todayView, type WorkKind } from '../src/crib/today';
@@ -44,6 +46,17 @@ it('fills by the verbs alone: same seed, same shop, with something of everything
   const life = await lifeView(crib.db);
   expect(life.lines.filter((l) => l.lives >= 4).length).toBeGreaterThanOrEqual(3);
   expect((await buyingView(crib.db, '2027-01-12')).lines.length).toBeGreaterThan(8);
+  // Whatever day it is asked on: no order day on a closed day, and none after the job must have begun.
+  for (let back = 0; back < 60; back += 1)
+    for (const { item, proposal: p } of (await buyingView(crib.db, addDays('2027-01-12', -back))).lines)
+      if (p.say === 'order' && p.orderBy !== null) {
+        expect([item.code, p.orderBy, openMinutes(USUAL_CALENDAR, p.orderBy) > 0]).toEqual([
+          item.code,
+          p.orderBy,
+          true,
+        ]);
+        expect(p.orderBy <= p.firstShort.start).toBe(true);
+      }
   // Minutes of all edge sets are parts times minutes per part of the programs, neither more nor less.
   const booked = await crib.db.query<{ n: number }>('select sum(minutes) as n from use');
   const logs = await crib.db.query<{ parts: number; report: ReturnType<typeof readProgram> }>(

@@ -284,3 +284,25 @@ test.describe('on a phone', () => {
     expect((await shown.boundingBox())!.y).toBeGreaterThan(700);
   });
 });
+
+test('anything can be ordered without a job, and its promise be stated anew; a job is changed and closed', async ({
+  page,
+}) => {
+  await page.goto('/buying?new=order');
+  await signAs(page, 'IK');
+  await fill(tagOf(page), { What: 'C32-6', 'How many': '2', 'Promised for': '2027-02-01' });
+  await tagOf(page).getByRole('button', { name: 'Ordered' }).click();
+  await expect(said(page)).toContainText('recorded: C32-6');
+  await page.getByRole('row', { name: /C32-6/ }).getByRole('link').click();
+  await fill(tagOf(page), { 'The supplier says now': '2027-02-08' });
+  await tagOf(page).getByRole('button', { name: 'Promised', exact: true }).click();
+  await expect(said(page)).toContainText('counts from 2027-02-08');
+  await expect(tagOf(page).getByText('first for 1 Feb')).toBeVisible();
+
+  await page.goto('/jobs?open=J-0820');
+  await fill(tagOf(page), { Quantity: '80', 'It is': 'cancelled', Why: 'the customer withdrew' });
+  await tagOf(page).getByRole('button', { name: 'Change it' }).click();
+  await expect(said(page)).toContainText('J-0820 is cancelled');
+  await page.goto('/jobs');
+  await expect(page.getByRole('row', { name: /J-0820/ })).toContainText('cancelled');
+});

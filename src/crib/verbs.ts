@@ -1,5 +1,5 @@
 import { buildAssembly, resetStickout, takeDown } from '@/crib/assemblies';
-import { placeOrder, receiveOrder, restatePromise } from '@/crib/buying';
+import { placeOrder, receiveOrder, restatePromise, stateReorder } from '@/crib/buying';
 import { addItem, addPicture, linkItem, saveView, stateFacts, stateStanding } from '@/crib/catalogue';
 import { setChoosingRules } from '@/crib/choosing';
 import { settleTakings } from '@/crib/consigned';
@@ -94,6 +94,7 @@ const DONE = [
   assignUse,
   recordWear,
   endLife,
+  stateReorder,
   placeOrder,
   restatePromise,
   receiveOrder,

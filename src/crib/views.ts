@@ -149,7 +149,15 @@ export const VIEWS: readonly View[] = [
   view('life', 'One cutter in one material: survival curve and lives.', A_LIFE, (crib, { item, material }) =>
     lifeSheet(crib.db, item ?? '', material ?? ''),
   ),
-  whole('orders', 'What to buy and what is on order.', buyingView),
+  view(
+    'orders',
+    'What to buy, what is on order, and a page of what came whole.',
+    AFTER_ROW,
+    (crib, { after }, once) => {
+      const today = localDay(crib.now(), crib.zone);
+      return buyingView(crib.db, today, once ?? readOnce(crib.db, today), after ?? null);
+    },
+  ),
   view('entries', 'The ledger, newest first, before an entry.', ENTRIES, (crib, { before }) =>
     historyView(crib.db, VERBS, 200, before ?? null),
   ),

@@ -11,7 +11,9 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
   return (
     <Asked wrong={wrong}>
       <BuyingScreen
-        view={await view(buyingView)}
+        view={
+          asked.after === undefined ? await view(buyingView) : await buyingView(db, today, view, asked.after)
+        }
         order={asked.order === undefined ? null : await orderView(db, asked.order, today)}
         shop={await view(shopView)}
         today={today}

@@ -13,6 +13,7 @@ import {
   openMinutes,
   type OpenOrder,
   proposeOrder,
+  proposeReorder,
   type ShopCalendar,
   USUAL_CALENDAR,
 } from './index';
@@ -271,3 +272,25 @@ it('unfolds to every cause', () =>
     'pack and minimum',
     'days the shop works',
   ]));
+
+describe('what is kept on the shelf without any job (reorder point, by hand)', () => {
+  const kept = (shelf: number, openOrders: OpenOrder[] = [], pack = 1) =>
+    proposeReorder(
+      { minimum: 4, upTo: 10 },
+      shelf,
+      openOrders,
+      { ...terms, pack },
+      '2027-01-09',
+      USUAL_CALENDAR,
+    );
+  it('at the minimum nothing, below it up to what is kept', () => {
+    expect(kept(4)).toBeNull();
+    expect(kept(3)).toMatchObject({ quantity: 7, short: 7 });
+  });
+  it('what is on order is there, late or not: it is chased, not ordered twice', () =>
+    expect(kept(1, [open({ quantity: 3, promised: '2027-01-01' })])).toBeNull());
+  it('whole packs: 8 short in packs of 5 are 10', () =>
+    expect(kept(2, [], 5)).toMatchObject({ quantity: 10 }));
+  it('on a day the shop works: Saturday becomes Monday', () =>
+    expect(kept(0)).toMatchObject({ orderBy: '2027-01-11', daysLate: 0 }));
+});

@@ -1,6 +1,9 @@
 // What to buy, how many, by which day, because of what
 export { proposeOrder } from './proposeOrder';
 export type { Balance, BookedUse, BuyingTerms, CutterSupply, OrderProposal } from './proposeOrder';
+// What is kept on the shelf without a job
+export { proposeReorder } from './proposeReorder';
+export type { ReorderPoint } from './proposeReorder';
 // From when an open order counts
 export { expectedDay } from './expectedDay';
 export type { ExpectedDay, OpenOrder } from './expectedDay';

@@ -46,7 +46,7 @@ export const PAGES = {
   },
   jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
   life: { ...LIVES, item: 'code', material: 'code' },
-  buying: { open: 'code', order: 'code' },
+  buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,
   start: { step: ['person', 'place', 'machine', 'material', 'supplier'] },
 } as const satisfies Record<string, QuestionSpec>;

@@ -2,6 +2,7 @@
 export { placeOrder } from './verbs/placeOrder';
 export { receiveOrder } from './verbs/receiveOrder';
 export { restatePromise } from './verbs/restatePromise';
+export { stateReorder } from './verbs/stateReorder';
 // What screens show
 export { buyingView, orderView, proposals } from './views/buyingView';
 export type { BuyingLine, BuyingView } from './views/buyingView';

@@ -148,3 +148,38 @@ it('stock at zero and a scrapped set leave the whole need to order', async () =>
     balance: { shelf: 0, onEdgeSets: 0 },
   });
 });
+
+it('inserts, collets and spares are ordered without any job, and kept on the shelf by a reorder point', async () => {
+  await crib.do('addItem', {
+    code: 'C32-10',
+    kind: 'collet',
+    facts: { COLLET: { value: '32', origin: 'maker' } },
+    supply: { supplier: 'NORD', orderCode: 'N-C32', pack: 2 },
+  });
+  await crib.do('receiveStock', { item: 'C32-10', place: 'S1', quantity: 3 });
+  expect(await line('C32-10')).toBeNull();
+  await crib.do('stateReorder', { item: 'C32-10', minimum: 4, upTo: 6 });
+  // 3 there, up to 6, in packs of two
+  expect((await line('C32-10'))!.proposal).toMatchObject({ say: 'order', short: 3, quantity: 4 });
+  const { number } = await crib.do('placeOrder', { item: 'C32-10', quantity: 4, promised: '2027-01-20' });
+  expect(await line('C32-10')).toBeNull();
+  await crib.do('receiveOrder', { number, quantity: 4, place: 'S1' });
+  await crib.do('stateReorder', { item: 'C32-10' });
+  await crib.do('scrapStock', { item: 'C32-10', from: 'S1', quantity: 6, reason: 'worn bores' });
+  expect(await line('C32-10')).toBeNull();
+});
+
+it('all orders can be found: those that came whole a page at a time', async () => {
+  const first = await buyingView(crib.db, '2027-01-05');
+  for (let i = 0; i < 22; i += 1) {
+    const { number } = await crib.do('placeOrder', { item: 'C32-10', quantity: 1, promised: '2027-01-20' });
+    await crib.do('receiveOrder', { number, quantity: 1, place: 'S1' });
+  }
+  const latest = await buyingView(crib.db, '2027-01-05');
+  expect(latest.next).not.toBeNull();
+  const older = await buyingView(crib.db, '2027-01-05', undefined, latest.next);
+  expect(older.next).toBeNull();
+  const closed = [...latest.orders, ...older.orders].filter((o) => o.expected === null).map((o) => o.number);
+  expect(new Set(closed).size).toBe(closed.length);
+  expect(closed.length).toBe(first.orders.filter((o) => o.expected === null).length + 22);
+});

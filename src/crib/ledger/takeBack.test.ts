@@ -314,6 +314,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     }),
   ],
   ['placeOrder', () => ({ item: 'EM10', quantity: 6, promised: '2027-01-25' })],
+  ['stateReorder', () => ({ item: 'EM10', minimum: 500, upTo: 600 })],
   ['restatePromise', () => ({ number: 'O-0001', promised: '2027-03-01' })],
   ['receiveOrder', () => ({ number: 'O-0001', quantity: 1, place: 'S1' })],
   [

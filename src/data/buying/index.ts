@@ -1,6 +1,12 @@
 // Rows
 export type { PurchaseRow } from './types';
 // Reading
-export { manyClosedPurchases, manyOpenPurchases, manySupplierDelays, maybePurchase } from './read';
+export {
+  manyClosedPurchases,
+  manyOpenPurchases,
+  manyReorderPoints,
+  manySupplierDelays,
+  maybePurchase,
+} from './read';
 // Writing
-export { insertPromise, insertPurchase, insertReceipt } from './write';
+export { insertPromise, insertPurchase, insertReceipt, insertReorderPoint } from './write';

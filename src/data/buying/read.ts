@@ -11,12 +11,13 @@ const PURCHASE = `select p.entry_id, p.number, p.item_id, i.code as item, s.code
 /** Orders of which something is still to come, newest first. */
 export const manyOpenPurchases = (c: Connection) =>
   many<PurchaseRow>(c, `${PURCHASE} where n.open order by n.happened_at desc, n.purchase_id desc`);
-/** Orders that came whole, newest first. */
-export const manyClosedPurchases = (c: Connection, limit: number) =>
+/** Orders that came whole, newest first; after one of them, or from the newest. */
+export const manyClosedPurchases = (c: Connection, after: number | null, limit: number) =>
   many<PurchaseRow>(
     c,
-    `${PURCHASE} where not n.open order by n.happened_at desc, n.purchase_id desc limit $1`,
-    [limit],
+    `${PURCHASE} where not n.open${after === null ? '' : ' and (n.happened_at, n.purchase_id) < (select x.happened_at, x.purchase_id from purchase_now x where x.purchase_id = $2)'}
+     order by n.happened_at desc, n.purchase_id desc limit $1`,
+    after === null ? [limit] : [limit, after],
   );
 export const maybePurchase = (c: Connection, number: string) =>
   maybeOne<PurchaseRow>(c, `${PURCHASE} where p.number = $1`, [number]);
@@ -34,4 +35,12 @@ export const manySupplierDelays = (c: Connection, latest: number) =>
        where p.supplier_id = s.id and not n.open and l.came is not null order by p.entry_id desc limit $1) x
      group by s.code`,
     [latest],
+  );
+
+/** What is kept on the shelf without any job: the latest word of each item. */
+export const manyReorderPoints = (c: Connection) =>
+  many<{ itemId: number; minimum: number; upTo: number }>(
+    c,
+    `select item_id, minimum, up_to from (select distinct on (r.item_id) r.item_id, r.minimum, r.up_to from reorder_point r
+       join live_entry e on e.id = r.entry_id order by r.item_id, e.happened_at desc, e.id desc) x where minimum is not null`,
   );

@@ -18,3 +18,7 @@ export const insertReceipt = inserts<{
 }>('receipt');
 
 export const insertPromise = inserts<{ purchaseId: number; promised: string }>('promise');
+
+export const insertReorderPoint = inserts<{ itemId: number; minimum: number | null; upTo: number | null }>(
+  'reorder_point',
+);

@@ -3,7 +3,7 @@ import type { Connection, Param } from './connection';
 import { many, one } from './rows';
 
 /** Totals are counted so far, at the same cost in a crib of any age; what lies beyond is 'more than'. */
-export const COUNTED_TO = 500;
+export const COUNTED_TO = 300;
 
 /** A question that is answered a page at a time. */
 export interface PagedQuestion {

@@ -204,8 +204,8 @@ describe('all stock', () => {
   });
   it('goes on by a line, narrows by the address, and goes out as it is seen', () => {
     address = 'show=stock&q=DC+6..8&owner=theirs';
-    showIn(<PlacesScreen view={view()} {...shown([stockLine({})], { next: 7, total: 500, more: true })} />);
-    expect(screen.getByText('more than 500 lines')).toBeTruthy();
+    showIn(<PlacesScreen view={view()} {...shown([stockLine({})], { next: 7, total: 300, more: true })} />);
+    expect(screen.getByText('more than 300 lines')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Further' }).getAttribute('href')).toBe(
       '/places?show=stock&q=DC+6..8&owner=theirs&after=7',
     );

@@ -1,5 +1,5 @@
 import { group } from 'd3';
-import { type BookedUse, expectedDay, type OrderProposal, proposeOrder } from '@/core/buying';
+import { type BookedUse, expectedDay, type OrderProposal, proposeOrder, proposeReorder } from '@/core/buying';
 import { first } from '@/core/sure';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
@@ -9,6 +9,7 @@ import { openWork, type Work, workWith } from '@/crib/work';
 import {
   manyClosedPurchases,
   manyOpenPurchases,
+  manyReorderPoints,
   manySupplierDelays,
   maybePurchase,
   type PurchaseRow,
@@ -37,8 +38,10 @@ export interface BuyingView {
   lines: BuyingLine[];
   /** T of booked jobs whose need can't be said. */
   unknown: NotReckoned[];
-  /** Orders of which something is to come, and the latest of those that came whole. */
+  /** Orders of which something is to come, and a page of those that came whole. */
   orders: OrderLine[];
+  /** The order after which the next page of those begins; null at the end. */
+  next: number | null;
 }
 
 const SAYS = { order: 0, 'cannot say': 1, enough: 2 } as const;
@@ -52,10 +55,17 @@ export async function buyingView(
   c: Connection,
   today: string,
   once: ReadOnce = readOnce(c, today),
+  after: number | null = null,
 ): Promise<BuyingView> {
   const { lines, unknown, orders } = await once(proposals);
-  const closed = (await manyClosedPurchases(c, CLOSED_SHOWN)).map((o) => ({ ...o, expected: null }));
-  return { lines, unknown, orders: [...orders, ...closed] };
+  const closed = await manyClosedPurchases(c, after, CLOSED_SHOWN + 1);
+  const shown = closed.slice(0, CLOSED_SHOWN);
+  return {
+    lines,
+    unknown,
+    orders: [...(after === null ? orders : []), ...shown.map((o) => ({ ...o, expected: null }))],
+    next: closed.length > CLOSED_SHOWN ? (shown.at(-1)?.entryId ?? null) : null,
+  };
 }
 
 /** One order by its number; null where there is none. */
@@ -108,15 +118,20 @@ const bodiesOf = (c: Connection, work: Work) =>
   );
 
 /** What to buy, from booked jobs, lives, stock, life left and open orders; the most urgent first. */
-export async function proposals(c: Connection, today: string, once: ReadOnce): Promise<BuyingView> {
+export async function proposals(
+  c: Connection,
+  today: string,
+  once: ReadOnce,
+): Promise<Omit<BuyingView, 'next'>> {
   const work = await once(openWork);
   const book = await once(openBook);
   const orders = await manyOpenPurchases(c);
   const around = await bodiesOf(c, work);
   const { booked, unknown } = demandOf(work, around.of);
   const items = new Map([...work.items, ...around.items]);
+  const lines = await linesOf(c, today, booked, items, book, around.of, orders);
   return {
-    lines: await linesOf(c, today, booked, items, book, around.of, orders),
+    lines: inOrder(await withKept(c, today, lines, orders)),
     unknown,
     orders: await ordersShown(c, orders, today),
   };
@@ -167,11 +182,59 @@ async function linesOf(
     );
     return proposal ? [{ item: { id: item.id, code: item.code, words: item.words }, proposal, supply }] : [];
   });
+  return inOrder(lines);
+}
+
+/** The most urgent first. */
+function inOrder(lines: readonly BuyingLine[]): BuyingLine[] {
   const day = (p: OrderProposal) => (p.say === 'order' ? (p.orderBy ?? '') : '');
-  return lines.sort(
+  return lines.toSorted(
     (a, b) =>
       SAYS[a.proposal.say] - SAYS[b.proposal.say] ||
       day(a.proposal).localeCompare(day(b.proposal)) ||
       a.item.code.localeCompare(b.item.code, 'en', { numeric: true }),
   );
+}
+
+/** What is kept on the shelf without any job asking: its own lines, and where a job asks for fewer, more. */
+async function withKept(
+  c: Connection,
+  today: string,
+  lines: readonly BuyingLine[],
+  orders: readonly PurchaseRow[],
+): Promise<BuyingLine[]> {
+  const points = await manyReorderPoints(c);
+  if (!points.length) return [...lines];
+  const ids = points.map((p) => p.itemId);
+  const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
+  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s]));
+  const delays = await delaysOf(c);
+  const calendar = await loadCalendar(c, today);
+  const kept = points.flatMap((point): BuyingLine[] => {
+    const item = items.get(point.itemId);
+    if (!item) return [];
+    const supply = supplies.get(point.itemId) ?? null;
+    const proposal = proposeReorder(
+      point,
+      item.unused,
+      supplyOf(
+        item,
+        [],
+        orders.filter((o) => o.itemId === item.id),
+        delays,
+      ).openOrders,
+      { leadTimeDays: supply?.leadTimeDays ?? null, pack: supply?.pack ?? 1, minimum: supply?.minimum ?? 1 },
+      today,
+      calendar,
+    );
+    return proposal ? [{ item: { id: item.id, code: item.code, words: item.words }, proposal, supply }] : [];
+  });
+  const more = new Map(kept.map((l) => [l.item.id, l]));
+  const quantity = (l: BuyingLine) => (l.proposal.say === 'order' ? l.proposal.quantity : 0);
+  const together = lines.map((l) => {
+    const own = more.get(l.item.id);
+    more.delete(l.item.id);
+    return own && quantity(own) > quantity(l) ? own : l;
+  });
+  return [...together, ...more.values()];
 }

@@ -4,16 +4,17 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { chanceWords } from '@/core/buying';
 import { linkTo } from '@/core/links';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
 import { GradeMark } from '@/ui/kit/figure';
-import { Empty } from '@/ui/kit/page';
+import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay } from '@/ui/shell';
-import { LineTag, OrderTag } from './buyingTags';
+import { AnythingTag, KeptTag, LineTag, OrderTag } from './buyingTags';
 
 /** What to buy, how many, by which day and because of what; and what is on order. */
 export function BuyingScreen({
@@ -35,17 +36,37 @@ export function BuyingScreen({
   return (
     <Middle
       beside={
-        open ? (
+        query.get('new') === 'order' ? (
+          <AnythingTag />
+        ) : query.get('new') === 'kept' ? (
+          <KeptTag />
+        ) : open ? (
           <LineTag key={open.item.code} line={open} today={today} />
         ) : order ? (
           <OrderTag key={order.number} order={order} shop={shop} />
         ) : null
       }
     >
-      <h1>Buying</h1>
-      <div className="soft">
-        {toOrder.length} to order, {openOrders.length} on order
-      </div>
+      <Head>
+        <div>
+          <h1>Buying</h1>
+          <div className="soft">
+            {toOrder.length} to order, {openOrders.length} on order
+          </div>
+        </div>
+        <Acts>
+          <Button component={Link} href={query.href({ new: 'kept', open: null, order: null })} scroll={false}>
+            Keep on the shelf
+          </Button>
+          <Button
+            component={Link}
+            href={query.href({ new: 'order', open: null, order: null })}
+            scroll={false}
+          >
+            Order anything
+          </Button>
+        </Acts>
+      </Head>
       {view.lines.length === 0 && (
         <Empty style={{ marginTop: 12 }}>
           What to order follows from jobs with a program whose tools are tied to cutters. Nothing is booked
@@ -69,7 +90,11 @@ export function BuyingScreen({
             {view.lines.map((l) => (
               <TableRow key={l.item.code} className={l === open ? 'open' : undefined}>
                 <TableCell>
-                  <Link className="fig" href={query.href({ open: l.item.code, order: null })} scroll={false}>
+                  <Link
+                    className="fig"
+                    href={query.href({ open: l.item.code, order: null, new: null })}
+                    scroll={false}
+                  >
                     {l.item.code}
                   </Link>
                 </TableCell>
@@ -136,7 +161,11 @@ export function BuyingScreen({
             {view.orders.map((o) => (
               <TableRow key={o.number} className={o.number === order?.number ? 'open' : undefined}>
                 <TableCell>
-                  <Link className="fig" href={query.href({ order: o.number, open: null })} scroll={false}>
+                  <Link
+                    className="fig"
+                    href={query.href({ order: o.number, open: null, new: null })}
+                    scroll={false}
+                  >
                     {o.number}
                   </Link>
                 </TableCell>
@@ -160,6 +189,10 @@ export function BuyingScreen({
           </TableBody>
         </Table>
       )}
+      <p className="small">
+        {query.get('after') && <Link href={query.href({ after: null })}>back to the latest</Link>}{' '}
+        {view.next !== null && <Link href={query.href({ after: view.next })}>older ones</Link>}
+      </p>
     </Middle>
   );
 }

@@ -10,6 +10,7 @@ import { VerbForm } from '@/ui/kit/form';
 import { Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { items } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay } from '@/ui/shell';
 
@@ -137,6 +138,57 @@ export function OrderTag({ order: o, shop }: { order: BuyingView['orders'][numbe
         </>
       )}
       <EntryBack entry={o.entryId} what={`order ${o.number}`} />
+    </Tag>
+  );
+}
+
+/** An order of whatever the catalogue has, planned or not: inserts, collets, holders, spares. */
+export function AnythingTag() {
+  const query = useQuery('buying');
+  return (
+    <Tag over="An order" number="anything" closeHref={query.href({ new: null })}>
+      <p className="soft small">
+        Order it the way the supplier takes orders; record here that you did. Its supplier and order code are
+        stated with the item.
+      </p>
+      <VerbForm
+        verb="placeOrder"
+        submit="Ordered"
+        fields={[
+          { name: 'item', label: 'What', kind: 'search', wide: true, search: items },
+          { name: 'quantity', label: 'How many', kind: 'whole' },
+          { name: 'promised', label: 'Promised for', kind: 'day' },
+        ]}
+        said={(d) => `${d.number} recorded: ${d.item}`}
+      />
+    </Tag>
+  );
+}
+
+/** How many of a thing are kept on the shelf without any job asking for it. */
+export function KeptTag() {
+  const query = useQuery('buying');
+  return (
+    <Tag
+      over="On the shelf"
+      number="kept"
+      words="Below the least, so many are proposed to be ordered, whatever jobs say."
+      closeHref={query.href({ new: null })}
+    >
+      <VerbForm
+        verb="stateReorder"
+        submit="State it"
+        fields={[
+          { name: 'item', label: 'What', kind: 'search', wide: true, search: items },
+          { name: 'minimum', label: 'Never fewer than', kind: 'whole', optional: true },
+          { name: 'upTo', label: 'Order up to', kind: 'whole', optional: true },
+        ]}
+        said={(d) =>
+          d.minimum === null
+            ? `${d.item}: none is kept any more`
+            : `${d.item}: never fewer than ${d.minimum}, up to ${d.upTo}`
+        }
+      />
     </Tag>
   );
 }
