@@ -51,7 +51,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
                 <TableCell>Material</TableCell>
                 <TableCell className="num">Lives</TableCell>
                 <TableCell className="num">Median</TableCell>
-                <TableCell className="num">To reckon with</TableCell>
+                <TableCell className="num">Change by</TableCell>
                 <TableCell>How they ended</TableCell>
               </TableRow>
             </TableHead>

@@ -10,7 +10,9 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
   const tied = new Set(card.ties.map((t) => t.machine));
   const registers = [...card.registers]
     .sort((a, b) => Number(tied.has(b.machine)) - Number(tied.has(a.machine)))
-    .slice(0, 2);
+    .filter((r, i) => i < (r.ofJob === null ? 2 : 1));
+  // The day it was measured stands once, beside the length.
+  const since = card.registers[0]?.since.measured.slice(2);
   // What must not run gets no numbers to enter: they would be entered.
   const stop =
     card.judgements.find((j) => j.grade === 'stop')?.words ??
@@ -19,8 +21,8 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
     <>
       <style>{`@page { size: 50mm 25mm; margin: 0 } body { background: #fff; color: #000 }
         .label { width: 50mm; height: 25mm; padding: 1.6mm 2mm; display: grid; grid-template-columns: 16mm 1fr; gap: 2mm; overflow: hidden; color: #000; background: #fff; font-family: var(--words) }
-        .label svg { width: 16mm; height: 16mm } .label .no { font: 700 5.4mm/1 var(--figures); font-feature-settings: 'zero' 1 }
-        .label .words { font-size: 2.3mm; line-height: 1.15; max-height: 5.4mm; overflow: hidden } .label .line { display: flex; justify-content: space-between; font-size: 2.6mm; border-bottom: .2mm solid #000; height: 3.5mm; align-items: end }
+        .label svg { width: 16mm; height: 16mm } .label .no { font: 700 4.7mm/1 var(--figures); font-feature-settings: 'zero' 1 }
+        .label .words { font-size: 2.2mm; line-height: 1.1; max-height: 4.9mm; overflow: hidden } .label .line { display: flex; justify-content: space-between; font-size: 2.6mm; border-bottom: .2mm solid #000; height: 3.5mm; align-items: end }
         .label .line b { font: 700 3.3mm/1 var(--figures) } @media screen { .label { margin: 12mm; outline: .3mm dashed #888; zoom: 2 } } @media print { .noprint { display: none } }`}</style>
       <div className="label" data-testid="label">
         <div>
@@ -31,12 +33,20 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
           <div className="no">{card.tag}</div>
           <div className="words">{card.cutter.words}</div>
           <div className="line">
-            L <b>{m ? m.gaugeLengthEntered.replace(' mm', '') : ''}</b>
+            <span>L {since && <small>{since}</small>}</span>
+            <b>{m ? m.gaugeLengthEntered.replace(' mm', '') : ''}</b>
           </div>
           <div className="line">
             D <b>{m?.diameterEntered ? m.diameterEntered.replace(' mm', '') : ''}</b>
           </div>
-          <div style={{ fontSize: '2mm', marginTop: '.4mm', lineHeight: 1.1 }}>
+          <div
+            style={{
+              fontSize: '1.9mm',
+              marginTop: '.3mm',
+              lineHeight: 1.1,
+              whiteSpace: stop ? undefined : 'nowrap',
+            }}
+          >
             {stop ? (
               <b>DO NOT RUN: {stop}</b>
             ) : (
@@ -54,8 +64,8 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
   );
 }
 
-/** A register as it is typed in, with the job it is for and the days of the length and of the machine's figures. */
+/** A register as it is typed in, with the job it is for and the day since which the machine's figures hold. */
 const registerWords = ({ machine, units, H, ofJob, since }: AssemblyView['registers'][number]): string =>
   'needs' in H
     ? `${machine} needs ${H.needs}`
-    : `${machine} H ${registerText(H, units)}${ofJob ? ` ${ofJob}` : ''} L ${since.measured.slice(2)} K ${since.machine.slice(2)}`;
+    : `${machine} H ${registerText(H, units)}${ofJob ? ` ${ofJob}` : ''} K ${since.machine.slice(2)}`;
