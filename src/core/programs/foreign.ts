@@ -56,5 +56,11 @@ function loseUnread(s: ReaderState, text: string): void {
   letters.add(text[0]);
   s.lose(AXES.filter((axis) => letters.has(axis)));
   if (letters.has('F')) s.F = null;
+  if (letters.has('S')) {
+    s.S = null;
+    s.speedLost = true;
+  }
   if (letters.has('G')) s.begin('G', unreadCode('G65'));
+  // A change to a tool nobody can tell: nothing after it is surely the work of the one before.
+  if (letters.has('T') || letters.has('M')) s.begin('program flow', unreadCode('G65'));
 }

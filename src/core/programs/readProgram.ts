@@ -82,6 +82,7 @@ function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean 
   const S = plain ? first('S') : undefined;
   if (S) {
     s.S = S.value;
+    s.speedLost = false;
     addOnce(s.current.s_words, S.value);
   }
   if (m.includes(3)) s.spindle = 'M3';

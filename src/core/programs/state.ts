@@ -31,6 +31,8 @@ export class ReaderState {
   feedMode: 'G93' | 'G94' | 'G95' = 'G94';
   F: number | null = null;
   S: number | null = null;
+  /** The last S was one that cannot be read: turning, but nobody can tell how fast. */
+  speedLost = false;
   spindle: 'M3' | 'M4' | null = null;
   offset = 'G54';
   selected: number | null = null;

@@ -157,7 +157,23 @@ const TRAPS: [name: string, body: string, says: Says][] = [
     'M5\nG95 G1 X10 F0.1',
     { cutting: 10, seconds: 0, bound: true },
   ],
+  [
+    'a feed a turn at a speed that is a variable takes how long?',
+    'G95 S#1\nG1 X10 F0.1',
+    { cutting: 10, seconds: 0, bound: true },
+  ],
+  [
+    'a speed that is a variable changes no feed a minute',
+    'S#1\nG1 X10 F100',
+    { cutting: 10, seconds: 6, bound: true },
+  ],
   // Calls and flow
+  [
+    'a change to a tool that is a variable: what follows is not surely work of the one before',
+    'G1 X10 F100\nT#1 M6\nG1 X20',
+    { cutting: 10, bound: true },
+  ],
+  ['an M that is a variable', 'G1 X10 F100\nM#1\nG1 X20', { cutting: 10, bound: true }],
   [
     'a subprogram is not read: it may leave anything behind',
     'G1 X10 F100\nM98 P100\nG1 X20',

@@ -4,8 +4,8 @@ import { aside, mm, say } from './say';
 import type { ToolAsks, Use, UseState } from './facts';
 
 /**
- * Parts that the life left is expected to do; 0 for what is worn or past its life, whatever minutes say of the other;
- * null: cannot say. Example: 10.5 min left at 2 min a part: 5.
+ * Parts that the life left is expected to do; 0 for what is worn or past its life; null: cannot say.
+ * Example: 10.5 min left at 2 min a part: 5.
  */
 export function partsGoodFor(
   asks: Pick<ToolAsks, 'minutesPerPart' | 'atLeast'>,
