@@ -30,3 +30,14 @@ export function found<T>(thing: T | null, field: string, value: unknown, what: s
     wayOut: `Check the ${what}, or add it first.`,
   });
 }
+
+/** Refuses a day that is past, naming what to enter instead. Both days as YYYY-MM-DD. */
+export function notPast(field: string, day: string, today: string, wayOut: string): void {
+  if (day >= today) return;
+  throw new Problem('INVALID_INPUT', `${field}: ${day} is past`, {
+    field,
+    value: day,
+    limit: 'today or later',
+    wayOut,
+  });
+}

@@ -1,4 +1,4 @@
-import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { defineVerb, field, found, notPast, Problem, toNumber } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
 import { insertPurchase } from '@/data/buying';
 import { manySupplies, maybeItem } from '@/data/catalogue';
@@ -19,13 +19,7 @@ export const placeOrder = defineVerb({
         value: item.code,
         wayOut: 'State its supplier and order code first.',
       });
-    if (input.promised < moment.today)
-      throw new Problem('INVALID_INPUT', `promised: ${input.promised} is past`, {
-        field: 'promised',
-        value: input.promised,
-        limit: 'today or later',
-        wayOut: 'Enter the day the supplier promised.',
-      });
+    notPast('promised', input.promised, moment.today, 'Enter the day the supplier promised.');
     const line = await proposalFor(c, moment.today, item.id);
     moment.leansOn(item.entryId);
     moment.leansOn(supply.entryId);

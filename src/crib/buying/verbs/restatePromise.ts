@@ -1,4 +1,4 @@
-import { defineVerb, field, found, Problem } from '@/crib/door';
+import { defineVerb, field, found, notPast, Problem } from '@/crib/door';
 import { insertPromise, maybePurchase } from '@/data/buying';
 
 export const restatePromise = defineVerb({
@@ -16,13 +16,7 @@ export const restatePromise = defineVerb({
         limit: 'an order of which something is to come',
         wayOut: 'Look at what was received.',
       });
-    if (input.promised < moment.today)
-      throw new Problem('INVALID_INPUT', `promised: ${input.promised} is past`, {
-        field: 'promised',
-        value: input.promised,
-        limit: 'today or later',
-        wayOut: 'Enter the day the supplier promises now.',
-      });
+    notPast('promised', input.promised, moment.today, 'Enter the day the supplier promises now.');
     moment.leansOn(order.entryId);
     await insertPromise(c, moment.entryId, { purchaseId: order.entryId, promised: input.promised });
     return { number: order.number, promised: input.promised };

@@ -1,4 +1,4 @@
-import { defineVerb, field, found, Problem } from '@/crib/door';
+import { defineVerb, field, found, notPast, Problem } from '@/crib/door';
 import { moveThing, takeThing, thingFields } from '@/crib/stock';
 import { maybePerson } from '@/data/shop';
 import { insertLoan, oneHand } from '@/data/stock';
@@ -16,13 +16,7 @@ export const issueStock = defineVerb({
   async run(c, input, moment) {
     const thing = await takeThing(c, moment, input);
     const person = found(await maybePerson(c, input.to), 'to', input.to, 'person');
-    if (input.due !== undefined && input.due < moment.today)
-      throw new Problem('INVALID_INPUT', `due: ${input.due} is past`, {
-        field: 'due',
-        value: input.due,
-        limit: `from ${moment.today}`,
-        wayOut: 'Leave it out if no day was said.',
-      });
+    if (input.due !== undefined) notPast('due', input.due, moment.today, 'Leave it out if no day was said.');
     if (thing.from.kind === 'scrap' || thing.from.kind === 'regrind')
       throw new Problem('REFUSED', `${thing.words} is at ${thing.from.name}`, {
         field: 'from',
