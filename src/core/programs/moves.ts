@@ -17,7 +17,8 @@ export function bookFeed(s: ReaderState, line: number, length: number, lowest: n
     s.warn('FEED_MISSING', line, 'Feed move without a feed: its length counts, its time does not');
     tool.lower_bound = true;
   } else bookTime(s, tool, booked, s.F);
-  if (s.spindle === null || (!s.S && !s.speedLost)) s.warn('SPINDLE_OFF_FEED', line, 'Feed move with the spindle off');
+  if (s.spindle === null || (!s.S && !s.speedLost))
+    s.warn('SPINDLE_OFF_FEED', line, 'Feed move with the spindle off');
   if (s.spindle !== null) addOnce(tool.spindle_dir, s.spindle);
   if (s.spindle !== null && s.S) addOnce(tool.spindle, s.S);
   addOnce(s.report.work_offsets_while_feeding, s.offset);
