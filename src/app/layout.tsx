@@ -23,7 +23,8 @@ export default async function Layout({ children }: { children: ReactNode }) {
   const jar = await cookies();
   const shop = await view(shopView);
   const today = await view(todayView);
-  const who = shop.people.find((p) => p.initials === jar.get('stable_who')?.value)?.initials ?? null;
+  const people = shop.people.filter((p) => p.inUse);
+  const who = people.find((p) => p.initials === jar.get('stable_who')?.value)?.initials ?? null;
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
@@ -36,11 +37,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
               zone={open.zone}
               unit={jar.get('stable_unit')?.value === 'inch' ? 'inch' : 'mm'}
             >
-              <Shell
-                counts={{ today: today.lines.length, ...today.counts }}
-                people={shop.people}
-                demo={open.demo}
-              >
+              <Shell counts={{ today: today.lines.length, ...today.counts }} people={people} demo={open.demo}>
                 {children}
               </Shell>
             </Surround>

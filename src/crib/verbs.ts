@@ -28,6 +28,7 @@ import {
   addPerson,
   addSupplier,
   changeMachine,
+  changeSetUp,
   stateDay,
   stateWeek,
 } from '@/crib/shop';
@@ -50,6 +51,7 @@ const DONE = [
   addSupplier,
   addMachine,
   changeMachine,
+  changeSetUp,
   stateWeek,
   stateDay,
   addItem,

@@ -1,3 +1,4 @@
+import { SET_UP_KINDS } from '../setUp';
 import { FAMILY_NAMES, ITEM_KINDS } from '../cutters';
 import type { Question, QuestionSpec } from './question';
 import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, STOCK } from './views';
@@ -41,14 +42,16 @@ export const PAGES = {
   exchange: {},
   machines: {
     open: 'code',
-    new: ['person', 'place', 'machine', 'material', 'supplier'],
-    do: ['figures', 'days'],
+    /** What is open, where it is no machine. */
+    what: SET_UP_KINDS,
+    new: SET_UP_KINDS,
+    do: ['figures', 'change', 'days'],
   },
   jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,
-  start: { step: ['person', 'place', 'machine', 'material', 'supplier'] },
+  start: { step: SET_UP_KINDS },
 } as const satisfies Record<string, QuestionSpec>;
 
 export type PageName = keyof typeof PAGES;

@@ -1,5 +1,5 @@
 import type { FromSchema } from 'json-schema-to-ts';
-import { field, found, type Moment, toNumber } from '@/crib/door';
+import { field, foundInUse, type Moment, toNumber } from '@/crib/door';
 import { insertAssumedLife, insertSupply } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeMaterial, maybeSupplier } from '@/data/shop';
@@ -33,7 +33,7 @@ export async function writeAssumedLife(
   const material =
     a.material === undefined
       ? null
-      : found(await maybeMaterial(c, a.material), 'assumedLife.material', a.material, 'material');
+      : foundInUse(await maybeMaterial(c, a.material), 'assumedLife.material', a.material, 'material');
   if (material) moment.leansOn(material.entryId);
   await insertAssumedLife(c, moment.entryId, {
     itemId: itemId,
@@ -49,7 +49,7 @@ export async function writeSupply(
   itemId: number,
   s: FromSchema<typeof supplySchema>,
 ): Promise<void> {
-  const supplier = found(await maybeSupplier(c, s.supplier), 'supply.supplier', s.supplier, 'supplier');
+  const supplier = foundInUse(await maybeSupplier(c, s.supplier), 'supply.supplier', s.supplier, 'supplier');
   moment.leansOn(supplier.entryId);
   await insertSupply(c, moment.entryId, {
     itemId: itemId,

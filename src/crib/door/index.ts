@@ -1,7 +1,7 @@
 // The door: schemas, checking, problems, verbs
 export { Problem, PROBLEM_CODES, toProblem } from './problem';
 export type { ProblemDocument, ProblemPart } from './problem';
-export { found, maybeLength, maybeNumber, notPast, toLength, toNumber } from './read';
+export { found, foundInUse, maybeLength, maybeNumber, notPast, toLength, toNumber } from './read';
 export * as field from './schema';
 export { validate } from './validate';
 export { questionSchema, readQuestion } from './question';

@@ -103,6 +103,11 @@ const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>>
     'Somebody has done this already',
     'Look at what was booked; counter it if it was a mistake.',
   ],
+  OUT_OF_USE: [
+    'REFUSED',
+    'The place is out of use',
+    'Choose another place, or say first that it is in use again.',
+  ],
   COUNTER_OF_COUNTER: ['REFUSED', 'A counter-entry is not countered', 'Enter it anew instead.'],
   OUT_OF_RANGE: [
     'INVALID_INPUT',

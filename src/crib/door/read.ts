@@ -31,6 +31,23 @@ export function found<T>(thing: T | null, field: string, value: unknown, what: s
   });
 }
 
+/** The thing found, which must be in use: nothing new is written with one that is not. */
+export function foundInUse<T extends { inUse: boolean }>(
+  thing: T | null,
+  field: string,
+  value: unknown,
+  what: string,
+): T {
+  const it = found(thing, field, value, what);
+  if (it.inUse) return it;
+  throw new Problem('REFUSED', `${field}: ${what} ${String(value)} is out of use`, {
+    field,
+    value,
+    limit: `a ${what} in use`,
+    wayOut: `Choose another ${what}, or say on Machines that it is in use again.`,
+  });
+}
+
 /** Refuses a day that is past, naming what to enter instead. Both days as YYYY-MM-DD. */
 export function notPast(field: string, day: string, today: string, wayOut: string): void {
   if (day >= today) return;

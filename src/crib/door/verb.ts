@@ -229,13 +229,18 @@ function refreshLater(db: Database): void {
 }
 
 async function mustSign(c: Connection, who: string): Promise<void> {
-  if (await maybePerson(c, who)) return;
-  throw new Problem('INVALID_INPUT', `who: nobody here signs ${who}`, {
-    field: 'who',
-    value: who,
-    limit: 'initials of a person here',
-    wayOut: 'Pick your initials, or add yourself first.',
-  });
+  const person = await maybePerson(c, who);
+  if (person?.inUse) return;
+  throw new Problem(
+    'INVALID_INPUT',
+    person ? `who: ${who} signs here no more` : `who: nobody here signs ${who}`,
+    {
+      field: 'who',
+      value: who,
+      limit: 'initials of a person here',
+      wayOut: 'Pick your initials, or add yourself first.',
+    },
+  );
 }
 
 function again(before: { inputDigest: string; answer: unknown }, digest: string): Done {

@@ -66,10 +66,16 @@ export async function previewOf(
     suppliers: [],
   };
   const codes = new Set([...present.keys(), ...items.map((i) => i.code)]);
+  // Codes differ by more than case: the first of a kind is it.
+  const spelt = new Map([...codes].reverse().map((code) => [code.toUpperCase(), code]));
   for (const { row, ...item } of items) {
+    const likeIt = spelt.get(item.code.toUpperCase());
     const missing = item.links.find((l) => !codes.has(l.earlier) || l.earlier === item.code);
     const before = present.get(item.code);
-    const clash = before && clashOf(before, item);
+    const clash =
+      likeIt !== undefined && likeIt !== item.code
+        ? `differs from ${likeIt} by capitals alone: give it another code, or write ${likeIt}`
+        : before && clashOf(before, item);
     if (missing || clash) {
       preview.refused.push({
         row,

@@ -264,6 +264,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
       'addPicture',
       'addSupplier',
       'changeMachine',
+      'changeSetUp',
       'setChoosingRules',
       'setLadder',
       'settleTakings',

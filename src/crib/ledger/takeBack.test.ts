@@ -295,6 +295,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     'stateWeek',
     () => ({ monday: 7.5, tuesday: 8, wednesday: 8, thursday: 8, friday: 6, saturday: 0, sunday: 0 }),
   ],
+  ['changeSetUp', () => ({ what: 'supplier', code: 'NORD', name: 'Nord', leadTimeDays: 4 })],
   ['stateDay', () => ({ day: '2027-01-06', closed: 'yes' })],
   ['storeProgram', () => ({ operation, text: oneToolProgram(7, 5, -44) })],
   ['tieTool', () => ({ operation, t: 7, tag: 'A-0002' })],

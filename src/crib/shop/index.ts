@@ -4,6 +4,7 @@ export { addMaterial } from './verbs/addMaterial';
 export { addPerson } from './verbs/addPerson';
 export { addSupplier } from './verbs/addSupplier';
 export { changeMachine } from './verbs/changeMachine';
+export { changeSetUp } from './verbs/changeSetUp';
 export { stateDay } from './verbs/stateDay';
 export { stateWeek } from './verbs/stateWeek';
 // What screens show

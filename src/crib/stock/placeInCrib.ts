@@ -1,5 +1,5 @@
 import { inCrib } from '@/core/stock';
-import { found, type Moment, Problem } from '@/crib/door';
+import { foundInUse, type Moment, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { maybePlace, type PlaceRow } from '@/data/stock';
 
@@ -10,7 +10,7 @@ export async function placeInCrib(
   name: string,
   code: string,
 ): Promise<PlaceRow> {
-  const place = found(await maybePlace(c, code.toUpperCase()), name, code, 'place');
+  const place = foundInUse(await maybePlace(c, code.toUpperCase()), name, code, 'place');
   if (!inCrib(place.kind))
     throw new Problem('REFUSED', `${name}: ${place.name} does not hold stock`, {
       field: name,

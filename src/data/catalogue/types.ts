@@ -70,6 +70,8 @@ export interface SupplyRow {
   itemId: number;
   supplierId: number;
   supplier: string;
+  /** false: nothing is ordered there any more. */
+  supplierInUse: boolean;
   orderCode: string;
   priceCents: number | null;
   pack: number;

@@ -14,6 +14,7 @@ type DataErrorCode =
   | 'MORE_THAN_ORDERED'
   | 'DONE_ALREADY'
   | 'WRONG_COUNT'
+  | 'OUT_OF_USE'
   | 'TRY_AGAIN'
   | 'OTHER';
 
@@ -56,6 +57,7 @@ const BY_SQLSTATE: Record<string, DataErrorCode> = {
   ST006: 'ENDED_ALREADY',
   ST007: 'MORE_THAN_ORDERED',
   ST008: 'DONE_ALREADY',
+  ST009: 'OUT_OF_USE',
   '40001': 'TRY_AGAIN',
   '40P01': 'TRY_AGAIN',
 };

@@ -12,6 +12,7 @@ export {
   maybePerson,
   maybeShopWeek,
   maybeSupplier,
+  stillHolding,
 } from './read';
 // Writing
 export {
@@ -19,6 +20,7 @@ export {
   insertMachine,
   insertMachineFigures,
   insertMaterial,
+  insertNaming,
   insertPerson,
   insertShopWeek,
   insertSupplier,

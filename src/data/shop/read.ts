@@ -2,22 +2,22 @@ import { type Connection, many, maybeOne } from '@/data/database';
 import type { MachineRow, MaterialRow, PersonRow, SupplierRow } from './types';
 
 export const manyPeople = (c: Connection) =>
-  many<PersonRow>(c, 'select initials, name from person order by initials');
+  many<PersonRow>(c, 'select initials, name, in_use from person_named order by initials');
 export const maybePerson = (c: Connection, initials: string) =>
-  maybeOne<PersonRow>(c, 'select initials, name from person where initials = $1', [initials]);
-const LIVE = 'select m.* from material m join live_entry e on e.id = m.entry_id';
+  maybeOne<PersonRow>(c, 'select initials, name, in_use from person_named where initials = $1', [initials]);
+const LIVE = 'select m.* from material_named m join live_entry e on e.id = m.entry_id';
 export const manyMaterials = (c: Connection) => many<MaterialRow>(c, `${LIVE} order by m.code`);
 export const maybeMaterial = (c: Connection, code: string) =>
   maybeOne<MaterialRow>(c, `${LIVE} where m.code = $1`, [code]);
-const SUPPLIER = `select s.*, t.lead_time_days from supplier s join live_entry e on e.id = s.entry_id
+const SUPPLIER = `select s.*, t.lead_time_days from supplier_named s join live_entry e on e.id = s.entry_id
   left join lateral (select x.lead_time_days from supplier_terms x join live_entry xe on xe.id = x.entry_id
     where x.supplier_id = s.id order by xe.happened_at desc, xe.id desc limit 1) t on true`;
 export const manySuppliers = (c: Connection) => many<SupplierRow>(c, `${SUPPLIER} order by s.code`);
 export const maybeSupplier = (c: Connection, code: string) =>
   maybeOne<SupplierRow>(c, `${SUPPLIER} where s.code = $1`, [code]);
-const MACHINE = `select m.id, m.code, m.name, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
+const MACHINE = `select m.id, m.code, m.name, m.in_use, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
     f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s, f.without_point, k.lengths_since
-  from machine m join live_entry e on e.id = m.entry_id
+  from machine_named m join live_entry e on e.id = m.entry_id
   join lateral (select x.*, xe.happened_at from machine_figures x join live_entry xe on xe.id = x.entry_id where x.machine_id = m.id
     order by xe.happened_at desc, xe.id desc limit 1) f on true
   -- Figures are stated whole: those of H hold since the first of an unbroken row of the same.
@@ -46,3 +46,53 @@ export const manyClosedDays = (c: Connection, from: string) =>
      where closed order by day`,
     [from],
   );
+
+/**
+ * What keeps a person, place, material, supplier or machine in use, in a few words; null: nothing does. What a supplier
+ * has still to send can still come.
+ */
+export const stillHolding = {
+  person: (c: Connection, initials: string) =>
+    word(
+      c,
+      `select case when exists (select 1 from balance b join place p on p.id = b.place_id where p.person = $1 and b.quantity > 0)
+         then 'has things of the crib in hand'
+         when not exists (select 1 from person_named where in_use and initials <> $1) then 'is the only one who signs here' end as word`,
+      initials,
+    ),
+  place: (c: Connection, id: number) =>
+    word(
+      c,
+      `select case when exists (select 1 from balance where place_id = $1 and quantity > 0) then 'is not empty'
+         when exists (select 1 from place_named p where p.parent_id = $1 and p.in_use
+           and (p.entry_id is null or exists (select 1 from live_entry e where e.id = p.entry_id))) then 'has places in it'
+         when exists (select 1 from count_sheet s join live_entry e on e.id = s.entry_id where s.place_id = $1
+           and not exists (select 1 from count_booking k join live_entry ke on ke.id = k.entry_id where k.sheet_id = s.id))
+           then 'is being counted' end as word`,
+      id,
+    ),
+  material: (c: Connection, id: number) =>
+    word(
+      c,
+      `select 'is cut by open jobs: ' || string_agg(distinct n.job, ', ') as word from operation_now n
+         join operation o on o.id = n.operation_id join job j on j.id = o.job_id where n.open and j.material_id = $1`,
+      id,
+    ),
+  machine: (c: Connection, id: number) =>
+    word(
+      c,
+      `select 'has open jobs: ' || string_agg(distinct n.job, ', ') as word from operation_now n
+         join operation o on o.id = n.operation_id where n.open and o.machine_id = $1`,
+      id,
+    ),
+  supplier: (c: Connection, id: number) =>
+    word(
+      c,
+      `select case when exists (select 1 from lot l join balance b on b.lot_id = l.id
+           join place p on p.id = b.place_id and p.kind not in ('scrap', 'lost') where l.owner_supplier_id = $1 and b.quantity > 0)
+         then 'has stock of its own here' end as word`,
+      id,
+    ),
+} as const;
+const word = async (c: Connection, sql: string, of: string | number) =>
+  (await maybeOne<{ word: string | null }>(c, sql, [of]))?.word ?? null;

@@ -5,12 +5,15 @@ import type { LengthUnit } from '@/core/units';
 export interface PersonRow {
   initials: string;
   name: string;
+  /** false: kept for what was written with it, taken for nothing new. */
+  inUse: boolean;
 }
 
 export interface MaterialRow {
   id: number;
   code: string;
   name: string;
+  inUse: boolean;
   isoGroup: string;
   entryId: number;
 }
@@ -19,6 +22,7 @@ export interface SupplierRow {
   id: number;
   code: string;
   name: string;
+  inUse: boolean;
   entryId: number;
   leadTimeDays: number | null;
 }
@@ -27,6 +31,7 @@ export interface MachineRow {
   id: number;
   code: string;
   name: string;
+  inUse: boolean;
   entryId: number;
   figuresEntryId: number;
   figuresSince: Date;

@@ -4,6 +4,18 @@ export async function insertPerson(c: Connection, initials: string, name: string
   await c.query('insert into person (initials, name) values ($1, $2)', [initials, name]);
 }
 
+/** What a person, place, material, supplier or machine is called from now on, and whether it is in use: one of the five. */
+export const insertNaming = inserts<{
+  person?: string;
+  placeId?: number;
+  materialId?: number;
+  supplierId?: number;
+  machineId?: number;
+  name: string;
+  inUse: boolean;
+  reason: string | null;
+}>('naming');
+
 /** One row of each table of this room; texts of jsonb columns are JSON. */
 
 export const insertMaterial = inserts<{

@@ -6,6 +6,8 @@ export interface PlaceRow {
   id: number;
   code: string;
   name: string;
+  /** false: it is empty and nothing goes there any more. */
+  inUse: boolean;
   kind: PlaceKind;
   parentId: number | null;
   /** Whose hand it is. */

@@ -37,9 +37,9 @@ const source = (over: Partial<TakeSource> = {}): TakeSource => ({
   ...over,
 });
 const places = [
-  { code: 'S1', name: 'Shelf', kind: 'shelf' },
-  { code: 'USED', name: 'Used', kind: 'drawer' },
-  { code: 'SCRAP', name: 'Scrap', kind: 'scrap' },
+  { code: 'S1', name: 'Shelf', kind: 'shelf', inUse: true },
+  { code: 'USED', name: 'Used', kind: 'drawer', inUse: true },
+  { code: 'SCRAP', name: 'Scrap', kind: 'scrap', inUse: true },
 ];
 const tap = (name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole('button', { name })));
 

@@ -8,7 +8,7 @@ export { answer } from './answers';
 
 /** A shop with one person and the ladder as it begins. */
 export const SHOP: ShopView = {
-  people: [{ initials: 'IK', name: 'Ida' }],
+  people: [{ initials: 'IK', name: 'Ida', inUse: true }],
   places: [],
   materials: [],
   suppliers: [],

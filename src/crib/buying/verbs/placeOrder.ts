@@ -19,6 +19,12 @@ export const placeOrder = defineVerb({
         value: item.code,
         wayOut: 'State its supplier and order code first.',
       });
+    if (!supply.supplierInUse)
+      throw new Problem('REFUSED', `${supply.supplier}, where ${item.code} was bought, is out of use`, {
+        field: 'item',
+        value: item.code,
+        wayOut: 'State who supplies it now.',
+      });
     notPast('promised', input.promised, moment.today, 'Enter the day the supplier promised.');
     const line = await proposalFor(c, moment.today, item.id);
     moment.leansOn(item.entryId);

@@ -137,6 +137,10 @@ export async function proposals(
   };
 }
 
+/** Who supplies each item, where that one is in use: its lead time, pack and minimum are reckoned with. */
+const suppliesOf = async (c: Connection, ids: readonly number[]) =>
+  new Map((await manySupplies(c, ids)).flatMap((s) => (s.supplierInUse ? [[s.itemId, s] as const] : [])));
+
 /** A line for each thing that is booked, the most urgent first. */
 async function linesOf(
   c: Connection,
@@ -149,7 +153,7 @@ async function linesOf(
 ): Promise<BuyingLine[]> {
   // Only what is booked is bought for: the rest of the catalogue is not read.
   const usesOf = group(booked, (b) => b.itemId);
-  const supplies = new Map((await manySupplies(c, [...usesOf.keys()])).map((s) => [s.itemId, s]));
+  const supplies = await suppliesOf(c, [...usesOf.keys()]);
   const left = await edgesLeft(c, book.running, book, items, inserts);
   const ordered = group(orders, (o) => o.itemId);
   const delays = await delaysOf(c);
@@ -207,7 +211,7 @@ async function withKept(
   if (!points.length) return [...lines];
   const ids = points.map((p) => p.itemId);
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
-  const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s]));
+  const supplies = await suppliesOf(c, ids);
   const delays = await delaysOf(c);
   const calendar = await loadCalendar(c, today);
   const kept = points.flatMap((point): BuyingLine[] => {

@@ -1,4 +1,4 @@
-import { defineVerb, field, found, toNumber } from '@/crib/door';
+import { defineVerb, field, foundInUse, toNumber } from '@/crib/door';
 import { insertJob, insertOperation } from '@/data/jobs';
 import { maybeMachine, maybeMaterial } from '@/data/shop';
 import { operationFigures, writeOperationFigures } from '../operationFigures';
@@ -20,8 +20,13 @@ export const addJob = defineVerb({
   },
   required: ['number', 'part', 'material', 'quantity', 'due', 'machine'],
   async run(c, input, moment) {
-    const material = found(await maybeMaterial(c, input.material), 'material', input.material, 'material');
-    const machine = found(await maybeMachine(c, input.machine), 'machine', input.machine, 'machine');
+    const material = foundInUse(
+      await maybeMaterial(c, input.material),
+      'material',
+      input.material,
+      'material',
+    );
+    const machine = foundInUse(await maybeMachine(c, input.machine), 'machine', input.machine, 'machine');
     moment.leansOn(material.entryId);
     moment.leansOn(machine.entryId);
     const jobId = await insertJob(c, moment.entryId, {

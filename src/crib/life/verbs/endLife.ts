@@ -1,6 +1,6 @@
 import { ENDING_NAMES, SIGNS } from '@/core/life';
 import { build, type CutterSource, cutterSourceSchema, dismantle, standing } from '@/crib/assemblies';
-import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { defineVerb, field, foundInUse, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/work';
 import { insertTie, manyTiesOfAssemblies } from '@/data/jobs';
 import { insertEnding } from '@/data/life';
@@ -55,7 +55,12 @@ export const endLife = defineVerb({
         ? await onePlaceOfKind(c, 'lost')
         : input.cutterTo === undefined
           ? await onePlaceOfKind(c, 'scrap')
-          : found(await maybePlace(c, input.cutterTo.toUpperCase()), 'cutterTo', input.cutterTo, 'place');
+          : foundInUse(
+              await maybePlace(c, input.cutterTo.toUpperCase()),
+              'cutterTo',
+              input.cutterTo,
+              'place',
+            );
     if (to.kind === 'build')
       throw new Problem('REFUSED', 'A cutter that ended leaves the assembly', {
         field: 'cutterTo',

@@ -1,4 +1,4 @@
-import { defineVerb, field, found, notPast, Problem } from '@/crib/door';
+import { defineVerb, field, foundInUse, notPast, Problem } from '@/crib/door';
 import { moveThing, takeThing, thingFields } from '@/crib/stock';
 import { maybePerson } from '@/data/shop';
 import { insertLoan, oneHand } from '@/data/stock';
@@ -15,7 +15,7 @@ export const issueStock = defineVerb({
   required: ['to'],
   async run(c, input, moment) {
     const thing = await takeThing(c, moment, input);
-    const person = found(await maybePerson(c, input.to), 'to', input.to, 'person');
+    const person = foundInUse(await maybePerson(c, input.to), 'to', input.to, 'person');
     if (input.due !== undefined) notPast('due', input.due, moment.today, 'Leave it out if no day was said.');
     if (thing.from.kind === 'scrap' || thing.from.kind === 'regrind')
       throw new Problem('REFUSED', `${thing.words} is at ${thing.from.name}`, {

@@ -1,5 +1,5 @@
 import { ADDED_PLACES } from '@/core/stock';
-import { defineVerb, field, found } from '@/crib/door';
+import { defineVerb, field, foundInUse } from '@/crib/door';
 import { insertPlace, maybePlace } from '@/data/stock';
 
 export const addPlace = defineVerb({
@@ -18,7 +18,7 @@ export const addPlace = defineVerb({
     const parent =
       input.parent === undefined
         ? null
-        : found(await maybePlace(c, input.parent.toUpperCase()), 'parent', input.parent, 'place');
+        : foundInUse(await maybePlace(c, input.parent.toUpperCase()), 'parent', input.parent, 'place');
     if (parent) moment.leansOn(parent.entryId);
     const code = input.code.toUpperCase();
     await insertPlace(c, moment.entryId, {

@@ -1,5 +1,5 @@
 import { inCrib } from '@/core/stock';
-import { defineVerb, field, found, Problem } from '@/crib/door';
+import { defineVerb, field, found, foundInUse, Problem } from '@/crib/door';
 import { insertMovement, maybePiece, maybePlace } from '@/data/stock';
 import { checkGrade, gradeFields, recordGrade } from '../grade';
 
@@ -32,7 +32,7 @@ export const gradePiece = defineVerb({
     moment.leansOn(piece.endedEntryId);
     const to = input.grade === 'scrap' ? 'SCRAP' : input.place?.toUpperCase();
     if (to && to !== piece.place) {
-      const place = found(await maybePlace(c, to), 'place', to, 'place');
+      const place = foundInUse(await maybePlace(c, to), 'place', to, 'place');
       moment.leansOn(place.entryId);
       await insertMovement(c, {
         entryId: moment.entryId,

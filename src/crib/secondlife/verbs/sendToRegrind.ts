@@ -1,6 +1,6 @@
 import { againstRegrind } from '@/core/cutters';
 import { loadItem, cutterOf } from '@/crib/catalogue';
-import { defineVerb, field, found, Problem } from '@/crib/door';
+import { defineVerb, field, foundInUse, Problem } from '@/crib/door';
 import { moveThing, takeThing } from '@/crib/stock';
 import { manySupplies } from '@/data/catalogue';
 import { insertRegrindOut, manyReground, maybePlace } from '@/data/stock';
@@ -25,7 +25,7 @@ export const sendToRegrind = defineVerb({
         field: 'piece',
         value: thing.words,
       });
-    const to = found(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
+    const to = foundInUse(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
     if (to.kind !== 'regrind')
       throw new Problem('REFUSED', `to: ${to.name} is no regrind shop`, {
         field: 'to',

@@ -1,5 +1,5 @@
 import { inCrib } from '@/core/stock';
-import { defineVerb, field, found, Problem } from '@/crib/door';
+import { defineVerb, field, foundInUse, Problem } from '@/crib/door';
 import { maybePlace } from '@/data/stock';
 import { moveThing, takeThing, thingFields } from '../things';
 
@@ -11,7 +11,7 @@ export const moveStock = defineVerb({
   required: ['to'],
   async run(c, input, moment) {
     const thing = await takeThing(c, moment, input);
-    const to = found(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
+    const to = foundInUse(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
     if (!inCrib(to.kind) && to.kind !== 'machine')
       throw new Problem('REFUSED', `to: things are not simply moved to ${to.name}`, {
         field: 'to',

@@ -1,5 +1,6 @@
-import { defineVerb, field, found, toNumber } from '@/crib/door';
+import { defineVerb, field, found, foundInUse, toNumber } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
+import { maybeSupplier } from '@/data/shop';
 import { insertMovement } from '@/data/stock';
 import { placeInCrib } from '../placeInCrib';
 import { parcelFields, parcelOf } from '../things';
@@ -15,6 +16,8 @@ export const receiveStock = defineVerb({
     const item = found(await maybeItem(c, input.item), 'item', input.item, 'item');
     const place = await placeInCrib(c, moment, 'place', input.place);
     moment.leansOn(item.entryId);
+    if (input.supplier !== undefined)
+      foundInUse(await maybeSupplier(c, input.supplier), 'supplier', input.supplier, 'supplier');
     const quantity = toNumber(input.quantity);
     await insertMovement(c, {
       entryId: moment.entryId,

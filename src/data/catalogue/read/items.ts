@@ -82,8 +82,8 @@ export const manyAssumedLives = (c: Connection, itemIds: readonly number[]) =>
 export const manySupplies = (c: Connection, itemIds: readonly number[]) =>
   many<SupplyRow>(
     c,
-    `select distinct on (s.item_id) s.*, sup.code as supplier, t.lead_time_days from supply s
-     join live_entry e on e.id = s.entry_id join supplier sup on sup.id = s.supplier_id
+    `select distinct on (s.item_id) s.*, sup.code as supplier, sup.in_use as supplier_in_use, t.lead_time_days from supply s
+     join live_entry e on e.id = s.entry_id join supplier_named sup on sup.id = s.supplier_id
      left join lateral (select x.lead_time_days from supplier_terms x join live_entry xe on xe.id = x.entry_id
        where x.supplier_id = s.supplier_id order by xe.happened_at desc, xe.id desc limit 1) t on true
      where s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,

@@ -1,7 +1,6 @@
 'use client';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
-import { inCrib } from '@/core/stock';
 import { addDays, money } from '@/core/units';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
@@ -13,6 +12,7 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { items } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay } from '@/ui/shell';
+import { placeOptions } from '@/ui/screens/common/options';
 
 /** What is proposed of one thing, why, and that it was ordered. */
 export function LineTag({ line, today }: { line: BuyingLine; today: string }) {
@@ -73,8 +73,8 @@ export function LineTag({ line, today }: { line: BuyingLine; today: string }) {
         </>
       ) : (
         <Notice>
-          No supplier is known. <Link href={linkTo('cutters', { open: line.item.code })}>State it</Link>{' '}
-          first.
+          No supplier in use is known.{' '}
+          <Link href={linkTo('cutters', { open: line.item.code })}>State it</Link> first.
         </Notice>
       )}
     </Tag>
@@ -128,9 +128,7 @@ export function OrderTag({ order: o, shop }: { order: BuyingView['orders'][numbe
                 name: 'place',
                 label: 'Onto',
                 kind: 'choice',
-                options: shop.places
-                  .filter((p) => inCrib(p.kind))
-                  .map((p) => [p.code, `${p.code} ${p.name}`] as const),
+                options: placeOptions(shop.places),
               },
             ]}
             said={(d) => `${o.number}: ${Number(d.open) === 0 ? 'closed' : `${d.open} still open`}`}

@@ -12,13 +12,14 @@ import { Choice } from '@/ui/kit/field';
 import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import { PagedTable } from '@/ui/kit/table';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
-import { Asking, AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
+import { Asking, AskChoice, AskWords, KIND_OPTIONS } from '@/ui/screens/common/asking';
 import { useQuery } from '@/ui/screens/common/query';
 import { OF_CATALOGUE, questionOf } from '@/ui/screens/common/question';
 import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
 import { Middle } from '@/ui/shell';
 import { hasFigure } from './hasFigure';
 import { useColumns } from './columns';
+import { placeOptions } from '@/ui/screens/common/options';
 
 // What is opened now and then comes when it is.
 const ItemTag = dynamic(() => import('./ItemTag').then((m) => m.ItemTag));
@@ -135,7 +136,7 @@ export function CuttersScreen({
           <Asking>
             <AskWords label="Words to find, or DC 6..8, LCF>20" />
             <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
-            <AskChoice label="Lies in" name="place" any="any place" options={placeOptions(shop)} />
+            <AskChoice label="Lies in" name="place" any="any place" options={placeOptions(shop.places)} />
           </Asking>
           <SavedViews saved={saved} />
           {refused && (

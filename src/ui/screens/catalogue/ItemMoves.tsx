@@ -9,10 +9,11 @@ import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
-import { cribPlaces, TakeBack } from './TakeBack';
+import { inUseOptions, placeOptions } from '@/ui/screens/common/options';
+import { TakeBack } from './TakeBack';
 import { thingInput, thingOptions } from './things';
 
-const people = (shop: ShopView) => shop.people.map((p) => [p.initials, p.name] as const);
+const people = (shop: ShopView) => inUseOptions(shop.people.map((p) => ({ ...p, code: p.initials })));
 
 /** What is done most stands first; the rest opens by 'more'. */
 const ACTS = [
@@ -67,7 +68,7 @@ export function ItemMoves({
       name: 'supplier',
       label: 'Stays the supplier’s until used',
       kind: 'choice',
-      options: shop.suppliers.map((s) => [s.code, s.name] as const),
+      options: inUseOptions(shop.suppliers),
       optional: true,
     },
     ...(insert
@@ -85,7 +86,7 @@ export function ItemMoves({
     name: 'place',
     label: 'Onto',
     kind: 'choice',
-    options: cribPlaces(shop),
+    options: placeOptions(shop.places),
     start: item.places.find((p) => inCrib(p.placeKind))?.place ?? '',
     add: SET_UP.place,
   };
@@ -181,9 +182,7 @@ export function ItemMoves({
                 name: 'to',
                 label: 'To',
                 kind: 'choice',
-                options: shop.places
-                  .filter((p) => inCrib(p.kind) || p.kind === 'machine')
-                  .map((p) => [p.code, `${p.code} ${p.name}`] as const),
+                options: placeOptions(shop.places, (k) => inCrib(k) || k === 'machine'),
               },
             ]}
             said={(d) => `${d.what} to ${d.to}`}

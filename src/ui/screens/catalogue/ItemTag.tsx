@@ -20,6 +20,7 @@ import { Seats } from './Seats';
 import { StandingForms } from './StandingForms';
 import { gradeSpecs } from './TakeBack';
 import { factFields, supplyFields } from './addItems';
+import { inUseOptions } from '@/ui/screens/common/options';
 
 /** One item: its drawing, counts, facts with their origins, what follows from them, and what can be done with it. */
 export function ItemTag({
@@ -143,7 +144,7 @@ const lifeFields = (shop: ShopView): FieldOf<'addItem' | 'stateFacts'>[] => [
     name: 'assumedLife.material',
     label: 'in material',
     kind: 'choice',
-    options: shop.materials.map((m) => [m.code, m.name] as const),
+    options: inUseOptions(shop.materials),
     optional: true,
     add: SET_UP.material,
   },

@@ -4,7 +4,7 @@ import type { ShopView } from '@/crib/shop';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Fold } from '@/ui/kit/page';
 import { inserts } from '@/ui/screens/common/found';
-import { cribPlaces } from './TakeBack';
+import { placeOptions } from '@/ui/screens/common/options';
 
 /** Inserts into a bare body, or out of it again. */
 function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: ShopView }) {
@@ -12,7 +12,7 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
     name,
     label,
     kind: 'choice',
-    options: cribPlaces(shop),
+    options: placeOptions(shop.places),
   });
   return (
     <Fold label={bare ? 'Put inserts in' : 'Take the inserts out'}>

@@ -2,7 +2,6 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SIGNS } from '@/core/life';
-import { inCrib } from '@/core/stock';
 import type { ItemLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
 import type { ShopView } from '@/crib/shop';
@@ -11,9 +10,7 @@ import { base64, type FieldSpec, post, ProblemNote, useSendOnce, VerbForm } from
 import { Acts } from '@/ui/kit/page';
 import { useSurroundings } from '@/ui/shell';
 import { thingInput } from './things';
-
-export const cribPlaces = (shop: ShopView) =>
-  shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);
+import { placeOptions } from '@/ui/screens/common/options';
 
 /** What a used cutter is graded by: where it may be used next, what is still good, what was seen. */
 export const gradeSpecs = (
@@ -92,7 +89,7 @@ export function TakeBack({
         fields={[
           from,
           quantity,
-          { name: 'to', label: 'Onto', kind: 'choice', options: cribPlaces(shop), start: onto },
+          { name: 'to', label: 'Onto', kind: 'choice', options: placeOptions(shop.places), start: onto },
           ...(cutter
             ? ([
                 {

@@ -23,6 +23,7 @@ import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { useLengths } from '@/ui/shell';
 import { OutlineFields, outlineInput, type SegmentTexts } from './OutlineFields';
+import { inUseOptions } from '@/ui/screens/common/options';
 
 type FactField = `facts.${FactSymbol}.value`;
 /** A field for each symbol with its origin beside it. */
@@ -180,7 +181,7 @@ export const supplyFields = (shop: ShopView): FieldOf<'stateFacts'>[] => [
     name: 'supply.supplier',
     label: 'Supplier',
     kind: 'choice',
-    options: shop.suppliers.map((s) => [s.code, s.name] as const),
+    options: inUseOptions(shop.suppliers),
     optional: true,
     add: SET_UP.supplier,
   },

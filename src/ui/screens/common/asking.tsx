@@ -2,8 +2,6 @@
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { ITEM_KINDS, KINDS } from '@/core/cutters';
-import { inCrib } from '@/core/stock';
-import type { ShopView } from '@/crib/shop';
 import { Choice, Entry } from '@/ui/kit/field';
 import { useLengths } from '@/ui/shell';
 import styles from './asking.module.css';
@@ -88,6 +86,3 @@ export function AskChoice({
 }
 
 export const KIND_OPTIONS = ITEM_KINDS.map((k) => [k, KINDS[k].plural] as const);
-/** Places in the crib, to look in. */
-export const placeOptions = (shop: ShopView) =>
-  shop.places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`] as const);

@@ -10,6 +10,7 @@ import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { useLengths } from '@/ui/shell';
+import { inUseOptions } from '@/ui/screens/common/options';
 
 /** One T of a job: what the program asks of it, its checks, the assembly tied to it. */
 export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
@@ -202,14 +203,14 @@ export function NewJobTag({ shop }: { shop: ShopView }) {
             name: 'material',
             label: 'Material',
             kind: 'choice',
-            options: shop.materials.map((m) => [m.code, m.name] as const),
+            options: inUseOptions(shop.materials),
             add: SET_UP.material,
           },
           {
             name: 'machine',
             label: 'Machine',
             kind: 'choice',
-            options: shop.machines.map((m) => [m.code, m.name] as const),
+            options: inUseOptions(shop.machines),
             add: SET_UP.machine,
           },
           { name: 'due', label: 'Due', kind: 'day', wide: true },

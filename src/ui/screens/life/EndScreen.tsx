@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { type Ending, ENDING_NAMES, ENDINGS, type Sign, SIGNS } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
-import { inCrib } from '@/core/stock';
 import { enteredText, parseLength, readCents } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
@@ -13,6 +12,7 @@ import { ProblemNote, SearchField, SendButton, useVerb } from '@/ui/kit/form';
 import { Acts, Caution, Hand, Notice } from '@/ui/kit/page';
 import { foundSource, sourceOf, takeables } from '@/ui/screens/common/found';
 import { Middle, useLengths, useSurroundings } from '@/ui/shell';
+import { placeOptions } from '@/ui/screens/common/options';
 
 const CAUTIONS: Partial<Record<Ending, string>> = {
   broken:
@@ -47,7 +47,7 @@ export function EndScreen({
   card: AssemblyCard;
   /** What can be taken in its place, the same cutter first. */
   takeable: TakeSource[];
-  places: { code: string; name: string; kind: string }[];
+  places: { code: string; name: string; kind: string; inUse: boolean }[];
 }) {
   const router = useRouter();
   const { who } = useSurroundings();
@@ -230,13 +230,11 @@ export function EndScreen({
               <label htmlFor="to">The old cutter goes to</label>
               <Choice id="to" style={FOR_A_THUMB} {...register('to')}>
                 <option value="SCRAP">scrap</option>
-                {places
-                  .filter((p) => inCrib(p.kind))
-                  .map((p) => (
-                    <option key={p.code} value={p.code}>
-                      {p.code} {p.name}, to be graded
-                    </option>
-                  ))}
+                {placeOptions(places).map(([code, words]) => (
+                  <option key={code} value={code}>
+                    {words}, to be graded
+                  </option>
+                ))}
               </Choice>
             </Field>
           )}

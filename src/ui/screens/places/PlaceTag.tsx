@@ -15,7 +15,7 @@ export function PlaceTag({
   place,
   view: { lines, more },
 }: {
-  place: { code: string; name: string; kind: string };
+  place: { code: string; name: string; kind: string; entryId: number | null };
   view: PlaceView;
 }) {
   const query = useQuery('places');
@@ -75,6 +75,15 @@ export function PlaceTag({
       <p className="small">
         <Link href={linkTo('places', { show: 'moves', place: place.code })}>What moved here</Link> ·{' '}
         <Link href={linkTo('cutters', { place: place.code })}>as a list of the catalogue</Link>
+        {place.entryId !== null && (
+          <>
+            {' '}
+            ·{' '}
+            <Link href={linkTo('machines', { what: 'place', open: place.code })}>
+              its name, or out of use
+            </Link>
+          </>
+        )}
       </p>
     </Tag>
   );

@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { linkToEnd, linkToLabel } from '@/core/links';
-import { inCrib } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
 import { Entry } from '@/ui/kit/field';
 import { BecauseThis, GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
@@ -14,8 +13,9 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
 import { LifeRows, NotMeasured, Registers, Uses } from './assemblyFigures';
+import { placeOptions } from '@/ui/screens/common/options';
 
-type Place = { code: string; name: string; kind: string };
+type Place = { code: string; name: string; kind: string; inUse: boolean };
 
 /** An assembly's tag: its big figures, the question about it, its actions. */
 export function AssemblyTag({ card, places }: { card: AssemblyView; places: Place[] }) {
@@ -148,7 +148,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
                 name: 'cutterTo',
                 label: 'Cutter goes to',
                 kind: 'choice',
-                options: places.filter((p) => inCrib(p.kind)).map((p) => [p.code, `${p.code} ${p.name}`]),
+                options: placeOptions(places),
               },
             ]}
             said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}

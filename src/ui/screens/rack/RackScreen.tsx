@@ -35,7 +35,7 @@ export function RackScreen({
   job: JobView | null;
   /** The assembly that is open. */
   card: AssemblyView | null;
-  places: { code: string; name: string; kind: string }[];
+  places: { code: string; name: string; kind: string; inUse: boolean }[];
 }) {
   const query = useQuery('rack');
   const router = useRouter();

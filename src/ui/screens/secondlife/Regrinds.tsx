@@ -1,10 +1,10 @@
 'use client';
-import { inCrib } from '@/core/stock';
 import type { PlacesView } from '@/crib/places';
 import { VerbForm } from '@/ui/kit/form';
 import { Empty, Fold } from '@/ui/kit/page';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { useTimes } from '@/ui/shell';
+import { placeOptions } from '@/ui/screens/common/options';
 
 /** What is out to be reground, its way back, and sending one more. */
 export function Regrinds({ view }: { view: PlacesView }) {
@@ -40,9 +40,7 @@ export function Regrinds({ view }: { view: PlacesView }) {
                   name: 'place',
                   label: 'Onto',
                   kind: 'choice',
-                  options: view.places
-                    .filter((p) => inCrib(p.kind))
-                    .map((p) => [p.code, `${p.code} ${p.name}`] as const),
+                  options: placeOptions(view.places),
                 },
                 { name: 'recoated', label: 'Recoated with', optional: true },
                 { name: 'costCents', label: 'What it cost', kind: 'money', optional: true },
@@ -79,7 +77,7 @@ function SendForm({ view }: { view: PlacesView }) {
             name: 'to',
             label: 'To',
             kind: 'choice',
-            options: view.places.filter((p) => p.kind === 'regrind').map((p) => [p.code, p.name] as const),
+            options: placeOptions(view.places, (k) => k === 'regrind'),
             add: SET_UP.place,
           },
           { name: 'due', label: 'Due back', kind: 'day', optional: true },

@@ -9,23 +9,26 @@ import Link from 'next/link';
 import { USUAL_CALENDAR } from '@/core/buying';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
+import { SET_UP_KINDS, type SetUpKind } from '@/core/setUp';
 import type { ShopView } from '@/crib/shop';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
-import { Acts, Caution, Empty, Head } from '@/ui/kit/page';
+import { Acts, Caution, Empty, Fold, Head } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths, useTimes } from '@/ui/shell';
+import { ChangeForm, ChangeTag, linesOf, type SetUpLine } from './ChangeTag';
 import { CalendarTag, weekWords } from './Calendar';
-
-type Kind = keyof typeof SET_UP;
 
 /** Machines with their schools of registers, and the rest of the shop. */
 export function MachinesScreen({ shop }: { shop: ShopView }) {
   const query = useQuery('machines');
   const { show } = useLengths();
-  const open = shop.machines.find((m) => m.code === query.get('open')) ?? null;
+  const lines = linesOf(shop);
+  const what = SET_UP_KINDS.find((k) => k === query.get('what')) ?? 'machine';
+  const line = lines[what].find((l) => l.code === query.get('open')) ?? null;
+  const open = what === 'machine' ? (shop.machines.find((m) => m.code === line?.code) ?? null) : null;
   const adding = query.get('new');
   const beside = isOne(namesOf(SET_UP), adding) ? (
     <Tag over="New" number={SET_UP[adding].title} closeHref={query.href({ new: null })}>
@@ -40,8 +43,10 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
     </Tag>
   ) : query.get('do') === 'days' ? (
     <CalendarTag shop={shop} />
-  ) : open ? (
-    <MachineTag key={open.code} machine={open} />
+  ) : open && line ? (
+    <MachineTag key={open.code} machine={open} line={line} />
+  ) : line ? (
+    <ChangeTag key={`${what} ${line.code}`} kind={what} line={line} over={SET_UP[what].title} />
   ) : null;
   return (
     <Middle beside={beside}>
@@ -51,7 +56,11 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
           <div className="soft">What each understands by its registers, and what it can do.</div>
         </div>
         <Acts>
-          <Button component={Link} href={query.href({ new: 'machine', open: null })} scroll={false}>
+          <Button
+            component={Link}
+            href={query.href({ new: 'machine', open: null, what: null })}
+            scroll={false}
+          >
             Add a machine
           </Button>
         </Acts>
@@ -75,21 +84,30 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {shop.machines.map((m) => (
-              <TableRow key={m.code} className={m === open ? 'open' : undefined}>
-                <TableCell>
-                  <Link className="fig" href={query.href({ open: m.code, new: null })} scroll={false}>
-                    {m.code}
-                  </Link>
-                </TableCell>
-                <TableCell>{m.name}</TableCell>
-                <TableCell>{m.taper}</TableCell>
-                <TableCell className="num fig">{show(m.kMm)}</TableCell>
-                <TableCell>{LENGTH_SCHOOLS[m.lengthSchool]}</TableCell>
-                <TableCell>{DIAMETER_SCHOOLS[m.diameterSchool]}</TableCell>
-                <TableCell>{m.units}</TableCell>
-              </TableRow>
-            ))}
+            {shop.machines
+              .toSorted((a, b) => Number(b.inUse) - Number(a.inUse))
+              .map((m) => (
+                <TableRow key={m.code} className={m === open ? 'open' : undefined}>
+                  <TableCell>
+                    <Link
+                      className="fig"
+                      href={query.href({ open: m.code, new: null, what: null, do: null })}
+                      scroll={false}
+                    >
+                      {m.code}
+                    </Link>
+                  </TableCell>
+                  <TableCell>
+                    {m.name}
+                    {!m.inUse && <span className="soft"> (out of use)</span>}
+                  </TableCell>
+                  <TableCell>{m.taper}</TableCell>
+                  <TableCell className="num fig">{show(m.kMm)}</TableCell>
+                  <TableCell>{LENGTH_SCHOOLS[m.lengthSchool]}</TableCell>
+                  <TableCell>{DIAMETER_SCHOOLS[m.diameterSchool]}</TableCell>
+                  <TableCell>{m.units}</TableCell>
+                </TableRow>
+              ))}
           </TableBody>
         </Table>
       )}
@@ -98,48 +116,49 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
         Hours: {weekWords(shop.week ?? USUAL_CALENDAR.week)}
         {shop.week ? '' : ' (assumed)'}; {shop.closed.length || 'no'} closed{' '}
         {shop.closed.length === 1 ? 'day' : 'days'} besides.{' '}
-        <Link href={query.href({ open: null, new: null, do: 'days' })} scroll={false}>
+        <Link href={query.href({ open: null, new: null, what: null, do: 'days' })} scroll={false}>
           Days and hours
         </Link>
       </p>
       <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', gap: 24 }}>
-        <Little kind="person" rows={shop.people.map((p) => [p.initials, p.name])} />
-        <Little
-          kind="place"
-          rows={shop.places.filter((p) => p.entryId !== null).map((p) => [p.code, p.name])}
-        />
-        <Little kind="material" rows={shop.materials.map((m) => [m.code, `${m.name} (${m.isoGroup})`])} />
-        <Little
-          kind="supplier"
-          rows={shop.suppliers.map((s) => [
-            s.code,
-            `${s.name}, ${s.leadTimeDays === null ? 'lead time not known' : `${s.leadTimeDays} days`}`,
-          ])}
-        />
+        {SET_UP_KINDS.filter((k) => k !== 'machine').map((kind) => (
+          <Little key={kind} kind={kind} lines={lines[kind]} />
+        ))}
       </div>
     </Middle>
   );
 }
 
-function Little({ kind, rows }: { kind: Kind; rows: (readonly [string, string])[] }) {
+function Little({ kind, lines }: { kind: SetUpKind; lines: SetUpLine[] }) {
   const query = useQuery('machines');
+  const gone = lines.filter((l) => !l.inUse);
+  const one = (l: SetUpLine) => (
+    <div key={l.code} style={{ borderBottom: '1px solid var(--line)', padding: '4px 0' }}>
+      <Link
+        className="fig"
+        href={query.href({ what: kind, open: l.code, new: null, do: null })}
+        scroll={false}
+        aria-label={`Change ${l.code}, ${l.name}`}
+      >
+        {l.code}
+      </Link>{' '}
+      <span className="soft">{[l.name, l.more].filter(Boolean).join(', ')}</span>
+    </div>
+  );
   return (
     <section>
       <h2>{SET_UP[kind].title}</h2>
-      {rows.map(([code, words]) => (
-        <div key={code} style={{ borderBottom: '1px solid var(--line)', padding: '4px 0' }}>
-          <span className="fig">{code}</span> <span className="soft">{words}</span>
-        </div>
-      ))}
-      {rows.length === 0 && <div className="soft">None yet.</div>}
-      <Link className="small" href={query.href({ new: kind, open: null })} scroll={false}>
+      {lines.filter((l) => l.inUse).map(one)}
+      {lines.length === gone.length && <div className="soft">None yet.</div>}
+      <Link className="small" href={query.href({ new: kind, open: null, what: null })} scroll={false}>
         add one
       </Link>
+      {gone.length > 0 && <Fold label={`${gone.length} out of use`}>{gone.map(one)}</Fold>}
     </section>
   );
 }
 
-function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
+function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number]; line: SetUpLine }) {
   const query = useQuery('machines');
   const { show, entered, unitWord } = useLengths();
   const { day } = useTimes();
@@ -198,10 +217,18 @@ function MachineTag({ machine: m }: { machine: ShopView['machines'][number] }) {
             said={() => `${m.code}: registers follow the new figures`}
           />
         </>
+      ) : query.get('do') === 'change' ? (
+        <>
+          <h2>Name and use</h2>
+          <ChangeForm kind="machine" line={line} />
+        </>
       ) : (
         <Acts>
           <Button component={Link} href={query.href({ do: 'figures' })} scroll={false}>
             New K or other figures
+          </Button>
+          <Button component={Link} href={query.href({ do: 'change' })} scroll={false}>
+            Name, or out of use
           </Button>
         </Acts>
       )}

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
+import { SET_UP_KINDS } from '@/core/setUp';
 import type { ShopView } from '@/crib/shop';
 import { GradeMark } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
@@ -9,15 +10,13 @@ import { useQuery } from '@/ui/screens/common/query';
 import { countOf, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useSurroundings } from '@/ui/shell';
 
-const STEPS = ['person', 'place', 'machine', 'material', 'supplier'] as const;
-
 /** First run: five things, one after the other; each can also be added later where it is first needed. */
 export function StartScreen({ shop }: { shop: ShopView }) {
   const { who, pickWho } = useSurroundings();
   const query = useQuery('start');
   const counts = countOf(shop);
-  const chosen = STEPS.find((s) => s === query.get('step'));
-  const step = chosen ?? STEPS.find((s) => counts[s] === 0) ?? null;
+  const chosen = SET_UP_KINDS.find((s) => s === query.get('step'));
+  const step = chosen ?? SET_UP_KINDS.find((s) => counts[s] === 0) ?? null;
   return (
     <Middle>
       <h1>Set up the crib</h1>
@@ -31,7 +30,7 @@ export function StartScreen({ shop }: { shop: ShopView }) {
         className="start"
       >
         <ol style={{ listStyle: 'none', padding: 0, margin: 0 }}>
-          {STEPS.map((s, i) => (
+          {SET_UP_KINDS.map((s, i) => (
             <li key={s} style={{ padding: '9px 0', borderBottom: '1px solid var(--line)' }}>
               <Link
                 href={query.href({ step: s })}

@@ -9,10 +9,11 @@ import type { StockLine, StockView } from '@/crib/stock';
 import { Notice } from '@/ui/kit/page';
 import { PagedTable } from '@/ui/kit/table';
 import { SavedViews } from '@/ui/screens/common/SavedViews';
-import { Asking, AskChoice, AskWords, KIND_OPTIONS, placeOptions } from '@/ui/screens/common/asking';
+import { Asking, AskChoice, AskWords, KIND_OPTIONS } from '@/ui/screens/common/asking';
 import { useQuery } from '@/ui/screens/common/query';
 import { OF_STOCK, questionOf } from '@/ui/screens/common/question';
 import { type Answered, useAnswer } from '@/ui/screens/common/useAnswer';
+import { placeOptions } from '@/ui/screens/common/options';
 
 const USUAL = ['item', 'words', 'place', 'owner', 'quantity', 'marks'];
 const LIES_WORDS = [
@@ -50,7 +51,7 @@ export function StockTable({
         <AskWords label="Find" hint="words, a place, DC 6..8" />
         <AskChoice label="Kind" name="kind" any="all" options={KIND_OPTIONS} />
         <AskChoice label="Lies" name="lies" any="in the crib" options={LIES_WORDS} />
-        <AskChoice label="In" name="place" any="any place" options={placeOptions(shop)} />
+        <AskChoice label="In" name="place" any="any place" options={placeOptions(shop.places)} />
         <AskChoice
           label="Whose"
           name="owner"
