@@ -154,10 +154,10 @@ export async function yearsOfWork(years: number): Promise<Worked> {
      cross join lateral (select case when g > ${n('logs') - openLogs} then ${operations} + 1 + g % ${open} else 1 + ((g - 1)::bigint * ${operations} / ${n('logs') - openLogs})::int end as o) x`);
   S(`insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound)
      select l.entry_id, l.id, x.t, a.edge_set_id, 0.2 + (l.id % 7) * 0.1, false from parts_log l join tie x on x.operation_id = l.operation_id join assembly a on a.id = x.assembly_id`);
-  S(`insert into purchase (entry_id, number, item_id, supplier_id, quantity, promised, because)
-     select ${ordered} + g - 1, 'O-' || lpad(g::text, 5, '0'), 5 + 5 * (g % 15), 1, 4, '2027-02-01', '{"words":"x","values":[]}' from generate_series(1, ${n('orders') + 6}) g`);
+  S(`insert into purchase (id, entry_id, number, item_id, supplier_id, quantity, promised, because)
+     select g, ${ordered} + g - 1, 'O-' || lpad(g::text, 5, '0'), 5 + 5 * (g % 15), 1, 4, '2027-02-01', '{"words":"x","values":[]}' from generate_series(1, ${n('orders') + 6}) g`);
   S(
-    `insert into receipt (entry_id, purchase_id, quantity) select ${received} + g - 1, ${ordered} + g - 1, 4 from generate_series(1, ${n('orders')}) g`,
+    `insert into receipt (entry_id, purchase_id, quantity) select ${received} + g - 1, g, 4 from generate_series(1, ${n('orders')}) g`,
   );
   S(`insert into loan (entry_id, item_id, hand_place_id, quantity, due)
      select ${built} + g, 5 + 5 * (g % 15), (select id from place where code = 'HAND-TO'), 1, null from generate_series(1, ${lives / 4}) g`);

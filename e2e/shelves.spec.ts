@@ -290,14 +290,23 @@ test('anything can be ordered without a job, and its promise be stated anew; a j
 }) => {
   await page.goto('/buying?new=order');
   await signAs(page, 'IK');
-  await fill(tagOf(page), { What: 'C32-6', 'How many': '2', 'Promised for': '2027-02-01' });
+  await tagOf(page).getByRole('button', { name: 'One more line' }).click();
+  await fill(tagOf(page), {
+    'What in line 1': 'C32-6',
+    'How many in line 1': '2',
+    'What in line 2': 'C32-10',
+    'How many in line 2': '3',
+    'Promised for': '2027-02-01',
+  });
+  // The demo's collets cost 19.00.
+  await expect(tagOf(page).getByText('Total 95.00')).toBeVisible();
   await tagOf(page).getByRole('button', { name: 'Ordered' }).click();
-  await expect(said(page)).toContainText('recorded: C32-6');
+  await expect(said(page)).toContainText('recorded: C32-6, C32-10');
   await page.getByRole('row', { name: /C32-6/ }).getByRole('link').click();
   await fill(tagOf(page), { 'The supplier says now': '2027-02-08' });
   await tagOf(page).getByRole('button', { name: 'Promised', exact: true }).click();
   await expect(said(page)).toContainText('counts from 2027-02-08');
-  await expect(tagOf(page).getByText('first for 1 Feb')).toBeVisible();
+  await expect(tagOf(page).getByText('first for 1 Feb').first()).toBeVisible();
 
   await page.goto('/jobs?open=J-0820');
   await fill(tagOf(page), { Quantity: '80', 'It is': 'cancelled', Why: 'the customer withdrew' });

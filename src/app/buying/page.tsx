@@ -14,7 +14,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
         view={
           asked.after === undefined ? await view(buyingView) : await buyingView(db, today, view, asked.after)
         }
-        order={asked.order === undefined ? null : await orderView(db, asked.order, today)}
+        order={asked.order === undefined ? [] : await orderView(db, asked.order, today)}
         shop={await view(shopView)}
         today={today}
       />

@@ -10,6 +10,7 @@ import {
   needOf,
   openDayFrom,
   openDayUntil,
+  orderTotal,
   openMinutes,
   type OpenOrder,
   proposeOrder,
@@ -272,6 +273,29 @@ it('unfolds to every cause', () =>
     'pack and minimum',
     'days the shop works',
   ]));
+
+describe('what an order comes to (by hand)', () => {
+  const supply = { priceCents: 3150, pack: 2, minimum: 4 };
+  it.each([
+    // 4 x 31.50 = 126.00
+    [[{ item: 'EM10', quantity: 4, supply }], '126.00', []],
+    // 3 x 31.50 = 94.50, fewer than 4, and a pack of 2 is broken
+    [
+      [{ item: 'EM10', quantity: 3, supply }],
+      '94.50',
+      ['EM10: fewer than the least, 4', 'EM10: 3 are no whole packs of 2'],
+    ],
+    [
+      [
+        { item: 'EM10', quantity: 4, supply },
+        { item: 'AP16', quantity: 10, supply: { priceCents: null, pack: 10, minimum: 1 } },
+      ],
+      'at least 126.00: no price of AP16',
+      [],
+    ],
+    [[{ item: 'X', quantity: 1, supply: null }], 'no price is known', []],
+  ])('%j', (lines, words, against) => expect(orderTotal(lines)).toEqual({ words, against }));
+});
 
 describe('what is kept on the shelf without any job (reorder point, by hand)', () => {
   const kept = (shelf: number, openOrders: OpenOrder[] = [], pack = 1) =>

@@ -7,6 +7,9 @@ export type { ReorderPoint } from './proposeReorder';
 // From when an open order counts
 export { expectedDay } from './expectedDay';
 export type { ExpectedDay, OpenOrder } from './expectedDay';
+// What an order comes to before it is placed
+export { orderTotal } from './orderTotal';
+export type { AskedLine } from './orderTotal';
 // How likely a stock lasts
 export { chanceOfLasting, chanceWords, enoughFor, isEnough, needOf } from './lasting';
 // When the shop works

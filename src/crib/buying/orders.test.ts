@@ -1,5 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
-import { buyingView } from './views/buyingView';
+import { buyingView, orderView } from './views/buyingView';
 
 let crib: TestCrib;
 beforeAll(async () => {
@@ -182,4 +182,56 @@ it('all orders can be found: those that came whole a page at a time', async () =
   const closed = [...latest.orders, ...older.orders].filter((o) => o.expected === null).map((o) => o.number);
   expect(new Set(closed).size).toBe(closed.length);
   expect(closed.length).toBe(first.orders.filter((o) => o.expected === null).length + 22);
+});
+
+it('one order has several lines of one supplier: each comes and is promised by itself, all are taken back together', async () => {
+  for (const [code, supplier] of [
+    ['B1', 'NORD'],
+    ['B2', 'NORD'],
+    ['B3', 'SYD'],
+  ] as const) {
+    if (supplier === 'SYD') await crib.do('addSupplier', { code: 'SYD', name: 'Syd' });
+    await crib.do('addItem', {
+      code,
+      kind: 'cutter',
+      family: 'square',
+      facts: { DC: { value: '5', origin: 'maker' } },
+      supply: { supplier, orderCode: code, priceCents: 1000 },
+    });
+  }
+  const order = { item: 'B1', quantity: 2, promised: '2027-06-01' };
+  const lines = async (number: string) => orderView(crib.db, number, '2027-01-05');
+  await expect(
+    crib.do('placeOrder', { ...order, more: [{ item: 'B3', quantity: 1 }] }),
+  ).rejects.toMatchObject({ parts: [{ field: 'more.0.item', limit: 'items of NORD' }] });
+  const { number, entry } = await crib.do('placeOrder', { ...order, more: [{ item: 'B2', quantity: 3 }] });
+  expect(await lines(number as string)).toMatchObject([
+    { line: 1, item: 'B1', quantity: 2, promised: '2027-06-01' },
+    { line: 2, item: 'B2', quantity: 3, promised: '2027-06-01' },
+  ]);
+  const came = { number, quantity: 1, place: 'S1' };
+  await expect(crib.do('receiveOrder', came)).rejects.toMatchObject({
+    parts: [{ field: 'line', limit: '1 (B1), 2 (B2)' }],
+  });
+  const receipt = await crib.do('receiveOrder', { ...came, line: 2 });
+  await crib.do('restatePromise', { number, line: 2, promised: '2027-06-20' });
+  expect(await lines(number as string)).toMatchObject([
+    { received: 0, promised: '2027-06-01' },
+    { received: 1, promised: '2027-06-20', promisedFirst: '2027-06-01' },
+  ]);
+  await crib.do('restatePromise', { number, promised: '2027-06-25' });
+  expect((await lines(number as string)).map((l) => l.promised)).toEqual(['2027-06-25', '2027-06-25']);
+  // What came keeps the order; the next order has the next number, whatever lines this one has.
+  await expect(crib.do('counterEntry', { counters: entry })).rejects.toMatchObject({ code: 'REFUSED' });
+  const next = await crib.do('placeOrder', order);
+  expect(Number(String(next.number).slice(2))).toBe(Number(String(number).slice(2)) + 1);
+  await crib.do('counterEntry', { counters: next.entry });
+  expect(await lines(next.number as string)).toEqual([]);
+  expect(receipt.item).toBe('B2');
+  // The last open line of an order need not be named.
+  await crib.do('receiveOrder', { ...came, line: 1, quantity: 2 });
+  await crib.do('receiveOrder', { ...came, quantity: 2 });
+  await expect(crib.do('restatePromise', { number, promised: '2027-07-01' })).rejects.toMatchObject({
+    code: 'CONFLICT',
+  });
 });

@@ -1,9 +1,10 @@
+import { sum } from 'd3';
 import { linkTo } from '@/core/links';
 import { first, sure } from '@/core/sure';
 import { localDay } from '@/core/units';
 import { catalogueView, loadItem } from '@/crib/catalogue';
 import { maybeAssembly, maybeStandingAssemblyOfPiece } from '@/data/assemblies';
-import { maybePurchase } from '@/data/buying';
+import { manyPurchasesOf } from '@/data/buying';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeJob } from '@/data/jobs';
@@ -42,25 +43,30 @@ export async function lookUpCode(
       said: `lies in ${piece.place ?? 'no place'}`,
     };
   }
-  const order = await maybePurchase(c, upper);
-  if (order)
+  const lines = await manyPurchasesOf(c, upper);
+  if (lines[0]) {
+    const ordered = sum(lines, (l) => l.quantity);
     return {
-      href: linkTo('buying', { order: order.number }),
-      said: `${order.quantity - order.received} of ${order.quantity} open`,
+      href: linkTo('buying', { order: lines[0].number }),
+      said: `${ordered - sum(lines, (l) => l.received)} of ${ordered} open`,
     };
+  }
   if (await maybeJob(c, code)) return { href: linkTo('jobs', { open: code }), said: 'opened' };
   if (await maybeItem(c, code)) return { href: linkTo('cutters', { open: code }), said: 'opened' };
   const machine = (await manyMachines(c)).find((m) => m.code.toUpperCase() === upper);
   if (machine) return { href: linkTo('machines', { open: machine.code }), said: 'opened' };
   const place = await maybePlace(c, upper);
   if (place) return { href: linkTo('cutters', { q: place.code }), said: `what lies in ${place.name}` };
-  const { lines, total, more } = await catalogueView(c, { q: code, limit: 1 });
-  if (total === 1)
-    return { href: linkTo('cutters', { open: first(lines).code }), said: `is ${first(lines).code}` };
-  if (total)
+  const found = await catalogueView(c, { q: code, limit: 1 });
+  if (found.total === 1)
+    return {
+      href: linkTo('cutters', { open: first(found.lines).code }),
+      said: `is ${first(found.lines).code}`,
+    };
+  if (found.total)
     return {
       href: linkTo('cutters', { q: code }),
-      said: `${more ? 'more than ' : ''}${total} items answer to this`,
+      said: `${found.more ? 'more than ' : ''}${found.total} items answer to this`,
     };
   return { href: null, said: 'is not known here: check the code, or type words of it' };
 }

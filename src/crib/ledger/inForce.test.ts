@@ -76,8 +76,8 @@ const SUMS: [name: string, kept: string, summed: string][] = [
     'orders with what came of them',
     'select purchase_id, quantity, received, open from purchase_now order by 1',
     `select x.*, received < quantity as open from (
-       select p.entry_id as purchase_id, p.quantity,
-         coalesce((select sum(r.quantity)::int from receipt r join live_entry re on re.id = r.entry_id where r.purchase_id = p.entry_id), 0) as received
+       select p.id as purchase_id, p.quantity,
+         coalesce((select sum(r.quantity)::int from receipt r join live_entry re on re.id = r.entry_id where r.purchase_id = p.id), 0) as received
        from purchase p join live_entry e on e.id = p.entry_id) x order by 1`,
   ],
   [

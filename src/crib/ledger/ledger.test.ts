@@ -194,7 +194,7 @@ describe('endings and receipts', () => {
   });
   it('no more is received than was ordered: 2', async () => {
     const receive = async (n: number) =>
-      `insert into receipt (entry_id, purchase_id, quantity) values (${await newEntry()}, (select entry_id from purchase limit 1), ${n})`;
+      `insert into receipt (entry_id, purchase_id, quantity) values (${await newEntry()}, (select id from purchase limit 1), ${n})`;
     expect(await raw(await receive(3))).toBe('MORE_THAN_ORDERED');
     expect(await raw(await receive(2))).toBe('done');
     expect(await raw(await receive(1))).toBe('MORE_THAN_ORDERED');

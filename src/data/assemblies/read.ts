@@ -38,7 +38,7 @@ export async function nextNumber(
   // The latest row has the highest number: its table grows by one at a time.
   const last = await maybeOne<{ n: number }>(
     c,
-    `select substr(${column}, ${prefix.length + 2})::int as n from ${table} order by ${table === 'purchase' ? 'entry_id' : 'id'} desc limit 1`,
+    `select substr(${column}, ${prefix.length + 2})::int as n from ${table} order by id desc limit 1`,
   );
   const n = (last?.n ?? 0) + 1;
   return `${prefix}-${String(n).padStart(4, '0')}`;

@@ -4,9 +4,9 @@ export type { PurchaseRow } from './types';
 export {
   manyClosedPurchases,
   manyOpenPurchases,
+  manyPurchasesOf,
   manyReorderPoints,
   manySupplierDelays,
-  maybePurchase,
 } from './read';
 // Writing
 export { insertPromise, insertPurchase, insertReceipt, insertReorderPoint } from './write';

@@ -1,10 +1,10 @@
-import { type Connection, many, maybeOne } from '@/data/database';
+import { type Connection, many } from '@/data/database';
 import type { PurchaseRow } from './types';
 
-const PURCHASE = `select p.entry_id, p.number, p.item_id, i.code as item, s.code as supplier, p.quantity,
+const PURCHASE = `select p.id, p.entry_id, p.number, p.line, p.item_id, i.code as item, s.code as supplier, p.quantity,
     coalesce(r.promised, p.promised) as promised, p.promised as promised_first, p.price_cents, p.because, e.happened_at, e.who,
     n.received
-  from purchase_now n join purchase p on p.entry_id = n.purchase_id join entry e on e.id = p.entry_id
+  from purchase_now n join purchase p on p.id = n.purchase_id join entry e on e.id = p.entry_id
   join item i on i.id = p.item_id join supplier s on s.id = p.supplier_id
   left join lateral (select x.promised from promise x join live_entry xe on xe.id = x.entry_id
     where x.purchase_id = n.purchase_id order by xe.happened_at desc, xe.id desc limit 1) r on true`;
@@ -19,8 +19,9 @@ export const manyClosedPurchases = (c: Connection, after: number | null, limit: 
      order by n.happened_at desc, n.purchase_id desc limit $1`,
     after === null ? [limit] : [limit, after],
   );
-export const maybePurchase = (c: Connection, number: string) =>
-  maybeOne<PurchaseRow>(c, `${PURCHASE} where p.number = $1`, [number]);
+/** The lines of one order, by its number. */
+export const manyPurchasesOf = (c: Connection, number: string) =>
+  many<PurchaseRow>(c, `${PURCHASE} where p.number = $1 order by p.line`, [number]);
 
 /** By how many days the latest orders of each supplier came whole after the day first promised, on average: early ones count 0. */
 export const manySupplierDelays = (c: Connection, latest: number) =>
@@ -29,10 +30,10 @@ export const manySupplierDelays = (c: Connection, latest: number) =>
     `select s.code as supplier, avg(x.late)::float8 as days, count(*)::int as orders
      from supplier s cross join lateral (
        select greatest(0, (l.came - p.promised))::int as late
-       from purchase p join purchase_now n on n.purchase_id = p.entry_id
+       from purchase p join purchase_now n on n.purchase_id = p.id
        cross join lateral (select max(re.happened_at)::date as came from receipt r join live_entry re on re.id = r.entry_id
-         where r.purchase_id = p.entry_id) l
-       where p.supplier_id = s.id and not n.open and l.came is not null order by p.entry_id desc limit $1) x
+         where r.purchase_id = p.id) l
+       where p.supplier_id = s.id and not n.open and l.came is not null order by p.id desc limit $1) x
      group by s.code`,
     [latest],
   );

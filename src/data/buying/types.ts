@@ -1,8 +1,11 @@
 import type { Because } from '@/core/because';
 
 export interface PurchaseRow {
+  id: number;
   entryId: number;
   number: string;
+  /** Which line of its order, from 1. */
+  line: number;
   itemId: number;
   item: string;
   supplier: string;

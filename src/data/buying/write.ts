@@ -4,6 +4,7 @@ import { inserts } from '@/data/database';
 
 export const insertPurchase = inserts<{
   number: string;
+  line: number;
   itemId: number;
   supplierId: number;
   quantity: number;

@@ -104,7 +104,7 @@ const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: Re
   [
     'buying',
     'open=EM10',
-    () => <BuyingScreen view={answer('orders')} order={null} shop={shop} today="2027-01-05" />,
+    () => <BuyingScreen view={answer('orders')} order={[]} shop={shop} today="2027-01-05" />,
     /O-0001/,
   ],
   [

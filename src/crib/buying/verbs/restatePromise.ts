@@ -1,25 +1,27 @@
-import { defineVerb, field, found, notPast, Problem } from '@/crib/door';
-import { insertPromise, maybePurchase } from '@/data/buying';
+import { defineVerb, field, notPast, toNumber } from '@/crib/door';
+import { insertPromise } from '@/data/buying';
+import { first } from '@/core/sure';
+import { openLines } from '../openLine';
 
 export const restatePromise = defineVerb({
   name: 'restatePromise',
   path: 'promises',
-  summary: 'Record the day a supplier promises an open order for now; the first promise is kept beside it.',
-  properties: { number: field.words(20), promised: field.day },
+  summary:
+    'Record the day a supplier promises an open order for now, or one line of it; the first promise is kept beside it.',
+  properties: { number: field.words(20), line: field.whole(1, 100), promised: field.day },
   required: ['number', 'promised'],
   async run(c, input, moment) {
-    const order = found(await maybePurchase(c, input.number.toUpperCase()), 'number', input.number, 'order');
-    if (order.received >= order.quantity)
-      throw new Problem('CONFLICT', `${order.number} has come whole`, {
-        field: 'number',
-        value: order.number,
-        limit: 'an order of which something is to come',
-        wayOut: 'Look at what was received.',
-      });
+    const lines = await openLines(
+      c,
+      input.number,
+      input.line === undefined ? undefined : toNumber(input.line),
+    );
     notPast('promised', input.promised, moment.today, 'Enter the day the supplier promises now.');
-    moment.leansOn(order.entryId);
-    await insertPromise(c, moment.entryId, { purchaseId: order.entryId, promised: input.promised });
-    return { number: order.number, promised: input.promised };
+    for (const l of lines) {
+      moment.leansOn(l.entryId);
+      await insertPromise(c, moment.entryId, { purchaseId: l.id, promised: input.promised });
+    }
+    return { number: first(lines).number, promised: input.promised };
   },
   says: (a) => `${a.number} is promised for ${a.promised} now`,
 });

@@ -1,6 +1,12 @@
 import { group } from 'd3';
-import { type BookedUse, expectedDay, type OrderProposal, proposeOrder, proposeReorder } from '@/core/buying';
-import { first } from '@/core/sure';
+import {
+  type BookedUse,
+  expectedDay,
+  type OrderProposal,
+  proposeOrder,
+  proposeReorder,
+  type ShopCalendar,
+} from '@/core/buying';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { type RunningBook, openBook, runningBook } from '@/crib/life';
@@ -9,9 +15,9 @@ import { openWork, type Work, workWith } from '@/crib/work';
 import {
   manyClosedPurchases,
   manyOpenPurchases,
+  manyPurchasesOf,
   manyReorderPoints,
   manySupplierDelays,
-  maybePurchase,
   type PurchaseRow,
 } from '@/data/buying';
 import { manySupplies, type SupplyRow } from '@/data/catalogue';
@@ -64,37 +70,37 @@ export async function buyingView(
     lines,
     unknown,
     orders: [...(after === null ? orders : []), ...shown.map((o) => ({ ...o, expected: null }))],
-    next: closed.length > CLOSED_SHOWN ? (shown.at(-1)?.entryId ?? null) : null,
+    next: closed.length > CLOSED_SHOWN ? (shown.at(-1)?.id ?? null) : null,
   };
 }
 
-/** One order by its number; null where there is none. */
-export async function orderView(c: Connection, number: string, today: string): Promise<OrderLine | null> {
-  const order = await maybePurchase(c, number.toUpperCase());
-  return order && first(await ordersShown(c, [order], today));
-}
+/** The lines of one order by its number; none where there is no such order. */
+export const orderView = async (c: Connection, number: string, today: string): Promise<OrderLine[]> =>
+  ordersShown(await manyPurchasesOf(c, number.toUpperCase()), await daysOf(c, today));
 
-const delaysOf = async (c: Connection) =>
-  new Map(
+/** What days are reckoned with: when the shop works, and how late suppliers were. */
+interface Days {
+  today: string;
+  calendar: ShopCalendar;
+  delays: ReadonlyMap<string, { days: number; of: number }>;
+}
+const daysOf = async (c: Connection, today: string): Promise<Days> => ({
+  today,
+  calendar: await loadCalendar(c, today),
+  delays: new Map(
     (await manySupplierDelays(c, LATEST_ORDERS)).map((d) => [d.supplier, { days: d.days, of: d.orders }]),
-  );
+  ),
+});
 
 /** Orders with the day each can be counted on. */
-async function ordersShown(
-  c: Connection,
-  orders: readonly PurchaseRow[],
-  today: string,
-): Promise<OrderLine[]> {
-  const calendar = await loadCalendar(c, today);
-  const delays = await delaysOf(c);
-  return orders.map((o) => ({
+const ordersShown = (orders: readonly PurchaseRow[], { today, calendar, delays }: Days): OrderLine[] =>
+  orders.map((o) => ({
     ...o,
     expected:
       o.received >= o.quantity
         ? null
         : expectedDay({ ...o, late: delays.get(o.supplier) ?? null }, today, calendar),
   }));
-}
 
 /** What is proposed of one item now; null where nothing is booked on it. */
 export async function proposalFor(c: Connection, today: string, itemId: number): Promise<BuyingLine | null> {
@@ -105,7 +111,10 @@ export async function proposalFor(c: Connection, today: string, itemId: number):
   if (!uses.length) return null;
   const items = new Map([...work.items, ...(await loadItems(c, [itemId])).map((i) => [i.id, i] as const)]);
   const book = await runningBook(c, [...new Set(uses.map((u) => u.cutterItemId))]);
-  return (await linesOf(c, today, uses, items, book, around.of, await manyOpenPurchases(c)))[0] ?? null;
+  return (
+    (await linesOf(c, await daysOf(c, today), uses, items, book, around.of, await manyOpenPurchases(c)))[0] ??
+    null
+  );
 }
 
 /** The inserts of all bodies that are tied or stand. */
@@ -129,11 +138,12 @@ export async function proposals(
   const around = await bodiesOf(c, work);
   const { booked, unknown } = demandOf(work, around.of);
   const items = new Map([...work.items, ...around.items]);
-  const lines = await linesOf(c, today, booked, items, book, around.of, orders);
+  const days = await daysOf(c, today);
+  const lines = await linesOf(c, days, booked, items, book, around.of, orders);
   return {
-    lines: inOrder(await withKept(c, today, lines, orders)),
+    lines: inOrder(await withKept(c, days, lines, orders)),
     unknown,
-    orders: await ordersShown(c, orders, today),
+    orders: ordersShown(orders, days),
   };
 }
 
@@ -144,7 +154,7 @@ const suppliesOf = async (c: Connection, ids: readonly number[]) =>
 /** A line for each thing that is booked, the most urgent first. */
 async function linesOf(
   c: Connection,
-  today: string,
+  { today, calendar, delays }: Days,
   booked: readonly Booked[],
   items: ReadonlyMap<number, CribItem>,
   book: RunningBook,
@@ -156,8 +166,6 @@ async function linesOf(
   const supplies = await suppliesOf(c, [...usesOf.keys()]);
   const left = await edgesLeft(c, book.running, book, items, inserts);
   const ordered = group(orders, (o) => o.itemId);
-  const delays = await delaysOf(c);
-  const calendar = await loadCalendar(c, today);
   const lines = [...usesOf].flatMap(([itemId, uses]): BuyingLine[] => {
     const item = items.get(itemId);
     if (!item) return [];
@@ -203,7 +211,7 @@ function inOrder(lines: readonly BuyingLine[]): BuyingLine[] {
 /** What is kept on the shelf without any job asking: its own lines, and where a job asks for fewer, more. */
 async function withKept(
   c: Connection,
-  today: string,
+  { today, calendar, delays }: Days,
   lines: readonly BuyingLine[],
   orders: readonly PurchaseRow[],
 ): Promise<BuyingLine[]> {
@@ -212,8 +220,6 @@ async function withKept(
   const ids = points.map((p) => p.itemId);
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const supplies = await suppliesOf(c, ids);
-  const delays = await delaysOf(c);
-  const calendar = await loadCalendar(c, today);
   const kept = points.flatMap((point): BuyingLine[] => {
     const item = items.get(point.itemId);
     if (!item) return [];

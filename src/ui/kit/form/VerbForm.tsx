@@ -5,7 +5,7 @@ import timezone from 'dayjs/plugin/timezone';
 import utc from 'dayjs/plugin/utc';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { type Control, useForm, useWatch } from 'react-hook-form';
 import type { ProblemDocument } from '@/crib/door';
 import type { VerbInput, VerbName } from '@/crib/verbs';
 import { Fields } from '@/ui/kit/field';
@@ -29,6 +29,8 @@ type VerbFormProps<N extends VerbName> = {
   onDone?: (done: DoneOf<N>) => void;
   said?: (done: DoneOf<N>) => string;
   children?: ReactNode;
+  /** What follows from what stands in the fields, shown below them as it is typed. */
+  below?: (texts: Readonly<Record<string, string | undefined>>) => ReactNode;
   /** Offers 'when it happened', for what is entered later. */
   when?: boolean;
 } & (
@@ -36,6 +38,20 @@ type VerbFormProps<N extends VerbName> = {
   /** Fields of its own, which `shape` makes the verb's input of before it is sent. */
   | { fields: readonly FieldSpec[]; shape: (input: Record<string, unknown>) => Record<string, unknown> }
 );
+
+/** Drawn anew as somebody types, without the form. */
+function Below({
+  control,
+  names,
+  of,
+}: {
+  control: Control<Texts>;
+  names: readonly string[];
+  of: (texts: Readonly<Record<string, string | undefined>>) => ReactNode;
+}) {
+  const texts = useWatch({ control });
+  return of(Object.fromEntries(names.map((name) => [name, texts[key(name)]])));
+}
 
 /** A form for one verb: texts stay as typed, problems stand at their field, a pending button keeps its focus. */
 export function VerbForm<N extends VerbName>({
@@ -47,6 +63,7 @@ export function VerbForm<N extends VerbName>({
   onDone,
   said,
   children,
+  below,
   when,
 }: VerbFormProps<N>) {
   const { perform, say, zone, unit } = useSurroundings();
@@ -125,6 +142,7 @@ export function VerbForm<N extends VerbName>({
           ))}
         </Fields>
         {children}
+        {below && <Below control={control} names={all.map((f) => f.name)} of={below} />}
         {inWords && (
           <Notice kind="stop" now>
             <strong>{inWords.detail}.</strong>{' '}

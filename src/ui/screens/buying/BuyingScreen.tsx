@@ -24,8 +24,8 @@ export function BuyingScreen({
   today,
 }: {
   view: BuyingView;
-  /** The order that is open. */
-  order: BuyingView['orders'][number] | null;
+  /** The lines of the order that is open. */
+  order: BuyingView['orders'];
   shop: ShopView;
   today: string;
 }) {
@@ -37,13 +37,13 @@ export function BuyingScreen({
     <Middle
       beside={
         query.get('new') === 'order' ? (
-          <AnythingTag />
+          <AnythingTag today={today} />
         ) : query.get('new') === 'kept' ? (
           <KeptTag />
         ) : open ? (
-          <LineTag key={open.item.code} line={open} today={today} />
-        ) : order ? (
-          <OrderTag key={order.number} order={order} shop={shop} />
+          <LineTag key={open.item.code} line={open} lines={view.lines} today={today} />
+        ) : order.length ? (
+          <OrderTag key={order[0]?.number} lines={order} shop={shop} />
         ) : null
       }
     >
@@ -150,7 +150,7 @@ export function BuyingScreen({
           <TableHead>
             <TableRow>
               <TableCell>Order</TableCell>
-              <TableCell>Cutter</TableCell>
+              <TableCell>What</TableCell>
               <TableCell>Supplier</TableCell>
               <TableCell className="num">Received</TableCell>
               <TableCell>Promised</TableCell>
@@ -159,7 +159,7 @@ export function BuyingScreen({
           </TableHead>
           <TableBody>
             {view.orders.map((o) => (
-              <TableRow key={o.number} className={o.number === order?.number ? 'open' : undefined}>
+              <TableRow key={o.id} className={o.number === order[0]?.number ? 'open' : undefined}>
                 <TableCell>
                   <Link
                     className="fig"
@@ -168,6 +168,7 @@ export function BuyingScreen({
                   >
                     {o.number}
                   </Link>
+                  {o.line > 1 && <span className="soft small"> line {o.line}</span>}
                 </TableCell>
                 <TableCell className="fig">{o.item}</TableCell>
                 <TableCell>{o.supplier}</TableCell>

@@ -1,23 +1,49 @@
 'use client';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState } from 'react';
+import { orderTotal } from '@/core/buying';
 import { linkTo } from '@/core/links';
-import { addDays, money } from '@/core/units';
+import { first } from '@/core/sure';
+import { money } from '@/core/units';
 import type { BuyingLine, BuyingView } from '@/crib/buying';
 import type { ShopView } from '@/crib/shop';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
-import { VerbForm } from '@/ui/kit/form';
-import { Notice } from '@/ui/kit/page';
+import { PickOne } from '@/ui/kit/field';
+import { type FieldOf, VerbForm } from '@/ui/kit/form';
+import { Acts, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { items } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay } from '@/ui/shell';
+import { OrderForm, type OrderRow } from './OrderForm';
 import { placeOptions } from '@/ui/screens/common/options';
 
+const toOrder = (l: BuyingLine): boolean => l.proposal.say === 'order' && l.proposal.quantity > 0;
+const rowOf = ({ item, proposal: p, supply }: BuyingLine): OrderRow => ({
+  item: item.code,
+  start: p.say === 'order' && p.quantity > 0 ? String(p.quantity) : '',
+  supply,
+});
+
 /** What is proposed of one thing, why, and that it was ordered. */
-export function LineTag({ line, today }: { line: BuyingLine; today: string }) {
+export function LineTag({
+  line,
+  lines,
+  today,
+}: {
+  line: BuyingLine;
+  lines: readonly BuyingLine[];
+  today: string;
+}) {
   const query = useQuery('buying');
   const { proposal: p, supply } = line;
+  const [together, setTogether] = useState(false);
+  const own = rowOf(line);
+  const others = lines
+    .filter((l) => l !== line && toOrder(l) && l.supply?.supplier === supply?.supplier)
+    .map(rowOf);
   return (
     <Tag
       over="What to buy"
@@ -40,9 +66,6 @@ export function LineTag({ line, today }: { line: BuyingLine; today: string }) {
             {supply.priceCents === null ? 'no price' : money(supply.priceCents)}
           </Row>
         )}
-        {p.say === 'order' && supply?.priceCents != null && (
-          <Row name="Total">{money(supply.priceCents * p.quantity)}</Row>
-        )}
       </Rows>
       <p>{p.because.words}</p>
       <BecauseThis because={p.because} />
@@ -50,26 +73,20 @@ export function LineTag({ line, today }: { line: BuyingLine; today: string }) {
         <>
           <h2>Ordered</h2>
           <p className="soft small">Order it the way the supplier takes orders; record here that you did.</p>
-          <VerbForm
-            verb="placeOrder"
-            fixed={{ item: line.item.code }}
-            submit="Ordered"
-            fields={[
-              {
-                name: 'quantity',
-                label: 'How many',
-                kind: 'whole',
-                start: p.say === 'order' && p.quantity > 0 ? String(p.quantity) : '',
-              },
-              {
-                name: 'promised',
-                label: 'Promised for',
-                kind: 'day',
-                start: supply.leadTimeDays === null ? '' : addDays(today, supply.leadTimeDays),
-              },
-            ]}
-            said={(d) => `${d.number} recorded`}
+          <OrderForm
+            key={together ? 'together' : 'alone'}
+            rows={together ? [own, ...others] : [own]}
+            today={today}
           />
+          {others.length > 0 && (
+            <Acts>
+              <Button variant="text" onClick={() => setTogether(!together)}>
+                {together
+                  ? `Only ${line.item.code}`
+                  : `With what else is to order from ${supply.supplier}: ${others.map((r) => r.item).join(', ')}`}
+              </Button>
+            </Acts>
+          )}
         </>
       ) : (
         <Notice>
@@ -81,20 +98,92 @@ export function LineTag({ line, today }: { line: BuyingLine; today: string }) {
   );
 }
 
-/** One order: when it is promised, what came of it. */
-export function OrderTag({ order: o, shop }: { order: BuyingView['orders'][number]; shop: ShopView }) {
+/** One order: its lines, when each is promised, what came of it. */
+export function OrderTag({ lines, shop }: { lines: BuyingView['orders']; shop: ShopView }) {
   const query = useQuery('buying');
-  const open = o.quantity - o.received;
+  const order = first(lines);
+  const open = lines.filter((l) => l.received < l.quantity);
+  const [picked, setPicked] = useState<number | null>(null);
+  const came = open.find((l) => l.line === picked) ?? open[0];
+  const { words } = orderTotal(
+    lines.map((l) => ({ ...l, supply: { priceCents: l.priceCents, pack: 1, minimum: 1 } })),
+  );
   return (
     <Tag
-      over={`ordered from ${o.supplier} by ${o.who}`}
-      number={o.number}
-      words={o.item}
+      over={`ordered from ${order.supplier} by ${order.who}`}
+      number={order.number}
+      words={lines.map((l) => l.item).join(', ')}
       closeHref={query.href({ order: null })}
     >
+      {lines.map((l) => (
+        <LineRows key={l.line} line={l} named={lines.length > 1} />
+      ))}
+      <Rows>
+        <Row name="Total">{words}</Row>
+      </Rows>
+      {came && (
+        <>
+          <h2>Promised anew</h2>
+          <VerbForm
+            verb="restatePromise"
+            fixed={{ number: order.number }}
+            submit="Promised"
+            fields={[
+              ...(open.length > 1 ? [lineField(open, 'the whole order')] : []),
+              { name: 'promised', label: 'The supplier says now', kind: 'day' },
+            ]}
+            said={(d) => `${d.number} counts from ${d.promised}`}
+          />
+          <h2>Receive</h2>
+          {open.length > 1 && (
+            <PickOne
+              label="What came"
+              options={open.map((l) => [String(l.line), l.item] as const)}
+              value={String(came.line)}
+              onChange={(line) => setPicked(Number(line))}
+            />
+          )}
+          <VerbForm
+            key={came.line}
+            verb="receiveOrder"
+            fixed={{ number: order.number, ...(lines.length > 1 ? { line: came.line } : {}) }}
+            submit="Receive"
+            fields={[
+              {
+                name: 'quantity',
+                label: 'How many came',
+                kind: 'whole',
+                start: String(came.quantity - came.received),
+              },
+              { name: 'place', label: 'Onto', kind: 'choice', options: placeOptions(shop.places) },
+            ]}
+            said={(d) =>
+              `${d.number}, ${d.item}: ${Number(d.open) === 0 ? 'all of it came' : `${d.open} still open`}`
+            }
+          />
+        </>
+      )}
+      <EntryBack entry={order.entryId} what={`order ${order.number}`} />
+    </Tag>
+  );
+}
+
+const lineField = (open: BuyingView['orders'], all: string): FieldOf<'restatePromise'> => ({
+  name: 'line',
+  label: `Of ${all}, or only`,
+  kind: 'choice',
+  optional: true,
+  options: open.map((l) => [String(l.line), l.item] as const),
+});
+
+/** What is open of one line, when it is promised, and from when it counts. */
+function LineRows({ line: o, named }: { line: BuyingView['orders'][number]; named: boolean }) {
+  return (
+    <>
+      {named && <h2 className="fig">{o.item}</h2>}
       <Rows>
         <Row name="Open" big>
-          {open}
+          {o.quantity - o.received}
         </Row>
         <Row name="Ordered">{o.quantity}</Row>
         <Row
@@ -107,41 +196,12 @@ export function OrderTag({ order: o, shop }: { order: BuyingView['orders'][numbe
       </Rows>
       {o.expected && <p>{o.expected.words}.</p>}
       <BecauseThis because={o.because} label="ordered because" />
-      {open > 0 && (
-        <>
-          <h2>Promised anew</h2>
-          <VerbForm
-            verb="restatePromise"
-            fixed={{ number: o.number }}
-            submit="Promised"
-            fields={[{ name: 'promised', label: 'The supplier says now', kind: 'day' }]}
-            said={(d) => `${d.number} counts from ${d.promised}`}
-          />
-          <h2>Receive</h2>
-          <VerbForm
-            verb="receiveOrder"
-            fixed={{ number: o.number }}
-            submit="Receive"
-            fields={[
-              { name: 'quantity', label: 'How many came', kind: 'whole', start: String(open) },
-              {
-                name: 'place',
-                label: 'Onto',
-                kind: 'choice',
-                options: placeOptions(shop.places),
-              },
-            ]}
-            said={(d) => `${o.number}: ${Number(d.open) === 0 ? 'closed' : `${d.open} still open`}`}
-          />
-        </>
-      )}
-      <EntryBack entry={o.entryId} what={`order ${o.number}`} />
-    </Tag>
+    </>
   );
 }
 
 /** An order of whatever the catalogue has, planned or not: inserts, collets, holders, spares. */
-export function AnythingTag() {
+export function AnythingTag({ today }: { today: string }) {
   const query = useQuery('buying');
   return (
     <Tag over="An order" number="anything" closeHref={query.href({ new: null })}>
@@ -149,16 +209,7 @@ export function AnythingTag() {
         Order it the way the supplier takes orders; record here that you did. Its supplier and order code are
         stated with the item.
       </p>
-      <VerbForm
-        verb="placeOrder"
-        submit="Ordered"
-        fields={[
-          { name: 'item', label: 'What', kind: 'search', wide: true, search: items },
-          { name: 'quantity', label: 'How many', kind: 'whole' },
-          { name: 'promised', label: 'Promised for', kind: 'day' },
-        ]}
-        said={(d) => `${d.number} recorded: ${d.item}`}
-      />
+      <OrderForm rows={[{ item: null, start: '', supply: null }]} today={today} />
     </Tag>
   );
 }

@@ -3,22 +3,19 @@ import type { CutterSource } from '@/crib/assemblies';
 import type { CatalogueView } from '@/crib/catalogue';
 import type { StockLine, StockView, TakeableView, TakeSource } from '@/crib/stock';
 import type { FieldSpec, Found } from '@/ui/kit/form';
+import { ask } from './ask';
 
 type Search = NonNullable<FieldSpec['search']>;
 
-/** Asks a view of the API while somebody types; throws where it can't answer, since that is not 'nothing found'. */
+/** What answers to words while somebody types them. */
 const asking =
   <View>(
     path: string,
     fixed: Record<string, string>,
     read: (view: View) => { found: Found[]; more: boolean },
   ): Search =>
-  async (words, signal) => {
-    const answer = await fetch(`/api/v1/${path}?${new URLSearchParams({ ...fixed, q: words })}`, { signal });
-    if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
-    // The API answers in the type of its view.
-    return read((await answer.json()) as View);
-  };
+  async (words, signal) =>
+    read(await ask<View>(path, { ...fixed, q: words }, signal));
 
 /** What can be taken, as a field shows it; `of` is the whole of it. */
 export interface FoundSource extends Found {
