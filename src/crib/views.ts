@@ -119,7 +119,7 @@ export const VIEWS: readonly View[] = [
     'takeable',
     'What can be taken for a build: words, ranges or a mark; an item that comes first.',
     TAKEABLE,
-    (crib, asked) => takeableView(crib.db, asked),
+    (crib, asked) => takeableView(crib.db, asked, localDay(crib.now(), crib.zone)),
   ),
   whole('assemblies', 'Assemblies that stand, as the rack draws them.', rackView),
   view(

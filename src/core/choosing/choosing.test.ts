@@ -19,6 +19,7 @@ const cut = (over: Partial<Cut>): Cut => ({ ...BLANK_CUT, feature: 'pocket', ...
 const gradedPiece = (over: Partial<Candidate['graded'][number]>): Candidate['graded'][number] => ({
   mark: 'E-1',
   place: 'drawer',
+  daysLate: 0,
   ended: true,
   grade: null,
   groups: [],

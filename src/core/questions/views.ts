@@ -36,7 +36,17 @@ export const CATALOGUE = {
 } as const satisfies QuestionSpec;
 
 /** Where things may be looked for, in a word. */
-export const LIES = ['crib', 'lent', 'machine', 'regrind', 'builds', 'scrap', 'lost', 'anywhere'] as const;
+export const LIES = [
+  'crib',
+  'lent',
+  'machine',
+  'regrind',
+  'quarantine',
+  'builds',
+  'scrap',
+  'lost',
+  'anywhere',
+] as const;
 
 /** All that lies somewhere: after or before a line. Owner: ours, theirs (any supplier's until used), or a supplier. */
 export const STOCK = {

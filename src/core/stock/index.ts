@@ -1,5 +1,5 @@
 // Places
-export { ADDED_PLACES, CRIB_PLACES, inCrib } from './places';
+export { ADDED_PLACES, CRIB_PLACES, inCrib, takesIn } from './places';
 export type { PlaceKind } from './places';
 // What a used piece counts as
 export { countsAs, usedPiece } from './countsAs';

@@ -128,7 +128,14 @@ describe('how old what is left may be (nothing tells one from another: common pr
 });
 
 describe('what a used piece counts as (common practice)', () => {
-  const piece: UsedPiece = { place: 'drawer', ended: false, grade: null, groups: [], worn: null };
+  const piece: UsedPiece = {
+    place: 'drawer',
+    daysLate: 0,
+    ended: false,
+    grade: null,
+    groups: [],
+    worn: null,
+  };
   it.each<[string, Partial<UsedPiece>, string | null, string, string]>([
     ['used, and still good', {}, 'P', 'life left', 'used, still good'],
     ['measured below the criterion', { worn: false }, 'P', 'life left', 'used, still good'],
@@ -160,6 +167,21 @@ describe('what a used piece counts as (common practice)', () => {
     ['at the grinder', { place: 'regrind' }, 'P', 'nothing', 'away to be ground'],
     ['scrapped', { place: 'scrap' }, 'P', 'nothing', 'scrapped'],
     ['lost', { place: 'lost' }, 'P', 'nothing', 'lost'],
+    [
+      'in quarantine, good as it may be',
+      { place: 'quarantine' },
+      null,
+      'nothing',
+      'in quarantine until somebody has looked at it',
+    ],
+    ['lent and late', { place: 'hand', daysLate: 3 }, null, 'nothing', 'lent out, 3 days late'],
+    [
+      'late from the grinder',
+      { place: 'regrind', daysLate: 1 },
+      null,
+      'nothing',
+      'away to be ground, 1 day late',
+    ],
     ['in a build', { place: 'build' }, 'P', 'nothing', 'stands in a build'],
     ['nowhere', { place: null }, 'P', 'nothing', 'nowhere'],
   ])('%s', (_, over, group, as, why) => expect(countsAs({ ...piece, ...over }, group)).toEqual({ as, why }));

@@ -7,6 +7,7 @@ import { countsAs, inCrib, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
 import { cutterOf, factText, holderOf, loadItem, loadPair } from '@/crib/catalogue';
 import { field, found, type Moment, Problem, toLength } from '@/crib/door';
+import { BACK_FIRST, mustBeInCrib } from '@/crib/stock';
 import { insertAssembly, nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -77,6 +78,7 @@ export async function takeUnused(
       },
     );
   const place = found(await maybePlace(c, placeCode.toUpperCase()), `${field_}.place`, placeCode, 'place');
+  mustBeInCrib(place, `${field_}.place`);
   // Our own ordinary stock first, then lots, then what is a supplier's until it is used.
   const parcels = (await manyBalances(c, [item.id]))
     .filter((b) => b.placeId === place.id && b.quantity > b.pieces)
@@ -123,16 +125,16 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
     return { itemId: item.id, pieceId, edgeSetId: await startEdges(pieceId, true) };
   }
   const piece = found(await maybePiece(c, source.piece.toUpperCase()), 'cutter.piece', source.piece, 'piece');
-  if (piece.placeId === null || !inCrib(piece.placeKind))
-    throw new Problem('CONFLICT', `${piece.mark} is not in the crib: ${piece.place ?? 'nowhere'}`, {
-      field: 'cutter.piece',
-      value: piece.mark,
-      wayOut: 'Take its assembly down first, or choose another.',
-    });
   const counts = countsAs(
-    usedPiece(piece, (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER, await wornNow(c, piece)),
+    usedPiece(piece, (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER, await wornNow(c, piece), moment.today),
     null,
   );
+  if (piece.placeId === null || !inCrib(piece.placeKind))
+    throw new Problem('CONFLICT', `${piece.mark} is not in the crib: ${counts.why}`, {
+      field: 'cutter.piece',
+      value: piece.mark,
+      wayOut: BACK_FIRST[piece.placeKind ?? ''] ?? 'Choose another.',
+    });
   if (counts.as === 'nothing')
     throw new Problem('REFUSED', `${piece.mark} counts as nothing to build with: ${counts.why}`, {
       field: 'cutter.piece',

@@ -157,6 +157,7 @@ export async function edgesLeft(
       {
         // Running edges lie in the crib or stand in a build.
         place: e.tag === null ? 'drawer' : 'build',
+        daysLate: 0,
         ended: false,
         grade: e.fresh ? null : 'used again',
         groups: e.fresh ? [] : ['any'],

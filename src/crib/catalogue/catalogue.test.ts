@@ -246,7 +246,7 @@ it('collets and holders have an age, by what came and what is left; a cutter’s
 
 describe('what can be taken for a build', () => {
   const takes = async (asked: Parameters<typeof takeableView>[1]) =>
-    (await takeableView(crib.db, asked)).sources.map((s) => `${s.item}: ${s.take}`);
+    (await takeableView(crib.db, asked, '2027-01-05')).sources.map((s) => `${s.item}: ${s.take}`);
   it('is found by words and ranges among what lies here, cutters and holders apart', async () => {
     expect(await takes({ q: 'em10' })).toEqual(['EM10: 3 unused at S1']);
     expect(await takes({ what: 'holder' })).toEqual(['SL10: 3 at S1']);
@@ -267,7 +267,7 @@ describe('what can be taken for a build', () => {
     });
     expect(await takes({ q: 'em10' })).toEqual(['EM10: 3 unused at S1']);
     await crib.do('receiveStock', { item: 'ZZ-OLD', place: 'USED', quantity: 2 });
-    const { sources } = await takeableView(crib.db, { q: 'em10' });
+    const { sources } = await takeableView(crib.db, { q: 'em10' }, '2027-01-05');
     expect(sources.map((s) => s.item)).toEqual(['ZZ-OLD', 'EM10']);
     expect(sources[1]!.caution).toBe('old stock first: ZZ-OLD has 2 at USED');
     expect((await takes({ like: 'EM10' })).slice(0, 2)).toEqual([
@@ -275,7 +275,7 @@ describe('what can be taken for a build', () => {
       'EM10: 3 unused at S1',
     ]);
     await crib.do('stateStanding', { item: 'ZZ-OLD', standing: 'trial', reason: 'two to try' });
-    expect((await takeableView(crib.db, { q: 'zz-old' })).sources[0]!.caution).toBe('trial');
+    expect((await takeableView(crib.db, { q: 'zz-old' }, '2027-01-05')).sources[0]!.caution).toBe('trial');
   });
   it('a scanned mark is that piece alone; one that ended is not offered until it is graded', async () => {
     const built = await crib.do('buildAssembly', {

@@ -6,6 +6,7 @@ import { nextNumber } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { insertEdgeSet } from '@/data/life';
 import { insertMovement, insertPiece, maybePiece, onePlaceOfKind, type PieceRow } from '@/data/stock';
+import { mustBeInCrib } from './placeInCrib';
 import { takeThing } from './things';
 
 export const fact = (item: CribItem, symbol: string) => item.facts.find((f) => f.symbol === symbol);
@@ -33,6 +34,7 @@ export async function bodyPiece(
       limit: 'piece, or body and bodyFrom',
     });
   const thing = await takeThing(c, moment, { item: input.body, from: input.bodyFrom, quantity: 1 });
+  mustBeInCrib(thing.from, 'bodyFrom');
   const mark = await nextNumber(c, 'piece', 'mark', 'E');
   const id = await insertPiece(c, moment.entryId, { mark, itemId: thing.item.id, lotId: thing.lotId });
   await insertEdgeSet(c, moment.entryId, { pieceId: id, fresh: true });

@@ -15,5 +15,5 @@ export type { StockAsked, StockLine, StockView } from './views/stockView';
 export { takeableView } from './views/takeableView';
 export type { TakeSource, TakeableView } from './views/takeableView';
 // Shared with other rooms
-export { placeInCrib } from './placeInCrib';
+export { BACK_FIRST, mustBeInCrib, placeInCrib } from './placeInCrib';
 export { moveThing, parcelFields, parcelOf, takeThing, thingFields } from './things';

@@ -56,6 +56,8 @@ export interface PieceRow {
   placeId: number | null;
   place: string | null;
   placeKind: PlaceKind | null;
+  /** The day it is wanted back from somebody's hands or from being ground; null: it is neither, or no day was said. */
+  dueBack: string | null;
   edgeSetId: number;
   edgeSetEntryId: number;
   fresh: boolean;

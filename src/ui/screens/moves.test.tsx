@@ -42,6 +42,7 @@ const piece = (over: Partial<ItemLine['pieces'][number]>): ItemLine['pieces'][nu
   placeId: 2,
   place: 'USED',
   placeKind: 'drawer',
+  dueBack: null,
   edgeSetId: 1,
   edgeSetEntryId: 1,
   fresh: true,

@@ -6,13 +6,13 @@ import { EndScreen } from '@/ui/screens/life/EndScreen';
 import { openForPage } from '../../server/views';
 
 export default async function Page({ params }: { params: Promise<{ tag: string }> }) {
-  const { db, zone, view } = await openForPage();
+  const { db, today, zone, view } = await openForPage();
   const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
   return (
     <EndScreen
       card={card}
-      takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code })).sources}
+      takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code }, today)).sources}
       places={(await view(shopView)).places}
     />
   );

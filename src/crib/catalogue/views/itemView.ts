@@ -1,6 +1,6 @@
 import { group } from 'd3';
 import { shankIn } from '@/core/cutters';
-import { ageOfStock, inCrib } from '@/core/stock';
+import { ageOfStock, inCrib, takesIn } from '@/core/stock';
 import { first } from '@/core/sure';
 import {
   type FactRow,
@@ -41,7 +41,7 @@ export interface ItemLine extends Omit<CribItem, 'facts'> {
   suppliers: number;
   inBuilds: number;
   places: BalanceRow[];
-  /** Marked cutters in the crib, still good or graded or to grade. */
+  /** Marked cutters in the crib or in quarantine, still good or graded or to grade. */
   pieces: PieceRow[];
   /** Marked cutters that are with people or at machines. */
   lent: PieceRow[];
@@ -74,7 +74,7 @@ async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[
       places,
       suppliers: loose(places.filter((b) => b.owner !== null)),
       inBuilds: places.filter((b) => b.placeKind === 'build').reduce((sum, b) => sum + b.quantity, 0),
-      pieces: (pieces.get(item.id) ?? []).filter((p) => inCrib(p.placeKind)),
+      pieces: (pieces.get(item.id) ?? []).filter((p) => takesIn(p.placeKind)),
       lent: (pieces.get(item.id) ?? []).filter((p) => p.placeKind === 'hand' || p.placeKind === 'machine'),
       supply: supplies.get(item.id) ?? null,
       assumed: (assumed.get(item.id) ?? []).map((a) => ({

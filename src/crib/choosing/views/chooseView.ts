@@ -128,7 +128,7 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
       built: (built.get(item.id) ?? []).map((a) => a.tag),
       graded: (pieces.get(item.id) ?? [])
         .filter((p) => p.grade !== null)
-        .map((p) => ({ ...usedPiece(p, ladder, null), mark: p.mark, goodTo: p.goodToMm })),
+        .map((p) => ({ ...usedPiece(p, ladder, null, null), mark: p.mark, goodTo: p.goodToMm })),
       priceCents: prices.get(item.id) ?? null,
     };
   });

@@ -17,7 +17,7 @@ export const issueStock = defineVerb({
     const thing = await takeThing(c, moment, input);
     const person = foundInUse(await maybePerson(c, input.to), 'to', input.to, 'person');
     if (input.due !== undefined) notPast('due', input.due, moment.today, 'Leave it out if no day was said.');
-    if (thing.from.kind === 'scrap' || thing.from.kind === 'regrind')
+    if (['scrap', 'regrind', 'quarantine'].includes(thing.from.kind))
       throw new Problem('REFUSED', `${thing.words} is at ${thing.from.name}`, {
         field: 'from',
         value: thing.from.code,

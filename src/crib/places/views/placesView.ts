@@ -1,5 +1,5 @@
 import { group } from 'd3';
-import { inCrib, loansOut } from '@/core/stock';
+import { loansOut, takesIn } from '@/core/stock';
 import { first } from '@/core/sure';
 import type { Connection } from '@/data/database';
 import {
@@ -35,7 +35,17 @@ export async function placesView(c: Connection, today: string): Promise<PlacesVi
     ]);
   // Where things lie comes before where they have gone.
   const order = (p: PlaceRow) =>
-    inCrib(p.kind) ? 0 : p.kind === 'machine' ? 1 : p.kind === 'regrind' ? 2 : p.kind === 'hand' ? 3 : 4;
+    takesIn(p.kind)
+      ? p.kind === 'quarantine'
+        ? 0.5
+        : 0
+      : p.kind === 'machine'
+        ? 1
+        : p.kind === 'regrind'
+          ? 2
+          : p.kind === 'hand'
+            ? 3
+            : 4;
   const roots = [...(below.get(null) ?? [])].sort(
     (a, b) => order(a) - order(b) || a.code.localeCompare(b.code),
   );

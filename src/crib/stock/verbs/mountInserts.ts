@@ -3,6 +3,7 @@ import { defineVerb, field, Problem } from '@/crib/door';
 import { insertEdgeSet } from '@/data/life';
 import { insertMounting, insertMovement, manyDamagedSeats, maybeMounted, onePlaceOfKind } from '@/data/stock';
 import { bodyPiece, fact } from '../bodies';
+import { mustBeInCrib } from '../placeInCrib';
 import { parcelFields, takeThing } from '../things';
 
 export const mountInserts = defineVerb({
@@ -52,6 +53,7 @@ export const mountInserts = defineVerb({
         wayOut: 'Scrap the body.',
       });
     const thing = await takeThing(c, moment, { ...input, piece: undefined, quantity });
+    mustBeInCrib(thing.from, 'from');
     const takes = fact(body, 'MIID')?.text ?? null;
     const designation = (
       (await loadItem(c, thing.item.id)).facts.find((f) => f.symbol === 'ISO1832')?.text ?? ''

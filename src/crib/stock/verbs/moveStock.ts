@@ -1,4 +1,4 @@
-import { inCrib } from '@/core/stock';
+import { takesIn } from '@/core/stock';
 import { defineVerb, field, foundInUse, Problem } from '@/crib/door';
 import { maybePlace } from '@/data/stock';
 import { moveThing, takeThing, thingFields } from '../things';
@@ -12,11 +12,11 @@ export const moveStock = defineVerb({
   async run(c, input, moment) {
     const thing = await takeThing(c, moment, input);
     const to = foundInUse(await maybePlace(c, input.to.toUpperCase()), 'to', input.to, 'place');
-    if (!inCrib(to.kind) && to.kind !== 'machine')
+    if (!takesIn(to.kind) && to.kind !== 'machine')
       throw new Problem('REFUSED', `to: things are not simply moved to ${to.name}`, {
         field: 'to',
         value: to.code,
-        limit: 'a place in the crib or a machine',
+        limit: 'a place in the crib, quarantine or a machine',
         wayOut: 'Lend it, scrap it or send it to be reground instead.',
       });
     if (to.id === thing.from.id)

@@ -27,10 +27,11 @@ const LYING = {
   lent: ['hand'],
   machine: ['machine'],
   regrind: ['regrind'],
+  quarantine: ['quarantine'],
   builds: ['build'],
   scrap: ['scrap'],
   lost: ['lost'],
-  anywhere: [...CRIB_PLACES, 'hand', 'machine', 'regrind', 'build', 'scrap', 'lost'],
+  anywhere: [...CRIB_PLACES, 'hand', 'machine', 'regrind', 'quarantine', 'build', 'scrap', 'lost'],
 } as const satisfies Record<(typeof LIES)[number], readonly PlaceKind[]>;
 
 /** A question to the stock as the address holds it. */

@@ -41,12 +41,18 @@ export interface TakeableView {
   sources: TakeSource[];
   /** More answer than are shown: more words are needed. */
   more: boolean;
+  /** Why a piece that was scanned can't be taken; null: it can, or none was scanned. */
+  against: string | null;
 }
 type TakeableAsked = Question<typeof TAKEABLE>;
 const SHOWN = 24;
 
 /** What can be taken for a build and answers to some words; older versions before what follows them. */
-export async function takeableView(c: Connection, asked: TakeableAsked = {}): Promise<TakeableView> {
+export async function takeableView(
+  c: Connection,
+  asked: TakeableAsked,
+  today: string,
+): Promise<TakeableView> {
   const what = asked.what ?? 'cutter';
   const { words, ranges } = itemQuery(asked.q ?? '', 'mm');
   // A mark is a cutter's: in the field of the holder it finds nothing.
@@ -62,17 +68,18 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
       );
   const like = asked.like && !asked.q?.trim() ? await maybeItem(c, asked.like) : null;
   const ids = [...new Set([...(like ? [like.id] : []), ...found.slice(0, SHOWN)])];
-  if (!ids.length) return { sources: [], more: false };
+  if (!ids.length) return { sources: [], more: false, against: null };
   const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
   // An older version that still lies here belongs beside the newer one, whatever words were typed.
   const older = links.filter((l) => ids.includes(l.itemId)).map((l) => l.earlierItemId);
   const all = [...new Set([...ids, ...older])];
   const items = new Map((await loadItems(c, all)).map((i) => [i.id, i]));
   const balances = group(await manyBalances(c, all), (b) => b.itemId);
-  const pieces = (await manyPiecesHere(c, all)).filter(
-    (p) => inCrib(p.placeKind) && (!scanned || p.id === scanned.id),
+  const pieces = (await manyPiecesHere(c, all)).filter((p) =>
+    scanned ? p.id === scanned.id : inCrib(p.placeKind),
   );
   const known: Known = {
+    today,
     links,
     balances,
     pieces: group(pieces, (p) => p.itemId),
@@ -93,13 +100,17 @@ export async function takeableView(c: Connection, asked: TakeableAsked = {}): Pr
     items,
   };
   const order = ids.flatMap((id) => [...olderThan(id, known), id]);
+  const scannedItem = scanned && items.get(scanned.itemId);
   return {
+    against: scannedItem ? againstTaking(scanned, scannedItem, known) : null,
     sources: [...new Set(order)].flatMap((id) => sourcesOf(items.get(id), known, scanned !== null)),
     more: found.length > SHOWN,
   };
 }
 
 interface Known {
+  /** ISO. */
+  today: string;
   links: readonly LinkRow[];
   balances: ReadonlyMap<number, BalanceRow[]>;
   pieces: ReadonlyMap<number, PieceRow[]>;
@@ -114,6 +125,15 @@ interface Known {
 /** Whether the last reading of a piece says that it is worn; null: none was taken. */
 const wornOf = (p: PieceRow, item: CribItem, known: Known): boolean | null =>
   item.cutter ? isWorn(known.wear.get(p.edgeSetId) ?? null, item.cutter.DC) : null;
+
+const countsOf = (p: PieceRow, item: CribItem, known: Known) =>
+  countsAs(usedPiece(p, known.ladder, wornOf(p, item, known), known.today), null);
+
+/** Why a piece can't be taken; null: it can. */
+function againstTaking(p: PieceRow, item: CribItem, known: Known): string | null {
+  const counts = countsOf(p, item, known);
+  return counts.as === 'nothing' ? `${p.mark} can’t be taken: ${counts.why}` : null;
+}
 
 /** Unused parcels of an item in the crib, a place at a time. */
 const parcels = (id: number, known: Known): { place: string; quantity: number }[] => {
@@ -155,7 +175,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
         cutter: item.cutter,
       }));
   const again = (known.pieces.get(item.id) ?? [])
-    .map((p) => ({ p, counts: countsAs(usedPiece(p, known.ladder, wornOf(p, item, known)), null) }))
+    .map((p) => ({ p, counts: countsOf(p, item, known) }))
     .filter(({ counts }) => counts.as !== 'nothing')
     .map(({ p, counts }) => ({
       ...base,

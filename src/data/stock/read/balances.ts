@@ -42,7 +42,7 @@ export const maybeLotCode = async (c: Connection, lotId: number | null): Promise
     : ((await maybeOne<{ code: string | null }>(c, 'select code from lot where id = $1', [lotId]))?.code ??
       null);
 /** Every piece that stands, where it lies, its present edge set and the grade given since that began or ended. */
-const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id, pl.code as place, pl.kind as place_kind,
+const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id, pl.code as place, pl.kind as place_kind, back.due as due_back,
     n.edge_set_id, es.entry_id as edge_set_entry_id, n.fresh, n.ended_id as ended_entry_id, xe.happened_at as ended_at,
     g.grade, g.entry_id as grade_entry_id, g.good_zone, g.good_from_mm, g.good_to_mm,
     rb.entry_id is not null as reground, rb.recoated
@@ -52,7 +52,11 @@ const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id
   left join lateral (select gr.* from grade gr join live_entry ge on ge.id = gr.entry_id
     where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id > coalesce(n.ended_id, 0) order by ge.id desc limit 1) g on true
   left join lateral (select b.entry_id, b.recoated from regrind_out o join regrind_back b on b.out_entry_id = o.entry_id
-    join live_entry be on be.id = b.entry_id where o.piece_id = p.id and not b.lost order by b.entry_id desc limit 1) rb on true`;
+    join live_entry be on be.id = b.entry_id where o.piece_id = p.id and not b.lost order by b.entry_id desc limit 1) rb on true
+  left join lateral (select x.due from
+      (select l.due, l.entry_id from loan l where pl.kind = 'hand' and l.piece_id = p.id
+       union all select o.due, o.entry_id from regrind_out o where pl.kind = 'regrind' and o.piece_id = p.id) x
+    join live_entry le on le.id = x.entry_id order by x.entry_id desc limit 1) back on true`;
 /** Pieces of some items that are still here: neither scrapped nor lost. */
 export const manyPiecesHere = (c: Connection, itemIds: readonly number[]) =>
   many<PieceRow>(c, `${PIECE} where pp.item_id = any ($1) and not pp.gone order by p.mark`, [itemIds]);

@@ -46,7 +46,12 @@ export default function Search({
   minHeight,
 }: SearchFieldProps) {
   const [words, setWords] = useState('');
-  const [answer, setAnswer] = useState<{ found: Found[]; of: string; failed?: boolean } | null>(null);
+  const [answer, setAnswer] = useState<{
+    found: Found[];
+    of: string;
+    failed?: boolean;
+    against?: string | null;
+  } | null>(null);
   const [picked, setPicked] = useState<Found | null>(start);
   const [open, setOpen] = useState(false);
   /** Words for which Enter came before their answer did. */
@@ -67,8 +72,8 @@ export default function Search({
     const timer = setTimeout(
       () => {
         search(words, stop.signal)
-          .then(({ found, more }) => {
-            setAnswer({ found: more ? [...found, MORE] : found, of: words });
+          .then(({ found, more, against }) => {
+            setAnswer({ found: more ? [...found, MORE] : found, of: words, against });
             if (entered.current !== words) return;
             entered.current = null;
             const meant = theOne(found, words);
@@ -110,7 +115,11 @@ export default function Search({
       options={answer?.found ?? []}
       loading={answer === null || answer.of !== words}
       loadingText="Looking …"
-      noOptionsText={answer?.failed ? 'No answer came: type it again in a moment' : 'Nothing answers to this'}
+      noOptionsText={
+        answer?.failed
+          ? 'No answer came: type it again in a moment'
+          : (answer?.against ?? 'Nothing answers to this')
+      }
       getOptionDisabled={(f) => f === MORE}
       // What the server found is what there is.
       filterOptions={(found) => found}

@@ -28,6 +28,13 @@ export interface Found {
   caution?: string | null;
 }
 
+/** What answers to some words; `against`: why what they name can't be chosen. */
+export interface FoundAnswer {
+  found: Found[];
+  more: boolean;
+  against?: string | null;
+}
+
 /** One field of a form, by the name of the input it becomes ('facts.DC.value' is nested). */
 export interface FieldSpec<Name extends string = string> {
   name: Name;
@@ -45,7 +52,7 @@ export interface FieldSpec<Name extends string = string> {
     | 'legend'
     | 'moment';
   /** What answers to some words, asked while they are typed: for 'search'. */
-  search?: (words: string, signal: AbortSignal) => Promise<{ found: Found[]; more: boolean }>;
+  search?: (words: string, signal: AbortSignal) => Promise<FoundAnswer>;
   onPick?: (found: Found | null) => void;
   options?: readonly (readonly [string, string])[];
   help?: string;

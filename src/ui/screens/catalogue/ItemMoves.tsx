@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
-import { inCrib } from '@/core/stock';
+import { inCrib, takesIn } from '@/core/stock';
 import type { ItemLine } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
@@ -51,6 +51,8 @@ export function ItemMoves({
       ? query.href({ new: item.kind, like: item.code, family: item.family, open: null, do: null })
       : query.href({ do: act === name ? null : name });
   const where = thingOptions(item, inCrib);
+  // What is in quarantine is moved out of it or scrapped, and not handed out.
+  const lies = thingOptions(item, takesIn);
   const taken = (options: typeof where): FieldSpec<'from'> => ({
     name: 'from',
     label: 'From',
@@ -176,13 +178,13 @@ export function ItemMoves({
             submit="Move"
             shape={thingInput}
             fields={[
-              taken(where),
+              taken(lies),
               quantity,
               {
                 name: 'to',
                 label: 'To',
                 kind: 'choice',
-                options: placeOptions(shop.places, (k) => inCrib(k) || k === 'machine'),
+                options: placeOptions(shop.places, (k) => takesIn(k) || k === 'machine'),
               },
             ]}
             said={(d) => `${d.what} to ${d.to}`}
@@ -198,7 +200,7 @@ export function ItemMoves({
             fixed={fixed}
             submit={act === 'scrap' ? 'Scrap' : 'Book as lost'}
             shape={thingInput}
-            fields={[taken(where), quantity, reason]}
+            fields={[taken(lies), quantity, reason]}
             said={(d) => `${d.what} ${act === 'scrap' ? 'scrapped' : 'booked as lost'}`}
           />
         </>

@@ -2,18 +2,14 @@
 import type { CutterSource } from '@/crib/assemblies';
 import type { CatalogueView } from '@/crib/catalogue';
 import type { StockLine, StockView, TakeableView, TakeSource } from '@/crib/stock';
-import type { FieldSpec, Found } from '@/ui/kit/form';
+import type { FieldSpec, Found, FoundAnswer } from '@/ui/kit/form';
 import { ask } from './ask';
 
 type Search = NonNullable<FieldSpec['search']>;
 
 /** What answers to words while somebody types them. */
 const asking =
-  <View>(
-    path: string,
-    fixed: Record<string, string>,
-    read: (view: View) => { found: Found[]; more: boolean },
-  ): Search =>
+  <View>(path: string, fixed: Record<string, string>, read: (view: View) => FoundAnswer): Search =>
   async (words, signal) =>
     read(await ask<View>(path, { ...fixed, q: words }, signal));
 
@@ -33,6 +29,7 @@ export const takeables = (what: 'cutter' | 'holder', like?: string): Search =>
   asking<TakeableView>('takeable', { what, ...(like ? { like } : {}) }, (view) => ({
     found: view.sources.map(foundSource),
     more: view.more,
+    against: view.against,
   }));
 
 /** Items of the catalogue by code or words. */

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { linkTo } from '@/core/links';
-import { inCrib } from '@/core/stock';
+import { takesIn } from '@/core/stock';
 import type { PlaceView } from '@/crib/places';
 import { Row, Rows } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
@@ -27,7 +27,7 @@ export function PlaceTag({
       words={place.name}
       closeHref={query.href({ open: null })}
     >
-      {inCrib(place.kind) && (
+      {takesIn(place.kind) && (
         <VerbForm
           verb="startCount"
           fixed={{ place: place.code }}

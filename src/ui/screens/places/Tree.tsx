@@ -20,6 +20,7 @@ export const KIND_WORDS: Record<string, string> = {
   cart: 'cart',
   machine: 'machine',
   regrind: 'regrind shop',
+  quarantine: 'quarantine',
   hand: 'lent',
   scrap: 'scrap',
   lost: 'lost',

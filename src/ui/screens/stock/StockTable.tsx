@@ -20,6 +20,7 @@ const LIES_WORDS = [
   ['lent', 'with people'],
   ['machine', 'at machines'],
   ['regrind', 'being reground'],
+  ['quarantine', 'in quarantine'],
   ['builds', 'in assemblies'],
   ['scrap', 'in the scrap'],
   ['lost', 'lost'],
