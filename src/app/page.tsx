@@ -2,11 +2,18 @@ import { redirect } from 'next/navigation';
 import { shopView } from '@/crib/shop';
 import { todayView } from '@/crib/today';
 import { TodayScreen } from '@/ui/screens/today/TodayScreen';
+import { Asked } from '@/ui/shell';
+import { askedOf, type Search } from './server/search';
 import { openForPage } from './server/views';
 
-export default async function Page() {
+export default async function Page({ searchParams }: { searchParams: Search }) {
+  const { wrong } = await askedOf('today', searchParams);
   const { today, view } = await openForPage();
   const shop = await view(shopView);
   if (!shop.people.length || !shop.machines.length) redirect('/start');
-  return <TodayScreen view={await view(todayView)} today={today} />;
+  return (
+    <Asked wrong={wrong}>
+      <TodayScreen view={await view(todayView)} people={shop.people.filter((p) => p.inUse)} today={today} />
+    </Asked>
+  );
 }

@@ -42,6 +42,7 @@ import {
   stateSeat,
   unmountInserts,
 } from '@/crib/stock';
+import { sayOfWork } from '@/crib/today';
 
 /** What people can do, in the order of the work. */
 const DONE = [
@@ -100,6 +101,7 @@ const DONE = [
   placeOrder,
   restatePromise,
   receiveOrder,
+  sayOfWork,
 ] as const;
 const counterEntry = counterEntryOf(DONE);
 

@@ -5,7 +5,8 @@ import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, STOCK } from '.
 
 /** What each page's address may say: what is open beside, what is being done, and the question its list answers. */
 export const PAGES = {
-  today: {},
+  /** Of whom: what was given to somebody. */
+  today: { of: 'code' },
   rack: {
     open: 'code',
     do: ['measure', 'wear', 'stickout', 'down'],

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Connection, Database, Param } from '@/data/database';
 import { perform } from '../door';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { todayView } from '../today';
 import { VERBS, verbNamed } from '../verbs';
 import { VIEWS } from '../views';
 
@@ -249,6 +250,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('restatePromise', { number, promised: '2027-02-03' });
   const { entry } = await does('receiveOrder', { number, quantity: 1, place: 'S1' });
   await does('counterEntry', { counters: entry });
+  const { lines } = await todayView(crib.db, '2027-01-05');
+  await does('sayOfWork', { line: lines.find((l) => l.mayWait)!.key, word: 'done' });
   await does('saveView', { name: 'drills', address: '/cutters?q=drill' });
   await everyView();
 

@@ -3,6 +3,7 @@ import { consignedView } from '@/crib/consigned';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { previewImport } from '@/crib/exchange';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
 
@@ -103,6 +104,8 @@ const PIXEL =
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
 /** Mark of a built cutter body. */
 let body = '';
+/** A line of the worklist that may wait. */
+let waiting = '';
 /** The newest movement of what was taken of a supplier's own stock. */
 let taken = 0;
 /** Adds a cutter for a case to work on: it stays. */
@@ -316,6 +319,13 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
   ['placeOrder', () => ({ item: 'EM10', quantity: 6, promised: '2027-01-25' })],
   ['stateReorder', () => ({ item: 'EM10', minimum: 500, upTo: 600 })],
+  [
+    'sayOfWork',
+    () => ({ line: waiting, word: 'put off', until: '2027-01-09', reason: 'the supplier is away' }),
+    async () => {
+      waiting = (await todayView(crib.db, '2027-01-05')).lines.find((l) => l.mayWait)!.key;
+    },
+  ],
   ['restatePromise', () => ({ number: 'O-0001', promised: '2027-03-01' })],
   ['receiveOrder', () => ({ number: 'O-0001', quantity: 1, place: 'S1' })],
   [

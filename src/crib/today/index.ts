@@ -1,4 +1,7 @@
+// What people do
+export { sayOfWork } from './verbs/sayOfWork';
 // What screens show
 export { missingView } from './views/missingView';
 export { todayView } from './views/todayView';
-export type { TodayView, WorkKind } from './views/todayView';
+export type { TodayView } from './views/todayView';
+export type { WorkKind, WorkLine } from './worklist';

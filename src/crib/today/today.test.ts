@@ -1,6 +1,7 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { missingView } from './views/missingView';
-import { todayView, type WorkKind } from './views/todayView';
+import { todayView } from './views/todayView';
+import { inOrder, mayWait, type WorkKind, type WorkLine } from './worklist';
 
 /** Each kind of work appears for its reason, and goes when it is dealt with. */
 let crib: TestCrib;
@@ -168,6 +169,83 @@ it('late back: a loan past its day, a regrind past its day; count: an open sheet
   expect(await lines('late back', '2027-01-08')).toEqual([]);
   await crib.do('startCount', { place: 'USED' });
   expect(await lines('count')).toMatchObject([{ todo: 'Finish count sheet C-0001' }]);
+});
+
+describe('what is said of a line (common practice: a list on the wall with names and days on it)', () => {
+  const view = (today = '2027-01-05') => todayView(crib.db, today);
+  const countLine = async (today?: string) => (await view(today)).lines.find((l) => l.kind === 'count');
+  it('done for today: out of sight until tomorrow, when it comes back if it is still so', async () => {
+    const { key } = (await countLine())!;
+    await crib.do('sayOfWork', { line: key, word: 'done' });
+    expect(await countLine()).toBeUndefined();
+    expect((await view()).later).toMatchObject([
+      { key, said: { word: 'done', who: 'IK', until: '2027-01-06' } },
+    ]);
+    expect((await view()).counts.places).toBe((await view('2027-01-06')).counts.places - 1);
+    expect(await countLine('2027-01-06')).toMatchObject({ said: { word: 'done' } });
+  });
+  it('put off to a day that is to come, and the latest word counts; given to somebody whatever is put off', async () => {
+    const { key } = (await countLine('2027-01-06'))!;
+    const put = { line: key, word: 'put off' };
+    await expect(crib.do('sayOfWork', { ...put, until: '2027-01-05' })).rejects.toMatchObject({
+      parts: [{ field: 'until', limit: 'tomorrow or later' }],
+    });
+    await crib.do('sayOfWork', { ...put, until: '2027-01-12' });
+    await crib.do('sayOfWork', { line: key, word: 'given', to: 'IK' });
+    expect(await countLine('2027-01-11')).toBeUndefined();
+    expect(await countLine('2027-01-12')).toMatchObject({ given: 'IK' });
+    await crib.do('sayOfWork', { line: key, word: 'given' });
+    expect(await countLine('2027-01-12')).toMatchObject({ given: null });
+  });
+  it('what can hurt or mislead is given, and never put off', async () => {
+    await crib.do('stateOperation', { operation, highestBeside: 15 });
+    const stop = (await view()).lines[0]!;
+    expect(stop).toMatchObject({ kind: 'stop', mayWait: false });
+    for (const word of ['done', 'put off'])
+      await expect(crib.do('sayOfWork', { line: stop.key, word, until: '2027-02-01' })).rejects.toMatchObject(
+        { code: 'REFUSED', parts: [{ limit: 'given' }] },
+      );
+    await crib.do('sayOfWork', { line: stop.key, word: 'given', to: 'IK' });
+    expect((await view()).lines[0]).toMatchObject({ kind: 'stop', given: 'IK' });
+    await crib.do('stateOperation', { operation, highestBeside: 0 });
+    await expect(crib.do('sayOfWork', { line: 'swim: today', word: 'done' })).rejects.toMatchObject({
+      parts: [{ field: 'line' }],
+    });
+  });
+  it('a line that says something else is another one', async () => {
+    await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
+    const [order] = await lines('order');
+    if (order) await crib.do('sayOfWork', { line: order.key, word: 'done' });
+    await crib.do('scrapStock', { item: 'EM10', from: 'S1', quantity: 6, reason: 'dropped' });
+    expect((await lines('order')).map((l) => l.key)).not.toContain(order?.key);
+    expect(await lines('order')).toHaveLength(1);
+  });
+});
+
+it('in order: what must not wait, then by day, then by machine', () => {
+  const line = (kind: WorkKind, by: string | null, machine: string | null): WorkLine => ({
+    key: `${kind} ${by} ${machine}`,
+    kind,
+    todo: '',
+    cutter: null,
+    machine,
+    why: '',
+    because: null,
+    href: '',
+    by,
+    mayWait: mayWait(kind),
+    given: null,
+    said: null,
+  });
+  const told = [
+    line('stop', '2027-03-01', 'B'),
+    line('wear', null, null),
+    line('order', '2027-01-01', null),
+    line('measure', '2027-01-02', 'A'),
+    line('build', '2027-01-02', 'B'),
+    line('grade', null, null),
+  ];
+  expect(inOrder(told.toReversed())).toEqual(told);
 });
 
 it('what is missing: a gap and a guess of what a job waits for, the gap first; gone when it is stated', async () => {

@@ -1,4 +1,3 @@
-import type { Because } from '@/core/because';
 import { lifeState } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
 import { first } from '@/core/sure';
@@ -10,56 +9,13 @@ import { standingCards } from '@/crib/rack';
 import type { Connection } from '@/data/database';
 import { manyOpenUseSums } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
-
-export type WorkKind =
-  | 'in question'
-  | 'stop'
-  | 'order'
-  | 'delivery late'
-  | 'build'
-  | 'measure'
-  | 'life'
-  | 'wear'
-  | 'which tool'
-  | 'late back'
-  | 'count'
-  | 'grade';
-
-/** One line of the worklist: what to do, why, and where. */
-interface WorkLine {
-  key: string;
-  kind: WorkKind;
-  /** What to do, in the words of the hatch. */
-  todo: string;
-  /** The cutter it is about, in words; null: none is. */
-  cutter: string | null;
-  /** The machine that waits for it; null: none does. */
-  machine: string | null;
-  why: string;
-  because: Because | null;
-  href: string;
-  /** The day it is wanted by, ISO; null: none. */
-  by: string | null;
-}
-
-/** Order of the kinds: what can hurt or mislead first, then what is late, then what waits. */
-const ORDER: WorkKind[] = [
-  'stop',
-  'wear',
-  'in question',
-  'life',
-  'delivery late',
-  'order',
-  'build',
-  'measure',
-  'which tool',
-  'late back',
-  'count',
-  'grade',
-];
+import { manyWorkWords } from '@/data/today';
+import { inOrder, keyOf, mayWait, type WorkKind, type WorkLine, withWords } from '../worklist';
 
 export interface TodayView {
   lines: WorkLine[];
+  /** Said to be done today or put off, while what they say is still so. */
+  later: WorkLine[];
   counts: { rack: number; jobs: number; buying: number; cutters: number; places: number };
 }
 
@@ -73,13 +29,26 @@ export async function todayView(
   const jobs = await once(openJobs);
   const buying = await once(proposals);
   const lines: WorkLine[] = [];
-  const add = (line: Omit<WorkLine, 'key' | 'cutter' | 'machine'> & Partial<WorkLine>) =>
-    lines.push({ cutter: null, machine: null, ...line, key: `${line.kind} ${line.href} ${line.todo}` });
+  const add = (
+    line: Omit<WorkLine, 'key' | 'cutter' | 'machine' | 'mayWait' | 'given' | 'said'> & Partial<WorkLine>,
+  ) =>
+    lines.push({
+      cutter: null,
+      machine: null,
+      given: null,
+      said: null,
+      ...line,
+      key: keyOf(line),
+      mayWait: mayWait(line.kind),
+    });
+  // A tool is wanted when its operation begins; where nobody stated that, by the day the job is due.
+  const wantedBy = new Map(jobs.map((j) => [j.operation.id, j.operation.starts ?? j.operation.due]));
 
   for (const a of rack) {
     const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
-    const what = { cutter: a.cutter.words, machine: wanted[0]?.machine ?? null };
+    const by = wanted.flatMap((t) => wantedBy.get(t.operation) ?? []).sort()[0] ?? null;
+    const what = { cutter: a.cutter.words, machine: wanted[0]?.machine ?? null, by };
     if (a.measured.state === 'in question') {
       const q = first(a.measured.measurement.questions);
       add({
@@ -88,7 +57,6 @@ export async function todayView(
         why: q.words,
         because: q.because,
         href,
-        by: null,
         ...what,
       });
     }
@@ -99,7 +67,6 @@ export async function todayView(
         why: `T${first(wanted).t} of ${first(wanted).job} waits for its length`,
         because: null,
         href,
-        by: null,
         ...what,
       });
     const buildStop = a.judgements.find((j) => j.grade === 'stop');
@@ -110,7 +77,6 @@ export async function todayView(
         why: buildStop.words,
         because: buildStop.because,
         href,
-        by: null,
         ...what,
       });
     const state = lifeState(a.life.used);
@@ -125,7 +91,6 @@ export async function todayView(
             : `${Math.round(a.life.used * 100)} % of its expected life used`,
         because: a.life.because,
         href,
-        by: null,
         ...what,
       });
     if (a.wear.latest && a.wear.worn)
@@ -135,12 +100,12 @@ export async function todayView(
         why: `flank wear ${a.wear.latest.flankWearMm.toFixed(2)} mm is at the limit of ${a.wear.limit.value.toFixed(2)} mm`,
         because: a.wear.limit.because,
         href,
-        by: null,
         ...what,
       });
   }
   for (const j of jobs) {
     const href = linkTo('jobs', { open: j.operation.job });
+    const by = j.operation.starts ?? j.operation.due;
     for (const t of j.tools) {
       const stops = t.use.judgements.filter((x) => x.grade === 'stop');
       // What is worn is changed, and stands above as that.
@@ -152,7 +117,7 @@ export async function todayView(
           why: stop.words,
           because: stop.because,
           href,
-          by: j.operation.due,
+          by,
           cutter: t.words ?? t.tool.name,
           machine: j.operation.machine,
         });
@@ -163,7 +128,7 @@ export async function todayView(
           why: t.wasTag ? `${t.wasTag} was taken down` : 'no assembly is tied to it',
           because: null,
           href,
-          by: j.operation.due,
+          by,
           cutter: t.words ?? t.tool.name,
           machine: j.operation.machine,
         });
@@ -175,7 +140,8 @@ export async function todayView(
         why: 'without it neither minutes nor reach are known',
         because: null,
         href,
-        by: j.operation.due,
+        by,
+        machine: j.operation.machine,
       });
   }
   for (const line of buying.lines) {
@@ -261,16 +227,14 @@ export async function todayView(
       by: null,
     });
 
-  lines.sort(
-    (a, b) =>
-      ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) ||
-      (a.by ?? '9').localeCompare(b.by ?? '9') ||
-      (a.machine ?? '').localeCompare(b.machine ?? '') ||
-      a.todo.localeCompare(b.todo),
+  const words = await manyWorkWords(
+    c,
+    lines.map((l) => l.key),
   );
-  const count = (...kinds: WorkKind[]) => lines.filter((l) => kinds.includes(l.kind)).length;
+  const told = withWords(inOrder(lines), words, today);
+  const count = (...kinds: WorkKind[]) => told.lines.filter((l) => kinds.includes(l.kind)).length;
   return {
-    lines,
+    ...told,
     counts: {
       rack: count('in question', 'measure', 'life', 'wear'),
       jobs: count('stop', 'build', 'which tool'),

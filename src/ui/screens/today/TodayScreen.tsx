@@ -1,11 +1,16 @@
 'use client';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState } from 'react';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
-import type { TodayView, WorkKind } from '@/crib/today';
+import type { TodayView, WorkKind, WorkLine } from '@/crib/today';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
-import { Empty, Head } from '@/ui/kit/page';
-import { Middle, shortDay } from '@/ui/shell';
+import { Empty, Fold, Head, Views } from '@/ui/kit/page';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useQuery } from '@/ui/screens/common/query';
+import { Middle, shortDay, useSurroundings, useTimes } from '@/ui/shell';
+import { SayOf } from './SayOf';
 import styles from './Today.module.css';
 
 const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
@@ -23,8 +28,27 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   grade: { grade: 'not judged', words: 'to grade' },
 };
 
+type People = readonly { initials: string; name: string }[];
+
 /** The worklist: what to do, why, by when; each line opens the thing it is about. */
-export function TodayScreen({ view, today }: { view: TodayView; today: string }) {
+export function TodayScreen({ view, people, today }: { view: TodayView; people: People; today: string }) {
+  const query = useQuery('today');
+  const { who } = useSurroundings();
+  /** The line of which something is being said. */
+  const [saying, setSaying] = useState<string | null>(null);
+  const of = query.get('of');
+  const lines = of === null ? view.lines : view.lines.filter((l) => l.given === of);
+  const givenTo = [...new Set([...view.lines.flatMap((l) => l.given ?? []), ...(of === null ? [] : [of])])];
+  const lineOf = (line: WorkLine) => (
+    <Line
+      key={line.key}
+      line={line}
+      today={today}
+      people={people}
+      saying={saying === line.key}
+      onSay={() => setSaying(saying === line.key ? null : line.key)}
+    />
+  );
   return (
     <Middle>
       <Head>
@@ -33,51 +57,107 @@ export function TodayScreen({ view, today }: { view: TodayView; today: string })
           <div className="soft">
             {view.lines.length === 0
               ? 'Nothing waits.'
-              : `${view.lines.length} things wait, the first ones first.`}
+              : `${view.lines.length} things wait: what can hurt or mislead first, then by day and machine.`}
           </div>
         </div>
       </Head>
-      {view.lines.length === 0 ? (
+      {givenTo.length > 0 && (
+        <Views
+          label="Whose work"
+          stay
+          views={[
+            { words: 'All', href: query.href({ of: null }), shown: of === null },
+            ...givenTo.sort().map((p) => ({
+              words: `${p === who ? 'Mine' : p} (${view.lines.filter((l) => l.given === p).length})`,
+              href: query.href({ of: p }),
+              shown: of === p,
+            })),
+          ]}
+        />
+      )}
+      {view.lines.length === 0 && view.later.length === 0 ? (
         <Empty>
           Here stands what to build, measure, change, order and grade, each with its reason. It fills from
           jobs, assemblies and stock: start with a <Link href={linkTo('jobs', { new: 'job' })}>job</Link> or
           an <Link href={linkTo('rack', { new: 'build' })}>assembly</Link>.
         </Empty>
       ) : (
-        <ol className={styles.work}>
-          {view.lines.map((line) => (
-            <li key={line.key}>
-              <GradeMark grade={KINDS[line.kind].grade}>{KINDS[line.kind].words}</GradeMark>
-              <div>
-                <Link className={styles.todo} href={line.href}>
-                  {line.todo}
-                </Link>{' '}
-                {(line.cutter ?? line.machine) && (
-                  <span className="soft small">
-                    {[line.cutter, line.machine].filter(Boolean).join(' · ')}
-                  </span>
-                )}
-                <div>
-                  {line.why} {line.because && <BecauseThis because={line.because} />}
-                </div>
-              </div>
-              <div className={styles.by}>
-                {line.by && (
-                  <>
-                    <span className="soft small">by </span>
-                    <span className="fig">{shortDay(line.by)}</span>
-                    {line.by < today && (
-                      <div className="small" style={{ color: 'var(--rust)', fontWeight: 650 }}>
-                        ■ past
-                      </div>
-                    )}
-                  </>
-                )}
-              </div>
-            </li>
-          ))}
-        </ol>
+        <ol className={styles.work}>{lines.map(lineOf)}</ol>
+      )}
+      {view.later.length > 0 && (
+        <Fold label={`Done for today or put off: ${view.later.length}`}>
+          <ol className={styles.work}>{view.later.map(lineOf)}</ol>
+        </Fold>
       )}
     </Middle>
+  );
+}
+
+function Line({
+  line,
+  today,
+  people,
+  saying,
+  onSay,
+}: {
+  line: WorkLine;
+  today: string;
+  people: People;
+  saying: boolean;
+  onSay: () => void;
+}) {
+  return (
+    <li>
+      <GradeMark grade={KINDS[line.kind].grade}>{KINDS[line.kind].words}</GradeMark>
+      <div>
+        <Link className={styles.todo} href={line.href}>
+          {line.todo}
+        </Link>{' '}
+        {(line.cutter ?? line.machine) && (
+          <span className="soft small">{[line.cutter, line.machine].filter(Boolean).join(' · ')}</span>
+        )}
+        <div>
+          {line.why} {line.because && <BecauseThis because={line.because} />}
+        </div>
+        {line.said && <Said said={line.said} todo={line.todo} today={today} />}
+        {saying && <SayOf line={line} today={today} people={people} onSaid={onSay} />}
+      </div>
+      <div className={styles.by}>
+        {line.by && (
+          <>
+            <span className="soft small">by </span>
+            <span className="fig">{shortDay(line.by)}</span>
+            {line.by < today && (
+              <div className="small" style={{ color: 'var(--rust)', fontWeight: 650 }}>
+                ■ past
+              </div>
+            )}
+          </>
+        )}
+        <Button
+          size="small"
+          variant="text"
+          aria-expanded={saying}
+          aria-label={`${line.given ? `${line.given} has it. ` : ''}${line.mayWait ? 'Done, later or given' : 'Give'}: ${line.todo}`}
+          onClick={onSay}
+        >
+          {line.given ? `${line.given} has it` : line.mayWait ? 'done, later …' : 'give …'}
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+/** What was said of it and when it comes back; once it came back, that it did. */
+function Said({ said, todo, today }: { said: NonNullable<WorkLine['said']>; todo: string; today: string }) {
+  const { day } = useTimes();
+  const away = said.until > today;
+  return (
+    <div className="soft small">
+      {said.word === 'done' ? 'said done' : 'put off'} by {said.who} on {day(said.at)}
+      {said.reason && `: ${said.reason}`}
+      {away ? `; comes back on ${shortDay(said.until)} if it is still so` : ', and it is still so'}{' '}
+      {away && <EntryBack entry={said.entryId} what={`what was said of: ${todo}`} />}
+    </div>
   );
 }
