@@ -5,6 +5,8 @@ export interface AssemblyOutline {
   holder: OutlinePoint[];
   shank: OutlinePoint[];
   flute: OutlinePoint[];
+  /** Where the flutes end is not known. */
+  openEnd: boolean;
   /** Where the drawing ends: gauge length, measured or expected. */
   length: number;
   widest: number;
@@ -46,6 +48,7 @@ export function assemblyOutline(
     holder: drawn,
     shank: hang(shown.shank),
     flute: hang(shown.flute),
+    openEnd: shown.openEnd,
     length,
     widest: 2 * Math.max(...all.map((p) => p.r)),
     assumed: [...assumed, ...shown.assumed.map((a) => ({ of: 'cutter' as const, ...a }))],

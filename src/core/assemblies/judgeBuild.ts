@@ -5,6 +5,7 @@ import {
   familySpec,
   shankIn,
   isSymbol,
+  neckDiameter,
   type CutterGeometry,
   type FactSymbol,
   type HolderGeometry,
@@ -155,7 +156,9 @@ function flutesFree(c: CutterGeometry, stickout: number): Judgement {
 
 /** A neck that is thinner than the shank must stand out whole: the bore can't hold it. */
 function neckFree(c: CutterGeometry, stickout: number): Judgement[] {
-  if (c.DN === null || c.LU === null || (c.DMM !== null && c.DN >= c.DMM - 1e-9)) return [];
+  // One that tapers is thinner below, however thick it is where it meets the shank.
+  const thick = c.BHTA1 === null && c.DN !== null && c.DMM !== null && c.DN >= c.DMM - 1e-9;
+  if (c.DN === null || c.LU === null || thick) return [];
   const say = (grade: Grade, words: string) =>
     judgement(
       'NECK_GRIPPED',
@@ -247,7 +250,7 @@ function ratio(c: CutterGeometry, stickout: number): Judgement {
 
 /**
  * Diameter of a plain rod that bends as much under a force at its tip as the sections that stand out: flutes of DC (or
- * DCX), the neck DN to LU, the shank DMM above. What is not known counts as DC. mm. Castigliano for a stepped cantilever.
+ * DCX), the neck DN to LU (a tapered one as thin as it begins), the shank DMM above. What is not known counts as DC. mm. Castigliano for a stepped cantilever.
  * Example: DC 6 with LCF 13 on a 10 mm shank, 40 out: stiff as 9.49.
  */
 export function stiffAs(c: CutterGeometry, stickout: number): number {
@@ -256,7 +259,7 @@ export function stiffAs(c: CutterGeometry, stickout: number): number {
   const neck = Math.min(stickout, Math.max(flute, c.DN === null ? 0 : (c.LU ?? 0)));
   const sections: [to: number, D: number][] = [
     [flute, cut],
-    [neck, c.DN ?? cut],
+    [neck, neckDiameter(c, flute) ?? cut],
     [stickout, c.DMM ?? cut],
   ];
   let sum = 0;

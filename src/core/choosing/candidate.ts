@@ -16,6 +16,10 @@ export interface Candidate {
   pitch: number | null;
   /** Whether a tap forms; null: not known, or no tap. */
   forming: boolean | null;
+  /** A tap's chamfer form, DIN 2197: A to E. */
+  chamfer: string | null;
+  /** Helix of its flutes, degrees. */
+  helix: number | null;
   cls: string | null;
   /** A reamer's measured diameter. */
   measured: number | null;
@@ -24,8 +28,8 @@ export interface Candidate {
   followed: boolean;
   guesses: readonly string[];
   unused: number;
-  /** Tags of builds it stands in. */
-  built: readonly string[];
+  /** Builds it stands in: their tags, and how far it stands out of the holder, mm. */
+  built: readonly { tag: string; stickoutMm: number }[];
   /** Used pieces in the crib with what they are graded for. */
   graded: readonly (UsedPiece & { mark: string; goodTo: number | null })[];
   priceCents: number | null;
@@ -40,6 +44,8 @@ export interface Choice {
   availability: Availability;
   /** What of it can be taken: places of stock, marks, tags. */
   take: string[];
+  /** Builds it stands in that do not do, each with by how much: the holder would be in the work. */
+  shortBuilds: string[];
   /** Why it can't: each with by how much. Empty: it fits. */
   fails: string[];
   /** What could not be judged, since a fact is missing. */

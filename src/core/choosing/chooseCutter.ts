@@ -6,7 +6,7 @@ import { featureRules } from './featureRules';
 import { materialRules } from './materials';
 import { reasonsFor } from './reasons';
 import type { ChoosingRules } from './rules';
-import { EPS, Verdict } from './verdict';
+import { EPS, mm, Verdict } from './verdict';
 
 /**
  * Whether a cutter can do a cut, by how much it fails, and what speaks for it. mm and degrees. Rules are plane geometry
@@ -22,14 +22,22 @@ export function judgeCandidate(cut: Cut, c: Candidate, rules: ChoosingRules): Ch
   materialRules(cut, c, v);
   const reasons = reasonsFor(cut, c, rules);
   const graded = usableGraded(cut, c);
+  // The holder begins where the cutter stands out no further: it must stay above the wall.
+  const short = (b: Candidate['built'][number]) => cut.depth !== null && b.stickoutMm < cut.depth - EPS;
+  const built = c.built.filter((b) => !short(b)).map((b) => b.tag);
   const availability: Availability =
-    c.unused > 0 ? 'on hand' : graded.length ? 'graded' : c.built.length ? 'built' : 'to buy';
+    c.unused > 0 ? 'on hand' : graded.length ? 'graded' : built.length ? 'built' : 'to buy';
   return {
     code: c.code,
     words: c.words,
     availability,
-    take:
-      availability === 'graded' ? graded.map((g) => g.mark) : availability === 'built' ? [...c.built] : [],
+    take: availability === 'graded' ? graded.map((g) => g.mark) : availability === 'built' ? built : [],
+    shortBuilds: c.built
+      .filter(short)
+      .map(
+        (b) =>
+          `${b.tag} stands out ${mm(b.stickoutMm)}: its holder is ${mm((cut.depth ?? 0) - b.stickoutMm)} in the work`,
+      ),
     fails: v.fails,
     open: v.open,
     reasons,

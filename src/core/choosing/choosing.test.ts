@@ -49,6 +49,8 @@ const mill = (
   followed: false,
   guesses: [],
   unused: 1,
+  chamfer: null,
+  helix: null,
   built: [],
   graded: [],
   priceCents: null,
@@ -110,7 +112,57 @@ describe('by how much a cutter fails', () => {
     ['taper on a straight wall', {}, mill('T', 'tapered', { DC: 6, TAPER: 3 }), 'no draft'],
     ['a drill in a pocket', {}, mill('D', 'drill', { DC: 6 }), 'does not cut a pocket'],
     ['not to be used', {}, em10({ standing: 'rejected' }), 'not to be used here'],
-    ['a steel coating in aluminium', { group: 'N' }, em10({ coating: 'TiAlN' }), 'aluminium welds to it'],
+    [
+      'a steel coating in aluminium',
+      { group: 'N', alloy: 'aluminium' },
+      em10({ coating: 'TiAlN' }),
+      'aluminium welds to it',
+    ],
+    ['the same in bronze', { group: 'N', alloy: 'copper' }, em10({ coating: 'TiAlN' }), ''],
+    ['ramps as steep as it may', { ramp: 3 }, mill('R', 'square', { DC: 10, LCF: 22, RMPX: 3 }), ''],
+    [
+      'steeper than it may',
+      { ramp: 5 },
+      mill('R', 'square', { DC: 10, LCF: 22, RMPX: 3 }),
+      'ramps in at most at 3°, not at 5°',
+    ],
+    [
+      'a T-slot cutter in a plain slot',
+      { feature: 'slot', width: 20 },
+      mill('TS', 't-slot', { DC: 20, CW: 6 }),
+      'does not cut a slot',
+    ],
+    [
+      'a spiral point in a blind hole',
+      { feature: 'thread', thread: 'M6', bottom: 'blind' },
+      mill('T', 'tap', { DC: 6 }, { thread: 'M6', chamfer: 'B' }),
+      'pushes the chips ahead',
+    ],
+    [
+      'the same through',
+      { feature: 'thread', thread: 'M6', bottom: 'through' },
+      mill('T', 'tap', { DC: 6 }, { thread: 'M6', chamfer: 'B' }),
+      '',
+    ],
+    // Form C: 3 threads of 1 mm below 12 mm of thread are 15 mm.
+    [
+      'a chamfer that ends at the bottom',
+      { feature: 'thread', thread: 'M6', bottom: 'blind', depth: 12, holeDepth: 15 },
+      mill('T', 'tap', { DC: 6, LCF: 20 }, { thread: 'M6', chamfer: 'C', helix: 40 }),
+      '',
+    ],
+    [
+      'a chamfer that meets the bottom',
+      { feature: 'thread', thread: 'M6', bottom: 'blind', depth: 12, holeDepth: 14 },
+      mill('T', 'tap', { DC: 6, LCF: 20 }, { thread: 'M6', chamfer: 'C', helix: 40 }),
+      'its chamfer of 3 threads meets the bottom: 1 mm too long',
+    ],
+    [
+      'a short one does',
+      { feature: 'thread', thread: 'M6', bottom: 'blind', depth: 12, holeDepth: 14 },
+      mill('T', 'tap', { DC: 6, LCF: 20 }, { thread: 'M6', chamfer: 'E', helix: 40 }),
+      '',
+    ],
     ['the same in steel', { group: 'P' }, em10({ coating: 'TiAlN' }), ''],
     [
       'a chamfer of another angle',
@@ -164,6 +216,72 @@ describe('by how much a cutter fails', () => {
   ])('%s', (_, c, m, words) =>
     words === '' ? expect(fails(cut(c), m)).toBe('') : expect(fails(cut(c), m)).toContain(words),
   );
+  // What leaves a question is said beside what fits: common practice.
+  it.each<[string, Partial<Cut>, Candidate, string[]]>([
+    [
+      'a letter is no alloy',
+      { group: 'N' },
+      em10({ coating: 'TiAlN' }),
+      ['coated TiAlN: aluminium welds to it, bronze does not'],
+    ],
+    [
+      'a ramp is no plunge',
+      { ramp: 3 },
+      em10({ centreCutting: true }),
+      ['how steep it may ramp is not known'],
+    ],
+    [
+      'flutes not known in a blind hole',
+      { feature: 'thread', thread: 'M6', bottom: 'blind' },
+      mill('T', 'tap', { DC: 6 }, { thread: 'M6', chamfer: 'C' }),
+      ['whether its flutes bring the chips up is not known'],
+    ],
+    [
+      'straight flutes in a blind hole',
+      { feature: 'thread', thread: 'M6', bottom: 'blind' },
+      mill('T', 'tap', { DC: 6 }, { thread: 'M6', chamfer: 'C', helix: 0 }),
+      ['straight flutes: chips pack at the bottom of the hole'],
+    ],
+    [
+      'a forming tap makes no chips',
+      { feature: 'thread', thread: 'M6', bottom: 'blind', group: 'N', alloy: 'aluminium' },
+      mill('T', 'tap', { DC: 6 }, { thread: 'M6', chamfer: 'C', forming: true, coating: 'TiN' }),
+      [],
+    ],
+    [
+      'bronze seldom forms',
+      { feature: 'thread', thread: 'M6', group: 'N', alloy: 'copper' },
+      mill('T', 'tap', { DC: 6 }, { thread: 'M6', forming: true, coating: 'TiN' }),
+      ['a forming tap: bronze, brass, copper seldom form'],
+    ],
+    [
+      'a chamfer nobody stated',
+      { feature: 'thread', thread: 'M6', bottom: 'blind', depth: 12, holeDepth: 14 },
+      mill('T', 'tap', { DC: 6, LCF: 20 }, { thread: 'M6', helix: 40 }),
+      ['how long its chamfer is is not known'],
+    ],
+  ])('asked about: %s', (_, c, m, open) => {
+    const judged = judgeCandidate(cut(c), m, DEFAULT_RULES);
+    expect([judged.fails, judged.open]).toEqual([[], open]);
+  });
+  it('a build whose holder would be in the work is none on hand, and says by how much', () => {
+    const m = em10({
+      unused: 0,
+      built: [
+        { tag: 'A-1', stickoutMm: 18 },
+        { tag: 'A-2', stickoutMm: 20 },
+      ],
+    });
+    expect(judgeCandidate(cut({ depth: 20 }), m, DEFAULT_RULES)).toMatchObject({
+      availability: 'built',
+      take: ['A-2'],
+      shortBuilds: ['A-1 stands out 18 mm: its holder is 2 mm in the work'],
+    });
+    expect(judgeCandidate(cut({ depth: 20.5 }), m, DEFAULT_RULES)).toMatchObject({
+      availability: 'to buy',
+      take: [],
+    });
+  });
   it('what is not known leaves a question open and never passes for good', () => {
     const c = judgeCandidate(
       cut({ depth: 10, plunge: true }),
@@ -175,6 +293,18 @@ describe('by how much a cutter fails', () => {
 });
 
 describe('the order', () => {
+  it('a face is milled with a face mill first, where both are on hand (common practice)', () => {
+    const both = [
+      mill('EM20', 'square', { DC: 20, LCF: 40, NOF: 4 }),
+      mill('FM50', 'face', { DC: 50, NOF: 4 }),
+    ];
+    expect(chooseCutters(cut({ feature: 'face' }), both, DEFAULT_RULES).fit.map((c) => c.code)).toEqual([
+      'FM50',
+      'EM20',
+    ]);
+  });
+  it('plastics are cut with two or three sharp flutes (common practice)', () =>
+    expect(DEFAULT_RULES.flutes.O).toEqual([2, 3]));
   const order = (c: Partial<Cut>, list: Candidate[], rules = DEFAULT_RULES) =>
     chooseCutters(cut(c), list, rules).fit.map((x) => x.code);
   it('on hand before graded, built and to buy, whatever the score', () => {
@@ -182,7 +312,7 @@ describe('the order', () => {
     expect(
       order({ depth: 12, corner: 5 }, [
         mill('BUY', 'square', short, { unused: 0 }),
-        mill('BUILT', 'square', short, { unused: 0, built: ['A-0001'] }),
+        mill('BUILT', 'square', short, { unused: 0, built: [{ tag: 'A-0001', stickoutMm: 40 }] }),
         mill('GRADED', 'square', short, {
           unused: 0,
           graded: [gradedPiece({ mark: 'E-0001', grade: 'slotting steel', groups: ['P', 'M', 'K'] })],

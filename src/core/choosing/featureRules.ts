@@ -10,7 +10,7 @@ import {
 } from '../cutters';
 import { sure } from '../sure';
 import type { Candidate } from './candidate';
-import type { Cut, Feature } from './cut';
+import { ALLOYS, type Alloy, type Cut, type Feature } from './cut';
 import { EPS, mm, Verdict } from './verdict';
 
 type Rule = (cut: Cut, c: Candidate, v: Verdict) => void;
@@ -79,6 +79,13 @@ const plunge: Rule = (cut, c, v) => {
   if (!cut.plunge) return;
   if (c.centreCutting === false) v.fails.push('does not cut at its centre: cannot plunge');
   else if (c.centreCutting === null) v.open.push('centre cutting not known');
+};
+
+/** At an angle into the material: how steep it may go is its own figure, whether it cuts at its centre or not. */
+const ramp: Rule = (cut, { cutter: g }, v) => {
+  if (cut.ramp === null) return;
+  if (g.RMPX === null) v.open.push('how steep it may ramp is not known');
+  else if (g.RMPX < cut.ramp - EPS) v.fails.push(`ramps in at most at ${g.RMPX}°, not at ${cut.ramp}°`);
 };
 
 const floor: Rule = (cut, { cutter: g }, v) => {
@@ -171,7 +178,39 @@ const thread: Rule = (cut, c, v) => {
     v.fails.push(`cuts ${c.thread}, not ${cut.thread}`);
   if (c.forming && cut.group !== null && !FORMS.includes(cut.group))
     v.fails.push(`a forming tap: ${cut.group} does not form, it breaks`);
+  else if (c.forming && cut.alloy !== null && DOES_NOT_FORM.includes(cut.alloy))
+    v.open.push(`a forming tap: ${ALLOYS[cut.alloy].words} seldom form`);
+  bottomOf(cut, c, wanted.pitch, v);
 };
+
+/** Of groups that form, what seldom does: short chips, or gall on the tap (common practice). */
+const DOES_NOT_FORM: readonly Alloy[] = ['copper', 'magnesium', 'titanium'];
+
+/** Threads that the chamfer of a form is long, at most. DIN 2197, from memory. */
+const CHAMFER_THREADS: Readonly<Record<string, number>> = { A: 8, B: 5.5, C: 3, D: 5, E: 2 };
+/** From so much helix on chips come up out of a hole, degrees (common practice). */
+const CHIPS_UP_FROM = 15;
+
+/** A blind thread: chips must come up or not be made, and the chamfer must not meet the bottom of the hole. */
+function bottomOf(cut: Cut, c: Candidate, pitch: number, v: Verdict): void {
+  if (cut.bottom !== 'blind') return;
+  const form = c.chamfer?.trim().toUpperCase().charAt(0) ?? null;
+  const threads = form === null ? undefined : CHAMFER_THREADS[form];
+  if (!c.forming) {
+    if (form === 'B') v.fails.push('its point pushes the chips ahead: for through holes');
+    else if (c.helix === null) v.open.push('whether its flutes bring the chips up is not known');
+    else if (c.helix < CHIPS_UP_FROM) v.open.push('straight flutes: chips pack at the bottom of the hole');
+  }
+  if (cut.holeDepth === null || cut.depth === null) return;
+  if (threads === undefined) v.open.push('how long its chamfer is is not known');
+  else
+    v.atMost(
+      cut.depth + threads * pitch,
+      cut.holeDepth,
+      (by) => `its chamfer of ${threads} threads meets the bottom: ${by} too long`,
+      '',
+    );
+}
 
 const chamfer: Rule = (cut, { cutter: g }, v) => {
   if (cut.angle === null) return;
@@ -226,11 +265,11 @@ const centre: Rule = (cut, { cutter: g }, v) => {
 
 /** What each feature asks of a cutter beyond reach, depth of pass and the way beside the wall. */
 const RULES: Record<Feature, readonly Rule[]> = {
-  side: [corner, floor, draft, plunge],
-  slot: [slotWidth, floor, noDraft, plunge],
-  pocket: [corner, floor, draft, plunge],
-  face: [noDraft, plunge],
-  floor: [floor, noDraft, plunge],
+  side: [corner, floor, draft, plunge, ramp],
+  slot: [slotWidth, floor, noDraft, plunge, ramp],
+  pocket: [corner, floor, draft, plunge, ramp],
+  face: [noDraft, plunge, ramp],
+  floor: [floor, noDraft, plunge, ramp],
   hole: [hole],
   thread: [thread],
   chamfer: [chamfer],

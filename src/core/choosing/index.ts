@@ -3,13 +3,16 @@ export {
   BLANK_CUT,
   CUT_FIELD_NAMES,
   CUT_FIELDS,
+  ALLOY_NAMES,
+  ALLOYS,
+  BOTTOMS,
   FEATURE_NAMES,
   FEATURES,
   GROUP_WORDS,
   GROUPS,
   isRough,
 } from './cut';
-export type { Cut, CutField, Feature, Group } from './cut';
+export type { Alloy, Cut, CutField, Feature, Group } from './cut';
 // The shop's rules
 export { DEFAULT_RULES, REASON_NAMES, REASONS } from './rules';
 export type { ChoosingRules, Reason } from './rules';

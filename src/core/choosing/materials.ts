@@ -27,8 +27,12 @@ export function edgeReason(
 /** Edges that don't go with a material: a steel coating never to aluminium, bare carbide for aluminium not to steel. */
 export function materialRules(cut: Cut, c: Candidate, v: Verdict): void {
   if (c.coating === null || cut.group === null) return;
-  if (cut.group === 'N' && FOR_STEEL.test(c.coating))
-    v.fails.push(`coated ${c.coating}: aluminium welds to it`);
+  if (cut.group === 'N' && FOR_STEEL.test(c.coating)) {
+    if (cut.alloy === 'aluminium' || cut.alloy === 'magnesium')
+      v.fails.push(`coated ${c.coating}: ${cut.alloy} welds to it`);
+    // Bronze, brass and copper stand it; the letter alone does not say which it is.
+    else if (cut.alloy === null) v.open.push(`coated ${c.coating}: aluminium welds to it, bronze does not`);
+  }
   if (
     ['P', 'M', 'K', 'S', 'H'].includes(cut.group) &&
     bare(c.coating) &&

@@ -1,6 +1,6 @@
 import { familySpec, reach } from '../cutters';
 import type { Candidate, Choice } from './candidate';
-import { isRough, type Cut } from './cut';
+import { FEATURES, isRough, type Cut } from './cut';
 import { edgeReason } from './materials';
 import type { ChoosingRules, Reason } from './rules';
 import { mm } from './verdict';
@@ -13,6 +13,8 @@ export function reasonsFor(cut: Cut, c: Candidate, rules: ChoosingRules): Choice
     if (share !== null && points > 0) out.push({ reason, words, points });
   };
   const g = c.cutter;
+  if (familySpec(g.family).first?.includes(cut.feature))
+    add('meant', 1, `a ${familySpec(g.family).words} is what ${FEATURES[cut.feature].words} wants`);
   const mills = familySpec(g.family).mills;
   const deep = reach(g);
   if (deep !== null && cut.depth !== null && deep >= cut.depth)

@@ -3,6 +3,7 @@ import type { Group } from './cut';
 
 /** What speaks for one cutter rather than another, each with its weight. */
 export const REASONS = {
+  meant: 'what is taken first for such work',
   short: 'as short as reaches the work: stiffness falls with the cube of the length',
   stout: 'as thick as the corner allows',
   flutes: 'flutes that suit the material',
@@ -31,6 +32,7 @@ export interface ChoosingRules {
 /** Rules until the shop sets its own: common practice. */
 export const DEFAULT_RULES: ChoosingRules = {
   weights: {
+    meant: 6,
     short: 4,
     stout: 4,
     flutes: 3,
@@ -42,7 +44,7 @@ export const DEFAULT_RULES: ChoosingRules = {
     old: 1,
     known: 1,
   },
-  flutes: { N: [2, 3], O: [1, 2], P: [3, 10], M: [4, 10], K: [3, 10], S: [4, 12], H: [4, 12] },
+  flutes: { N: [2, 3], O: [2, 3], P: [3, 10], M: [4, 10], K: [3, 10], S: [4, 12], H: [4, 12] },
   bulk: 'indexable first',
   finishing: 'kept apart',
 };

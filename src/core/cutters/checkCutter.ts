@@ -1,7 +1,7 @@
 import { sure } from '../sure';
 import { familySpec, short, type Say } from './families';
 import { GEOMETRY_SYMBOLS, type CutterSymbol } from './figures';
-import type { CutterGeometry } from './geometry';
+import { neckDiameter, type CutterGeometry } from './geometry';
 import { factsOf } from './kinds';
 import { symbolSpec } from './symbols';
 
@@ -48,9 +48,11 @@ export function checkCutter(c: CutterGeometry): GeometryFault[] {
   // The usable length of what drills and taps is that of its flutes that clear chips: less than LCF (ISO 13399).
   if (!family.axial && c.LU !== null && c.LCF !== null && c.LU < c.LCF - EPS)
     fault('LU', c.LU, `at least LCF = ${c.LCF}`, 'the usable length holds the flutes and the neck');
-  if (c.DN !== null) {
+  // A neck that tapers is thinnest where it leaves the edge, and may be thicker than the cutter above.
+  const neck = c.BHTA1 === null ? c.DN : c.LCF === null ? null : neckDiameter(c, c.LCF);
+  if (c.DN !== null && neck !== null) {
     const edge = family.neckAt ? family.neckAt(c) : c.DC;
-    if (edge !== null && c.DN > edge + EPS)
+    if (edge !== null && neck > edge + EPS)
       fault(
         'DN',
         c.DN,

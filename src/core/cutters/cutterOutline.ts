@@ -1,12 +1,14 @@
 import { last } from '../sure';
 import { familySpec, type Assumed, type Known, type OutlinePoint } from './families';
 import { tan } from './families/outlines';
-import type { CutterGeometry } from './geometry';
+import { neckDiameter, type CutterGeometry } from './geometry';
 
 /** A cutter's half outline in two parts, from the tip up, and what had to be assumed to draw it. */
 interface CutterOutline {
   flute: OutlinePoint[];
   shank: OutlinePoint[];
+  /** Where the flutes end is not known: the cutting part is drawn open there. */
+  openEnd: boolean;
   assumed: Assumed[];
 }
 
@@ -30,17 +32,20 @@ export function cutterOutline(c: CutterGeometry, length: number): CutterOutline 
   const profile = familySpec(c.family).outline(c, known);
   const flute = cutAt(profile, length);
   const top = last(flute);
-  if (length <= top.z) return { flute, shank: [], assumed };
+  const openEnd = assumed.some((a) => a.symbol === 'LCF');
+  if (length <= top.z) return { flute, shank: [], openEnd, assumed };
   const shank: OutlinePoint[] = [];
   const neckTop = Math.min(length, c.LU ?? 0);
-  if (c.DN !== null && neckTop > top.z) shank.push({ z: top.z, r: c.DN / 2 }, { z: neckTop, r: c.DN / 2 });
+  const neck = (z: number) => Math.max(0, (neckDiameter(c, z) ?? 0) / 2);
+  if (c.DN !== null && neckTop > top.z)
+    shank.push({ z: top.z, r: neck(top.z) }, { z: neckTop, r: neck(neckTop) });
   const from = shank.at(-1) ?? { z: top.z, r: Math.min(top.r, shankR) };
   if (!shank.length) shank.push(from);
   // A shank thicker than what carries it meets it with a 30 degree shoulder; a thinner one steps in at once.
   const shoulder = Math.min(Math.max(0, (shankR - from.r) / tan(30)), length - from.z);
   const met = shoulder > 0 ? from.r + shoulder * tan(30) : shankR;
   shank.push({ z: from.z + shoulder, r: met }, { z: length, r: length - from.z > shoulder ? shankR : met });
-  return { flute, shank, assumed };
+  return { flute, shank, openEnd, assumed };
 }
 
 /** The polyline up to a height: the rest is in the holder. */

@@ -33,6 +33,17 @@ describe('checkCutter', () => {
     ['point angle on an end mill', { SIG: 118 }, 'SIG'],
     ['neck as thick as the cutter', { DN: 10, LU: 40 }, null],
     ['neck thicker than the cutter', { DN: 10.1, LU: 40 }, 'DN'],
+    // Tapering 1 degree over 40 - 22 = 18 mm a neck of 10.1 begins with 9.47; one of 10.7 with 10.07.
+    ['the same, tapering to less where it leaves the edge', { DN: 10.1, LU: 40, BHTA1: 1 }, null],
+    ['tapering, and still too thick there', { DN: 10.7, LU: 40, BHTA1: 1 }, 'DN'],
+    // Round inserts of 10 on a flat of 6: 6 + 2 x 5 = 16 over all.
+    ['round inserts larger than half the flat', { family: 'face', DC: 6, DCX: 16, RE: 5, LCF: 5 }, null],
+    ['the same without its width', { family: 'face', DC: 6, RE: 5, LCF: 5 }, 'RE'],
+    [
+      'a corner over half the flat that no round insert makes',
+      { family: 'face', DC: 6, DCX: 8, RE: 5, LCF: 5 },
+      'RE',
+    ],
     [
       'neck of a dovetail thicker than its top',
       { family: 'dovetail', DC: 20, KAPR: 60, LCF: 6, DN: 13.1 },

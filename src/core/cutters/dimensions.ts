@@ -84,6 +84,13 @@ export function dimensionsOf(kind: ItemKind, c: CutterGeometry): Dimensioned {
     DCX: () => across('DCX', c.DCX, heightOf(flute, widest), widest),
     DCN: () => across('DCN', c.DCN, 0, 0),
     DN: () => across('DN', c.DN, (top + neckTop) / 2, Math.min(c.DC, c.DMM ?? c.DC) / 2),
+    BHTA1: () => ({
+      symbol: 'BHTA1',
+      value: c.BHTA1,
+      runs: 'to',
+      z: top + 0.8 * (neckTop - top),
+      r: (c.DN ?? Math.min(c.DC, c.DMM ?? c.DC)) / 2,
+    }),
     DMM: () => across('DMM', c.DMM, length - 0.18 * (length - top), c.DC / 2),
     LCF: () => along('LCF', c.LCF, top),
     APMX: () => along('APMX', c.APMX, top / 2),

@@ -119,10 +119,12 @@ export function cuttingHeight(c: CutterGeometry): number | null {
 
 /**
  * Depth a cutter reaches beside a wall, mm: its flutes, or flutes and a neck thinner than the cutter (LU). null when
- * LCF is not known. Common practice: 10 mm of wall asks for 10 mm of reach. Example: LCF 8, DN 5.8 on DC 6, LU 24 -> 24.
+ * LCF is not known. A neck that tapers reaches to where it gets as thick as the cutter. Common practice: 10 mm of wall asks for 10 mm of reach. Example: LCF 8, DN 5.8 on DC 6, LU 24 -> 24.
  */
 export function reach(c: CutterGeometry): number | null {
   if (c.LU !== null && c.DN !== null && c.DN < c.DC) return c.LU;
+  if (c.LU !== null && c.DN !== null && c.BHTA1 !== null)
+    return Math.max(c.LCF ?? 0, c.LU - (c.DN - c.DC) / 2 / Math.tan((c.BHTA1 * Math.PI) / 180));
   const own = familySpec(c.family).reach;
   return own ? own.mm(c) : c.LCF;
 }

@@ -17,6 +17,16 @@ export function geometry(
   return { ...figures, DC: known.DC, family };
 }
 
+/**
+ * Diameter of a neck at a height above the tip, mm: DN, or where it tapers what DN is at its top (LU) less the taper (the
+ * body half taper angle BHTA1 of ISO 13399, from memory). null where DN is not known, or LU of one that tapers.
+ * Example: DN 6, BHTA1 1, LU 40 at 10 -> 4.953.
+ */
+export function neckDiameter(c: CutterFigures, z: number): number | null {
+  if (c.DN === null || c.BHTA1 === null) return c.DN;
+  return c.LU === null ? null : c.DN - 2 * Math.max(0, c.LU - z) * Math.tan((c.BHTA1 * Math.PI) / 180);
+}
+
 /** One piece of a holder's outline, from the gauge line towards the tip: mm. */
 export interface HolderSegment {
   length: number;

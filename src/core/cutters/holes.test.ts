@@ -44,12 +44,30 @@ describe('standard tolerances (ISO 286-1)', () => {
     [25, 'G7', 25.007, 25.028],
     [8, 'JS9', 7.982, 8.018],
     [20, 'h7', 20, 20.021],
+    // Tighter than nominal: ISO 286-2, tables, from memory.
+    [20, 'J7', 19.991, 20.012],
+    [20, 'K7', 19.985, 20.006],
+    [20, 'K6', 19.989, 20.002],
+    [20, 'M7', 19.979, 20],
+    [20, 'N7', 19.972, 19.993],
+    [20, 'N8', 19.964, 19.997],
+    [20, 'P7', 19.965, 19.986],
+    [20, 'P8', 19.945, 19.978],
+    [3, 'K7', 2.99, 3],
+    [3, 'N7', 2.986, 2.996],
+    [100, 'K7', 99.975, 100.01],
+    [100, 'P7', 99.941, 99.976],
+    // As a drawing states them.
+    [8, '+0.010/+0.028', 8.01, 8.028],
+    [8, '8.010..8.028', 8.01, 8.028],
+    [8, '−0.005 / +0.010', 7.995, 8.01],
   ])('%d %s', (d, cls, lower, upper) => {
     expect(holeLimits(d, cls)!.lower).toBeCloseTo(lower, 9);
     expect(holeLimits(d, cls)!.upper).toBeCloseTo(upper, 9);
   });
-  it.each(['K7', 'H', '7', 'H4', ''])('class %j is not known and gives no limits', (cls) =>
-    expect(holeLimits(20, cls)).toBeNull(),
+  it.each(['U7', 'H', '7', 'H4', 'K5', 'M9', '', '+0.028/+0.028', '25..26', '+0.01'])(
+    'class %j is not known and gives no limits',
+    (cls) => expect(holeLimits(20, cls)).toBeNull(),
   );
 });
 

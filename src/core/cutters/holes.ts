@@ -22,6 +22,58 @@ const LOWER: Record<string, readonly number[]> = {
   H: [0, 0, 0, 0, 0, 0, 0, 0],
 };
 export const HOLE_LETTERS = [...Object.keys(LOWER), 'JS'];
+
+/** Upper deviations of J holes in micrometres, by grade and step. ISO 286-1, table, from memory. */
+const J_UPPER: Record<number, readonly number[]> = {
+  6: [2, 5, 5, 6, 8, 10, 13, 16],
+  7: [4, 6, 8, 10, 12, 14, 18, 22],
+  8: [6, 10, 12, 15, 20, 24, 28, 34],
+};
+/** Lower deviations of the shafts whose letters tighter holes share, in micrometres, by step. ISO 286-1, from memory. */
+const TIGHT: Record<string, readonly number[]> = {
+  K: [0, 1, 1, 1, 2, 2, 2, 3],
+  M: [2, 4, 6, 7, 8, 9, 11, 13],
+  N: [4, 8, 10, 12, 15, 17, 20, 23],
+  P: [6, 12, 15, 18, 22, 26, 32, 37],
+};
+/** The finest grade above which K to N (8) and P (7) have no rule of their own here. */
+const TIGHT_TO: Record<string, number> = { K: 8, M: 8, N: 8, P: 7 };
+
+/**
+ * Upper deviation of a J, K, M, N or P hole, micrometres; null where it has none here. ISO 286-1: −(lower deviation of
+ * the shaft) + (IT n − IT n−1) above 3 mm for K, M, N to IT8 and P to IT7; from memory. Example: 20 K7 -> +6; 20 N7 -> −7.
+ */
+function tightUpper(letter: string, grade: number, at: number): number | null {
+  if (letter === 'J') return J_UPPER[grade]?.[at] ?? null;
+  const shaft = TIGHT[letter]?.[at];
+  if (shaft === undefined) return null;
+  if (grade > (TIGHT_TO[letter] ?? 0)) return letter === 'P' ? -shaft : null;
+  const [own, finer] = [IT[grade]?.[at], IT[grade - 1]?.[at]];
+  if (own === undefined || finer === undefined) return null;
+  return -shaft + (at === 0 ? 0 : own - finer);
+}
+
+/**
+ * Limits of a hole that are stated outright: two sizes ('8.010..8.028'), or two deviations ('+0.010/+0.028'), mm; null
+ * where the text is neither. A hole is no further from its nominal size than a tenth of it.
+ */
+function statedLimits(nominal: number, text: string): HoleLimits | null {
+  const number = String.raw`([+-−]?\d+(?:[.,]\d+)?)`;
+  const m = new RegExp(`^${number}\\s*(?:\\.\\.|/|–)\\s*${number}$`).exec(text.trim());
+  if (!m) return null;
+  const signed = /^[+−-]/.test(m[1] ?? '') || /^[+−-]/.test(m[2] ?? '');
+  const [a = NaN, b = NaN] = [m[1], m[2]].map(
+    (x) => Number((x ?? '').replace('−', '-').replace(',', '.')) + (signed ? nominal : 0),
+  );
+  const [lower, upper] = [Math.min(a, b), Math.max(a, b)];
+  if (
+    !(upper > lower) ||
+    Math.abs(lower - nominal) > nominal / 10 ||
+    Math.abs(upper - nominal) > nominal / 10
+  )
+    return null;
+  return { nominal, lower, upper, it: Math.round((upper - lower) * 1e6) / 1000 };
+}
 export const HOLE_GRADES = Object.keys(IT).map(Number);
 
 const step = (nominal: number): number | null => {
@@ -49,15 +101,23 @@ interface HoleLimits {
 }
 
 /**
- * Limits of a hole by its class, such as 'H7', 'F8', 'JS9'; null where the class or size is not in the tables.
- * ISO 286-1 and -2, from memory. Example: holeLimits(20, 'H7') = 20.000 to 20.021.
+ * Limits of a hole by its class, such as 'H7', 'F8', 'JS9', 'N7', or as they are stated, '+0.010/+0.028'; null where the
+ * class or size is not in the tables. ISO 286-1 and -2, from memory. Example: holeLimits(20, 'H7') = 20.000 to 20.021.
  */
 export function holeLimits(nominal: number, cls: string): HoleLimits | null {
-  const m = /^(JS|[DEFGH])\s?(\d{1,2})$/i.exec(cls.trim());
+  const stated = statedLimits(nominal, cls);
+  if (stated) return stated;
+  const m = /^(JS|[DEFGHJKMNP])\s?(\d{1,2})$/i.exec(cls.trim());
   const at = step(nominal);
   const it = m ? toleranceGrade(nominal, Number(m[2])) : null;
   if (!m || at === null || it === null) return null;
   const letter = (m[1] ?? '').toUpperCase();
+  if (/^[JKMNP]$/.test(letter)) {
+    const up = tightUpper(letter, Number(m[2]), at);
+    return up === null
+      ? null
+      : { nominal, lower: nominal + (up - it) / 1000, upper: nominal + up / 1000, it };
+  }
   const low = letter === 'JS' ? -it / 2 : sure(LOWER[letter]?.[at], `ISO 286 deviation ${letter}`);
   return { nominal, lower: nominal + low / 1000, upper: nominal + (low + it) / 1000, it };
 }

@@ -14,7 +14,7 @@ export { isNumeric, isSymbol, SHANK_FORMS, SUBSTRATES, SYMBOLS, symbolSpec } fro
 export type { FactSymbol, Substrate } from './symbols';
 export { GEOMETRY_SYMBOLS } from './figures';
 export type { CutterSymbol } from './figures';
-export { geometry } from './geometry';
+export { geometry, neckDiameter } from './geometry';
 export type { CutterGeometry, HolderGeometry, HolderSegment } from './geometry';
 export { describeCutter } from './describeCutter';
 // Can it exist?

@@ -61,11 +61,13 @@ export const SYMBOLS = {
   CCC: { words: 'centre cutting', kind: 'choice', options: YES_NO },
   // Neck, shank, whole
   DN: { words: 'neck diameter', kind: 'length', limits: [0.05, 500], shapes: 'any' },
+  BHTA1: { words: 'neck taper per side', kind: 'degree', limits: [0.1, 30], shapes: 'any' },
   LU: { words: 'usable length, flutes and neck', kind: 'length', limits: [0.05, 800], shapes: 'any' },
   DMM: { words: 'shank diameter', kind: 'length', limits: [0.5, 200], shapes: 'any' },
   OAL: { words: 'overall length', kind: 'length', limits: [5, 1000], shapes: 'any' },
   SHANK: { words: 'shank form', kind: 'choice', options: SHANK_FORMS, own: true },
   TCDMM: { words: 'shank tolerance', kind: 'words' },
+  FHA: { words: 'flute helix angle', kind: 'degree', limits: [0, 70] },
   CSP: { words: 'coolant through', kind: 'choice', options: YES_NO },
   SUBSTRATE: { words: 'substrate', kind: 'choice', options: SUBSTRATES },
   COATING: { words: 'coating', kind: 'words' },

@@ -1,4 +1,4 @@
-import { CUT_FIELD_NAMES, FEATURE_NAMES, GROUPS } from '../choosing';
+import { ALLOY_NAMES, BOTTOMS, CUT_FIELD_NAMES, FEATURE_NAMES, GROUPS } from '../choosing';
 import { ITEM_KINDS } from '../cutters';
 import { isOne } from '../names';
 import { byName } from '../units';
@@ -91,5 +91,7 @@ export const A_CUT = {
   ...byName(CUT_FIELD_NAMES, () => 'code' as const),
   feature: FEATURE_NAMES,
   group: GROUPS,
+  alloy: ALLOY_NAMES,
+  bottom: BOTTOMS,
   plunge: ['yes', 'no'],
 } as const satisfies QuestionSpec;

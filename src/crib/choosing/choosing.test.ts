@@ -64,9 +64,20 @@ it('lengths as people type them, inches and fractions too', async () => {
   expect(inch.rejected.find((c) => c.code === 'EM8')!.fails).toEqual(['1.65 mm wider than the slot']);
 });
 it('a steel coating does not go to aluminium, a bare edge leads there', async () => {
-  const { fit, rejected } = await chooseView(crib.db, { feature: 'side', depth: '15', group: 'N' });
+  const side = { feature: 'side', depth: '15', group: 'N' } as const;
+  const { fit, rejected } = await chooseView(crib.db, { ...side, alloy: 'aluminium' });
   expect(fit[0]!.code).toBe('EM8N');
   expect(rejected.find((c) => c.code === 'EM8')!.fails.join()).toMatch(/aluminium welds/);
+  // The letter alone leaves it a question, for bronze is N too; an alloy of another letter is refused.
+  const letter = await chooseView(crib.db, side);
+  expect(letter.fit[0]!.code).toBe('EM8N');
+  expect(letter.fit.find((c) => c.code === 'EM8')!.open.join()).toMatch(
+    /aluminium welds to it, bronze does not/,
+  );
+  expect((await chooseView(crib.db, { feature: 'side', alloy: 'copper' })).cut.group).toBe('N');
+  await expect(chooseView(crib.db, { ...side, alloy: 'titanium' })).rejects.toMatchObject({
+    parts: [{ field: 'alloy', limit: 'an alloy of N' }],
+  });
 });
 it('what must plunge and isn’t known to cut at its centre leaves a question', async () => {
   const { fit } = await chooseView(crib.db, { feature: 'pocket', depth: '8', plunge: 'yes' });

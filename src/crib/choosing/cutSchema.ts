@@ -1,4 +1,7 @@
 import {
+  type Alloy,
+  ALLOY_NAMES,
+  BOTTOMS,
   CUT_FIELD_NAMES,
   CUT_FIELDS,
   FEATURE_NAMES,
@@ -25,6 +28,8 @@ export const CUT_SCHEMA = {
   properties: {
     feature: field.choice(FEATURE_NAMES),
     group: field.choice(GROUPS),
+    alloy: field.choice(ALLOY_NAMES),
+    bottom: field.choice(BOTTOMS),
     plunge: field.choice(['yes', 'no']),
     ...byName(CUT_FIELD_NAMES, asked),
   },
@@ -35,6 +40,10 @@ export const CUT_SCHEMA = {
 /** A cut as an address asks for it. */
 export type CutAsked = Question<typeof A_CUT>;
 /** A cut as it was said, before it is read. */
-export type CutInput = { feature: Feature; group?: Group; plunge?: 'yes' | 'no' } & Partial<
-  Record<CutField, string | number>
->;
+export type CutInput = {
+  feature: Feature;
+  group?: Group;
+  alloy?: Alloy;
+  bottom?: (typeof BOTTOMS)[number];
+  plunge?: 'yes' | 'no';
+} & Partial<Record<CutField, string | number>>;

@@ -14,9 +14,9 @@ const STANDING = ASSEMBLY.replace(
 export const manyStandingAssemblies = (c: Connection) => many<AssemblyRow>(c, `${STANDING} order by a.tag`);
 /** Tags of the builds some cutters stand in. */
 export const manyTagsOfItems = (c: Connection, itemIds: readonly number[]) =>
-  many<{ tag: string; itemId: number }>(
+  many<{ tag: string; itemId: number; stickoutMm: number }>(
     c,
-    `select a.tag, pp.item_id from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
+    `select a.tag, pp.item_id, a.stickout_mm from piece_place pp join assembly_now n on n.piece_id = pp.piece_id join assembly a on a.id = n.assembly_id
      where pp.item_id = any ($1) and not pp.gone order by a.tag`,
     [itemIds],
   );

@@ -48,7 +48,10 @@ create view machine_named as
 -- A place out of use is empty, whoever moves and whatever is taken back.
 create function refuse_out_of_use() returns trigger language plpgsql as $$
 begin
-  if not (select in_use from place_named where id = new.to_place_id) then
+  -- Most places were never named anew: one look at an index.
+  if exists (select 1 from naming n where n.place_id = new.to_place_id
+             union all select 1 from place p join naming n on n.person = p.person where p.id = new.to_place_id)
+     and not (select in_use from place_named where id = new.to_place_id) then
     raise exception 'the place is out of use' using errcode = 'ST009', table = 'movement';
   end if;
   return new;

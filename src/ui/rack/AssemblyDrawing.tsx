@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import type { RackCard } from '@/crib/rack';
-import { hatchTop, mirrored } from './drawing';
+import { hatchTop, mirrored, openLine } from './drawing';
 
 /** Below this width life used is a plain bar beside the cutter; hatching would blur. */
 const HATCH_FROM_PX = 16;
@@ -42,13 +42,26 @@ export function AssemblyDrawing({ card, scale }: { card: RackCard; scale: number
       <path d={mirrored(o.holder, scale)} fill="var(--holder)" />
       <path d={mirrored(o.holder.slice(0, 2), scale)} fill="var(--holder-dark)" />
       {o.shank.length > 0 && <path d={mirrored(o.shank, scale)} fill="var(--steel)" />}
+      <path d={flute} fill="var(--sheet)" />
       <path
-        d={flute}
-        fill="var(--sheet)"
+        d={o.openEnd ? openLine(o.flute, scale, 'shank') : flute}
+        fill="none"
         stroke="var(--accent)"
         strokeWidth="1.4"
         strokeDasharray={unmeasured ? '4 3' : undefined}
       />
+      {o.openEnd && (
+        <text
+          x={-half - 5}
+          y={top * scale + 4}
+          textAnchor="end"
+          fontSize="11.5"
+          fill="var(--soft)"
+          className="fig"
+        >
+          LCF ?
+        </text>
+      )}
       {half * 2 >= HATCH_FROM_PX ? (
         <g clipPath={`url(#${id}c)`}>
           {usedTop !== null && (

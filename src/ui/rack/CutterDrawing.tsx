@@ -1,5 +1,5 @@
 import { cutterOutline, type CutterGeometry } from '@/core/cutters';
-import { mirrored } from './drawing';
+import { mirrored, openLine } from './drawing';
 
 /** A cutter alone, lying, to scale within the width given. Says what had to be assumed. */
 export function CutterDrawing({ cutter, width = 300 }: { cutter: CutterGeometry; width?: number }) {
@@ -12,9 +12,10 @@ export function CutterDrawing({ cutter, width = 300 }: { cutter: CutterGeometry;
       <svg width={width} height={widest * scale + 12} role="img" aria-label="The cutter to scale">
         <g transform={`translate(4 ${(widest * scale) / 2 + 6}) rotate(-90)`}>
           <path d={mirrored(outline.shank, scale)} fill="var(--steel)" />
+          <path d={mirrored(outline.flute, scale)} fill="var(--sheet)" />
           <path
-            d={mirrored(outline.flute, scale)}
-            fill="var(--sheet)"
+            d={outline.openEnd ? openLine(outline.flute, scale, 'tip') : mirrored(outline.flute, scale)}
+            fill="none"
             stroke="var(--accent)"
             strokeWidth="1.4"
           />

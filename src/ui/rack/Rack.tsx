@@ -170,7 +170,7 @@ function RackRow({
 
 const labelOf = (slot: RackSlot, show: (mm: number | null) => string): string =>
   slot.card
-    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.use.why ? `${slot.use.grade}: ${slot.use.why}, ` : ''}${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.lengthMm)}` : slot.card.measured.state}`
+    ? `${slot.title} ${slot.card.tag} ${slot.card.cutter.words}, ${slot.use.why ? `${slot.use.grade}: ${slot.use.why}, ` : ''}${slot.card.measured.state === 'measured' ? `length ${show(slot.card.measured.lengthMm)}` : slot.card.measured.state}${slot.card.outline.openEnd ? ', flute length not known' : ''}`
     : `${slot.title}: ${slot.missing ?? 'to build'}`;
 
 /** The drawing and the words below its tip. */

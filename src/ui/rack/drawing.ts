@@ -10,6 +10,18 @@ export function mirrored(points: readonly OutlinePoint[], scale: number): string
   return `M${right.join('L')}L${left.join('L')}Z`;
 }
 
+/**
+ * The line about a half outline mirrored so, left open where it ends at the shank: its points run `from` the tip or to it.
+ * Empty for no points.
+ */
+export function openLine(points: readonly OutlinePoint[], scale: number, from: 'tip' | 'shank'): string {
+  if (points.length === 0) return '';
+  const down = from === 'tip' ? [...points].reverse() : points;
+  const left = down.map((p) => `${n(-p.r * scale)},${n(p.z * scale)}`);
+  const right = [...down].reverse().map((p) => `${n(p.r * scale)},${n(p.z * scale)}`);
+  return `M${left.join('L')}L${right.join('L')}`;
+}
+
 /** Bottom of a hatch from the tip up: where used or worn ends, in z down from the gauge line, mm. */
 export const hatchTop = (tip: number, fluteLength: number, share: number): number =>
   tip - fluteLength * Math.min(1, Math.max(0, share));

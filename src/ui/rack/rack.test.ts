@@ -1,4 +1,4 @@
-import { hatchTop, mirrored } from './drawing';
+import { hatchTop, mirrored, openLine } from './drawing';
 import { rackLayout } from './rackLayout';
 
 const pieces = (n: number, widest = 63, length = 140) =>
@@ -48,4 +48,15 @@ it('the hatch starts at the tip and never leaves the flute', () => {
   expect(hatchTop(100, 20, 0.5)).toBe(90);
   expect(hatchTop(100, 20, 1.4)).toBe(80);
   expect(hatchTop(100, 20, -1)).toBe(100);
+});
+
+it('an open line has no stroke across its end at the shank, from either side', () => {
+  const down = [
+    { z: 0, r: 5 },
+    { z: 10, r: 5 },
+    { z: 10, r: 0 },
+  ];
+  expect(openLine(down, 2, 'shank')).toBe('M-10,0L-10,20L0,20L0,20L10,20L10,0');
+  expect(openLine(down.toReversed(), 2, 'tip')).toBe(openLine(down, 2, 'shank'));
+  expect(openLine([], 2, 'tip')).toBe('');
 });

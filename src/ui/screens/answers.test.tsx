@@ -37,7 +37,12 @@ const places = {
 };
 /** Every screen on what its view answered of the small crib: by address, and words that answer holds. */
 const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: RegExp][] = [
-  ['today', '', () => <TodayScreen view={answer('today')} people={[]} today="2027-01-05" />, /Ask TO for 2 × EM12/],
+  [
+    'today',
+    '',
+    () => <TodayScreen view={answer('today')} people={[]} today="2027-01-05" />,
+    /Ask TO for 2 × EM12/,
+  ],
   [
     'rack',
     'open=A-0001',

@@ -261,6 +261,7 @@ const choice = (over: Partial<Choice>): Choice => ({
   code: 'EM10',
   words: '10 mm square end mill',
   availability: 'on hand',
+  shortBuilds: [],
   take: [],
   fails: [],
   open: [],

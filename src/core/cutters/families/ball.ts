@@ -6,7 +6,7 @@ export const ball: FamilySpec = {
   tip: 'ball',
   lengthTo: 'ball tip; the centre is DC/2 above',
   diameterAt: 'twice the ball radius',
-  facts: ['LCF', 'NOF', 'DN', 'LU'],
+  facts: ['LCF', 'NOF', 'DN', 'BHTA1', 'LU'],
   mills: true,
   body: true,
   outline: (c, known) => up(corner(c.DC / 2, c.DC / 2), Math.max(flutes(c, known), c.DC / 2), c.DC / 2),

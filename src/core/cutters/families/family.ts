@@ -120,6 +120,8 @@ export interface FamilySpec {
   cornersWalls?: true;
   /** The kinds of work it does. */
   cuts: readonly Work[];
+  /** Work that is done with it before anything else: common practice. */
+  first?: readonly Work[];
   hole?: HoleWork;
   /** Results of its own that need facts. */
   needs?: readonly Need[];

@@ -22,6 +22,12 @@ export function corner(R: number, re: number): OutlinePoint[] {
   return R > re ? [{ z: 0, r: 0 }, ...points] : points;
 }
 
+/** The end of a mill with round inserts: an arc of radius `re` from its flat of radius R out to R + re. */
+export const roundOut = (R: number, re: number): OutlinePoint[] => [
+  { z: 0, r: 0 },
+  ...arc(Math.PI / 2, (t) => ({ z: re * (1 - Math.cos(t)), r: R + re * Math.sin(t) })),
+];
+
 /** Points that end at a height with a radius: none of them lies higher. */
 export const up = (points: OutlinePoint[], z: number, r: number): OutlinePoint[] => [
   ...points.map((p) => ({ z: Math.min(p.z, z), r: p.r })),

@@ -19,7 +19,7 @@ export const reamer: FamilySpec = {
   factsMustHold: ({ number, words }) => {
     const [cls, DC] = [words('TCHA'), number('DC')];
     if (cls === null || DC === null || holeLimits(DC, cls) !== null) return [];
-    const limit = 'a hole class of ISO 286 such as H7, F8, JS9';
+    const limit = 'a hole class of ISO 286 such as H7, F8, N7, or limits such as +0.010/+0.028';
     return [{ field: 'TCHA', value: cls, limit, words: 'not a class that is known here' }];
   },
   cuts: ['hole'],

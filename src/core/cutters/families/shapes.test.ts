@@ -47,6 +47,29 @@ describe('outlines by their facts', () => {
       [3.1, 1.25],
       [6.391, 3.15],
     ]));
+  it('a face mill with round inserts: a quarter round from its flat out to its width', () => {
+    const flute = drawn('face', { DC: 40, DCX: 52, RE: 6, LCF: 6 });
+    flute.slice(1).forEach((p) => expect(Math.hypot(p.z - 6, p.r - 20)).toBeCloseTo(6, 9));
+    expect(flute.at(-1)).toEqual({ z: 6, r: 26 });
+  });
+  it('a neck that tapers: 1 degree over 20 mm is 0.349 a side', () => {
+    const { shank } = cutterOutline(
+      geometry('square', { DC: 5, DMM: 10, LCF: 10, DN: 5.5, BHTA1: 1, LU: 30, OAL: 60 }),
+      60,
+    );
+    expect(shank[0]).toEqual({ z: 10, r: expect.closeTo(2.401, 3) });
+    expect(shank[1]).toEqual({ z: 30, r: 2.75 });
+    // As thick as the cutter 0.25 / tan 1 = 14.32 below its top: it reaches 15.68.
+    expect(reach(geometry('square', { DC: 5, LCF: 10, DN: 5.5, BHTA1: 1, LU: 30 }))).toBeCloseTo(15.678, 3);
+  });
+  it('flutes of which nobody knows the end are drawn open there, and said', () => {
+    const known = cutterOutline(geometry('square', { DC: 10, DMM: 10, LCF: 22 }), 60);
+    const open = cutterOutline(geometry('square', { DC: 10, DMM: 12 }), 60);
+    expect([known.openEnd, open.openEnd]).toEqual([false, true]);
+    expect(open.assumed.map((a) => a.symbol)).toContain('LCF');
+    // No funnel: the cutting part is as wide as DC to its end.
+    expect(Math.max(...open.flute.map((p) => p.r))).toBe(5);
+  });
   it('a saw is a disc, a boring head a point on a thinner bar', () => {
     expect(points('slitting-saw', { DC: 63, CW: 1.6, DMM: 16 })).toEqual([
       [0, 0],

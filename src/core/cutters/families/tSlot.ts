@@ -21,5 +21,6 @@ export const tSlot: FamilySpec = {
   usual: ['short flutes', 'thin shank'],
   cornersWalls: true,
   head: { height: (c) => c.CW, needs: ['CW'] },
-  cuts: ['slot', 'undercut'],
+  // A plain slot is open above: what is widest at its end is for what goes in under a wall.
+  cuts: ['undercut'],
 };

@@ -7,7 +7,7 @@ export const tap: FamilySpec = {
   tip: 'flat',
   lengthTo: 'chamfer end',
   diameterAt: 'major diameter of the thread',
-  facts: ['TDZ', 'TP', 'TCTR', 'TAPPING', 'THCHT', 'LCF', 'NOF', 'DN', 'LU'],
+  facts: ['TDZ', 'TP', 'TCTR', 'TAPPING', 'THCHT', 'FHA', 'LCF', 'NOF', 'DN', 'LU'],
   sizedBy: 'TDZ',
   mills: false,
   axial: true,

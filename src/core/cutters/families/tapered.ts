@@ -7,7 +7,7 @@ export const tapered: FamilySpec = {
   tip: 'flat',
   lengthTo: 'tip',
   diameterAt: 'at the tip, where the flanks meet the end',
-  facts: ['TAPER', 'RE', 'LCF', 'NOF', 'DN', 'LU'],
+  facts: ['TAPER', 'RE', 'LCF', 'NOF', 'DN', 'BHTA1', 'LU'],
   mills: true,
   // From a corner that the flank touches: its centre lies RE above the end, DC/2 - RE from the axis.
   outline: (c, known) => {

@@ -1,5 +1,5 @@
 import type { Grade, Judgement } from '../../because';
-import { familySpec } from '../../cutters';
+import { familySpec, neckDiameter } from '../../cutters';
 import { DEFAULTS } from '../../defaults';
 import { mm, orUnknown, say } from './say';
 import type { AskedHere, ToolAsks, Use, UseBuild } from './facts';
@@ -156,7 +156,9 @@ function walls({ asks, here }: Asked, { cutter: c, name }: UseBuild): Judgement 
   const formula = 'DN, and DMM above LU, thinner than the cut';
   const judged = (grade: Grade, words: string) => say('WALLS', grade, words, why, values, formula);
   if (beyond && c.DMM === null) return judged('not judged', 'Shank against the wall: DMM not known');
-  const widest = Math.max(necked ? (c.DN ?? 0) : 0, beyond ? (c.DMM ?? 0) : 0);
+  // A neck that tapers is as thick as it is where the wall ends.
+  const neck = neckDiameter(c, Math.min(deep, c.LU ?? deep));
+  const widest = Math.max(necked ? (neck ?? 0) : 0, beyond ? (c.DMM ?? 0) : 0);
   if (widest > wide + 1e-9)
     return judged(
       'stop',

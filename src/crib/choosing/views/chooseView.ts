@@ -1,5 +1,6 @@
 import { group } from 'd3';
 import {
+  ALLOYS,
   type Candidate,
   type Choice,
   chooseCutters,
@@ -17,7 +18,7 @@ import { isOne } from '@/core/names';
 import { usedPiece } from '@/core/stock';
 import { byName } from '@/core/units';
 import { cutterOf, factNumber, loadItems } from '@/crib/catalogue';
-import { toLength, toNumber, validate } from '@/crib/door';
+import { Problem, toLength, toNumber, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/secondlife';
 import { manyTagsOfItems } from '@/data/assemblies';
 import {
@@ -49,8 +50,24 @@ const REJECTED_SHOWN = 40;
 const NEAREST = 20;
 const MISSES = 4;
 
+/** A letter and an alloy that is none of its own can't both be meant. */
+function mustAgree({ group, alloy }: CutInput): void {
+  if (group === undefined || alloy === undefined || ALLOYS[alloy].group === group) return;
+  throw new Problem(
+    'INVALID_INPUT',
+    `alloy: ${ALLOYS[alloy].words} is ${ALLOYS[alloy].group}, not ${group}`,
+    {
+      field: 'alloy',
+      value: alloy,
+      limit: `an alloy of ${group}`,
+      wayOut: 'Leave one of the two out.',
+    },
+  );
+}
+
 /** A cut as it was typed, in mm; what was not said bounds nothing. */
 function toCut(said: CutInput): Cut {
+  mustAgree(said);
   const read = byName(CUT_FIELD_NAMES, (name) => {
     const text = said[name];
     if (text === undefined) return null;
@@ -61,7 +78,9 @@ function toCut(said: CutInput): Cut {
     // Each field is read as its kind says: words stay words, the others are numbers.
     ...(read as Pick<Cut, CutField>),
     feature: said.feature,
-    group: said.group ?? null,
+    group: said.group ?? (said.alloy ? ALLOYS[said.alloy].group : null),
+    alloy: said.alloy ?? null,
+    bottom: said.bottom ?? null,
     plunge: said.plunge === 'yes',
   };
 }
@@ -119,13 +138,15 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
       thread: text('TDZ'),
       pitch: factNumber(item, 'TP'),
       forming: tapping === null ? null : tapping === 'forming',
+      chamfer: text('THCHT'),
+      helix: factNumber(item, 'FHA'),
       cls: text('TCHA'),
       measured: item.facts.find((f) => f.symbol === 'DCM')?.value ?? null,
       standing: standings.get(item.id) ?? null,
       followed: followed.has(item.id),
       guesses: item.guesses,
       unused: item.unused,
-      built: (built.get(item.id) ?? []).map((a) => a.tag),
+      built: (built.get(item.id) ?? []).map((a) => ({ tag: a.tag, stickoutMm: a.stickoutMm })),
       graded: (pieces.get(item.id) ?? [])
         .filter((p) => p.grade !== null)
         .map((p) => ({ ...usedPiece(p, ladder, null, null), mark: p.mark, goodTo: p.goodToMm })),

@@ -101,6 +101,11 @@ function Fitting({ view }: { view: ChooseView }) {
                   {c.code}
                 </Link>
                 <div className="soft small">{c.words}</div>
+                {c.shortBuilds.map((b) => (
+                  <div key={b} className="soft small">
+                    {b}
+                  </div>
+                ))}
                 {c.open.length > 0 && (
                   <div className="small">
                     <strong>▲ not judged:</strong> {c.open.join(', ')}

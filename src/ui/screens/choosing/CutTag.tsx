@@ -3,6 +3,9 @@ import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import {
+  ALLOY_NAMES,
+  ALLOYS,
+  BOTTOMS,
   CUT_FIELD_NAMES,
   CUT_FIELDS,
   type CutField,
@@ -32,7 +35,13 @@ const fieldsOf = (feature: Feature): Field[] =>
   }));
 const featureOf = (text: string | null): Feature => FEATURE_NAMES.find((f) => f === text) ?? 'pocket';
 
-type CutTexts = Record<CutField, string> & { feature: Feature; group: string; plunge: boolean };
+type CutTexts = Record<CutField, string> & {
+  feature: Feature;
+  group: string;
+  alloy: string;
+  bottom: string;
+  plunge: boolean;
+};
 
 /** The description of the cut; it stands in the address, so that it can be sent or kept. */
 export function CutTag() {
@@ -44,14 +53,19 @@ export function CutTag() {
       ...Object.fromEntries(CUT_FIELD_NAMES.map((n) => [n, query.get(n) ?? ''])),
       feature: featureOf(query.get('feature')),
       group: query.get('group') ?? '',
+      alloy: query.get('alloy') ?? '',
+      bottom: query.get('bottom') ?? '',
       plunge: query.get('plunge') === 'yes',
     },
   });
-  const feature = useWatch({ control, name: 'feature' });
+  const [feature, group] = useWatch({ control, name: ['feature', 'group'] });
+  const alloys = ALLOY_NAMES.filter((a) => ALLOYS[a].group === group);
   const fields = fieldsOf(feature);
   const find = (texts: CutTexts) => {
     const address = new URLSearchParams({ feature });
     if (texts.group) address.set('group', texts.group);
+    if (alloys.some((a) => a === texts.alloy)) address.set('alloy', texts.alloy);
+    if (texts.bottom && FEATURES[feature].bottom) address.set('bottom', texts.bottom);
     if (texts.plunge) address.set('plunge', 'yes');
     for (const f of fields) {
       const text = texts[f.name].trim();
@@ -88,6 +102,32 @@ export function CutTag() {
               ))}
             </Choice>
           </Field>
+          {alloys.length > 0 && (
+            <Field>
+              <label htmlFor="alloy">Which of {group}</label>
+              <Choice id="alloy" {...register('alloy')}>
+                <option value="">not said</option>
+                {alloys.map((a) => (
+                  <option key={a} value={a}>
+                    {ALLOYS[a].words}
+                  </option>
+                ))}
+              </Choice>
+            </Field>
+          )}
+          {FEATURES[feature].bottom && (
+            <Field>
+              <label htmlFor="bottom">The hole is</label>
+              <Choice id="bottom" {...register('bottom')}>
+                <option value="">not said</option>
+                {BOTTOMS.map((b) => (
+                  <option key={b} value={b}>
+                    {b}
+                  </option>
+                ))}
+              </Choice>
+            </Field>
+          )}
           {fields.map((f) => (
             <Field key={f.name}>
               <label htmlFor={f.name}>
@@ -125,8 +165,9 @@ export function CutTag() {
         </Acts>
       </form>
       <p className="soft small">
-        A field left blank bounds nothing. Reach, corner and clearance are judged by the cutter alone: look at
-        the holder beside the wall yourself.
+        A field left blank bounds nothing. Reach, corner and clearance are judged by the cutter; of a build
+        that stands, by how far it stands out of its holder too. A holder wider than its way beside the wall:
+        look at it yourself.
       </p>
     </Tag>
   );

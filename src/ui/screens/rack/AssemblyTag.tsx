@@ -202,6 +202,9 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           Leans on a guess: {[...card.cutter.guesses, ...card.holder.guesses].join(', ')}.
         </p>
       )}
+      {card.outline.assumed.length > 0 && (
+        <p className="soft small">{card.outline.assumed.map((a) => a.words).join('; ')}.</p>
+      )}
       <Past card={card} />
     </Tag>
   );
