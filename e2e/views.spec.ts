@@ -180,25 +180,30 @@ test('a scan into the catalogue’s words is those words', async ({ page }) => {
   await expect(page).toHaveURL(/cutters/);
 });
 
-/** Forms with a searched field: the page, its field, what is scanned, and what is then chosen. */
-const SEARCHED = [
-  ['/rack?new=build', 'Cutter from', 'CH12-90', /^CH12-90: /],
-  ['/rack?new=build', 'Holder from', 'SH8-40', /^SH8-40: /],
-] as const;
-for (const [path, label, code, chosen] of SEARCHED)
-  test(`${label}: a scan at 5, 30 and 100 ms a key chooses what it names, under a slow server, and sends nothing`, async ({
+/** Forms with a searched field: the page, what brings the field up, its label, what is scanned, and what is then chosen. */
+const SEARCHED: [path: string, first: string | null, label: string, code: string, chosen: RegExp][] = [
+  ['/rack?new=build', null, 'Cutter from', 'CH12-90', /^CH12-90: /],
+  ['/rack?new=build', null, 'Holder from', 'SH8-40', /^SH8-40: /],
+  ['/end/A-0042', 'another cutter into it', 'Cutter from', 'CH12-90', /^CH12-90: /],
+  ['/buying?new=order', null, 'What', 'C32-6', /^C32-6$/],
+  ['/buying?new=kept', null, 'What', 'C32-6', /^C32-6$/],
+];
+for (const [path, first, label, code, chosen] of SEARCHED)
+  test(`${path}, ${label}: a scan at 5, 30 and 100 ms a key chooses what it names, under a slow server, and sends nothing`, async ({
     page,
   }) => {
-    await page.route('**/api/v1/takeable**', async (route) => {
+    await page.route(/\/api\/v1\/(takeable|items)\?/, async (route) => {
       await new Promise((done) => setTimeout(done, 700));
       await route.continue();
     });
     for (const gap of [5, 30, 100]) {
       await page.goto(path);
-      const field = tagOf(page).getByLabel(label);
+      if (first) await page.getByRole('radio', { name: first }).check();
+      const field = page.getByRole('combobox', { name: label });
       await field.click();
       // What is listed first answers to no words: Enter must not take its first line.
       await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+      await field.press('Control+a');
       await page.keyboard.type(code, { delay: gap });
       await page.keyboard.press('Enter');
       await expect(field).toHaveValue(chosen);
@@ -206,6 +211,49 @@ for (const [path, label, code, chosen] of SEARCHED)
       expect(page.url()).toContain(path);
     }
   });
+
+test('what is typed before the page is alive is there when it is, and the form has heard of it', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ baseURL: DEMO });
+  const page = await context.newPage();
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await new Promise((done) => setTimeout(done, 2500));
+    await route.continue();
+  });
+  await page.goto('/machines?what=supplier&open=NORDKANT', { waitUntil: 'commit' });
+  const name = page.getByLabel('Name', { exact: true });
+  await name.fill('Nordkant AS');
+  expect(await page.evaluate(() => document.documentElement.dataset.alive)).toBeUndefined();
+  await page.waitForFunction(() => document.documentElement.dataset.alive === 'yes');
+  await expect(name).toHaveValue('Nordkant AS');
+  // A form that has heard of it is not thrown away by a scan.
+  await name.blur();
+  await scan(page, 'O-0001');
+  await expect(said(page)).toContainText('not sent yet');
+  await expect(name).toHaveValue('Nordkant AS');
+  await context.close();
+});
+
+test('another tag opens at its top, and its next step comes into sight', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 500 });
+  await page.goto('/cutters?open=EM8');
+  const tag = tagOf(page);
+  await tag.getByRole('link', { name: 'State facts' }).click();
+  await expect(tag.getByRole('heading', { name: 'State facts anew' })).toBeInViewport();
+  await tag.evaluate((e) => e.scrollTo(0, 600));
+  await page.getByRole('link', { name: 'BN8', exact: true }).click();
+  await expect(tag.getByRole('heading', { name: 'BN8' })).toBeInViewport();
+});
+
+test('a dead end opens the field that answers it, filled with what is known', async ({ page }) => {
+  await page.goto('/cutters?open=EM8&do=facts&fact=supply');
+  const tag = tagOf(page);
+  await expect(tag.getByLabel('Supplier')).toHaveValue('NORDKANT');
+  await expect(tag.getByLabel('Supplier')).toBeFocused();
+  await expect(tag.getByLabel('Order code')).toHaveValue('NO-EM8');
+  await expect(tag.getByLabel('DC cutting')).toHaveCount(0);
+});
 
 test('slow typing is typing: it stays in the field', async ({ page }) => {
   await page.goto('/cutters');

@@ -12,26 +12,47 @@ import { LENGTH_SCHOOLS, type LengthSchool, type MachineLengths, type Register }
 export const lengthRegister = (m: MachineLengths, L: number, h: number | null): Register =>
   SCHOOL[m.school].of(m, L, h);
 
+/** Said where K is wanted and was never measured. */
+const NO_K = { needs: 'K of the machine' } as const;
+
 /** How each school writes H, and what it needs for it. */
 const SCHOOL: Record<
   LengthSchool,
-  { formula: string; of(m: MachineLengths, L: number, h: number | null): Register }
+  {
+    formula: string;
+    /** The figure of the machine without which there is no H. */
+    asks?: 'K' | 'K0' | 'Lm';
+    of(m: MachineLengths, L: number, h: number | null): Register;
+  }
 > = {
   gauge: { formula: 'H = L', of: (_, L) => ({ value: L }) },
-  datum: { formula: 'H = L − K', of: (m, L) => ({ value: L - m.K }) },
+  datum: {
+    formula: 'H = L − K',
+    asks: 'K',
+    of: (m, L) => (m.K === null ? NO_K : { value: L - m.K }),
+  },
   'common-stand': {
     formula: 'H = L − K0',
+    asks: 'K0',
     of: (m, L) => (m.K0 === null ? { needs: "the stand's constant K0" } : { value: L - m.K0 }),
   },
   master: {
     formula: 'H = L − Lm',
+    asks: 'Lm',
     of: (m, L) => (m.Lm === null ? { needs: 'the length of the master tool' } : { value: L - m.Lm }),
   },
   'touched-off': {
     formula: 'H = h + L − K',
-    of: (m, L, h) => (h === null ? { needs: 'part zero' } : { value: h + L - m.K }),
+    asks: 'K',
+    of: (m, L, h) => {
+      if (m.K === null) return NO_K;
+      return h === null ? { needs: 'part zero' } : { value: h + L - m.K };
+    },
   },
 };
+
+/** The figure of a machine without which a school writes no H; null: the gauge length alone does. Example: 'datum' -> 'K'. */
+export const figureNeeded = (school: LengthSchool): 'K' | 'K0' | 'Lm' | null => SCHOOL[school].asks ?? null;
 
 /**
  * Why H is what it is: the machine's school, its formula, and what goes into it that is known, each from whom or where.
@@ -66,11 +87,12 @@ export function workOffset(m: MachineLengths, h: number | null): Register {
   if (h === null) return { needs: 'part zero' };
   switch (m.school) {
     case 'gauge':
-      return { value: h - m.K };
+      return m.K === null ? NO_K : { value: h - m.K };
     case 'datum':
     case 'common-stand':
       return { value: h };
     case 'master':
+      if (m.K === null) return NO_K;
       return m.Lm === null ? { needs: 'the length of the master tool' } : { value: h + m.Lm - m.K };
   }
 }
@@ -78,6 +100,7 @@ export function workOffset(m: MachineLengths, h: number | null): Register {
 /** The common (external) Z offset of a machine, mm: K0 − K where one stand serves many machines, else 0. */
 export function commonOffset(m: MachineLengths): Register {
   if (m.school !== 'common-stand') return { value: 0 };
+  if (m.K === null) return NO_K;
   return m.K0 === null ? { needs: "the stand's constant K0" } : { value: m.K0 - m.K };
 }
 

@@ -17,10 +17,10 @@ export const DIAMETER_SCHOOLS = {
 } as const;
 export type DiameterSchool = keyof typeof DIAMETER_SCHOOLS;
 
-/** A machine's figures for its registers, mm. K: gauge line to the datum surface with Z at home, > 0. */
+/** A machine's figures for its registers, mm. K: gauge line to the datum surface with Z at home, > 0; null: not measured. */
 export interface MachineLengths {
   school: LengthSchool;
-  K: number;
+  K: number | null;
   /** The stand's constant (common-stand only). */
   K0: number | null;
   /** Gauge length of the master tool (master only). */

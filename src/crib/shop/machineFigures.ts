@@ -1,14 +1,18 @@
 import type { FromSchema } from 'json-schema-to-ts';
-import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
+import { DIAMETER_SCHOOLS, figureNeeded, LENGTH_SCHOOLS } from '@/core/measuring';
 import { namesOf } from '@/core/names';
 import { POINTS } from '@/core/programs';
-import { field, maybeLength, maybeNumber, Problem, toLength } from '@/crib/door';
+import { field, maybeLength, maybeNumber, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { insertMachineFigures } from '@/data/shop';
 
 export const figures = {
   taper: field.words(24),
-  k: field.length(1, 5000, 'Gauge line to the datum surface, Z at home.'),
+  k: field.length(
+    1,
+    5000,
+    'Gauge line to the datum surface, Z at home; needed where registers count from there.',
+  ),
   lengthSchool: field.choice(namesOf(LENGTH_SCHOOLS)),
   k0: field.length(1, 5000, "The stand's constant."),
   masterLength: field.length(1, 2000, 'Gauge length of the master tool.'),
@@ -21,7 +25,7 @@ export const figures = {
   toolChangeS: field.decimal(0, 3600),
   withoutPoint: field.choice(POINTS),
 } as const;
-export const REQUIRED = ['taper', 'k', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
+export const REQUIRED = ['taper', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
   type: 'object';
   properties: typeof figures;
@@ -29,30 +33,34 @@ type Figures = FromSchema<{
   additionalProperties: false;
 }>;
 
+/** What a school asks for by the name it has at the door, and why. */
+const ASKED = {
+  K: { field: 'k', why: 'registers count from the datum surface' },
+  K0: { field: 'k0', why: 'one stand for many machines has a constant' },
+  Lm: { field: 'masterLength', why: 'registers count from the master tool' },
+} as const;
+
 export async function writeFigures(
   c: Connection,
   entryId: number,
   machineId: number,
   f: Figures,
 ): Promise<void> {
-  const need = (field_: 'k0' | 'masterLength', why: string) => {
-    throw new Problem('INVALID_INPUT', `${field_} is needed: ${why}`, {
+  const asks = figureNeeded(f.lengthSchool);
+  const field_ = asks && ASKED[asks].field;
+  if (asks && field_ && f[field_] === undefined)
+    throw new Problem('INVALID_INPUT', `${field_} is needed: ${ASKED[asks].why}`, {
       field: field_,
       value: null,
       limit: 'needed for this school',
       wayOut: 'Enter it, or choose another school.',
     });
-  };
-  if (f.lengthSchool === 'common-stand' && f.k0 === undefined)
-    need('k0', 'one stand for many machines has a constant');
-  if (f.lengthSchool === 'master' && f.masterLength === undefined)
-    need('masterLength', 'registers count from the master tool');
-  const k = toLength(f.k);
+  const k = maybeLength(f.k);
   await insertMachineFigures(c, entryId, {
     machineId: machineId,
     taper: f.taper.trim(),
-    kMm: k.mm,
-    kEntered: k.entered,
+    kMm: k?.mm ?? null,
+    kEntered: k?.entered ?? null,
     lengthSchool: f.lengthSchool,
     k0Mm: maybeLength(f.k0)?.mm ?? null,
     masterLengthMm: maybeLength(f.masterLength)?.mm ?? null,

@@ -12,6 +12,7 @@ export {
   maybePerson,
   maybeShopWeek,
   maybeSupplier,
+  oneBegun,
   stillHolding,
 } from './read';
 // Writing

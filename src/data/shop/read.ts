@@ -1,4 +1,4 @@
-import { type Connection, many, maybeOne } from '@/data/database';
+import { type Connection, many, maybeOne, one } from '@/data/database';
 import type { MachineRow, MaterialRow, PersonRow, SupplierRow } from './types';
 
 export const manyPeople = (c: Connection) =>
@@ -29,6 +29,15 @@ const MACHINE = `select m.id, m.code, m.name, m.in_use, m.entry_id, f.entry_id a
 export const manyMachines = (c: Connection) => many<MachineRow>(c, `${MACHINE} order by m.code`);
 export const maybeMachine = (c: Connection, code: string) =>
   maybeOne<MachineRow>(c, `${MACHINE} where m.code = $1`, [code]);
+
+/** Which of the first steps after the set-up were ever taken. */
+export const oneBegun = (c: Connection) =>
+  one<{ cutter: boolean; holder: boolean; stock: boolean; assembly: boolean; job: boolean }>(
+    c,
+    `select exists (select 1 from item_now where kind = 'cutter') as cutter, exists (select 1 from item_now where kind = 'holder') as holder,
+       exists (select 1 from balance where quantity > 0) as stock, exists (select 1 from assembly_now) as assembly,
+       exists (select 1 from operation_now) as job`,
+  );
 
 /** Minutes the shop works on each weekday, Monday first; null: nobody has stated them. */
 export const maybeShopWeek = (c: Connection) =>

@@ -36,8 +36,9 @@ export interface MachineRow {
   figuresEntryId: number;
   figuresSince: Date;
   taper: string;
-  kMm: number;
-  kEntered: string;
+  /** null: not measured, since its school of registers does not ask for it. */
+  kMm: number | null;
+  kEntered: string | null;
   lengthSchool: LengthSchool;
   k0Mm: number | null;
   masterLengthMm: number | null;

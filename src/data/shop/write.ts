@@ -44,8 +44,8 @@ export const insertMachine = insertsWithId<{
 export const insertMachineFigures = inserts<{
   machineId: number;
   taper: string;
-  kMm: number;
-  kEntered: string;
+  kMm?: number | null;
+  kEntered?: string | null;
   lengthSchool: string;
   k0Mm?: number | null;
   masterLengthMm?: number | null;

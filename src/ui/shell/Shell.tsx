@@ -6,6 +6,8 @@ import { DoneBar } from './DoneBar';
 import { ScanLine } from './ScanLine';
 import styles from './Shell.module.css';
 import { type Counts, Spine } from './Spine';
+import { TagSide } from './TagSide';
+import { handOver } from './typedBefore';
 
 interface ShellProps {
   counts: Counts;
@@ -20,6 +22,7 @@ export function Shell({ counts, people, demo, children }: ShellProps) {
   const [help, setHelp] = useState(false);
   // From now on keys and taps are answered: said for those who drive the page from outside.
   useEffect(() => {
+    handOver(document.body);
     document.documentElement.dataset.alive = 'yes';
   }, []);
   if (path.startsWith('/print/')) return children;
@@ -57,11 +60,7 @@ export function Middle({
         <WrongAddress />
         {children}
       </main>
-      {beside ? (
-        <aside className={styles.tagside} aria-label="Tag" tabIndex={-1}>
-          {beside}
-        </aside>
-      ) : null}
+      {beside ? <TagSide>{beside}</TagSide> : null}
     </div>
   );
 }

@@ -14,6 +14,7 @@ export const SHOP: ShopView = {
   suppliers: [],
   machines: [],
   ladder: DEFAULT_LADDER,
+  begun: { cutter: false, holder: false, stock: false, assembly: false, job: false },
   week: null,
   closed: [],
 };

@@ -11,6 +11,7 @@ import {
   manySuppliers,
   type MaterialRow,
   maybeShopWeek,
+  oneBegun,
   type PersonRow,
   type SupplierRow,
 } from '@/data/shop';
@@ -24,6 +25,8 @@ export interface ShopView {
   machines: MachineRow[];
   /** Where used cutters may still go, down to scrap. */
   ladder: readonly Rung[];
+  /** Which of the first steps after the set-up were ever taken. */
+  begun: Awaited<ReturnType<typeof oneBegun>>;
   /** Minutes it works on each weekday, Monday first; null: nobody has stated them. */
   week: number[] | null;
   /** Days it is closed besides, from a year back on. */
@@ -39,6 +42,7 @@ export async function shopView(c: Connection, today: string): Promise<ShopView> 
     suppliers: await manySuppliers(c),
     machines: await manyMachines(c),
     ladder: await ladderInForce(c),
+    begun: await oneBegun(c),
     week: (await maybeShopWeek(c))?.minutes ?? null,
     closed: await manyClosedDays(c, addDays(today, -365)),
   };

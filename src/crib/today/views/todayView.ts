@@ -153,7 +153,7 @@ export async function todayView(
         todo: `Say how long ${line.item.code} lives`,
         why: p.because.words,
         because: p.because,
-        href,
+        href: linkTo('cutters', { open: line.item.code, do: 'facts', fact: 'life' }),
         by: null,
       });
     if (p.say !== 'order') continue;

@@ -31,6 +31,8 @@ type VerbFormProps<N extends VerbName> = {
   children?: ReactNode;
   /** What follows from what stands in the fields, shown below them as it is typed. */
   below?: (texts: Readonly<Record<string, string | undefined>>) => ReactNode;
+  /** Its first field is what somebody came for: the keyboard begins there. */
+  begin?: boolean;
   /** Offers 'when it happened', for what is entered later. */
   when?: boolean;
 } & (
@@ -64,6 +66,7 @@ export function VerbForm<N extends VerbName>({
   said,
   children,
   below,
+  begin,
   when,
 }: VerbFormProps<N>) {
   const { perform, say, zone, unit } = useSurroundings();
@@ -83,10 +86,14 @@ export function VerbForm<N extends VerbName>({
       ...(f.origin && f.originStart ? [[key(f.origin), f.originStart]] : []),
     ]),
   );
-  const { control, handleSubmit, reset, getValues, setValue, formState } = useForm<Texts>({
+  const { control, handleSubmit, reset, getValues, setValue, setFocus, formState } = useForm<Texts>({
     defaultValues: starts,
   });
   useUnsent(formState.isDirty);
+  const firstField = begin && fields[0] ? key(fields[0].name) : null;
+  useEffect(() => {
+    if (firstField !== null) setFocus(firstField);
+  }, [firstField, setFocus]);
   useEffect(() => {
     const before = typedIn.current;
     if (before === unit) return;

@@ -67,7 +67,14 @@ export function LineTag({
           </Row>
         )}
       </Rows>
-      <p>{p.because.words}</p>
+      <p>
+        {p.because.words}{' '}
+        {p.say === 'cannot say' && (
+          <Link href={linkTo('cutters', { open: line.item.code, do: 'facts', fact: 'life' })}>
+            Say how long it lasts
+          </Link>
+        )}
+      </p>
       <BecauseThis because={p.because} />
       {supply ? (
         <>
@@ -91,7 +98,10 @@ export function LineTag({
       ) : (
         <Notice>
           No supplier in use is known.{' '}
-          <Link href={linkTo('cutters', { open: line.item.code })}>State it</Link> first.
+          <Link href={linkTo('cutters', { open: line.item.code, do: 'facts', fact: 'supply' })}>
+            State it
+          </Link>{' '}
+          first.
         </Notice>
       )}
     </Tag>

@@ -107,7 +107,7 @@ export function Figure({ item }: { item: ItemLine }) {
           {left.map((s, i) => (
             <span key={s}>
               {i > 0 && ', '}
-              <Link href={query.href({ fact: s })} scroll={false}>
+              <Link href={query.href({ fact: s })} scroll={false} className={styles.whole}>
                 {symbolSpec(s).words} ({s})
               </Link>
             </span>

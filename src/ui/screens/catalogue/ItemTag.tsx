@@ -2,6 +2,7 @@
 import Link from 'next/link';
 import { factsOf, KINDS, questionCutter } from '@/core/cutters';
 import { coatingNow, rungsFor } from '@/core/life';
+import { money } from '@/core/units';
 import type { ItemLine, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { type FieldOf, VerbForm } from '@/ui/kit/form';
@@ -40,6 +41,7 @@ export function ItemTag({
 }) {
   const query = useQuery('cutters');
   const act = query.get('do');
+  const asked = query.get('fact');
   const toGrade = item.pieces.filter((p) => p.endedEntryId && !p.grade);
   const grades = openGrades(item, shop);
   const questions = item.cutter ? questionCutter(item.cutter) : [];
@@ -78,16 +80,19 @@ export function ItemTag({
         <>
           <h2>State facts anew</h2>
           <VerbForm
+            key={asked ?? 'all'}
             verb="stateFacts"
             fixed={{ item: item.code }}
             submit="State"
-            fields={[
-              ...factFields(factsOf(item.kind, item.family)),
-              ...(item.cutter ? lifeFields(shop) : []),
-              ...supplyFields(shop),
-            ]}
+            fields={stated(item, shop, asked)}
+            begin={asked !== null}
             said={() => `facts of ${item.code} stated`}
           />
+          {asked !== null && (
+            <Link className="small" href={query.href({ fact: null })} scroll={false}>
+              all that can be stated
+            </Link>
+          )}
         </>
       )}
       {act === 'standing' && <StandingForms item={item} />}
@@ -124,6 +129,45 @@ export const openGrades = (item: ItemLine, shop: ShopView, piece: ItemLine['piec
   })
     .filter((r) => r.not === null)
     .map((r) => [r.rung.name, r.rung.name] as const);
+
+/** What can be stated of an item; where one thing was asked for, that alone, filled with what is known. */
+function stated(item: ItemLine, shop: ShopView, asked: string | null): FieldOf<'addItem' | 'stateFacts'>[] {
+  const life = item.cutter ? known(lifeFields(shop), lifeOf(item)) : [];
+  const supply = known(supplyFields(shop), supplyStarts(item));
+  if (asked === 'life') return life;
+  if (asked === 'supply') return supply;
+  const symbols = factsOf(item.kind, item.family);
+  const one = symbols.filter((s) => s === asked);
+  return one.length
+    ? factFields(one)
+    : [...factFields(symbols), ...(item.cutter ? lifeFields(shop) : []), ...supplyFields(shop)];
+}
+const known = (
+  fields: FieldOf<'addItem' | 'stateFacts'>[],
+  starts: Record<string, string>,
+): FieldOf<'addItem' | 'stateFacts'>[] =>
+  fields.map((f) => ({
+    ...f,
+    start: starts[f.name] ?? f.start,
+    ...(f.origin && starts[f.origin] ? { originStart: starts[f.origin] } : {}),
+  }));
+const lifeOf = ({ assumed: [life] }: ItemLine): Record<string, string> =>
+  life
+    ? {
+        'assumedLife.minutes': String(life.minutes),
+        'assumedLife.origin': life.origin,
+        'assumedLife.material': life.material ?? '',
+      }
+    : {};
+const supplyStarts = ({ supply: s }: ItemLine): Record<string, string> =>
+  s
+    ? {
+        'supply.supplier': s.supplierInUse ? s.supplier : '',
+        'supply.orderCode': s.orderCode,
+        'supply.priceCents': s.priceCents === null ? '' : money(s.priceCents),
+        'supply.pack': String(s.pack),
+      }
+    : {};
 
 const STANDING = {
   approved: 'Approved.',

@@ -14,13 +14,19 @@ const ISO_GROUPS = GROUPS.map((g) => [g, `${g} ${GROUP_WORDS[g]}`] as const);
 
 export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
   { name: 'taper', label: 'Taper' },
-  { name: 'k', label: 'K, gauge line to datum surface', kind: 'length', help: 'with Z at home' },
   {
     name: 'lengthSchool',
     label: 'Length register is',
     kind: 'choice',
     options: Object.entries(LENGTH_SCHOOLS),
     wide: true,
+  },
+  {
+    name: 'k',
+    label: 'K, gauge line to datum surface',
+    kind: 'length',
+    optional: true,
+    help: 'with Z at home; for registers down to the datum surface or touched off',
   },
   {
     name: 'k0',

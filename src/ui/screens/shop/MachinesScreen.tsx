@@ -102,7 +102,7 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
                     {!m.inUse && <span className="soft"> (out of use)</span>}
                   </TableCell>
                   <TableCell>{m.taper}</TableCell>
-                  <TableCell className="num fig">{show(m.kMm)}</TableCell>
+                  <TableCell className="num fig">{m.kMm === null ? '·' : show(m.kMm)}</TableCell>
                   <TableCell>{LENGTH_SCHOOLS[m.lengthSchool]}</TableCell>
                   <TableCell>{DIAMETER_SCHOOLS[m.diameterSchool]}</TableCell>
                   <TableCell>{m.units}</TableCell>
@@ -166,7 +166,7 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
   const starts: Record<string, string> = {
     // Everything in force is filled in, with its unit: what is left out of new figures is not known any more.
     taper: m.taper,
-    k: m.kEntered,
+    k: m.kEntered ?? '',
     k0: inMm(m.k0Mm),
     masterLength: inMm(m.masterLengthMm),
     feedMax: inMm(m.feedMaxMmMin),
@@ -188,7 +188,7 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
     >
       <Rows>
         <Row name="K" note={unitWord} big>
-          {entered(m.kEntered, m.kMm)}
+          {m.kEntered === null ? unknown : entered(m.kEntered, m.kMm)}
         </Row>
         <Row name="since">{day(m.figuresSince)}</Row>
         {m.k0Mm !== null && <Row name="Stand K0">{show(m.k0Mm)}</Row>}

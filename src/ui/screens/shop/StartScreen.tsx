@@ -10,12 +10,22 @@ import { useQuery } from '@/ui/screens/common/query';
 import { countOf, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useSurroundings } from '@/ui/shell';
 
+/** What comes after the set-up: each opens the form that does it. */
+const THEN = [
+  ['cutter', 'Add the first cutter', linkTo('cutters', { new: 'cutter' })],
+  ['holder', 'Add the holder it goes into', linkTo('cutters', { new: 'holder' })],
+  ['stock', 'Receive both onto a shelf', linkTo('cutters', {})],
+  ['assembly', 'Build the first assembly', linkTo('rack', { new: 'build' })],
+  ['job', 'Add the first job, with its program', linkTo('jobs', { new: 'job' })],
+] as const;
+
 /** First run: five things, one after the other; each can also be added later where it is first needed. */
 export function StartScreen({ shop }: { shop: ShopView }) {
   const { who, pickWho } = useSurroundings();
   const query = useQuery('start');
   const counts = countOf(shop);
   const chosen = SET_UP_KINDS.find((s) => s === query.get('step'));
+  const next = THEN.find(([name]) => !shop.begun[name]) ?? null;
   const step = chosen ?? SET_UP_KINDS.find((s) => counts[s] === 0) ?? null;
   return (
     <Middle>
@@ -48,6 +58,28 @@ export function StartScreen({ shop }: { shop: ShopView }) {
               </div>
             </li>
           ))}
+          {step === null &&
+            THEN.map(([name, words, href], i) => (
+              <li key={name} style={{ padding: '9px 0', borderBottom: '1px solid var(--line)' }}>
+                {/* The next one is the button beside. */}
+                {next?.[0] === name ? (
+                  <strong>
+                    {SET_UP_KINDS.length + i + 1}. {words}
+                  </strong>
+                ) : (
+                  <Link href={href}>
+                    {SET_UP_KINDS.length + i + 1}. {words}
+                  </Link>
+                )}
+                <div className="small">
+                  {shop.begun[name] ? (
+                    <GradeMark grade="good">there</GradeMark>
+                  ) : (
+                    <GradeMark grade="not judged">not yet</GradeMark>
+                  )}
+                </div>
+              </li>
+            ))}
         </ol>
         <div>
           {step ? (
@@ -74,11 +106,18 @@ export function StartScreen({ shop }: { shop: ShopView }) {
             <section>
               <h2 style={{ marginTop: 0 }}>The crib is set up</h2>
               <p>
-                Next: enter a cutter and a holder, receive them onto a shelf, and build the first assembly.
+                Next: a cutter and a holder, received onto a shelf, make the first assembly; a job with its
+                program says what is needed and by when.
               </p>
-              <Button variant="contained" component={Link} href={linkTo('cutters', { new: 'cutter' })}>
-                Add the first cutter
-              </Button>
+              {next ? (
+                <Button variant="contained" component={Link} href={next[2]}>
+                  {next[1]}
+                </Button>
+              ) : (
+                <Button variant="contained" component={Link} href="/">
+                  To today’s work
+                </Button>
+              )}
             </section>
           )}
         </div>
