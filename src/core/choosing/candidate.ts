@@ -1,5 +1,5 @@
 import type { CutterGeometry } from '../cutters';
-import type { UsedPiece } from '../stock';
+import type { Reservation, UsedPiece } from '../stock';
 import type { Reason } from './rules';
 
 /** A cutter as far as choosing needs it. */
@@ -28,6 +28,8 @@ export interface Candidate {
   followed: boolean;
   guesses: readonly string[];
   unused: number;
+  /** What of them is set aside for jobs. */
+  reserved: readonly Reservation[];
   /** Builds it stands in: their tags, and how far it stands out of the holder, mm. */
   built: readonly { tag: string; stickoutMm: number }[];
   /** Used pieces in the crib with what they are graded for. */
@@ -35,7 +37,7 @@ export interface Candidate {
   priceCents: number | null;
 }
 
-export type Availability = 'on hand' | 'graded' | 'built' | 'to buy';
+export type Availability = 'on hand' | 'graded' | 'built' | 'reserved' | 'to buy';
 
 /** What was found of one candidate. */
 export interface Choice {
@@ -46,6 +48,8 @@ export interface Choice {
   take: string[];
   /** Builds it stands in that do not do, each with by how much: the holder would be in the work. */
   shortBuilds: string[];
+  /** What of it is set aside, for which jobs; null: none is. */
+  reserved: string | null;
   /** Why it can't: each with by how much. Empty: it fits. */
   fails: string[];
   /** What could not be judged, since a fact is missing. */

@@ -1,5 +1,5 @@
 import { familySpec } from '../cutters';
-import { countsAs } from '../stock';
+import { countsAs, freeFor } from '../stock';
 import type { Availability, Candidate, Choice } from './candidate';
 import { FEATURES, type Cut } from './cut';
 import { featureRules } from './featureRules';
@@ -25,8 +25,17 @@ export function judgeCandidate(cut: Cut, c: Candidate, rules: ChoosingRules): Ch
   // The holder begins where the cutter stands out no further: it must stay above the wall.
   const short = (b: Candidate['built'][number]) => cut.depth !== null && b.stickoutMm < cut.depth - EPS;
   const built = c.built.filter((b) => !short(b)).map((b) => b.tag);
+  const kept = freeFor(c.unused, c.reserved);
   const availability: Availability =
-    c.unused > 0 ? 'on hand' : graded.length ? 'graded' : built.length ? 'built' : 'to buy';
+    kept.free > 0
+      ? 'on hand'
+      : graded.length
+        ? 'graded'
+        : built.length
+          ? 'built'
+          : c.unused > 0
+            ? 'reserved'
+            : 'to buy';
   return {
     code: c.code,
     words: c.words,
@@ -38,6 +47,7 @@ export function judgeCandidate(cut: Cut, c: Candidate, rules: ChoosingRules): Ch
         (b) =>
           `${b.tag} stands out ${mm(b.stickoutMm)}: its holder is ${mm((cut.depth ?? 0) - b.stickoutMm)} in the work`,
       ),
+    reserved: kept.words,
     fails: v.fails,
     open: v.open,
     reasons,
@@ -53,7 +63,7 @@ function usableGraded(cut: Cut, c: Candidate): Candidate['graded'] {
       (g.goodTo === null || cut.passDepth === null || g.goodTo >= cut.passDepth - EPS),
   );
 }
-const TIER: Record<Availability, number> = { 'on hand': 0, graded: 1, built: 2, 'to buy': 3 };
+const TIER: Record<Availability, number> = { 'on hand': 0, graded: 1, built: 2, reserved: 3, 'to buy': 4 };
 
 /**
  * Cutters for a cut, the best first: on hand, then graded, then built, then to buy; within each by the shop's weights.

@@ -49,6 +49,7 @@ const mill = (
   followed: false,
   guesses: [],
   unused: 1,
+  reserved: [],
   chamfer: null,
   helix: null,
   built: [],
@@ -263,6 +264,15 @@ describe('by how much a cutter fails', () => {
   ])('asked about: %s', (_, c, m, open) => {
     const judged = judgeCandidate(cut(c), m, DEFAULT_RULES);
     expect([judged.fails, judged.open]).toEqual([[], open]);
+  });
+  it('what is set aside for jobs is not on hand for others, and says for which', () => {
+    const m = (quantity: number) => em10({ unused: 3, reserved: [{ job: 'J-2', quantity, taken: 1 }] });
+    // 3 there, 3 kept of which one was taken: one is free.
+    expect(judgeCandidate(cut({}), m(3), DEFAULT_RULES)).toMatchObject({
+      availability: 'on hand',
+      reserved: 'reserved: 2 for J-2',
+    });
+    expect(judgeCandidate(cut({}), m(4), DEFAULT_RULES)).toMatchObject({ availability: 'reserved' });
   });
   it('a build whose holder would be in the work is none on hand, and says by how much', () => {
     const m = em10({

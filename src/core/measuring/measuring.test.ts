@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   commonOffset,
   diameterRegister,
+  figureNeeded,
   gaugeLengthFromTouch,
   LENGTH_SCHOOLS,
   lengthRegister,
@@ -35,6 +36,14 @@ describe('length registers', () => {
   });
   it('says what it needs instead of showing 0', () => {
     expect(lengthRegister(machine('touched-off'), 142, null)).toEqual({ needs: 'part zero' });
+    // K is asked for where a register counts from the datum surface, and where a work offset does.
+    const noK = { needs: 'K of the machine' };
+    for (const school of ['datum', 'touched-off'] as const)
+      expect(lengthRegister(machine(school, { K: null }), 142, 60)).toEqual(noK);
+    expect(lengthRegister(machine('gauge', { K: null }), 142, 60)).toEqual({ value: 142 });
+    expect(workOffset(machine('gauge', { K: null }), 60)).toEqual(noK);
+    expect(workOffset(machine('datum', { K: null }), 60)).toEqual({ value: 60 });
+    expect(schools.map((s) => figureNeeded(s))).toEqual([null, 'K', 'K0', 'Lm', 'K']);
     expect(lengthRegister(machine('master', { Lm: null }), 142, 60)).toEqual({
       needs: 'the length of the master tool',
     });

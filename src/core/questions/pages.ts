@@ -19,7 +19,7 @@ export const PAGES = {
   cutters: {
     ...CATALOGUE,
     open: 'code',
-    do: ['facts', 'standing', 'receive', 'found', 'issue', 'return', 'move', 'scrap', 'lose'],
+    do: ['facts', 'standing', 'receive', 'found', 'issue', 'return', 'move', 'reserve', 'scrap', 'lose'],
     new: ITEM_KINDS,
     like: 'code',
     family: FAMILY_NAMES,

@@ -4,6 +4,9 @@ export type { PlaceKind } from './places';
 // What a used piece counts as
 export { countsAs, usedPiece } from './countsAs';
 export type { CountsAs, UsedPiece } from './countsAs';
+// What is set aside for jobs
+export { freeFor } from './freeFor';
+export type { Free, Reservation } from './freeFor';
 // How old what is left may be
 export { ageOfStock } from './age';
 // Counting and lending

@@ -4,6 +4,7 @@ import {
   countsAs,
   CRIB_PLACES,
   explainDifference,
+  freeFor,
   inCrib,
   loansOut,
   type DifferenceFacts,
@@ -187,4 +188,21 @@ describe('what a used piece counts as (common practice)', () => {
   ])('%s', (_, over, group, as, why) => expect(countsAs({ ...piece, ...over }, group)).toEqual({ as, why }));
   it('life left is added up in builds too', () =>
     expect(countsAs({ ...piece, place: 'build' }, 'P', true).as).toBe('life left'));
+});
+
+describe('what of the shelf is free (common practice: what is kitted for a job is not on the shelf)', () => {
+  const kept = [
+    { job: 'J-1', quantity: 2, taken: 0 },
+    { job: 'J-2', quantity: 3, taken: 2 },
+  ];
+  it.each<[string, number, readonly string[], number, string | null]>([
+    ['less what is kept for all others', 5, [], 2, 'reserved: 2 for J-1, 1 for J-2'],
+    ['its own is free for a job', 5, ['J-1'], 4, 'reserved: 1 for J-2'],
+    ['never below none', 2, [], 0, 'reserved: 2 for J-1, 1 for J-2'],
+    ['all its own', 5, ['J-1', 'J-2'], 5, null],
+  ])('%s', (_, unused, jobs, free, words) =>
+    expect(freeFor(unused, kept, jobs)).toMatchObject({ free, words }),
+  );
+  it('more built than was kept keeps nothing', () =>
+    expect(freeFor(3, [{ job: 'J-1', quantity: 1, taken: 4 }])).toEqual({ free: 3, kept: [], words: null }));
 });

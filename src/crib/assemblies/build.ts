@@ -3,13 +3,13 @@ import type { Judgement } from '@/core/because';
 import { type ItemKind, KINDS, regroundGeometry } from '@/core/cutters';
 import { judgeFit, type Use } from '@/core/jobs';
 import { DEFAULT_LADDER, isWorn } from '@/core/life';
-import { countsAs, inCrib, usedPiece } from '@/core/stock';
+import { countsAs, freeFor, inCrib, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
 import { cutterOf, factText, holderOf, loadItem, loadPair } from '@/crib/catalogue';
 import { field, found, type Moment, Problem, toLength } from '@/crib/door';
 import { BACK_FIRST, mustBeInCrib } from '@/crib/stock';
 import { insertAssembly, nextNumber } from '@/data/assemblies';
-import { maybeItem } from '@/data/catalogue';
+import { type ItemRow, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { insertTie, type OperationRow } from '@/data/jobs';
 import { insertEdgeSet, manyLatestWear, maybeLadder } from '@/data/life';
@@ -17,6 +17,7 @@ import {
   insertMovement,
   insertPiece,
   manyBalances,
+  manyReservations,
   maybePiece,
   maybePlace,
   onePlaceOfKind,
@@ -101,8 +102,29 @@ async function wornNow(c: Connection, piece: PieceRow): Promise<boolean | null> 
   return wear ? isWorn(wear.flankWearMm, cutterOf(await loadItem(c, piece.itemId)).DC) : null;
 }
 
+/** Refuses the last ones that are set aside for other jobs. */
+async function mustBeFree(c: Connection, item: ItemRow, jobs: readonly string[]): Promise<void> {
+  const reservations = await manyReservations(c, [item.id]);
+  if (!reservations.length) return;
+  const { free, words } = freeFor((await loadItem(c, item.id)).unused, reservations, jobs);
+  if (free > 0) return;
+  throw new Problem('REFUSED', `None of ${item.code} is free; ${words}`, {
+    field: 'cutter.item',
+    value: item.code,
+    limit: 'one that is not set aside',
+    wayOut:
+      'Take another cutter, set fewer aside for that job, or say in ‘despite’ why it is right all the same.',
+  });
+}
+
 /** The cutter's piece and edge set for a build: made from stock, gone on with, or begun anew on a graded cutter. */
-async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
+async function takeCutter(
+  c: Connection,
+  moment: Moment,
+  source: CutterSource,
+  jobs: readonly string[],
+  despite: string | undefined,
+) {
   const build = await onePlaceOfKind(c, 'build');
   const startEdges = (pieceId: number, fresh: boolean) =>
     insertEdgeSet(c, moment.entryId, { pieceId: pieceId, fresh });
@@ -111,6 +133,7 @@ async function takeCutter(c: Connection, moment: Moment, source: CutterSource) {
       'cutter',
       'body',
     ]);
+    if (!despite) await mustBeFree(c, item, jobs);
     const mark = await nextNumber(c, 'piece', 'mark', 'E');
     const pieceId = await insertPiece(c, moment.entryId, { mark, itemId: item.id, lotId: lotId });
     await insertMovement(c, {
@@ -175,9 +198,11 @@ export async function build(
   stickout: string | number,
   despite: string | undefined,
   wanted: Wanted | null = null,
+  /** Jobs it is built for: what is set aside for them may be taken. */
+  jobs: readonly string[] = [],
 ): Promise<Built> {
   const length = toLength(stickout);
-  const cutter = await takeCutter(c, moment, source);
+  const cutter = await takeCutter(c, moment, source, jobs, despite);
   const [cutterItem, holderItem] = await loadPair(c, cutter.itemId, holder.itemId);
   const present = regroundGeometry(
     cutterOf(cutterItem),

@@ -2,7 +2,7 @@ import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
 import { readInsertCode } from '@/core/cutters';
 import { isWorn } from '@/core/life';
-import { countsAs } from '@/core/stock';
+import { countsAs, freeFor, type Reservation } from '@/core/stock';
 import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
 import type { LifeBook } from '@/crib/life';
 import type { Work } from '@/crib/work';
@@ -181,8 +181,10 @@ export const supplyOf = (
   left: readonly EdgeLeft[],
   orders: readonly PurchaseRow[],
   delays: ReadonlyMap<string, NonNullable<OpenOrder['late']>>,
+  /** What is set aside for jobs that are not reckoned with: the others' need is in what they book. */
+  reserved: readonly Reservation[],
 ): CutterSupply => ({
-  shelf: item.unused,
+  shelf: freeFor(item.unused, reserved).free,
   edgeSets: left.map(({ tag, left: pieces, why }) => ({ tag, left: pieces, why })),
   openOrders: orders.map((o) => ({
     number: o.number,

@@ -246,6 +246,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('loseStock', { item: 'EM10', from: 'S1', quantity: 1, reason: 'gone' });
   await does('foundStock', { item: 'EM10', place: 'S1', quantity: 1 });
   const { number } = await does('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-02-01' });
+  await does('reserveStock', { item: 'EM10', job: 'J-1', quantity: 0 });
   await does('stateReorder', { item: 'EM10', minimum: 3, upTo: 6 });
   await does('restatePromise', { number, promised: '2027-02-03' });
   const { entry } = await does('receiveOrder', { number, quantity: 1, place: 'S1' });

@@ -157,6 +157,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => add('EM10-OLD'),
   ],
   ['saveView', () => ({ name: 'short of', address: 'sort=unused' })],
+  ['reserveStock', () => ({ item: 'EM10', job: 'J-1', quantity: 1 })],
   ['moveStock', () => ({ item: 'EM10', from: 'S1', quantity: 1, to: 'USED' })],
   ['issueStock', () => ({ item: 'EM10', from: 'S1', quantity: 2, to: 'IK', due: '2027-01-08' })],
   [

@@ -161,3 +161,23 @@ it('codes differ by more than case', async () => {
   ] as const)
     await expect(crib.do(verb, input)).rejects.toMatchObject({ code: 'CONFLICT' });
 });
+
+it('K is asked for where a school of registers counts from the datum surface, and is not known elsewhere', async () => {
+  const mill = {
+    code: 'G1',
+    name: 'Gauge',
+    taper: '40 taper',
+    diameterSchool: 'diameter',
+    units: 'mm',
+    hEqualsT: 'no',
+  };
+  for (const lengthSchool of ['datum', 'touched-off'])
+    await expect(crib.do('addMachine', { ...mill, lengthSchool })).rejects.toMatchObject({
+      parts: [{ field: 'k', limit: 'needed for this school' }],
+    });
+  await crib.do('addMachine', { ...mill, lengthSchool: 'gauge' });
+  expect((await shopView(crib.db, '2027-01-05')).machines.find((m) => m.code === 'G1')).toMatchObject({
+    kMm: null,
+    kEntered: null,
+  });
+});

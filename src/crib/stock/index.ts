@@ -4,6 +4,7 @@ export { loseStock } from './verbs/loseStock';
 export { mountInserts } from './verbs/mountInserts';
 export { moveStock } from './verbs/moveStock';
 export { receiveStock } from './verbs/receiveStock';
+export { reserveStock } from './verbs/reserveStock';
 export { scrapStock } from './verbs/scrapStock';
 export { stateSeat } from './verbs/stateSeat';
 export { unmountInserts } from './verbs/unmountInserts';

@@ -223,8 +223,13 @@ describe('what is said of a line (common practice: a list on the wall with names
 });
 
 it('in order: what must not wait, then by day, then by machine', () => {
-  const line = (kind: WorkKind, by: string | null, machine: string | null): WorkLine => ({
-    key: `${kind} ${by} ${machine}`,
+  const line = (
+    kind: WorkKind,
+    by: string | null,
+    machine: string | null,
+    goes: WorkLine['goes'] = 'usual',
+  ): WorkLine => ({
+    key: `${kind} ${by} ${machine} ${goes}`,
     kind,
     todo: '',
     cutter: null,
@@ -233,6 +238,7 @@ it('in order: what must not wait, then by day, then by machine', () => {
     because: null,
     href: '',
     by,
+    goes,
     mayWait: mayWait(kind),
     given: null,
     said: null,
@@ -241,8 +247,10 @@ it('in order: what must not wait, then by day, then by machine', () => {
     line('stop', '2027-03-01', 'B'),
     line('wear', null, null),
     line('order', '2027-01-01', null),
+    line('build', '2027-01-02', 'Z', 'first'),
     line('measure', '2027-01-02', 'A'),
     line('build', '2027-01-02', 'B'),
+    line('build', '2027-01-02', 'A', 'can wait'),
     line('grade', null, null),
   ];
   expect(inOrder(told.toReversed())).toEqual(told);

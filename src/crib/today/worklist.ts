@@ -1,5 +1,6 @@
 import type { Because } from '@/core/because';
 import { isOne } from '@/core/names';
+import { PRIORITIES, type Priority } from '@/data/jobs';
 import type { WorkWord, WorkWordRow } from '@/data/today';
 
 /** What waits, what can hurt or mislead first: in this order where day and machine are the same. */
@@ -39,6 +40,8 @@ export interface WorkLine {
   href: string;
   /** The day it is wanted by, ISO; null: none. */
   by: string | null;
+  /** Whether its job goes before others of its day. */
+  goes: Priority;
   /** Whether it may be put off: what can hurt or mislead may not. */
   mayWait: boolean;
   /** Who was asked to do it; null: nobody. */
@@ -63,12 +66,13 @@ export function kindOf(key: string): WorkKind | null {
   return isOne(WORK_KINDS, kind) ? kind : null;
 }
 
-/** What must not wait first; then by day, those without one last; then by machine; then by kind. */
+/** What must not wait first; then by day, those without one last; of a day as its jobs go; then by machine; then by kind. */
 export const inOrder = (lines: readonly WorkLine[]): WorkLine[] =>
   lines.toSorted(
     (a, b) =>
       Number(mayWait(a.kind)) - Number(mayWait(b.kind)) ||
       (a.by ?? '9').localeCompare(b.by ?? '9') ||
+      PRIORITIES.indexOf(a.goes) - PRIORITIES.indexOf(b.goes) ||
       (a.machine ?? '').localeCompare(b.machine ?? '') ||
       WORK_KINDS.indexOf(a.kind) - WORK_KINDS.indexOf(b.kind) ||
       a.todo.localeCompare(b.todo),

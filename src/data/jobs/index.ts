@@ -1,6 +1,7 @@
 // Rows
-export { JOB_STATES } from './types';
+export { JOB_STATES, PRIORITIES } from './types';
 export type {
+  Priority,
   JobState,
   OpenUseSum,
   OperationRow,

@@ -12,15 +12,21 @@ import type {
 
 const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, n.quantity, n.due, n.state, j.material_id,
     mat.code as material, o.machine_id, m.code as machine,
-    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts
+    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts, coalesce(y.priority, 'usual') as priority
   from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
   join material mat on mat.id = j.material_id join machine m on m.id = o.machine_id
   left join operation_figures f on f.entry_id = n.figures_id
   left join lateral (select x.starts from operation_start x join live_entry e on e.id = x.entry_id
-    where x.operation_id = o.id order by e.happened_at desc, e.id desc limit 1) s on true`;
-/** Operations with parts still to make, the first due on top. */
+    where x.operation_id = o.id order by e.happened_at desc, e.id desc limit 1) s on true
+  left join lateral (select x.priority from job_change x join live_entry e on e.id = x.entry_id
+    where x.job_id = j.id order by e.happened_at desc, e.id desc limit 1) y on true`;
+/** Operations with parts still to make, the first due on top, of a day in the order in which they are to go. */
 export const manyOpenOperations = (c: Connection) =>
-  many<OperationRow>(c, `${OPERATION} where n.open order by n.due, n.job, n.number`);
+  many<OperationRow>(
+    c,
+    `${OPERATION} where n.open
+     order by n.due, array_position(array['first', 'usual', 'can wait'], coalesce(y.priority, 'usual')), n.job, n.number`,
+  );
 /** Those of them with a cutter of some items tied to a T. */
 export const manyOpenOperationsWith = (c: Connection, cutterItemIds: readonly number[]) =>
   many<OperationRow>(

@@ -3,6 +3,9 @@ import type { ProgramReport } from '@/core/programs';
 /** Whether what was booked is still wanted: closed, enough was made; cancelled, no more is. */
 export const JOB_STATES = ['open', 'closed', 'cancelled'] as const;
 export type JobState = (typeof JOB_STATES)[number];
+/** Which goes before others of its day. */
+export const PRIORITIES = ['first', 'usual', 'can wait'] as const;
+export type Priority = (typeof PRIORITIES)[number];
 
 export interface OperationRow {
   id: number;
@@ -25,6 +28,7 @@ export interface OperationRow {
   partsMade: number;
   /** Whether it is still wanted. */
   state: JobState;
+  priority: Priority;
   /** ISO day it is to start, where somebody stated it. */
   starts: string | null;
 }

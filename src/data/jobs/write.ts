@@ -1,5 +1,5 @@
 import { type Connection, inserts, insertsWithId } from '@/data/database';
-import type { JobState } from './types';
+import type { JobState, Priority } from './types';
 
 /** One row of each table of this room; texts of jsonb columns are JSON. */
 
@@ -78,6 +78,7 @@ export const insertJobChange = inserts<{
   quantity: number;
   due: string;
   state: JobState;
+  priority: Priority;
   reason: string | null;
 }>('job_change');
 

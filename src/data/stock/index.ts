@@ -37,6 +37,7 @@ export {
   maybeSheet,
 } from './read/counts';
 export { manyPlaces, maybePlace, oneHand, onePlaceById, onePlaceOfKind } from './read/places';
+export { manyReservations } from './read/reservations';
 export { manyRegrindsOut, manyReground, maybeRegrindOut, presentSizes } from './read/regrinds';
 export {
   allStockRows,
@@ -58,6 +59,7 @@ export {
   insertPlace,
   insertRegrindBack,
   insertRegrindOut,
+  insertReservation,
   insertSeatState,
   insertSettlement,
   insertUnmounting,

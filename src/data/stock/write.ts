@@ -128,3 +128,5 @@ export const insertSettlement = inserts<{
   upToMovementId: number;
   reference?: string | null;
 }>('settlement');
+
+export const insertReservation = inserts<{ itemId: number; jobId: number; quantity: number }>('reservation');

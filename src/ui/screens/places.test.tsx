@@ -262,6 +262,7 @@ const choice = (over: Partial<Choice>): Choice => ({
   words: '10 mm square end mill',
   availability: 'on hand',
   shortBuilds: [],
+  reserved: null,
   take: [],
   fails: [],
   open: [],

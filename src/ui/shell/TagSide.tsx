@@ -11,26 +11,27 @@ import styles from './Shell.module.css';
 export function TagSide({ children }: { children: ReactNode }) {
   const aside = useRef<HTMLElement>(null);
   const search = useSearchParams();
-  const asked = search.toString();
   const thing = ['open', 'new', 'order', 'sheet', 'what'].map((name) => search.get(name)).join(' ');
-  const before = useRef<{ asked: string; thing: string } | null>(null);
+  const step = search.get('do');
+  const before = useRef<{ thing: string; step: string | null } | null>(null);
   useEffect(() => {
     const was = before.current;
-    before.current = { asked, thing };
+    before.current = { thing, step };
     const at = aside.current;
-    if (!at || document.documentElement.dataset.alive !== 'yes' || was?.asked === asked) return;
+    if (!at || document.documentElement.dataset.alive !== 'yes') return;
+    if (was?.thing === thing && was.step === step) return;
     if (was?.thing !== thing) {
       at.scrollTop = 0;
       // On a phone the tag may lie above what is in sight.
       if (at.getBoundingClientRect().top < 0) at.scrollIntoView({ block: 'start' });
-    } else {
-      const step = at.querySelector('form');
-      // The heading of the step with it.
-      (step?.previousElementSibling ?? step)?.scrollIntoView({ block: 'nearest' });
-      step?.scrollIntoView({ block: 'nearest' });
+    } else if (step !== null) {
+      const form = at.querySelector('form');
+      // With its heading, where it would end below what is in sight.
+      if (form && form.getBoundingClientRect().bottom > window.innerHeight)
+        (form.previousElementSibling ?? form).scrollIntoView({ block: 'start' });
     }
     if (document.activeElement === document.body) at.focus({ preventScroll: true });
-  }, [asked, thing]);
+  }, [thing, step]);
   return (
     <aside ref={aside} className={styles.tagside} aria-label="Tag" tabIndex={-1}>
       {children}

@@ -54,6 +54,7 @@ export const buildAssembly = defineVerb({
       input.stickout,
       input.despite,
       aim?.wanted ?? null,
+      aim ? [aim.operation.job] : [],
     );
     if (aim) {
       await goesInto(c, item.id, aim.operation.machine);

@@ -22,7 +22,7 @@ import {
 } from '@/data/buying';
 import { manySupplies, type SupplyRow } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { manyBodiesWith } from '@/data/stock';
+import { manyBodiesWith, manyReservations } from '@/data/stock';
 import { type Booked, demandOf, edgesLeft, insertsOfBodies, type NotReckoned, supplyOf } from '../demand';
 
 export interface BuyingLine {
@@ -166,6 +166,7 @@ async function linesOf(
   const supplies = await suppliesOf(c, [...usesOf.keys()]);
   const left = await edgesLeft(c, book.running, book, items, inserts);
   const ordered = group(orders, (o) => o.itemId);
+  const reserved = group(await manyReservations(c, [...usesOf.keys()]), (r) => r.itemId);
   const lines = [...usesOf].flatMap(([itemId, uses]): BuyingLine[] => {
     const item = items.get(itemId);
     if (!item) return [];
@@ -183,7 +184,13 @@ async function linesOf(
           },
         };
       }),
-      supplyOf(item, left.get(itemId) ?? [], ordered.get(itemId) ?? [], delays),
+      supplyOf(
+        item,
+        left.get(itemId) ?? [],
+        ordered.get(itemId) ?? [],
+        delays,
+        (reserved.get(itemId) ?? []).filter((r) => !uses.some((u) => u.use.job.startsWith(`${r.job} `))),
+      ),
       {
         leadTimeDays: supply?.leadTimeDays ?? null,
         pack: supply?.pack ?? 1,
@@ -220,19 +227,22 @@ async function withKept(
   const ids = points.map((p) => p.itemId);
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const supplies = await suppliesOf(c, ids);
+  const reserved = group(await manyReservations(c, ids), (r) => r.itemId);
   const kept = points.flatMap((point): BuyingLine[] => {
     const item = items.get(point.itemId);
     if (!item) return [];
     const supply = supplies.get(point.itemId) ?? null;
+    const { shelf, openOrders } = supplyOf(
+      item,
+      [],
+      orders.filter((o) => o.itemId === item.id),
+      delays,
+      reserved.get(item.id) ?? [],
+    );
     const proposal = proposeReorder(
       point,
-      item.unused,
-      supplyOf(
-        item,
-        [],
-        orders.filter((o) => o.itemId === item.id),
-        delays,
-      ).openOrders,
+      shelf,
+      openOrders,
       { leadTimeDays: supply?.leadTimeDays ?? null, pack: supply?.pack ?? 1, minimum: supply?.minimum ?? 1 },
       today,
       calendar,

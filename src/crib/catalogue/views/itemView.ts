@@ -1,7 +1,7 @@
 import { group } from 'd3';
 import { shankIn } from '@/core/cutters';
-import { ageOfStock, inCrib, takesIn } from '@/core/stock';
-import { first } from '@/core/sure';
+import { ageOfStock, freeFor, inCrib, takesIn } from '@/core/stock';
+import { first, sure } from '@/core/sure';
 import {
   type FactRow,
   type LinkRow,
@@ -26,6 +26,7 @@ import {
   manyDamagedSeats,
   manyPiecesHere,
   manyReceipts,
+  manyReservations,
   maybeMounted,
   type PieceRow,
 } from '@/data/stock';
@@ -39,6 +40,8 @@ export interface ItemLine extends Omit<CribItem, 'facts'> {
   unused: number;
   /** Of those, a supplier's own until they are used. */
   suppliers: number;
+  /** Of the unused, set aside for jobs. */
+  reserved: { job: string; quantity: number; entryId: number }[];
   inBuilds: number;
   places: BalanceRow[];
   /** Marked cutters in the crib or in quarantine, still good or graded or to grade. */
@@ -60,6 +63,7 @@ async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[
   const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s]));
   const assumed = group(await manyAssumedLives(c, ids), (a) => a.itemId);
   const standings = new Map((await manyStandings(c, ids)).map((s) => [s.itemId, s]));
+  const reserved = group(await manyReservations(c, ids), (r) => r.itemId);
   const links = await manyLinks(c, ids);
   const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m.code]));
   return items.map((item) => {
@@ -73,6 +77,13 @@ async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[
       facts: facts.get(item.id) ?? [],
       places,
       suppliers: loose(places.filter((b) => b.owner !== null)),
+      reserved: freeFor(item.unused, reserved.get(item.id) ?? []).kept.map((k) => ({
+        ...k,
+        entryId: sure(
+          reserved.get(item.id)?.find((r) => r.job === k.job),
+          `the reservation of ${k.job}`,
+        ).entryId,
+      })),
       inBuilds: places.filter((b) => b.placeKind === 'build').reduce((sum, b) => sum + b.quantity, 0),
       pieces: (pieces.get(item.id) ?? []).filter((p) => takesIn(p.placeKind)),
       lent: (pieces.get(item.id) ?? []).filter((p) => p.placeKind === 'hand' || p.placeKind === 'machine'),

@@ -30,7 +30,7 @@ import {
   type NearQuestion,
 } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { manyPiecesHere } from '@/data/stock';
+import { manyPiecesHere, manyReservations } from '@/data/stock';
 import { CUT_SCHEMA, type CutAsked, type CutInput } from '../cutSchema';
 import { rulesInForce } from '../rulesInForce';
 
@@ -123,6 +123,7 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
   );
   const prices = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s.priceCents]));
   const ladder = await ladderInForce(c);
+  const reserved = group(await manyReservations(c, ids), (r) => r.itemId);
   const built = group(await manyTagsOfItems(c, ids), (a) => a.itemId);
   return items.map((item) => {
     const text = (symbol: string) => item.facts.find((f) => f.symbol === symbol)?.text ?? null;
@@ -146,6 +147,7 @@ async function loadCandidates(c: Connection, ids: readonly number[]): Promise<Ca
       followed: followed.has(item.id),
       guesses: item.guesses,
       unused: item.unused,
+      reserved: reserved.get(item.id) ?? [],
       built: (built.get(item.id) ?? []).map((a) => ({ tag: a.tag, stickoutMm: a.stickoutMm })),
       graded: (pieces.get(item.id) ?? [])
         .filter((p) => p.grade !== null)

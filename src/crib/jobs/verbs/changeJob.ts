@@ -1,16 +1,17 @@
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
-import { insertJobChange, JOB_STATES, manyOperationsOfJob } from '@/data/jobs';
+import { insertJobChange, JOB_STATES, manyOperationsOfJob, PRIORITIES } from '@/data/jobs';
 
 export const changeJob = defineVerb({
   name: 'changeJob',
   path: 'job-changes',
   summary:
-    'Change what was booked: how many, by when, whether it is still wanted. What is left out stays; what was made stays made.',
+    'Change what was booked: how many, by when, whether it goes before others, whether it is still wanted. What is left out stays; what was made stays made.',
   properties: {
     number: field.code,
     quantity: field.whole(1, 1_000_000),
     due: field.day,
     state: field.choice(JOB_STATES),
+    priority: field.choice(PRIORITIES),
     reason: field.words(120),
   },
   required: ['number'],
@@ -31,6 +32,7 @@ export const changeJob = defineVerb({
       quantity,
       due: input.due ?? now.due,
       state: input.state ?? now.state,
+      priority: input.priority ?? now.priority,
       reason: input.reason?.trim() || null,
     });
     return { number: now.job, quantity, due: input.due ?? now.due, state: input.state ?? now.state };

@@ -2,7 +2,7 @@ import { ENDING_NAMES, SIGNS } from '@/core/life';
 import { build, type CutterSource, cutterSourceSchema, dismantle, standing } from '@/crib/assemblies';
 import { defineVerb, field, foundInUse, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/work';
-import { insertTie, manyTiesOfAssemblies } from '@/data/jobs';
+import { insertTie, manyOperationsById, manyTiesOfAssemblies } from '@/data/jobs';
 import { insertEnding } from '@/data/life';
 import { maybePlace, onePlaceOfKind } from '@/data/stock';
 
@@ -75,6 +75,7 @@ export const endLife = defineVerb({
     });
     await dismantle(c, moment, assembly, to, !input.rebuild);
     if (!input.rebuild) return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null };
+    const ties = await manyTiesOfAssemblies(c, [assembly.id]);
     const built = await build(
       c,
       moment,
@@ -83,8 +84,10 @@ export const endLife = defineVerb({
       { itemId: assembly.holderItemId, placeId: assembly.holderPlaceId, lotId: assembly.holderLotId },
       input.rebuild.stickout,
       input.rebuild.despite,
+      null,
+      (await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))])).map((o) => o.job),
     );
-    for (const tie of await manyTiesOfAssemblies(c, [assembly.id]))
+    for (const tie of ties)
       await insertTie(c, moment.entryId, {
         operationId: tie.operationId,
         t: tie.t,

@@ -2,7 +2,7 @@ import { group } from 'd3';
 import { type CutterGeometry, type HolderGeometry, itemQuery, regroundGeometry } from '@/core/cutters';
 import type { Question, TAKEABLE } from '@/core/questions';
 import { DEFAULT_LADDER, isWorn, type Rung } from '@/core/life';
-import { countsAs, inCrib, usedPiece } from '@/core/stock';
+import { countsAs, freeFor, inCrib, type Reservation, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
 import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
@@ -12,6 +12,7 @@ import {
   type BalanceRow,
   manyBalances,
   manyPiecesHere,
+  manyReservations,
   maybePiece,
   type PieceRow,
   presentSizes,
@@ -79,6 +80,7 @@ export async function takeableView(
     scanned ? p.id === scanned.id : inCrib(p.placeKind),
   );
   const known: Known = {
+    reserved: group(await manyReservations(c, all), (r) => r.itemId),
     today,
     links,
     balances,
@@ -109,6 +111,8 @@ export async function takeableView(
 }
 
 interface Known {
+  /** What is set aside for jobs, by item. */
+  reserved: ReadonlyMap<number, Reservation[]>;
   /** ISO. */
   today: string;
   links: readonly LinkRow[];
@@ -156,7 +160,11 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     const lie = parcels(id, known);
     return `old stock first: ${known.items.get(id)?.code ?? ''} has ${lie.reduce((n, p) => n + p.quantity, 0)} at ${first(lie).place}`;
   });
-  const caution = [...older, ...(standing && standing !== 'approved' ? [standing] : [])].join('; ') || null;
+  const { words: kept } = freeFor(item.unused, known.reserved.get(item.id) ?? []);
+  const caution =
+    [...older, ...(kept ? [kept] : []), ...(standing && standing !== 'approved' ? [standing] : [])].join(
+      '; ',
+    ) || null;
   const base = {
     item: item.code,
     words: item.words,

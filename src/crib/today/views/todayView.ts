@@ -7,7 +7,7 @@ import { openJobs } from '@/crib/jobs';
 import { awaitedBack } from '@/crib/places';
 import { standingCards } from '@/crib/rack';
 import type { Connection } from '@/data/database';
-import { manyOpenUseSums } from '@/data/jobs';
+import { manyOpenUseSums, type OperationRow } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
 import { manyWorkWords } from '@/data/today';
 import { inOrder, keyOf, mayWait, type WorkKind, type WorkLine, withWords } from '../worklist';
@@ -30,11 +30,13 @@ export async function todayView(
   const buying = await once(proposals);
   const lines: WorkLine[] = [];
   const add = (
-    line: Omit<WorkLine, 'key' | 'cutter' | 'machine' | 'mayWait' | 'given' | 'said'> & Partial<WorkLine>,
+    line: Omit<WorkLine, 'key' | 'cutter' | 'machine' | 'goes' | 'mayWait' | 'given' | 'said'> &
+      Partial<WorkLine>,
   ) =>
     lines.push({
       cutter: null,
       machine: null,
+      goes: 'usual',
       given: null,
       said: null,
       ...line,
@@ -42,13 +44,21 @@ export async function todayView(
       mayWait: mayWait(line.kind),
     });
   // A tool is wanted when its operation begins; where nobody stated that, by the day the job is due.
-  const wantedBy = new Map(jobs.map((j) => [j.operation.id, j.operation.starts ?? j.operation.due]));
+  const byOperation = new Map(jobs.map((j) => [j.operation.id, j.operation]));
+  const dayOf = (o: OperationRow) => o.starts ?? o.due;
 
   for (const a of rack) {
     const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
-    const by = wanted.flatMap((t) => wantedBy.get(t.operation) ?? []).sort()[0] ?? null;
-    const what = { cutter: a.cutter.words, machine: wanted[0]?.machine ?? null, by };
+    const [soonest] = wanted
+      .flatMap((t) => byOperation.get(t.operation) ?? [])
+      .sort((x, y) => dayOf(x).localeCompare(dayOf(y)));
+    const what = {
+      cutter: a.cutter.words,
+      machine: soonest?.machine ?? wanted[0]?.machine ?? null,
+      goes: soonest?.priority ?? 'usual',
+      by: soonest ? dayOf(soonest) : null,
+    };
     if (a.measured.state === 'in question') {
       const q = first(a.measured.measurement.questions);
       add({
@@ -105,7 +115,7 @@ export async function todayView(
   }
   for (const j of jobs) {
     const href = linkTo('jobs', { open: j.operation.job });
-    const by = j.operation.starts ?? j.operation.due;
+    const ofJob = { by: dayOf(j.operation), machine: j.operation.machine, goes: j.operation.priority };
     for (const t of j.tools) {
       const stops = t.use.judgements.filter((x) => x.grade === 'stop');
       // What is worn is changed, and stands above as that.
@@ -117,9 +127,8 @@ export async function todayView(
           why: stop.words,
           because: stop.because,
           href,
-          by,
           cutter: t.words ?? t.tool.name,
-          machine: j.operation.machine,
+          ...ofJob,
         });
       else if (!t.tag && !stops.length && (t.minutesPerPart > 0 || t.tool.lower_bound))
         add({
@@ -128,9 +137,8 @@ export async function todayView(
           why: t.wasTag ? `${t.wasTag} was taken down` : 'no assembly is tied to it',
           because: null,
           href,
-          by,
           cutter: t.words ?? t.tool.name,
-          machine: j.operation.machine,
+          ...ofJob,
         });
     }
     if (!j.program)
@@ -140,8 +148,7 @@ export async function todayView(
         why: 'without it neither minutes nor reach are known',
         because: null,
         href,
-        by,
-        machine: j.operation.machine,
+        ...ofJob,
       });
   }
   for (const line of buying.lines) {

@@ -90,7 +90,8 @@ export function VerbForm<N extends VerbName>({
     defaultValues: starts,
   });
   useUnsent(formState.isDirty);
-  const firstField = begin && fields[0] ? key(fields[0].name) : null;
+  const first = begin ? fields.find((f) => f.kind !== 'legend') : undefined;
+  const firstField = first ? key(first.name) : null;
   useEffect(() => {
     if (firstField !== null) setFocus(firstField);
   }, [firstField, setFocus]);

@@ -1,4 +1,5 @@
 'use client';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { isOne } from '@/core/names';
 import Link from 'next/link';
 import {
@@ -60,6 +61,11 @@ export function Counts({ item }: { item: ItemLine }) {
       >
         {item.unused}
       </Row>
+      {item.reserved.map((r) => (
+        <Row key={r.job} name={`set aside for ${r.job}`}>
+          {r.quantity} <EntryBack entry={r.entryId} what={`what is set aside for ${r.job}`} />
+        </Row>
+      ))}
       {item.places.map((p) => (
         <Row
           key={`${p.placeId} ${p.lotId}`}

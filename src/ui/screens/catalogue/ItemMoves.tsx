@@ -22,6 +22,7 @@ const ACTS = [
   ['return', 'Take back'],
   ['move', 'Move'],
   ['found', 'Found one'],
+  ['reserve', 'Set aside'],
   ['scrap', 'Scrap'],
   ['lose', 'Lost'],
   ['facts', 'State facts'],
@@ -188,6 +189,22 @@ export function ItemMoves({
               },
             ]}
             said={(d) => `${d.what} to ${d.to}`}
+          />
+        </>
+      )}
+      {act === 'reserve' && (
+        <>
+          <h2>Set aside for a job</h2>
+          <p className="soft small">
+            Until it is built for that job, or the job is done: nobody else takes the last ones unasked.
+          </p>
+          <VerbForm
+            key={act}
+            verb="reserveStock"
+            fixed={fixed}
+            submit="Set aside"
+            fields={[{ name: 'job', label: 'Job number' }, quantity]}
+            said={(d) => `${d.quantity} × ${d.item} set aside for ${d.job}`}
           />
         </>
       )}

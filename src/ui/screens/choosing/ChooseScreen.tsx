@@ -65,6 +65,7 @@ const AVAILABLE = {
   'on hand': '● on hand',
   graded: '◐ graded',
   built: '◆ built',
+  reserved: '◇ reserved',
   'to buy': '○ to buy',
 } as const;
 
@@ -101,6 +102,7 @@ function Fitting({ view }: { view: ChooseView }) {
                   {c.code}
                 </Link>
                 <div className="soft small">{c.words}</div>
+                {c.reserved && <div className="soft small">{c.reserved}</div>}
                 {c.shortBuilds.map((b) => (
                   <div key={b} className="soft small">
                     {b}

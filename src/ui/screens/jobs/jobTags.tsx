@@ -151,6 +151,17 @@ export function OperationTag({ job }: { job: JobView }) {
               ['cancelled', 'cancelled: no more is wanted'],
             ],
           },
+          {
+            name: 'priority',
+            label: 'Of its day it goes',
+            kind: 'choice',
+            start: o.priority,
+            options: [
+              ['first', 'first'],
+              ['usual', 'as usual'],
+              ['can wait', 'last: it can wait'],
+            ],
+          },
           { name: 'reason', label: 'Why', optional: true },
         ]}
         said={(d) =>

@@ -28,6 +28,8 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   grade: { grade: 'not judged', words: 'to grade' },
 };
 
+const GOES = { first: 'goes first', usual: '', 'can wait': 'can wait' } as const;
+
 type People = readonly { initials: string; name: string }[];
 
 /** The worklist: what to do, why, by when; each line opens the thing it is about. */
@@ -113,8 +115,12 @@ function Line({
         <Link className={styles.todo} href={line.href}>
           {line.todo}
         </Link>{' '}
-        {(line.cutter ?? line.machine) && (
-          <span className="soft small">{[line.cutter, line.machine].filter(Boolean).join(' · ')}</span>
+        {(line.cutter ?? line.machine ?? (line.goes === 'usual' ? null : line.goes)) && (
+          <span className="soft small">
+            {[line.cutter, line.machine, line.goes !== 'usual' && GOES[line.goes]]
+              .filter(Boolean)
+              .join(' · ')}
+          </span>
         )}
         <div>
           {line.why} {line.because && <BecauseThis because={line.because} />}
