@@ -1,3 +1,4 @@
+import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
 import { COMPUTATIONS } from '@/crib/computations';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
@@ -75,6 +76,15 @@ export function openApi(): object {
         default: problem,
       },
     };
+  at('programs/{entry}').get = {
+    operationId: 'program',
+    summary: 'A program as it was stored, by the number of its entry: plain text.',
+    parameters: [{ name: 'entry', in: 'path', required: true, schema: { type: 'integer', minimum: 1 } }],
+    responses: {
+      200: { description: 'The NC text', content: { 'text/plain': { schema: { type: 'string' } } } },
+      default: problem,
+    },
+  };
   at('programs/read').post = {
     operationId: 'programs_read',
     summary:
@@ -83,6 +93,12 @@ export function openApi(): object {
     parameters: [
       { name: 'z_limit_mm', in: 'query', schema: { type: 'number' } },
       { name: 'block_delete', in: 'query', schema: { type: 'boolean' } },
+      {
+        name: 'without_point',
+        in: 'query',
+        description: 'How the control takes a number without a point; as written where it is left out',
+        schema: { enum: POINTS },
+      },
     ],
     requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
     responses: {

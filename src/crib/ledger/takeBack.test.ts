@@ -341,6 +341,8 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
 ];
 let question = 0;
+/** What every screen showed when the last case ended, and what it was asked. */
+let left: { asked: string; shown: Record<string, unknown> } | null = null;
 
 it('has a case for every verb that can be taken back', () =>
   expect(CASES.map(([name]) => name).sort()).toEqual(
@@ -359,11 +361,16 @@ it.each(CASES.map(([verb, input, first]) => [verb, { input, first }] as const))(
         "select entry_id as id from measurement where questions <> '[]' limit 1",
       )
     )[0]!.id;
-    const before = await screens();
+    // Where nothing was done since, the screens are as the case before left and compared them.
+    const asked = JSON.stringify(ASKED);
+    const before = !first && left?.asked === asked ? left.shown : await screens();
+    left = null;
     const { entry } = await crib.do(verb, input());
     expect(await changed(before)).not.toBeNull();
     await crib.do('counterEntry', { counters: entry });
-    expect(await screens()).toEqual(before);
+    const after = await screens();
+    expect(after).toEqual(before);
+    left = { asked, shown: after };
   },
 );
 

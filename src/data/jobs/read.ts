@@ -11,7 +11,7 @@ import type {
 } from './types';
 
 const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, n.quantity, n.due, n.state, j.material_id,
-    mat.code as material, o.machine_id, m.code as machine,
+    mat.code as material, mat.iso_group as material_group, o.machine_id, m.code as machine,
     f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts, coalesce(y.priority, 'usual') as priority
   from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
   join material mat on mat.id = j.material_id join machine m on m.id = o.machine_id

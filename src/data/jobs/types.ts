@@ -19,6 +19,8 @@ export interface OperationRow {
   due: string;
   materialId: number;
   material: string;
+  /** ISO 513. */
+  materialGroup: string;
   machineId: number;
   machine: string;
   highestBesideMm: number | null;

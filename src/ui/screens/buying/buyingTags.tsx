@@ -168,7 +168,7 @@ export function OrderTag({ lines, shop }: { lines: BuyingView['orders']; shop: S
               { name: 'place', label: 'Onto', kind: 'choice', options: placeOptions(shop.places) },
             ]}
             said={(d) =>
-              `${d.number}, ${d.item}: ${Number(d.open) === 0 ? 'all of it came' : `${d.open} still open`}`
+              `${d.number}${lines.length > 1 ? `, ${d.item}` : ''}: ${Number(d.open) === 0 ? 'closed' : `${d.open} still open`}`
             }
           />
         </>

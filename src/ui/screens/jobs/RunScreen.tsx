@@ -139,13 +139,18 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
         </Lines>
         <Caution>
           Door shut, interlock working. Spindle stopped and coolant off, part and spindle well apart before
-          reaching in or reading wear; brush chips, never by hand. Chips of titanium and magnesium burn: keep
-          them few and dry, and the right extinguisher near; no water on magnesium.
+          reaching in or reading wear; brush chips, never by hand. {BURNS[o.materialGroup]}
         </Caution>
       </Hand>
     </Middle>
   );
 }
+
+/** Of the letters of ISO 513, those among whose alloys there are chips that burn. */
+const BURNS: Readonly<Record<string, string>> = {
+  S: 'If it is titanium, its chips burn: keep them few and dry, and the right extinguisher near.',
+  N: 'If it is magnesium, its chips burn: keep them few and dry, the right extinguisher near, and no water on it.',
+};
 
 /** How much of the life is used, and what is left of it in the words of the one judgement. */
 function LifeBar({ card, use }: { card: RackCard; use: UseJudgement }) {
