@@ -8,9 +8,9 @@ const PURCHASE = `select p.id, p.entry_id, p.number, p.line, p.item_id, i.code a
   join item i on i.id = p.item_id join supplier s on s.id = p.supplier_id
   left join lateral (select x.promised from promise x join live_entry xe on xe.id = x.entry_id
     where x.purchase_id = n.purchase_id order by xe.happened_at desc, xe.id desc limit 1) r on true`;
-/** Orders of which something is still to come, newest first. */
+/** Lines of orders of which something is still to come, the newest order first. */
 export const manyOpenPurchases = (c: Connection) =>
-  many<PurchaseRow>(c, `${PURCHASE} where n.open order by n.happened_at desc, n.purchase_id desc`);
+  many<PurchaseRow>(c, `${PURCHASE} where n.open order by n.happened_at desc, p.entry_id desc, p.line`);
 /** Orders that came whole, newest first; after one of them, or from the newest. */
 export const manyClosedPurchases = (c: Connection, after: number | null, limit: number) =>
   many<PurchaseRow>(

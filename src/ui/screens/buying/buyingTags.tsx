@@ -125,12 +125,12 @@ export function OrderTag({ lines, shop }: { lines: BuyingView['orders']; shop: S
       words={lines.map((l) => l.item).join(', ')}
       closeHref={query.href({ order: null })}
     >
-      {lines.map((l) => (
-        <LineRows key={l.line} line={l} named={lines.length > 1} />
-      ))}
+      {lines.length > 1 ? <SeveralLines lines={lines} /> : <OneLine line={order} />}
       <Rows>
         <Row name="Total">{words}</Row>
       </Rows>
+      {lines.length > 1 &&
+        lines.map((l) => <BecauseThis key={l.line} because={l.because} label={`${l.item} because`} />)}
       {came && (
         <>
           <h2>Promised anew</h2>
@@ -186,29 +186,49 @@ const lineField = (open: BuyingView['orders'], all: string): FieldOf<'restatePro
   options: open.map((l) => [String(l.line), l.item] as const),
 });
 
-/** What is open of one line, when it is promised, and from when it counts. */
-function LineRows({ line: o, named }: { line: BuyingView['orders'][number]; named: boolean }) {
-  return (
-    <>
-      {named && <h2 className="fig">{o.item}</h2>}
-      <Rows>
-        <Row name="Open" big>
-          {o.quantity - o.received}
-        </Row>
-        <Row name="Ordered">{o.quantity}</Row>
-        <Row
-          name="Promised"
-          note={o.promised === o.promisedFirst ? undefined : `first for ${shortDay(o.promisedFirst)}`}
-        >
-          {shortDay(o.promised)}
-        </Row>
-        {o.priceCents !== null && <Row name="Price each">{money(o.priceCents)}</Row>}
-      </Rows>
-      {o.expected && <p>{o.expected.words}.</p>}
-      <BecauseThis because={o.because} label="ordered because" />
-    </>
-  );
-}
+/** What is open of each line, in one row. */
+const SeveralLines = ({ lines }: { lines: BuyingView['orders'] }) => (
+  <Rows>
+    {lines.map((l) => (
+      <Row
+        key={l.line}
+        name={l.item}
+        note={[
+          `open of ${l.quantity}`,
+          `promised ${shortDay(l.promised)}${promisedFirst(l)}`,
+          l.priceCents !== null && `${money(l.priceCents)} each`,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      >
+        {l.quantity - l.received}
+      </Row>
+    ))}
+  </Rows>
+);
+const promisedFirst = (o: BuyingView['orders'][number]): string =>
+  o.promised === o.promisedFirst ? '' : `, first for ${shortDay(o.promisedFirst)}`;
+
+/** What is open of an order's only line, when it is promised, and from when it counts. */
+const OneLine = ({ line: o }: { line: BuyingView['orders'][number] }) => (
+  <>
+    <Rows>
+      <Row name="Open" big>
+        {o.quantity - o.received}
+      </Row>
+      <Row name="Ordered">{o.quantity}</Row>
+      <Row
+        name="Promised"
+        note={o.promised === o.promisedFirst ? undefined : `first for ${shortDay(o.promisedFirst)}`}
+      >
+        {shortDay(o.promised)}
+      </Row>
+      {o.priceCents !== null && <Row name="Price each">{money(o.priceCents)}</Row>}
+    </Rows>
+    {o.expected && <p>{o.expected.words}.</p>}
+    <BecauseThis because={o.because} label="ordered because" />
+  </>
+);
 
 /** An order of whatever the catalogue has, planned or not: inserts, collets, holders, spares. */
 export function AnythingTag({ today }: { today: string }) {
