@@ -213,12 +213,16 @@ describe('what is said of a line (common practice: a list on the wall with names
     });
   });
   it('a line that says something else is another one', async () => {
-    await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
-    const [order] = await lines('order');
-    if (order) await crib.do('sayOfWork', { line: order.key, word: 'done' });
-    await crib.do('scrapStock', { item: 'EM10', from: 'S1', quantity: 6, reason: 'dropped' });
-    expect((await lines('order')).map((l) => l.key)).not.toContain(order?.key);
+    const scrap = (quantity: number) =>
+      crib.do('scrapStock', { item: 'EM10', from: 'S1', quantity, reason: 'dropped' });
+    await scrap(6);
+    const order = (await lines('order'))[0]!;
+    await crib.do('sayOfWork', { line: order.key, word: 'done' });
+    expect(await lines('order')).toEqual([]);
+    // Packs of two: two fewer there are two more to order.
+    await scrap(2);
     expect(await lines('order')).toHaveLength(1);
+    expect((await lines('order'))[0]!.todo).not.toBe(order.todo);
   });
 });
 

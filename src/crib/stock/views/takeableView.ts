@@ -33,6 +33,8 @@ export interface TakeSource {
   holder: HolderGeometry | null;
   /** The form of the shank, or the forms the holder takes. */
   shank: string | null;
+  /** Jobs for which the last of them are set aside, so that none is free for others; empty: some are. */
+  keptFor: string[];
   /** A holder's spindle side. */
   taper: string | null;
   /** Of a body: its own speed limit; null: it is none. */
@@ -160,7 +162,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     const lie = parcels(id, known);
     return `old stock first: ${known.items.get(id)?.code ?? ''} has ${lie.reduce((n, p) => n + p.quantity, 0)} at ${first(lie).place}`;
   });
-  const { words: kept } = freeFor(item.unused, known.reserved.get(item.id) ?? []);
+  const { free, words: kept, kept: keptFor } = freeFor(item.unused, known.reserved.get(item.id) ?? []);
   const caution =
     [...older, ...(kept ? [kept] : []), ...(standing && standing !== 'approved' ? [standing] : [])].join(
       '; ',
@@ -178,6 +180,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     : parcels(item.id, known).map((p) => ({
         ...base,
         value: `${item.code}|${p.place}`,
+        keptFor: free > 0 ? [] : keptFor.map((k) => k.job),
         take: `${p.quantity} ${item.holder ? '' : 'unused '}at ${p.place}`,
         caution,
         cutter: item.cutter,
@@ -188,6 +191,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     .map(({ p, counts }) => ({
       ...base,
       value: p.mark,
+      keptFor: [],
       take: `${p.mark} at ${p.place}, ${counts.why}`,
       caution: standing && standing !== 'approved' ? standing : null,
       // What was reground is as it was measured on return.

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { type Ending, ENDING_NAMES, ENDINGS, type Sign, SIGNS } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
+import { isOne } from '@/core/names';
 import { enteredText, parseLength, readCents } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
@@ -37,6 +38,9 @@ interface EndTexts {
   despite: string;
 }
 const FOR_A_THUMB = { width: '100%', minHeight: 44, fontSize: 16 };
+
+/** Fields of a refusal that a reason overrules: a stop, and what is set aside for another job. */
+const DESPITE = ['stickout', 'cutter.item'] as const;
 
 /** Three taps at the machine: how it ended, parts since, what now. */
 export function EndScreen({
@@ -243,9 +247,13 @@ export function EndScreen({
             <Entry id="cost" className="fig" inputMode="decimal" style={FOR_A_THUMB} {...register('cost')} />
           </Field>
         </Fields>
-        {then === 'rebuild' && problem?.problems.some((p) => p.field === 'stickout') && (
+        {then === 'rebuild' && problem?.problems.some((p) => isOne(DESPITE, p.field)) && (
           <Field style={{ marginTop: 10 }}>
-            <label htmlFor="despite">A stop is judged: why build it all the same?</label>
+            <label htmlFor="despite">
+              {problem.problems.some((p) => p.field === 'stickout')
+                ? 'A stop is judged: why build it all the same?'
+                : 'The last are set aside: why take one all the same?'}
+            </label>
             <Entry id="despite" style={FOR_A_THUMB} {...register('despite')} />
           </Field>
         )}

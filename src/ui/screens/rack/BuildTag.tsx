@@ -54,6 +54,13 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
             : []),
         ]
       : null;
+  const others = cutter?.keptFor.filter((j) => j !== job?.operation.job) ?? [];
+  const isKept = others.length > 0 && others.length === cutter?.keptFor.length;
+  const why = judged?.some((j) => j.grade === 'stop')
+    ? 'A stop is judged: why build it all the same?'
+    : isKept
+      ? `The last are set aside for ${others.join(', ')}: why take one all the same?`
+      : null;
   const pick = (set: (source: TakeSource | null) => void) => (found: Found | null) =>
     // Found by takeables(), whose finds carry what they are of.
     set((found as FoundSource | null)?.of ?? null);
@@ -100,11 +107,11 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
               onPick: pick(setHolder),
             },
             { name: 'stickout', label: 'Stickout, tip to holder face', kind: 'length', wide: true },
-            ...(judged?.some((j) => j.grade === 'stop')
+            ...(why
               ? [
                   {
                     name: 'despite',
-                    label: 'A stop is judged: why build it all the same?',
+                    label: why,
                     wide: true,
                     optional: true,
                   },
