@@ -315,3 +315,36 @@ test('anything can be ordered without a job, and its promise be stated anew; a j
   await page.goto('/jobs');
   await expect(page.getByRole('row', { name: /J-0820/ })).toContainText('cancelled');
 });
+
+test('inserts for a bare body: a scan at 5, 30 and 100 ms a key chooses the parcel it names, under a slow server', async ({
+  page,
+}) => {
+  // A body that was mounted once has its mark, and stands bare again.
+  const post = async (path: string, data: object) => {
+    const answer = await page.request.post(`/api/v1/${path}`, { data: { who: 'IK', ...data } });
+    expect(answer.status()).toBe(201);
+    return (await answer.json()) as { piece: string };
+  };
+  const { piece } = await post('inserts/mounted', {
+    body: 'FB63',
+    bodyFrom: 'CAB1-A',
+    item: 'SEKN1203-K15',
+    from: 'CAB1-C',
+  });
+  await post('inserts/taken-out', { piece, to: 'CAB1-C' });
+  await page.route('**/api/v1/stock?**', async (route) => {
+    await new Promise((done) => setTimeout(done, 450));
+    await route.continue();
+  });
+  for (const gap of [5, 30, 100]) {
+    await page.goto('/cutters?open=FB63');
+    await tagOf(page).getByRole('button', { name: 'Put inserts in' }).click();
+    const field = page.getByRole('combobox', { name: 'Inserts from' });
+    await field.click();
+    await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+    await page.keyboard.type('SEKN1203-P25', { delay: gap });
+    await page.keyboard.press('Enter');
+    await expect(field).toHaveValue(/^SEKN1203-P25: /);
+    expect(page.url()).toContain('open=FB63');
+  }
+});
