@@ -156,6 +156,7 @@ export async function yearsOfWork(years: number): Promise<Worked> {
      select l.entry_id, l.id, x.t, a.edge_set_id, 0.2 + (l.id % 7) * 0.1, false from parts_log l join tie x on x.operation_id = l.operation_id join assembly a on a.id = x.assembly_id`);
   S(`insert into purchase (id, entry_id, number, item_id, supplier_id, quantity, promised, because)
      select g, ${ordered} + g - 1, 'O-' || lpad(g::text, 5, '0'), 5 + 5 * (g % 15), 1, 4, '2027-02-01', '{"words":"x","values":[]}' from generate_series(1, ${n('orders') + 6}) g`);
+  S("select setval('purchase_id_seq', (select max(id) from purchase))");
   S(
     `insert into receipt (entry_id, purchase_id, quantity) select ${received} + g - 1, g, 4 from generate_series(1, ${n('orders')}) g`,
   );
