@@ -1,6 +1,6 @@
 /**
  * What was typed or scanned into a field before the page was alive stands in it, and the form behind it has not heard of
- * it: told now, as if it were typed at this moment. Fields that are as they came are left alone.
+ * it: told now, as if it were typed at this moment. Fields that are as they came are left alone; a choice from a list React itself puts back.
  */
 export function handOver(page: HTMLElement): void {
   for (const field of page.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>('input, textarea')) {
