@@ -47,6 +47,8 @@ export async function fillDemo(
   db: Database,
   now: Date,
   programText: (name: string) => string,
+  /** Asked on each working morning, before anything is done: the shop as it stood then. */
+  onMorning?: (day: string) => Promise<void>,
 ): Promise<{ entries: number; lives: number }> {
   const rnd = random(20_270_105);
   let clock = new Date(now.getTime() - DAYS * DAY);
@@ -200,6 +202,7 @@ export async function fillDemo(
     const morning = new Date(now.getTime() - (DAYS - day) * DAY);
     clock = new Date(Date.UTC(morning.getUTCFullYear(), morning.getUTCMonth(), morning.getUTCDate(), 6, 30));
     if ([0, 6].includes(clock.getUTCDay())) continue;
+    await onMorning?.(clock.toISOString().slice(0, 10));
     who = 'IK';
     for (const order of arriving.filter((o) => o.day <= day).splice(0)) {
       arriving.splice(arriving.indexOf(order), 1);

@@ -321,7 +321,10 @@ test('inserts for a bare body: a scan at 5, 30 and 100 ms a key chooses the parc
 }) => {
   // A body that was mounted once has its mark, and stands bare again.
   const post = async (path: string, data: object) => {
-    const answer = await page.request.post(`/api/v1/${path}`, { data: { who: 'IK', ...data } });
+    const answer = await page.request.post(`/api/v1/${path}`, {
+      headers: { origin: DEMO },
+      data: { who: 'IK', ...data },
+    });
     expect(answer.status()).toBe(201);
     return (await answer.json()) as { piece: string };
   };

@@ -91,6 +91,12 @@ const SUMS: [name: string, kept: string, summed: string][] = [
      from piece_place pp join piece p on p.id = pp.piece_id join place pl on pl.id = pp.place_id order by 1`,
   ],
   [
+    'names and use of what was ever named anew',
+    'select supplier_id, name, in_use from naming_now order by 1',
+    `select supplier_id, name, in_use from (select distinct on (n.supplier_id) n.* from naming n join live_entry e on e.id = n.entry_id
+       order by n.supplier_id, e.happened_at desc, e.id desc) x order by 1`,
+  ],
+  [
     'how much lies at each place',
     'select place_id, items, pieces from place_now where items > 0 order by 1',
     'select place_id, count(*)::int as items, sum(quantity)::int as pieces from balance where quantity > 0 group by 1 order by 1',
@@ -209,6 +215,13 @@ it('after random acts and counter-entries everything in force is what the ledger
         quantity: upTo(3),
         place: 'S1',
       }),
+    name: () =>
+      crib.do('changeSetUp', {
+        what: 'supplier',
+        code: 'NORD',
+        name: `Nord ${upTo(9)}`,
+        inUse: pick(['yes', 'yes', 'no']),
+      }),
     counter: async () =>
       crib.do('counterEntry', {
         counters: Number(
@@ -282,6 +295,7 @@ it('the database fits a life, and shows it apart, as the core does', async () =>
 });
 
 it('nobody writes what is derived', async () => {
+  await crib.do('changeSetUp', { what: 'material', code: 'C45', name: 'Steel' });
   for (const table of [
     'assembly_now',
     'tie_now',
@@ -292,6 +306,7 @@ it('nobody writes what is derived', async () => {
     'use_open',
     'purchase_now',
     'place_now',
+    'naming_now',
   ]) {
     expect(await crib.db.query(`select 1 from ${table} limit 1`)).toHaveLength(1);
     await expect(crib.db.query(`delete from ${table}`)).rejects.toMatchObject({ code: 'LEDGER' });
