@@ -34,9 +34,11 @@ export const maybeMachine = (c: Connection, code: string) =>
 export const oneBegun = (c: Connection) =>
   one<{ cutter: boolean; holder: boolean; stock: boolean; assembly: boolean; job: boolean }>(
     c,
-    `select exists (select 1 from item_now where kind = 'cutter') as cutter, exists (select 1 from item_now where kind = 'holder') as holder,
-       exists (select 1 from balance where quantity > 0) as stock, exists (select 1 from assembly_now) as assembly,
-       exists (select 1 from operation_now) as job`,
+    `select coalesce((select true from item_now where kind = 'cutter' limit 1), false) as cutter,
+       coalesce((select true from item_now where kind = 'holder' limit 1), false) as holder,
+       coalesce((select true from balance where quantity > 0 limit 1), false) as stock,
+       coalesce((select true from assembly_now limit 1), false) as assembly,
+       coalesce((select true from operation_now limit 1), false) as job`,
   );
 
 /** Minutes the shop works on each weekday, Monday first; null: nobody has stated them. */
