@@ -331,7 +331,7 @@ test('inserts for a bare body: a scan at 5, 30 and 100 ms a key chooses the parc
   const { piece } = await post('inserts/mounted', {
     body: 'FB63',
     bodyFrom: 'CAB1-A',
-    item: 'SEKN1203-K15',
+    item: 'SEKN1203-P25',
     from: 'CAB1-C',
   });
   await post('inserts/taken-out', { piece, to: 'CAB1-C' });
@@ -345,9 +345,9 @@ test('inserts for a bare body: a scan at 5, 30 and 100 ms a key chooses the parc
     const field = page.getByRole('combobox', { name: 'Inserts from' });
     await field.click();
     await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
-    await page.keyboard.type('SEKN1203-P25', { delay: gap });
+    await page.keyboard.type('SEKN1203-K15', { delay: gap });
     await page.keyboard.press('Enter');
-    await expect(field).toHaveValue(/^SEKN1203-P25: /);
+    await expect(field).toHaveValue(/^SEKN1203-K15: /);
     expect(page.url()).toContain('open=FB63');
   }
 });

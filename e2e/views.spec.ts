@@ -190,9 +190,10 @@ const SEARCHED: [path: string, first: string | null, label: string, code: string
 ];
 for (const [path, first, label, code, chosen] of SEARCHED)
   test(`${path}, ${label}: a scan at 5, 30 and 100 ms a key chooses what it names, under a slow server, and sends nothing`, async ({
-    page,
+    reading: page,
   }) => {
-    await page.route(/\/api\/v1\/(takeable|items)\?/, async (route) => {
+    const asked = /\/api\/v1\/(takeable|items)\?/;
+    await page.route(asked, async (route) => {
       await new Promise((done) => setTimeout(done, 450));
       await route.continue();
     });
@@ -210,6 +211,7 @@ for (const [path, first, label, code, chosen] of SEARCHED)
       await expect(alertOf(page)).toHaveCount(0);
       expect(page.url()).toContain(path);
     }
+    await page.unroute(asked);
   });
 
 test('what is typed before the page is alive is there when it is, and the form has heard of it', async ({
