@@ -35,8 +35,38 @@ it('what was entered under the second schema is there, counted and found under t
   for (let n = 3; n <= files.length; n += 1) {
     upTo(n);
     expect(await migrate(db, folder)).toBe(1);
+    // An order of the time when it had one line, some of it received, promised anew.
+    if (files[n - 1]?.startsWith('0016'))
+      await db.script(`
+        insert into entry (kind, happened_at, recorded_at, who, form_id)
+          select 'x', '2026-01-02', '2026-01-02', 'IK', gen_random_uuid() from generate_series(1, 3);
+        insert into supplier (code, name, entry_id) values ('NORD', 'Nordkap', 7);
+        insert into purchase (entry_id, number, item_id, supplier_id, quantity, promised, because)
+          values (7, 'O-0001', 1, 1, 4, '2026-02-01', '{}');
+        insert into receipt (entry_id, purchase_id, quantity) values (8, 7, 1);
+        insert into promise (entry_id, purchase_id, promised) values (9, 7, '2026-02-09');
+      `);
   }
   expect(await migrate(db)).toBe(0);
+  // It is one line of its order, with what came of it, and goes on: the next line has a number of its own.
+  expect(
+    await db.query(
+      `select p.id, p.number, p.line, n.received, n.open, r.promised::text as promised from purchase p
+       join purchase_now n on n.purchase_id = p.id join promise r on r.purchase_id = p.id`,
+    ),
+  ).toEqual([{ id: 7, number: 'O-0001', line: 1, received: 1, open: true, promised: '2026-02-09' }]);
+  await db.script(`
+    insert into entry (kind, happened_at, recorded_at, who, form_id)
+      select 'x', '2026-01-03', '2026-01-03', 'IK', gen_random_uuid() from generate_series(1, 2);
+    insert into receipt (entry_id, purchase_id, quantity) values (10, 7, 3);
+    insert into purchase (entry_id, number, line, item_id, supplier_id, quantity, promised, because)
+      values (11, 'O-0002', 1, 1, 1, 2, '2026-03-01', '{}'), (11, 'O-0002', 2, 1, 1, 5, '2026-03-01', '{}');
+  `);
+  expect(await db.query('select purchase_id, received, open from purchase_now order by 1')).toEqual([
+    { purchaseId: 7, received: 4, open: false },
+    { purchaseId: 8, received: 0, open: true },
+    { purchaseId: 9, received: 0, open: true },
+  ]);
   expect(
     await db.query(
       `select p.code, b.quantity, b.marked, b.lot_id, b.id is not null as numbered
