@@ -145,6 +145,25 @@ describe('by how much a cutter fails', () => {
       mill('T', 'tap', { DC: 6 }, { thread: 'M6', chamfer: 'B' }),
       '',
     ],
+    // A point of 118 on 10: 5 / tan 59 = 3.004.
+    [
+      'a drill whose point comes out',
+      { feature: 'hole', diameter: 10, depth: 40, bottom: 'through' },
+      mill('D', 'drill', { DC: 10, SIG: 118, LCF: 43.1 }),
+      '',
+    ],
+    [
+      'a drill whose point stays in',
+      { feature: 'hole', diameter: 10, depth: 40, bottom: 'through' },
+      mill('D', 'drill', { DC: 10, SIG: 118, LCF: 42 }),
+      'its point stays 1.004 mm in the hole',
+    ],
+    [
+      'the same in a blind one, whose depth is that of the point',
+      { feature: 'hole', diameter: 10, depth: 40, bottom: 'blind' },
+      mill('D', 'drill', { DC: 10, SIG: 118, LCF: 42 }),
+      '',
+    ],
     // Form C: 3 threads of 1 mm below 12 mm of thread are 15 mm.
     [
       'a chamfer that ends at the bottom',

@@ -113,7 +113,23 @@ const hole: Rule = (cut, c, v) => {
     v.fails.push(`${mm(c.cutter.DC - (limits?.upper ?? D))} too large`);
   else if (c.cutter.DC < (limits?.lower ?? D - 0.05) - EPS)
     v.fails.push(`${mm((limits?.lower ?? D) - c.cutter.DC)} too small`);
+  through(cut, c.cutter, v);
 };
+
+/** Through a hole its whole point must come out: plane geometry of the cone, DC/2 / tan(SIG/2). */
+function through(cut: Cut, g: CutterGeometry, v: Verdict): void {
+  const deep = reach(g);
+  // That it reaches the depth itself is judged before.
+  if (cut.bottom !== 'through' || cut.depth === null || deep === null || deep < cut.depth - EPS) return;
+  if (g.SIG === null) v.open.push('how long its point is is not known');
+  else
+    v.atLeast(
+      deep,
+      cut.depth + g.DC / 2 / Math.tan((g.SIG * Math.PI) / 360),
+      (by) => `its point stays ${by} in the hole`,
+      '',
+    );
+}
 
 function reamed(D: number, cls: string | null, c: Candidate, v: Verdict): void {
   if (Math.abs(c.cutter.DC - D) > 1e-3) {

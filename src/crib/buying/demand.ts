@@ -18,6 +18,8 @@ export interface Booked {
   /** What cuts, whose lives are reckoned with. */
   cutterItemId: number;
   use: Omit<BookedUse, 'life'>;
+  /** The number of the job that books it. */
+  job: string;
   materialId: number;
 }
 /** A T of a booked job whose need can't be said, and why. */
@@ -105,6 +107,7 @@ export function demandOf(
         itemId: insert?.itemId ?? tied.cutterItemId,
         cutterItemId: tied.cutterItemId,
         materialId: o.materialId,
+        job: o.job,
         use: {
           job: `${o.job} T${tool.t}`,
           due: o.due,

@@ -66,7 +66,10 @@ it('one is free for anybody, then none but for the job; taking, choosing and the
     availability: 'built',
     reserved: 'reserved: 2 for J-1',
   });
-  await build({ for: { operation: ops['J-1'], t: 7 } });
+  const { tag } = await build({ for: { operation: ops['J-1'], t: 7 } });
+  expect(await kept()).toEqual(['1 for J-1']);
+  // Set anew it is the same cutter: nothing more came off the shelf.
+  await crib.do('resetStickout', { tag, stickout: 33 });
   expect(await kept()).toEqual(['1 for J-1']);
 });
 

@@ -189,7 +189,7 @@ async function linesOf(
         left.get(itemId) ?? [],
         ordered.get(itemId) ?? [],
         delays,
-        (reserved.get(itemId) ?? []).filter((r) => !uses.some((u) => u.use.job.startsWith(`${r.job} `))),
+        (reserved.get(itemId) ?? []).filter((r) => !uses.some((u) => u.job === r.job)),
       ),
       {
         leadTimeDays: supply?.leadTimeDays ?? null,
