@@ -115,6 +115,10 @@ describe('once out of use', () => {
     await expect(crib.do('addJob', { ...job, material: 'C45', machine: 'M2' })).rejects.toMatchObject(
       refused(/machine M2 is out of use/),
     );
+    // Nor is one that was closed meanwhile opened again.
+    await expect(crib.do('changeJob', { number: 'J-1', state: 'open' })).rejects.toMatchObject(
+      refused(/machine M2 is out of use/),
+    );
     await change('machine', 'M2', { inUse: 'yes' });
   });
 

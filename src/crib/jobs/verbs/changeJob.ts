@@ -1,5 +1,6 @@
-import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { defineVerb, field, found, foundInUse, Problem, toNumber } from '@/crib/door';
 import { insertJobChange, JOB_STATES, manyOperationsOfJob, PRIORITIES } from '@/data/jobs';
+import { maybeMachine, maybeMaterial } from '@/data/shop';
 
 export const changeJob = defineVerb({
   name: 'changeJob',
@@ -26,6 +27,11 @@ export const changeJob = defineVerb({
         limit: `at least ${now.partsMade}`,
         wayOut: 'Close the job if enough were made.',
       });
+    // What was closed while its machine or material went out of use is not simply opened again.
+    if (input.state === 'open' && now.state !== 'open') {
+      foundInUse(await maybeMachine(c, now.machine), 'state', now.machine, 'machine');
+      foundInUse(await maybeMaterial(c, now.material), 'state', now.material, 'material');
+    }
     moment.leansOn(now.entryId);
     await insertJobChange(c, moment.entryId, {
       jobId: now.jobId,

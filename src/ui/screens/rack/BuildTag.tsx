@@ -56,11 +56,14 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       : null;
   const others = cutter?.keptFor.filter((j) => j !== job?.operation.job) ?? [];
   const isKept = others.length > 0 && others.length === cutter?.keptFor.length;
-  const why = judged?.some((j) => j.grade === 'stop')
-    ? 'A stop is judged: why build it all the same?'
-    : isKept
-      ? `The last are set aside for ${others.join(', ')}: why take one all the same?`
-      : null;
+  // One reason overrules both: so both are said.
+  const against = [
+    judged?.some((j) => j.grade === 'stop') && 'a stop is judged',
+    isKept && `the last are set aside for ${others.join(', ')}`,
+  ]
+    .filter(Boolean)
+    .join(', and ');
+  const why = against && `${against[0]?.toUpperCase()}${against.slice(1)}: why build it all the same?`;
   const pick = (set: (source: TakeSource | null) => void) => (found: Found | null) =>
     // Found by takeables(), whose finds carry what they are of.
     set((found as FoundSource | null)?.of ?? null);
