@@ -1,6 +1,6 @@
 import { arcThrough, lowestOnArc } from './arc';
 import type { ToolReport } from './report';
-import { AXES, addOnce, PLANES, type Axis, type ReaderState } from './state';
+import { AXES, PLANES, type Axis, type ReaderState } from './state';
 
 export type Target = Record<Axis, number>;
 
@@ -19,9 +19,9 @@ export function bookFeed(s: ReaderState, line: number, length: number, lowest: n
   } else bookTime(s, tool, booked, s.F);
   if (s.spindle === null || (!s.S && !s.speedLost))
     s.warn('SPINDLE_OFF_FEED', line, 'Feed move with the spindle off');
-  if (s.spindle !== null) addOnce(tool.spindle_dir, s.spindle);
-  if (s.spindle !== null && s.S) addOnce(tool.spindle, s.S);
-  addOnce(s.report.work_offsets_while_feeding, s.offset);
+  if (s.spindle !== null) s.addOnce(tool.spindle_dir, s.spindle);
+  if (s.spindle !== null && s.S) s.addOnce(tool.spindle, s.S);
+  s.addOnce(s.report.work_offsets_while_feeding, s.offset);
   if (lowest !== null) noteDepth(s, line, lowest, true);
 }
 
@@ -35,7 +35,7 @@ const FEED_UNITS = {
 function bookTime(s: ReaderState, tool: ToolReport, length: number, F: number): void {
   const mode = s.feedMode;
   const unit = FEED_UNITS[mode][s.inch ? 1 : 0];
-  if (!tool.feeds.some((f) => f.f === F && f.unit === unit)) tool.feeds.push({ f: F, mode, unit });
+  s.addOnce(tool.feeds, { f: F, mode, unit }, `${F} ${unit}`);
   if (mode === 'G93') {
     // An inverse time is the time of its own block, whatever its length; the next needs its own.
     tool.cutting_s += 60 / F;

@@ -1,14 +1,14 @@
+import { LIMITS } from '../limits';
 import { drillHole } from './cycles';
 import { feedArc, feedLine, rapid, type Target } from './moves';
 import { READ_DEFAULTS, type ProgramReport, type ReadOptions } from './report';
-import { AXES, addOnce, ReaderState, type Axis } from './state';
+import { AXES, ReaderState, type Axis } from './state';
 import { ENDS, isUnreadCycle, MOTIONS, OFFSET, SCALED } from './codes';
 import { foreignCodes } from './foreign';
 import { splitBlocks, type Block, type Word } from './words';
 
 /** Largest number of holes one block may repeat: guards against 'L9999999' in noise. */
 const MOST_REPEATS = 10_000;
-const MOST_NOT_UNDERSTOOD = 1000;
 
 /**
  * Reads an NC program and says per tool how long it cuts, how far it feeds and how deep it goes. Language:
@@ -21,21 +21,39 @@ const MOST_NOT_UNDERSTOOD = 1000;
  */
 export function readProgram(program: string, options: Partial<ReadOptions> = {}): ProgramReport {
   const s = new ReaderState({ ...READ_DEFAULTS, ...options });
-  const blocks = splitBlocks(program).filter((b) => !(b.deletable && s.options.blockDelete));
-  const changesByM6 = blocks.some((b) => b.words.some((w) => w.letter === 'M' && w.value === 6));
-  for (const block of blocks) {
-    if (s.report.not_understood.length > MOST_NOT_UNDERSTOOD) {
-      s.notUnderstood(
-        block.line,
-        block.source.slice(0, 80),
-        'reading stopped here: too much was not understood',
-        true,
-      );
+  const changesByM6 = callsM6(blocksOf(program, s.options));
+  let read = 0;
+  for (const block of blocksOf(program, s.options)) {
+    read += 1;
+    const enough = tooMuch(s, read);
+    if (enough) {
+      s.notUnderstood(block.line, block.source.slice(0, 80), `reading stopped here: ${enough}`, true);
+      // What is not read may belong to any tool.
+      for (const tool of s.report.tools) tool.lower_bound = true;
       break;
     }
     if (readBlock(s, block, changesByM6)) break;
   }
   return s.finish();
+}
+
+function* blocksOf(program: string, options: ReadOptions): Generator<Block> {
+  for (const block of splitBlocks(program)) if (!(block.deletable && options.blockDelete)) yield block;
+}
+
+function callsM6(blocks: Iterable<Block>): boolean {
+  for (const { words } of blocks) if (words.some((w) => w.letter === 'M' && w.value === 6)) return true;
+  return false;
+}
+
+/** Why reading stops before the program's end; null: it goes on. */
+function tooMuch(s: ReaderState, read: number): string | null {
+  if (s.report.not_understood.length > LIMITS.programFaults.most) return 'too much was not understood';
+  if (read > LIMITS.programBlocks.most) return `it has more than ${LIMITS.programBlocks.most} blocks`;
+  if (s.toolsCalled > LIMITS.programTools.most) return `it calls more than ${LIMITS.programTools.most} tools`;
+  if (s.repeats > LIMITS.programRepeats.most)
+    return `it drills more than ${LIMITS.programRepeats.most} holes and pecks`;
+  return null;
 }
 
 /** Reads one block in the order of execution of RS-274/NGC, section 3.8; true at the program's end. */
@@ -60,7 +78,7 @@ function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean 
   if (has('G20') || has('G21')) {
     s.inch = has('G20');
     s.unitStated = true;
-    addOnce(s.report.units, s.inch ? 'inch' : 'mm');
+    s.addOnce(s.report.units, s.inch ? 'inch' : 'mm');
   }
   const T = first('T');
   const name = block.comment ?? block.commentsBefore.at(-1) ?? null;
@@ -77,13 +95,13 @@ function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean 
   const F = plain && !has('G4') && !has('G10') ? first('F') : undefined;
   if (F) {
     s.F = F.value;
-    addOnce(s.current.f_words, F.value);
+    s.addOnce(s.current.f_words, F.value);
   }
   const S = plain ? first('S') : undefined;
   if (S) {
     s.S = S.value;
     s.speedLost = false;
-    addOnce(s.current.s_words, S.value);
+    s.addOnce(s.current.s_words, S.value);
   }
   if (m.includes(3)) s.spindle = 'M3';
   if (m.includes(4)) s.spindle = 'M4';
@@ -97,17 +115,17 @@ function readBlock(s: ReaderState, block: Block, changesByM6: boolean): boolean 
     const offset = code === 'G54.1' ? `G54.1 P${first('P')?.text ?? '?'}` : OFFSET.test(code) ? code : null;
     if (offset === null) continue;
     s.offset = offset;
-    addOnce(s.report.work_offsets, offset);
+    s.addOnce(s.report.work_offsets, offset);
   }
   // A length that is called is one that must be right, even where what it is called with is not read.
   const H = has('G10') ? undefined : first('H');
   if (H) {
-    addOnce(s.current.h, H.value);
+    s.addOnce(s.current.h, H.value);
     if (has('G43') && s.tool && H.value !== s.tool.t)
       s.warn('H_DIFFERS_FROM_T', line, `H${H.value} is called while T${s.tool.t} is in the spindle`);
   }
   const D = has('G10') ? undefined : first('D');
-  if (D) addOnce(s.current.d, D.value);
+  if (D) s.addOnce(s.current.d, D.value);
 
   if (has('G4')) dwell(s, block);
   else if (has('G10')) {
@@ -251,6 +269,7 @@ function cycle(
   const repeats = word ? Math.trunc(word.value) : 1;
   if (repeats * pecks > MOST_REPEATS)
     return s.notUnderstood(line, block.source.slice(0, 80), 'too many holes or pecks in one block', true);
+  s.repeats += Math.max(0, Math.ceil(repeats * pecks));
   for (let i = 0; i < repeats; i += 1) {
     const at = { ...s.position };
     for (const axis of named)

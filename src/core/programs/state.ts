@@ -58,6 +58,11 @@ export class ReaderState {
   begun = false;
   readonly report: ProgramReport;
   private readonly warned = new Map<string, ProgramWarning>();
+  private readonly byT = new Map<number, ToolReport>();
+  /** What was added to each list of the report: a program may name a hundred thousand feeds. */
+  private readonly seen = new WeakMap<object, Set<unknown>>();
+  /** Repeats of drilling cycles, each hole and peck: one short block may ask for thousands. */
+  repeats = 0;
 
   constructor(readonly options: ReadOptions) {
     this.before = emptyTool(-1);
@@ -86,8 +91,7 @@ export class ReaderState {
   select(t: number, line: number, name: string | null): void {
     this.selected = t;
     this.fresh = true;
-    if (!this.report.tools.some((tool) => tool.t === t) && !this.unchanged.has(t))
-      this.unchanged.set(t, { line, name });
+    if (!this.byT.has(t) && !this.unchanged.has(t)) this.unchanged.set(t, { line, name });
   }
 
   /** What a comment says of tools: 'T8 TAP M8', 'T8: TAP M8'. The first that names a T counts. */
@@ -101,13 +105,31 @@ export class ReaderState {
     const selected = this.unchanged.get(t);
     this.unchanged.delete(t);
     this.report.tool_sequence.push(t);
-    this.tool = this.report.tools.find((tool) => tool.t === t) ?? null;
-    if (!this.tool) this.report.tools.push((this.tool = emptyTool(t)));
+    this.tool = this.byT.get(t) ?? this.add(emptyTool(t));
     this.tool.changes += 1;
     this.tool.name ??= bareName(t, name ?? selected?.name ?? null);
     if (this.modes.size) this.tool.lower_bound = true;
     this.spindle = null;
     this.fresh = false;
+  }
+
+  private add(tool: ToolReport): ToolReport {
+    this.report.tools.push(tool);
+    this.byT.set(tool.t, tool);
+    return tool;
+  }
+  /** How many tools it calls, changed to or not. */
+  get toolsCalled(): number {
+    return this.byT.size + this.unchanged.size;
+  }
+
+  /** Adds a value to a list of the report in order of first sight; `as`: what makes it the same. */
+  addOnce<T>(list: T[], value: T, as: unknown = value): void {
+    let known = this.seen.get(list);
+    if (!known) this.seen.set(list, (known = new Set()));
+    if (known.has(as)) return;
+    known.add(as);
+    list.push(value);
   }
 
   /** Something that is not read comes into force: it marks every tool until it is ended. */
@@ -167,12 +189,11 @@ export class ReaderState {
   finish(): ProgramReport {
     if (!this.unitStated) this.report.units_assumed = 'mm';
     for (const [t, { line, name }] of this.unchanged) {
-      this.report.tools.push({ ...emptyTool(t), name: bareName(t, name), lower_bound: true });
+      this.add({ ...emptyTool(t), name: bareName(t, name), lower_bound: true });
       this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
     }
     for (const tool of this.report.tools) tool.name ??= this.names.get(tool.t) ?? null;
-    for (const w of this.report.warnings)
-      this.report.tools.find((tool) => tool.t === w.t)?.warned.push(w.code);
+    for (const w of this.report.warnings) if (w.t !== null) this.byT.get(w.t)?.warned.push(w.code);
     if (this.used) {
       const { t: _t, changes: _changes, ...rest } = this.before;
       this.report.before_first_tool = rest;
@@ -213,9 +234,4 @@ function emptyTool(t: number): ToolReport {
     lower_bound: false,
     warned: [],
   };
-}
-
-/** Adds a value to a list in order of first sight. */
-export function addOnce<T>(list: T[], value: T): void {
-  if (!list.includes(value)) list.push(value);
 }

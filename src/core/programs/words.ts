@@ -1,3 +1,5 @@
+import { LIMITS } from '../limits';
+
 /** One word of a block: its letter, its value, and the number as written. */
 export interface Word {
   letter: string;
@@ -18,24 +20,37 @@ export interface Block {
   unread: { text: string; why: string } | null;
 }
 
+/** No coordinate, feed or speed is larger or, but 0, smaller: beyond it figures would no longer be finite. */
+const LARGEST = 1e9;
+const plausible = (value: number): boolean =>
+  value === 0 || (Math.abs(value) <= LARGEST && Math.abs(value) >= 1 / LARGEST);
+
 /** Characters of a comment that are kept. */
 const COMMENT_KEPT = 120;
+/** Comments that stand by themselves and are kept for the next block. */
+const COMMENTS_KEPT = 200;
 
 /**
- * Splits a program into blocks of words. RS-274/NGC (NISTIR 6556, section 3.3): any case, spaces anywhere, also
+ * The blocks of words of a program, one at a time: a large one is never held twice. RS-274/NGC (NISTIR 6556, section 3.3): any case, spaces anywhere, also
  * inside numbers; comments in parentheses; ';' to the line's end, but not inside parentheses. Reading starts
  * after the first '%' where the text has two and ends at the second. Line numbers are 1-based over the whole text.
  * A comment that stands alone goes with the next block. Macro variables (#), expressions ([) and anything else that is no letter with a number stop the block there.
  */
-export function splitBlocks(program: string): Block[] {
-  const blocks: Block[] = [];
+export function* splitBlocks(program: string): Generator<Block> {
   let percents = 0;
   let alone: string[] = [];
-  for (const [index, source] of program.split(/\r\n|\n|\r/).entries()) {
-    const trimmed = source.trim();
+  let line = 0;
+  for (const source of linesOf(program)) {
+    line += 1;
+    const trimmed = source.slice(0, LIMITS.programLine.most).trim();
     if (trimmed.startsWith('%')) {
       percents += 1;
       if (percents === 2) break;
+      continue;
+    }
+    if (source.length > LIMITS.programLine.most) {
+      yield unreadLine(line, trimmed, alone);
+      alone = [];
       continue;
     }
     const { code, open, comment } = stripComments(source);
@@ -43,7 +58,7 @@ export function splitBlocks(program: string): Block[] {
     const deletable = text.startsWith('/');
     if (deletable) text = text.replace(/^\/\d?/, '');
     const block: Block = {
-      line: index + 1,
+      line,
       source: trimmed,
       deletable,
       words: [],
@@ -62,7 +77,7 @@ export function splitBlocks(program: string): Block[] {
       }
       const [, letter = '', text_ = ''] = found;
       const value = Number(text_);
-      if (!Number.isFinite(value)) {
+      if (!plausible(value)) {
         block.unread = { text: text.slice(at), why: 'no such number' };
         break;
       }
@@ -73,12 +88,34 @@ export function splitBlocks(program: string): Block[] {
       block.unread = { text: source.slice(source.indexOf('(')).trim(), why: 'comment not closed' };
     // A line number says nothing by itself.
     const says = block.words.some((w) => w.letter !== 'N') || block.unread !== null;
-    if (says) blocks.push(block);
-    if (says) alone = [];
-    else if (comment !== null) alone.push(comment);
+    if (says) {
+      yield block;
+      alone = [];
+    } else if (comment !== null && alone.length < COMMENTS_KEPT) alone.push(comment);
   }
-  return blocks;
 }
+
+/** The lines of a text one at a time, by any of the three line ends. */
+function* linesOf(text: string): Generator<string> {
+  const end = /\r\n|\n|\r/g;
+  let at = 0;
+  for (let found = end.exec(text); found; found = end.exec(text)) {
+    yield text.slice(at, found.index);
+    at = end.lastIndex;
+  }
+  yield text.slice(at);
+}
+
+const unreadLine = (line: number, source: string, commentsBefore: readonly string[]): Block => ({
+  line,
+  source,
+  deletable: false,
+  words: [],
+  comment: null,
+  commentsBefore,
+  // What it holds may be anything: a tool change as well.
+  unread: { text: 'M?', why: `a line of more than ${LIMITS.programLine.most} characters is not read` },
+});
 
 function stripComments(line: string): { code: string; open: boolean; comment: string | null } {
   let code = '';

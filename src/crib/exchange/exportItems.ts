@@ -11,7 +11,8 @@ import { manyBalances } from '@/data/stock';
 import { factCell } from './cells';
 import { PLAIN_COLUMNS } from './columns';
 import type { ExchangeItem } from './exchangeItem';
-import { type Format, type Table, writeTable } from './table';
+import { type Format, writeTable } from './table';
+import type { Table } from './tableBuilder';
 
 export interface Exported extends ExchangeItem {
   words: string;

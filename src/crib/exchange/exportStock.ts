@@ -1,6 +1,7 @@
 import { allStock, type MovementsAsked, movementsView, type StockAsked } from '@/crib/stock';
 import type { Connection } from '@/data/database';
-import { type Format, type Table, writeTable } from './table';
+import { type Format, writeTable } from './table';
+import type { Table } from './tableBuilder';
 
 /** Movements that go out at once; more are asked for a place, an item or a person at a time. */
 const MOST_MOVEMENTS = 10_000;

@@ -12,7 +12,7 @@ import { faultParts } from '@/crib/catalogue';
 import { limited, readCells, readLife, readLinks, readSegments, readStanding, readSupply } from './cells';
 import { type Meaning, meaningOf, PLAIN_COLUMNS } from './columns';
 import type { ExchangeItem } from './exchangeItem';
-import type { Table } from './table';
+import type { Table } from './tableBuilder';
 
 export interface RefusedRow {
   /** As a spreadsheet counts: the header is row 1. */

@@ -8,7 +8,8 @@ import { factCell } from './cells';
 import type { ExchangeItem } from './exchangeItem';
 import { type Exported, exportedItems } from './exportItems';
 import { readRows, type RefusedRow } from './itemRows';
-import { readTable, type Table } from './table';
+import { readTable } from './table';
+import type { Table } from './tableBuilder';
 
 /** One value that an import would change. */
 interface Change {

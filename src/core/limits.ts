@@ -1,0 +1,54 @@
+/**
+ * How much Stable takes at once: of a request, a list, a program, a picture, and of its own machine. One table, which the
+ * code asks, `/api/v1/openapi.json` carries, and docs/limits.md shows. A limit is checked before the work or while
+ * reading, so that what is too large costs no more than what is just large enough.
+ */
+interface Limit {
+  most: number;
+  unit: string;
+  /** What it is a limit of, as the docs and the API say it. */
+  of: string;
+}
+const limit = (most: number, unit: string, of: string): Limit => ({ most, unit, of });
+
+export const LIMITS = {
+  bodyBytes: limit(1_000_000, 'bytes', 'body of a request, where nothing else is said here'),
+  jsonDepth: limit(24, 'levels', 'lists and objects within each other in a body'),
+  jsonValues: limit(100_000, 'values', 'values in a body'),
+  listItems: limit(2_000, 'entries', 'a list in what is only reckoned, where its own field says no less'),
+  faults: limit(20, 'faults', 'faults named in one refusal; it says how many more there are'),
+  notes: limit(2_000, 'characters', 'a note'),
+
+  listBytes: limit(20_000_000, 'bytes', 'a list that is brought in (CSV, XLSX, JSON), as a file'),
+  listUnpackedBytes: limit(200_000_000, 'bytes', 'a spreadsheet once it is unpacked'),
+  listRows: limit(60_000, 'rows', 'a list'),
+  listColumns: limit(300, 'columns', 'a list'),
+  listCells: limit(3_000_000, 'cells', 'a list: cells with something in them'),
+  headerCharacters: limit(200, 'characters', 'a column’s header'),
+  cellCharacters: limit(2_000, 'characters', 'a cell'),
+
+  programCharacters: limit(8_000_000, 'characters', 'an NC program'),
+  programBlocks: limit(1_000_000, 'blocks', 'an NC program; what comes after is marked as not read'),
+  programLine: limit(4_000, 'characters', 'a line of an NC program; a longer one is marked as not read'),
+  programTools: limit(1_000, 'tools', 'tools an NC program calls; what comes after is marked as not read'),
+  programRepeats: limit(
+    500_000,
+    'holes and pecks',
+    'drilling in an NC program; what comes after is marked as not read',
+  ),
+  programFaults: limit(1_000, 'places', 'places not understood in an NC program, after which reading stops'),
+
+  pictureBytes: limit(12_000_000, 'bytes', 'a picture, as a file'),
+  picturePixels: limit(80_000_000, 'pixels', 'a picture'),
+  pictureSide: limit(20_000, 'pixels', 'a side of a picture'),
+
+  taskSeconds: limit(20, 'seconds', 'reading one file, or one computation'),
+  taskMegabytes: limit(400, 'megabytes', 'memory of reading one file, or of one computation'),
+  tasksWaiting: limit(20, 'tasks', 'files and computations that wait for their turn'),
+} as const satisfies Record<string, Limit>;
+
+export type LimitName = keyof typeof LIMITS;
+
+/** A limit in words. Example: 'at most 60,000 rows'. */
+export const mostOf = (name: LimitName): string =>
+  `at most ${LIMITS[name].most.toLocaleString('en-GB')} ${LIMITS[name].unit}`;
