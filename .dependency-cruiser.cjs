@@ -25,6 +25,12 @@ module.exports = {
       { path: '^src/(app|ui|workers)/' },
     ),
     forbid(
+      'workers-do-tasks',
+      'workers take the tasks of the crib, and what these take: no data folder, no screen.',
+      { path: '^src/workers/', pathNot: '\\.test\\.ts$' },
+      { path: '^src/(app|ui|data)/' },
+    ),
+    forbid(
       'ui-stays-off-data',
       'ui imports core, and only types of crib.',
       { path: '^src/ui/' },

@@ -34,7 +34,7 @@ const jestConfig = async () => ({
     await project({
       displayName: 'data',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/{data,crib,app}/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{data,crib,app,workers}/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
     }),
   ],
   testTimeout: 60000,

@@ -25,7 +25,7 @@ if (process.argv.includes('--fresh') && begun) {
   rmSync(folder, { recursive: true });
 }
 ensureInstalled();
-ensureBuilt(process.env.STABLE_DIST);
+await ensureBuilt(process.env.STABLE_DIST);
 if (!demoMark(folder)?.complete) {
   if (locked())
     stop(`The demo folder ${folder} is in use: another start is filling it. Wait for that one, or stop it.`);

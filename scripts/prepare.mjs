@@ -56,14 +56,26 @@ export function ensureInstalled() {
   mark(at, digest);
 }
 
+/** Where the workers' own program lies. */
+export const workersOf = (dist = '.next') => join(ROOT, dist, 'stable-worker.cjs');
+
 /** `next build` into its folder when lock file, sources or configuration changed. */
-export function ensureBuilt(dist = '.next') {
+export async function ensureBuilt(dist = '.next') {
   // The test run has built already; two servers that both began to build would break each other's.
   if (process.env.STABLE_BUILD === 'ready') return;
   const at = join(ROOT, dist, '.stable-built');
-  const digest = digestOf(['package-lock.json', 'next.config.ts', 'tsconfig.json', 'src']);
+  const digest = digestOf([
+    'package-lock.json',
+    'next.config.ts',
+    'tsconfig.json',
+    'scripts/workers.mjs',
+    'src',
+  ]);
   if (marked(at) === digest && existsSync(join(ROOT, dist, 'BUILD_ID'))) return;
   console.log('Building …');
   run('node', [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build'], { env: { STABLE_DIST: dist } });
+  // Only now: this script runs with Node alone until the packages are there.
+  const { buildWorkers } = await import('./workers.mjs');
+  await buildWorkers(workersOf(dist));
   mark(at, digest);
 }

@@ -31,9 +31,18 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
     for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
     const refused = refusal(request, own);
     if (!refused) return void handle(request, response);
-    response.writeHead(403, { 'content-type': 'application/problem+json', connection: 'close' });
+    response.writeHead(refused.status, {
+      'content-type': 'application/problem+json',
+      connection: 'close',
+      ...(refused.status === 405 ? { allow: refused.problems[0].limit } : {}),
+    });
     response.end(JSON.stringify(refused));
+    // What is still sent is taken off the line and not kept: else the sender sees a broken pipe and no answer.
+    request.resume();
   });
+  // Longer than a browser waits between two requests: else it may send one as the server closes, and loses it.
+  server.keepAliveTimeout = 75_000;
+  server.headersTimeout = 80_000;
   if (dev) server.on('upgrade', app.getUpgradeHandler());
 
   await new Promise((resolve, reject) => {

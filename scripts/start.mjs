@@ -1,5 +1,5 @@
 // npm start: the user's own folder. npm run dev: the same with Next's development server.
-import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { ensureBuilt, ensureInstalled, workersOf } from './prepare.mjs';
 import { BadSetting, readSettings } from './settings.mjs';
 
 const dev = process.argv.includes('--dev');
@@ -12,6 +12,7 @@ try {
   process.exit(1);
 }
 ensureInstalled();
-if (!dev) ensureBuilt(process.env.STABLE_DIST);
+if (dev) await (await import('./workers.mjs')).buildWorkers(workersOf(process.env.STABLE_DIST));
+else await ensureBuilt(process.env.STABLE_DIST);
 const { serveOrExplain } = await import('./serve.mjs');
 await serveOrExplain({ ...settings, dev });

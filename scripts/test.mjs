@@ -100,11 +100,11 @@ function add(name, code, read) {
   failed += bad;
 }
 
-function playwright() {
+async function playwright() {
   const chromium = findChromium();
   if (!chromium) return void count('chromium is there', 1);
   try {
-    ensureBuilt('.next-test');
+    await ensureBuilt('.next-test');
   } catch {
     return void count('build', 1);
   }
@@ -139,7 +139,7 @@ if (!only) {
 }
 if (!only || only === 'unit') jest('unit');
 if (!only || only === 'data') jest('data');
-if (!only || only === 'e2e') playwright();
+if (!only || only === 'e2e') await playwright();
 rmSync(out, { recursive: true, force: true });
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

@@ -38,6 +38,4 @@ export const DEFAULTS = {
   flankWearOfDiameter: 0.02,
   /** mm: the two radii of an arc may differ by so much. */
   arcRadiusMm: 0.002,
-  /** Characters of a program the reader takes. */
-  programCharacters: 8_000_000,
 } as const;

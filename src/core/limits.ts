@@ -16,10 +16,11 @@ export const LIMITS = {
   jsonDepth: limit(24, 'levels', 'lists and objects within each other in a body'),
   jsonValues: limit(100_000, 'values', 'values in a body'),
   listItems: limit(2_000, 'entries', 'a list in what is only reckoned, where its own field says no less'),
+  bookedUses: limit(200, 'entries', 'booked uses, edge sets and open orders of one proposal to order'),
   faults: limit(20, 'faults', 'faults named in one refusal; it says how many more there are'),
   notes: limit(2_000, 'characters', 'a note'),
 
-  listBytes: limit(20_000_000, 'bytes', 'a list that is brought in (CSV, XLSX, JSON), as a file'),
+  listBytes: limit(10_000_000, 'bytes', 'a list that is brought in (CSV, XLSX, JSON), as a file'),
   listUnpackedBytes: limit(200_000_000, 'bytes', 'a spreadsheet once it is unpacked'),
   listRows: limit(60_000, 'rows', 'a list'),
   listColumns: limit(300, 'columns', 'a list'),
@@ -37,13 +38,14 @@ export const LIMITS = {
     'drilling in an NC program; what comes after is marked as not read',
   ),
   programFaults: limit(1_000, 'places', 'places not understood in an NC program, after which reading stops'),
+  warningLines: limit(1_000, 'lines', 'lines named of one warning of an NC program; it says how many more'),
 
   pictureBytes: limit(12_000_000, 'bytes', 'a picture, as a file'),
   picturePixels: limit(80_000_000, 'pixels', 'a picture'),
   pictureSide: limit(20_000, 'pixels', 'a side of a picture'),
 
   taskSeconds: limit(20, 'seconds', 'reading one file, or one computation'),
-  taskMegabytes: limit(400, 'megabytes', 'memory of reading one file, or of one computation'),
+  taskMegabytes: limit(192, 'megabytes', 'memory of reading one file, or of one computation'),
   tasksWaiting: limit(20, 'tasks', 'files and computations that wait for their turn'),
 } as const satisfies Record<string, Limit>;
 

@@ -1,3 +1,5 @@
+import { LIMITS } from '@/core/limits';
+import { namesOf } from '@/core/names';
 import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
 import { COMPUTATIONS } from '@/crib/computations';
@@ -142,8 +144,14 @@ export function openApi(): object {
       title: 'Stable',
       version: '1',
       description:
-        'Lengths in mm and times in minutes unless a name says otherwise (the program report: seconds). x-length and x-decimal give limits of values that may be text as typed.',
+        'Lengths in mm and times in minutes unless a name says otherwise (the program report: seconds). x-length and x-decimal give limits of values that may be text as typed; x-limits how much is taken at once.',
     },
+    'x-limits': Object.fromEntries(
+      namesOf(LIMITS).map((name) => {
+        const { most, unit, of } = LIMITS[name];
+        return [name, { most, unit, of }];
+      }),
+    ),
     paths,
     components: {
       schemas: {

@@ -2,6 +2,8 @@ import 'server-only';
 import type { Crib } from '@/crib/door';
 import { enterKindWords } from '@/data/catalogue';
 import { migrate, openDatabase } from '@/data/database';
+import { dropLeftStaged } from '@/data/exchange';
+import { openPool } from '@/workers';
 
 export interface OpenCrib extends Crib {
   demo: boolean;
@@ -25,11 +27,22 @@ async function open(): Promise<OpenCrib> {
   const folder = process.env.STABLE_DATA;
   if (!folder) throw new Error('STABLE_DATA is not set: start Stable by npm start or npm run demo');
   const db = await openDatabase(folder);
-  shared[CLOSE] = () => db.close();
+  const pool = openPool();
+  shared[CLOSE] = async () => {
+    await pool.close();
+    await db.close();
+  };
   await migrate(db);
   await enterKindWords(db);
+  await dropLeftStaged(db);
   await db.script('analyze');
-  return { db, now: clock(), zone: process.env.STABLE_ZONE ?? 'UTC', demo: process.env.STABLE_DEMO === '1' };
+  return {
+    db,
+    now: clock(),
+    zone: process.env.STABLE_ZONE ?? 'UTC',
+    demo: process.env.STABLE_DEMO === '1',
+    beside: pool.beside,
+  };
 }
 
 /** The one crib of this process. */

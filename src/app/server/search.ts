@@ -1,6 +1,6 @@
 import 'server-only';
 import { PAGES, type PageName, type Question, type QuestionSpec } from '@/core/questions';
-import { Problem, readQuestion } from '@/crib/door';
+import { isProblem, readQuestion } from '@/crib/door';
 
 /** What Next hands a page of its address. */
 export type Search = Promise<Record<string, string | string[] | undefined>>;
@@ -22,7 +22,7 @@ export async function readable<const S extends QuestionSpec>(
       const one = new URLSearchParams([value ?? []].flat().map((v) => [name, v]));
       Object.assign(asked, readQuestion(spec, one, 'left alone'));
     } catch (error) {
-      if (!(error instanceof Problem)) throw error;
+      if (!isProblem(error)) throw error;
       wrong ??= error.message;
     }
   }

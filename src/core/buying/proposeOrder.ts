@@ -105,12 +105,16 @@ export function proposeOrder(
   let need = NONE;
   let first: Timed | null = null;
   let chanceAtFirst = 1;
+  // Both in order of their days: each order is looked at once.
+  const coming = [...orders].sort((a, b) => a.expected.day.localeCompare(b.expected.day));
+  let arrived = 0;
   for (const use of booked) {
+    for (let o = coming[0]; o && o.expected.day <= use.starts; o = coming[0]) {
+      arrived += o.quantity;
+      coming.shift();
+    }
     if (!use.need) continue;
     need = plus(need, use.need);
-    const arrived = orders
-      .filter((o) => o.expected.day <= use.starts)
-      .reduce((sum, o) => sum + o.quantity, 0);
     if (first || isEnough(stock + arrived, need)) continue;
     first = use;
     chanceAtFirst = chanceOfLasting(stock + arrived, need);

@@ -76,6 +76,8 @@ export interface ProgramWarning {
   code: WarningCode;
   t: number | null;
   lines: number[];
+  /** How many more lines it is so of than are named; left out: none. */
+  more_lines?: number;
   message: string;
 }
 

@@ -1,3 +1,4 @@
+import { LIMITS } from '../limits';
 import { FIRST_ZERO, type Motion, type Unread } from './codes';
 import type { ProgramReport, ProgramWarning, ReadOptions, ToolReport, WarningCode } from './report';
 
@@ -172,7 +173,9 @@ export class ReaderState {
   warn(code: WarningCode, line: number, message: string, t = this.tool?.t ?? null): void {
     const warning = this.warned.get(`${code} ${t}`);
     if (warning) {
-      if (warning.lines.at(-1) !== line) warning.lines.push(line);
+      if (warning.lines.at(-1) === line) return;
+      if (warning.lines.length < LIMITS.warningLines.most) warning.lines.push(line);
+      else warning.more_lines = (warning.more_lines ?? 0) + 1;
       return;
     }
     const fresh: ProgramWarning = { code, t, lines: [line], message };

@@ -39,9 +39,7 @@ const COMMENTS_KEPT = 200;
 export function* splitBlocks(program: string): Generator<Block> {
   let percents = 0;
   let alone: string[] = [];
-  let line = 0;
-  for (const source of linesOf(program)) {
-    line += 1;
+  for (const [line, source] of linesOf(program)) {
     const trimmed = source.slice(0, LIMITS.programLine.most).trim();
     if (trimmed.startsWith('%')) {
       percents += 1;
@@ -95,15 +93,17 @@ export function* splitBlocks(program: string): Generator<Block> {
   }
 }
 
-/** The lines of a text one at a time, by any of the three line ends. */
-function* linesOf(text: string): Generator<string> {
-  const end = /\r\n|\n|\r/g;
-  let at = 0;
-  for (let found = end.exec(text); found; found = end.exec(text)) {
-    yield text.slice(at, found.index);
-    at = end.lastIndex;
+/** The lines of a text that are not blank, each with its number from 1, by any of the three line ends. */
+function* linesOf(program: string): Generator<[line: number, source: string]> {
+  const text = program.includes('\r') ? program.replace(/\r\n?/g, '\n') : program;
+  let line = 0;
+  for (let at = 0; at <= text.length;) {
+    const end = text.indexOf('\n', at);
+    const to = end < 0 ? text.length : end;
+    line += 1;
+    if (to > at) yield [line, text.slice(at, to)];
+    at = to + 1;
   }
-  yield text.slice(at);
 }
 
 const unreadLine = (line: number, source: string, commentsBefore: readonly string[]): Block => ({

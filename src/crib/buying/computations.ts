@@ -6,6 +6,7 @@ import {
   type ShopCalendar,
   USUAL_CALENDAR,
 } from '@/core/buying';
+import { LIMITS } from '@/core/limits';
 import { computation, part, type Computation } from '@/crib/door';
 
 interface ProposeInput {
@@ -31,9 +32,9 @@ export const BUYING_COMPUTATIONS: readonly Computation[] = [
               due: part.day,
               start: { anyOf: [part.day, { type: 'null' }] },
               material: part.text,
-              partsLeft: { type: 'number', minimum: 0 },
-              minutesPerPart: { type: 'number', minimum: 0 },
-              operationMinutes: { type: 'number', minimum: 0 },
+              partsLeft: part.amount,
+              minutesPerPart: part.amount,
+              operationMinutes: part.amount,
               perLife: part.positive,
               atLeast: { type: 'boolean' },
               life: {
@@ -63,32 +64,32 @@ export const BUYING_COMPUTATIONS: readonly Computation[] = [
               'life',
             ],
           ),
+          LIMITS.bookedUses.most,
         ),
         supply: part.shape(
           {
-            shelf: { type: 'integer', minimum: 0 },
+            shelf: part.count,
             edgeSets: part.list(
               part.shape({ tag: part.text, left: part.orNull, why: part.text }, ['tag', 'left']),
+              LIMITS.bookedUses.most,
             ),
             openOrders: part.list(
               part.shape(
                 {
                   number: part.text,
-                  quantity: { type: 'integer', minimum: 0 },
+                  quantity: part.count,
                   promised: part.day,
                   supplier: part.text,
                   late: {
                     anyOf: [
-                      part.shape({ days: { type: 'number', minimum: 0 }, of: { type: 'integer' } }, [
-                        'days',
-                        'of',
-                      ]),
+                      part.shape({ days: part.amount, of: part.count }, ['days', 'of']),
                       { type: 'null' },
                     ],
                   },
                 },
                 ['number', 'quantity', 'promised', 'supplier', 'late'],
               ),
+              LIMITS.bookedUses.most,
             ),
           },
           ['shelf', 'edgeSets', 'openOrders'],
@@ -96,8 +97,8 @@ export const BUYING_COMPUTATIONS: readonly Computation[] = [
         terms: part.shape(
           {
             leadTimeDays: part.orNull,
-            pack: { type: 'integer', minimum: 1 },
-            minimum: { type: 'integer', minimum: 1 },
+            pack: { ...part.count, minimum: 1 },
+            minimum: { ...part.count, minimum: 1 },
           },
           ['leadTimeDays', 'pack', 'minimum'],
         ),

@@ -1,6 +1,6 @@
 // What people do
 export { addItem } from './verbs/addItem';
-export { addPicture, keptPicture } from './verbs/addPicture';
+export { addPicture, keptPicture, shrinkPicture } from './verbs/addPicture';
 export { linkItem } from './verbs/linkItem';
 export { saveView } from './verbs/saveView';
 export { stateFacts } from './verbs/stateFacts';

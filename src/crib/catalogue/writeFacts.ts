@@ -15,7 +15,10 @@ import type { Connection } from '@/data/database';
 /** One fact at the door: the value as typed and where it came from. */
 const factSchema = {
   type: 'object',
-  properties: { value: { type: ['string', 'number'], maxLength: 120 }, origin: field.origin },
+  properties: {
+    value: { type: ['string', 'number'], maxLength: 120, minimum: -1e6, maximum: 1e6 },
+    origin: field.origin,
+  },
   required: ['value', 'origin'],
   additionalProperties: false,
 } as const;

@@ -1,5 +1,6 @@
 import type { JSONSchema } from 'json-schema-to-ts';
 import { FAMILY_NAMES, geometry, GEOMETRY_SYMBOLS, type CutterGeometry } from '@/core/cutters';
+import { LIMITS } from '@/core/limits';
 
 /** A computation that a screen shows, callable by itself: JSON in, JSON out, nothing written. */
 export interface Computation {
@@ -23,6 +24,9 @@ export function computation<I>(
 export const number = { type: 'number', minimum: -1e6, maximum: 1e6 } as const;
 export const positive = { type: 'number', exclusiveMinimum: 0, maximum: 1e6 } as const;
 export const orNull = { type: ['number', 'null'], minimum: -1e6, maximum: 1e6 } as const;
+/** How many, and how much, where nothing less is said. */
+export const count = { type: 'integer', minimum: 0, maximum: 1_000_000_000 } as const;
+export const amount = { type: 'number', minimum: 0, maximum: 1e9 } as const;
 export const text = { type: 'string', maxLength: 200 } as const;
 export const textOrNull = { type: ['string', 'null'], maxLength: 200 } as const;
 export const shape = <
@@ -32,8 +36,8 @@ export const shape = <
   properties: P,
   required: R,
 ) => ({ type: 'object', properties, required, additionalProperties: false }) as const;
-export const list = <const I extends JSONSchema>(items: I) =>
-  ({ type: 'array', items, maxItems: 100_000 }) as const;
+export const list = <const I extends JSONSchema>(items: I, most: number = LIMITS.listItems.most) =>
+  ({ type: 'array', items, maxItems: most }) as const;
 
 /** A cutter by symbol; what is left out is not known. */
 export const cutter = {

@@ -14,11 +14,15 @@ export const PROBLEM_CODES = {
   CONFLICT: 'It no longer is as it was',
   REFUSED: 'It can be read, but not done',
   FOREIGN_ORIGIN: 'The request came from another site',
+  METHOD: 'This is not done with any address here',
+  BAD_ADDRESS: 'The address can’t be read',
   TOO_LARGE: 'It is larger than what is taken',
   NOT_JSON: 'The body is no JSON',
+  BUSY: 'Too much is asked at once',
+  STOPPED: 'It was stopped before it was done',
   INTERNAL: 'Something broke here; nothing was written',
 } as const;
-type ProblemCode = keyof typeof PROBLEM_CODES;
+export type ProblemCode = keyof typeof PROBLEM_CODES;
 
 const STATUS: Record<ProblemCode, number> = {
   INVALID_INPUT: 422,
@@ -26,8 +30,12 @@ const STATUS: Record<ProblemCode, number> = {
   CONFLICT: 409,
   REFUSED: 409,
   FOREIGN_ORIGIN: 403,
+  METHOD: 405,
+  BAD_ADDRESS: 400,
   TOO_LARGE: 413,
   NOT_JSON: 400,
+  BUSY: 503,
+  STOPPED: 409,
   INTERNAL: 500,
 };
 
@@ -70,6 +78,13 @@ export class Problem extends Error {
     };
   }
 }
+
+/**
+ * Whether an error is a Problem, by its name and not its class: the server's parts load this module several times, and
+ * the class of one is no class of the other.
+ */
+export const isProblem = (error: unknown): error is Problem =>
+  error instanceof Error && error.name === 'Problem';
 
 const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>> = {
   NOT_UNIQUE: ['CONFLICT', 'This code or number is taken already', 'Choose another.'],
@@ -119,7 +134,7 @@ const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>>
 
 /** Any error as a Problem: ours pass, the database's are put in words, the rest is INTERNAL. */
 export function toProblem(error: unknown): Problem {
-  if (error instanceof Problem) return error;
+  if (isProblem(error)) return error;
   const known = isDataError(error) ? BY_DATA[error.code] : undefined;
   if (known) return new Problem(known[0], known[1], { wayOut: known[2] });
   console.error(error);

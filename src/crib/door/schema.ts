@@ -1,5 +1,6 @@
 import type { JSONSchema } from 'json-schema-to-ts';
 import { ORIGINS } from '@/core/cutters';
+import { LIMITS } from '@/core/limits';
 
 /** Parts of the JSON Schemas that check input at the door, type the code and feed the OpenAPI document. */
 
@@ -24,6 +25,9 @@ export const decimal = <const Min extends number, const Max extends number>(
 
 export const whole = <const Min extends number, const Max extends number>(min: Min, max: Max) =>
   ({ type: ['string', 'integer'], 'x-decimal': { min, max, whole: true } }) as const;
+
+/** The number of an entry, an operation, a measurement: as the books count them. */
+export const number = { type: 'integer', minimum: 1, maximum: 2_147_483_647 } as const;
 
 export const words = (max = 80) =>
   ({ type: 'string', minLength: 1, maxLength: max, pattern: '\\S' }) as const;
@@ -60,5 +64,5 @@ export const ENVELOPE = {
     format: 'date-time',
     description: 'When it happened; now when left out, never in the future',
   },
-  note: { type: 'string', maxLength: 2000 },
+  note: { type: 'string', maxLength: LIMITS.notes.most },
 } as const satisfies Record<string, JSONSchema>;

@@ -1,13 +1,28 @@
 import Ajv2020, { type ErrorObject, type ValidateFunction } from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import type { JSONSchema } from 'json-schema-to-ts';
+import { LIMITS } from '@/core/limits';
 import { first } from '@/core/sure';
 import { parseLength, parseNumber, thousandsOf } from '@/core/units';
 import { Problem, type ProblemPart } from './problem';
+import { checkShape } from './shape';
 
 // No coercion: Ajv would turn null and false into 0. The number parser of the core reads text instead.
 const ajv = new Ajv2020({ allErrors: true, strict: true, allowUnionTypes: true, verbose: true });
-addFormats(ajv, ['date', 'date-time', 'uuid']);
+addFormats(ajv, ['uuid']);
+/** Days and moments of a shop: of a year that a shop has, as a clock shows them (no 60th second). */
+const DAY = String.raw`(?:19|2[0-9])\d{2}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])`;
+const isDay = (text: string) => new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+const DATE = new RegExp(`^${DAY}$`);
+const MOMENT = new RegExp(
+  String.raw`^(${DAY})T(?:[01]\d|2[0-3]):[0-5]\d:[0-5]\d(?:\.\d{1,9})?(?:Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)$`,
+  'i',
+);
+ajv.addFormat('date', (text: string) => DATE.test(text) && isDay(text));
+ajv.addFormat('date-time', (text: string) => {
+  const day = MOMENT.exec(text)?.[1];
+  return day !== undefined && isDay(day);
+});
 
 interface Limits {
   min: number;
@@ -56,15 +71,19 @@ const compiled = new WeakMap<object, ValidateFunction>();
 
 /** Checks input against its schema once, at the door; inside it is trusted. Throws a Problem with every fault. */
 export function validate(schema: JSONSchema & object, input: unknown): void {
+  checkShape(schema, input);
   let check = compiled.get(schema);
   if (!check) compiled.set(schema, (check = ajv.compile(schema)));
   if (check(input)) return;
   const parts = [...new Map((check.errors ?? []).map(part).map((p) => [p.field, p])).values()];
+  const more = parts.length - LIMITS.faults.most;
   throw new Problem(
     'INVALID_INPUT',
-    parts.length === 1 ? first(parts).detail : `${parts.length} values are wrong`,
+    parts.length === 1
+      ? first(parts).detail
+      : `${parts.length} values are wrong${more > 0 ? `, the first ${LIMITS.faults.most} are named` : ''}`,
     {
-      parts,
+      parts: parts.slice(0, LIMITS.faults.most),
       wayOut: 'Correct the values named and send again; nothing was written.',
     },
   );

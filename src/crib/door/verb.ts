@@ -1,21 +1,8 @@
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
-import { createHash, randomUUID } from 'node:crypto';
-import { localDay } from '@/core/units';
-import { type Connection, type Database, type DataError, isDataError } from '@/data/database';
-import {
-  type EntryRow,
-  insertEntry,
-  insertFormAnswer,
-  insertNeeds,
-  maybeEntry,
-  maybeFormAnswer,
-  maybeItemOfEntry,
-} from '@/data/ledger';
-import { maybePerson } from '@/data/shop';
-import { Problem, toProblem } from './problem';
-import { found } from './read';
+import type { Connection, Database } from '@/data/database';
+import type { EntryRow } from '@/data/ledger';
 import { ENVELOPE } from './schema';
-import { validate } from './validate';
+import type { Beside } from './task';
 
 /** The crib as its verbs see it: the data, and a clock that is an argument. */
 export interface Crib {
@@ -23,6 +10,8 @@ export interface Crib {
   now: () => Date;
   /** The shop's time zone (IANA name): days and times are shown in it. */
   zone: string;
+  /** How files, pictures and programs are read; left out: in this thread. */
+  beside?: Beside;
 }
 
 /** The entry a verb is writing: its number, who and when, and a way to say what it leans on. */
@@ -65,7 +54,9 @@ export interface Verb<Name extends string = string> {
   schema: JSONSchema & object;
   signing: Signing;
   /** Long work on the input (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
-  prepare?: (input: unknown, c: Connection) => unknown;
+  prepare?: (input: unknown, c: Connection, beside: Beside) => unknown;
+  /** What was prepared outside the ledger goes again, whether it was entered or not. */
+  release?: (c: Connection, prepared: unknown) => Promise<void>;
   run(c: Connection, input: unknown, moment: Moment, prepared: unknown): Promise<object>;
   /** What its entry says in one line of the history, from the answer it was given. */
   says(answer: Record<string, unknown>): string;
@@ -96,7 +87,8 @@ interface VerbDefinition<
   signing?: Signing;
   properties: P;
   required: R;
-  prepare?: (input: InputOf<P, R>, c: Connection) => Promise<Prepared> | Prepared;
+  prepare?: (input: InputOf<P, R>, c: Connection, beside: Beside) => Promise<Prepared> | Prepared;
+  release?: (c: Connection, prepared: Prepared) => Promise<void>;
   run(c: Connection, input: InputOf<P, R>, moment: Moment, prepared: Prepared): Promise<A>;
   says(answer: A): string;
   countering?: Countering;
@@ -123,156 +115,24 @@ export function defineVerb<
     summary,
     signing = 'anyone who signs here',
     prepare,
+    release,
     run,
     says,
     countering,
     counters,
   } = d;
   // What passed the door is what the schema says; an answer comes out of the ledger as it went in.
-  return { name, path, summary, schema, signing, prepare, run, says, countering, counters } as Verb<Name>;
-}
-
-/** Entries between two refreshes of the planner's statistics. */
-const ANALYZE_EVERY = 250;
-
-/** The entry a write is kept under; `again` where it was recorded before. */
-export interface Recorded {
-  entry: number;
-  again?: true;
-}
-/** Answer of a write: what the verb says, and its entry. */
-export type Done = Record<string, unknown> & Recorded;
-
-/**
- * Does a verb once: checks input at the door, then one transaction of entry, rows and answer. A form id that was
- * recorded gives its first answer again, whatever the clock; with other input it is a conflict. Throws a Problem;
- * then nothing was written.
- */
-export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Done> {
-  validate(verb.schema, raw);
-  const {
-    who,
-    formId = randomUUID(),
-    happenedAt,
-    note,
-    ...input
-    // The envelope was checked; the rest is the verb’s own to check.
-  } = raw as Record<string, unknown> & {
-    who: string;
-    formId?: string;
-    happenedAt?: string;
-    note?: string;
-  };
-  const now = crib.now();
-  const happened = happenedAt === undefined ? now : new Date(happenedAt);
-  const digest = createHash('sha256')
-    .update(JSON.stringify([verb.name, who, happenedAt ?? null, note ?? null, sorted(input)]))
-    .digest('hex');
-  try {
-    const prepared = await verb.prepare?.(input, crib.db);
-    const done = await crib.db.transaction(async (c) => {
-      const before = await maybeFormAnswer(c, formId);
-      if (before) return again(before, digest);
-      if (happened > now)
-        throw new Problem('INVALID_INPUT', `happenedAt: ${happenedAt} lies in the future`, {
-          field: 'happenedAt',
-          value: happenedAt,
-          limit: `at most ${now.toISOString()}`,
-          wayOut: 'Enter when it happened, or leave it out for now.',
-        });
-      const counters = verb.counters?.(input) ?? null;
-      if (counters !== null) found(await maybeEntry(c, counters), 'counters', counters, 'entry');
-      const entryId = await insertEntry(c, {
-        kind: verb.name,
-        happenedAt: happened,
-        recordedAt: now,
-        who,
-        formId,
-        counters,
-        note: note?.trim() || null,
-      });
-      const needs = new Set<number>();
-      const moment = {
-        entryId,
-        who,
-        happenedAt: happened,
-        now,
-        today: localDay(now, crib.zone),
-        day: (at: Date) => localDay(at, crib.zone),
-        note: note?.trim() || null,
-        leansOn(earlier: number | null) {
-          if (earlier !== null && earlier !== entryId) needs.add(earlier);
-        },
-      };
-      if (verb.signing === 'anyone who signs here') await mustSign(c, who);
-      const answer = await verb.run(c, input, moment, prepared);
-      if (verb.signing !== 'anyone who signs here') await mustSign(c, who);
-      await insertNeeds(c, entryId, [...needs]);
-      const done = { ...answer, entry: entryId };
-      await insertFormAnswer(c, formId, digest, done);
-      return done;
-    });
-    if (done.entry % ANALYZE_EVERY === 0 && !('again' in done)) refreshLater(crib.db);
-    return done;
-  } catch (error) {
-    if (isDataError(error) && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);
-    throw toProblem(error);
-  }
-}
-
-/**
- * PGlite has no autovacuum: without fresh statistics a join over the ledger takes a hundred times as long. The answer
- * goes out first. Should it fail (a full disk, a closed folder), plans are older and nothing else is lost.
- */
-function refreshLater(db: Database): void {
-  setImmediate(() => void db.script('analyze').catch(() => undefined));
-}
-
-async function mustSign(c: Connection, who: string): Promise<void> {
-  const person = await maybePerson(c, who);
-  if (person?.inUse) return;
-  throw new Problem(
-    'INVALID_INPUT',
-    person ? `who: ${who} signs here no more` : `who: nobody here signs ${who}`,
-    {
-      field: 'who',
-      value: who,
-      limit: 'initials of a person here',
-      wayOut: 'Pick your initials, or add yourself first.',
-    },
-  );
-}
-
-function again(before: { inputDigest: string; answer: unknown }, digest: string): Done {
-  if (before.inputDigest !== digest)
-    throw new Problem('CONFLICT', 'This form was recorded before with other values', {
-      field: 'formId',
-      wayOut: 'Open the form anew and send it again.',
-    });
-  // An answer was written as one.
-  return { ...(before.answer as Done), again: true };
-}
-
-async function leanedOn(c: Connection, error: DataError): Promise<Problem> {
-  const later = await maybeEntry(c, Number(error.at.detail));
-  const item = later && (await maybeItemOfEntry(c, later.id));
-  return new Problem(
-    'REFUSED',
-    `Entry ${later?.id ?? ''} (${later?.kind ?? 'a later one'}${item ? ` of ${item.code}` : ''}, ${later?.who ?? ''}) leans on it`,
-    {
-      field: 'counters',
-      value: later?.id,
-      wayOut: `Counter entry ${later?.id ?? ''} first, or enter what is true now.`,
-    },
-  );
-}
-
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([k, v]) => [k, sorted(v)]),
-  );
+  return {
+    name,
+    path,
+    summary,
+    schema,
+    signing,
+    prepare,
+    release,
+    run,
+    says,
+    countering,
+    counters,
+  } as Verb<Name>;
 }

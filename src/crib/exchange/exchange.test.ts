@@ -3,11 +3,18 @@ import { factsOf, FAMILY_NAMES, ITEM_KINDS, KINDS, symbolSpec } from '@/core/cut
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
 import { meaningOf } from './columns';
 import { type Exported, exportedItems, exportItems, itemTable } from './exportItems';
-import { readRows } from './itemRows';
+import { here } from '../door';
+import { readList, type RowsRead } from './tasks';
 import { previewImport } from './preview';
 import { readTable, writeTable } from './table';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
+/** All of a list that can be read and all that can't. */
+async function readRows(content: Uint8Array): Promise<RowsRead> {
+  const parts: RowsRead[] = [];
+  await here(readList, { bytes: content, mapping: [] }, { hear: (part) => void parts.push(part) });
+  return { items: parts.flatMap((p) => p.items), refused: parts.flatMap((p) => p.refused) };
+}
 const base64 = (b: Uint8Array) => Buffer.from(b).toString('base64');
 const maker = (value: string) => ({ value, origin: 'maker' });
 const open: TestCrib[] = [];
@@ -42,14 +49,14 @@ describe('reading lists as people have them', () => {
     ['blank rows between', 'code;kind;family;DC\n\n;;;\nA;cutter;square;12.5\n\n'],
     ['quoted quotes', 'code,kind,family,DC,maker\nA,cutter,square,12.5,"the ""good"" one"\n'],
   ])('%s', async (_, text) => {
-    const { items, refused } = readRows(await readTable(bytes(text)));
+    const { items, refused } = await readRows(bytes(text));
     expect(refused).toEqual([]);
     expect(items).toHaveLength(1);
     expect(items[0]!.facts.find((f) => f.symbol === 'DC')).toMatchObject({ value: 12.5, unit: 'mm' });
   });
   it('Windows letters', async () => {
     const latin = Buffer.from('code;kind;family;DC;maker\nA;cutter;square;8;K\xf8benhavn\n', 'latin1');
-    expect(readRows(await readTable(latin)).items[0]!.maker).toBe('København');
+    expect((await readRows(latin)).items[0]!.maker).toBe('København');
   });
   it.each([
     ['DC', { symbol: 'DC', unit: null }],
@@ -61,10 +68,8 @@ describe('reading lists as people have them', () => {
     ['Werkzeugdurchmesser', null],
   ])('header %s', (header, meaning) => expect(meaningOf(header)).toEqual(meaning));
   it('a column in inches keeps what was typed', async () => {
-    const { items } = readRows(
-      await readTable(
-        bytes('code,kind,family,DC [in],LCF\nA,cutter,drill,#7,2.4 in\nB,cutter,drill,0.5,20\n'),
-      ),
+    const { items } = await readRows(
+      bytes('code,kind,family,DC [in],LCF\nA,cutter,drill,#7,2.4 in\nB,cutter,drill,0.5,20\n'),
     );
     expect(items.map((i) => i.facts.map((f) => [f.text, f.unit]))).toEqual([
       [
@@ -80,7 +85,7 @@ describe('reading lists as people have them', () => {
   it('refuses a row with every reason and its number, and lets the others through', async () => {
     const text =
       'code,kind,family,DC,RE,LCF,OAL,origin\n,cutter,square,10\nB,cutter,squarish,10\nC,cutter,corner-radius,10,6\nD,gadget,,1\nE,cutter,square,ten\nF,cutter,square,10,,80,72\nG,cutter,square,10\nG,cutter,square,10\n';
-    const { items, refused } = readRows(await readTable(bytes(text)));
+    const { items, refused } = await readRows(bytes(text));
     expect(items.map((i) => i.code)).toEqual(['G']);
     expect(refused.map((r) => [r.row, r.reasons.join('; ').slice(0, 40)])).toEqual([
       [2, expect.stringContaining('code is needed')],
@@ -177,6 +182,17 @@ describe('preview and import', () => {
       code: 'REFUSED',
       message: expect.stringContaining('EM10'),
     });
+  });
+  it('a list that was taken back comes in again, mended', async () => {
+    const crib = await shop();
+    const { entry } = await bring(crib, bytes(LIST));
+    await crib.do('counterEntry', { counters: entry });
+    expect(
+      await bring(crib, bytes(LIST.replace('EM6,cutter,square,Skarv,6', 'EM6,cutter,square,Skarv,6.35'))),
+    ).toMatchObject({ added: 1 });
+    expect((await exportedItems(crib.db, { q: 'EM6' }))[0]!.facts.find((f) => f.symbol === 'DC')!.value).toBe(
+      6.35,
+    );
   });
   it('an item does not become another thing', async () => {
     const crib = await shop();

@@ -6,13 +6,15 @@ import { held } from '@/core/sure';
 import { money } from '@/core/units';
 import { type CatalogueAsked, catalogueQuestion, loadItems } from '@/crib/catalogue';
 import { manyAssumedLives, manyCatalogueIds, manyLinks, manyStandings, manySupplies } from '@/data/catalogue';
+import { type Beside, here, letOthersIn } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { manyBalances } from '@/data/stock';
 import { factCell } from './cells';
 import { PLAIN_COLUMNS } from './columns';
 import type { ExchangeItem } from './exchangeItem';
-import { type Format, writeTable } from './table';
+import type { Format } from './table';
 import type { Table } from './tableBuilder';
+import { writeList } from './tasks';
 
 export interface Exported extends ExchangeItem {
   words: string;
@@ -23,6 +25,20 @@ export interface Exported extends ExchangeItem {
 /** Items that answer a question to the catalogue, in its order, as they go out. */
 export async function exportedItems(c: Connection, asked: CatalogueAsked): Promise<Exported[]> {
   const ids = await manyCatalogueIds(c, await catalogueQuestion(c, asked));
+  const all: Exported[] = [];
+  for (let at = 0; at < ids.length; at += READ_AT_ONCE) {
+    all.push(...(await exportedOf(c, ids.slice(at, at + READ_AT_ONCE))));
+    await letOthersIn();
+  }
+  return all;
+}
+
+/** Items read at once: others are let in between. */
+export const READ_AT_ONCE = 500;
+
+/** Items by their ids, as they go out. */
+export async function exportedOf(c: Connection, ids: readonly number[]): Promise<Exported[]> {
+  if (!ids.length) return [];
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const supplies = new Map((await manySupplies(c, ids)).map((s) => [s.itemId, s]));
   const lives = new Map(
@@ -115,9 +131,14 @@ export function itemTable(items: readonly Exported[]): Table {
 }
 
 /** The catalogue, or the part of it that answers a question, as a file. */
-export async function exportItems(c: Connection, asked: CatalogueAsked, format: Format): Promise<Uint8Array> {
+export async function exportItems(
+  c: Connection,
+  asked: CatalogueAsked,
+  format: Format,
+  beside: Beside = here,
+): Promise<Uint8Array> {
   const items = await exportedItems(c, asked);
-  if (format !== 'json') return writeTable(itemTable(items), format);
+  if (format !== 'json') return beside(writeList, { table: itemTable(items), format, name: 'items' });
   const table = items.map(({ facts, supply, life, standing, ...rest }) => ({
     ...rest,
     facts: Object.fromEntries(facts.map((f) => [f.symbol, { value: factCell(f), origin: f.origin }])),

@@ -1,13 +1,20 @@
 import { allStock, type MovementsAsked, movementsView, type StockAsked } from '@/crib/stock';
+import { type Beside, here } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import { type Format, writeTable } from './table';
+import type { Format } from './table';
 import type { Table } from './tableBuilder';
+import { writeList } from './tasks';
 
 /** Movements that go out at once; more are asked for a place, an item or a person at a time. */
 const MOST_MOVEMENTS = 10_000;
 
 /** All that lies somewhere and answers a question, a row for each item, lot and place, as a file. */
-export async function exportStock(c: Connection, asked: StockAsked, format: Format): Promise<Uint8Array> {
+export async function exportStock(
+  c: Connection,
+  asked: StockAsked,
+  format: Format,
+  beside: Beside = here,
+): Promise<Uint8Array> {
   const lines = await allStock(c, asked);
   const table: Table = {
     headers: [
@@ -39,7 +46,7 @@ export async function exportStock(c: Connection, asked: StockAsked, format: Form
       l.marks.map((m) => (m.grade ? `${m.mark}: ${m.grade}` : m.mark)).join('; '),
     ]),
   };
-  return written(table, format, 'stock');
+  return written(table, format, 'stock', beside);
 }
 
 /** What moved, newest first, of an item, a piece, a place or a person, as a file. */
@@ -47,6 +54,7 @@ export async function exportMovements(
   c: Connection,
   asked: MovementsAsked,
   format: Format,
+  beside: Beside = here,
 ): Promise<Uint8Array> {
   const { movements } = await movementsView(c, asked, MOST_MOVEMENTS);
   const table: Table = {
@@ -79,12 +87,17 @@ export async function exportMovements(
       m.counteredBy === null ? '' : String(m.counteredBy),
     ]),
   };
-  return written(table, format, 'movements');
+  return written(table, format, 'movements', beside);
 }
 
 /** A table as CSV, a spreadsheet, or JSON with one object a row. */
-function written(table: Table, format: Format, name: string): Promise<Uint8Array> | Uint8Array {
-  if (format !== 'json') return writeTable(table, format, name);
+function written(
+  table: Table,
+  format: Format,
+  name: string,
+  beside: Beside,
+): Promise<Uint8Array> | Uint8Array {
+  if (format !== 'json') return beside(writeList, { table, format, name });
   const rows = table.rows.map((row) => Object.fromEntries(table.headers.map((h, i) => [h, row[i]])));
   return new TextEncoder().encode(JSON.stringify({ format: `stable-${name}-1`, rows }, null, 1));
 }

@@ -6,7 +6,9 @@ export type { ExchangeView } from './views/exchangeView';
 // Shared with other rooms
 export { exportItems } from './exportItems';
 export { exportMovements, exportStock } from './exportStock';
-export { previewImport } from './preview';
-export type { Preview } from './preview';
+export { previewImport, shownPreview } from './preview';
+export { readList, writeList } from './tasks';
+export type { RowsRead } from './tasks';
+export type { Preview, ShownPreview } from './preview';
 export { FORMATS } from './table';
 export type { Format } from './table';

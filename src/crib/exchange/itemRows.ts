@@ -21,36 +21,40 @@ export interface RefusedRow {
   reasons: string[];
 }
 interface ReadRows {
-  items: (ExchangeItem & { row: number })[];
-  refused: RefusedRow[];
   /** Headers that mean nothing yet: people map them or leave them out. */
   unknown: string[];
+  rows: Iterable<(ExchangeItem & { row: number }) | RefusedRow>;
 }
 
-/** Reads rows into items; a row that can't be is refused with every reason, the others go on. */
-export function readRows(
+/** Reads rows into items one by one; a row that can't be is refused with every reason, the others go on. */
+export function itemsOf(
   table: Table,
   mapping: ReadonlyMap<string, string | null> = new Map(),
   defaultOrigin: Origin = 'maker',
 ): ReadRows {
   const meanings = table.headers.map((h) => (h.trim() ? meaningOf(h, mapping) : { ignored: true as const }));
-  const out: ReadRows = {
-    items: [],
-    refused: [],
+  return {
     unknown: [...new Set(table.headers.filter((h, i) => h.trim() && meanings[i] === null))],
+    rows: readEach(table.rows, meanings, defaultOrigin),
   };
+}
+
+function* readEach(
+  rows: readonly (readonly string[])[],
+  meanings: readonly (Meaning | null)[],
+  defaultOrigin: Origin,
+): Generator<(ExchangeItem & { row: number }) | RefusedRow> {
   const seen = new Map<string, number>();
-  for (const [i, cells] of table.rows.entries()) {
+  for (const [i, cells] of rows.entries()) {
     const row = i + 2;
     const read = readRow(cells, meanings, defaultOrigin);
     const before = seen.get(read.code);
     if (read.code && before !== undefined)
       read.reasons.push(`code ${read.code} stands in row ${before} already`);
     else if (read.code) seen.set(read.code, row);
-    if (read.item && !read.reasons.length) out.items.push({ ...read.item, row });
-    else out.refused.push({ row, code: read.code, reasons: read.reasons });
+    if (read.item && !read.reasons.length) yield { ...read.item, row };
+    else yield { row, code: read.code, reasons: read.reasons };
   }
-  return out;
 }
 
 function readRow(

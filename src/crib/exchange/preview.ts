@@ -1,15 +1,17 @@
 import { createHash } from 'node:crypto';
 import { KINDS } from '@/core/cutters';
 import { money } from '@/core/units';
+import { type Beside, here, letOthersIn } from '@/crib/door';
+import { manyItemsInAnyCase } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyMappings } from '@/data/exchange';
+import { lastEntry } from '@/data/ledger';
 import { manySuppliers } from '@/data/shop';
 import { factCell } from './cells';
 import type { ExchangeItem } from './exchangeItem';
-import { type Exported, exportedItems } from './exportItems';
-import { readRows, type RefusedRow } from './itemRows';
-import { readTable } from './table';
-import type { Table } from './tableBuilder';
+import { type Exported, exportedOf } from './exportItems';
+import type { RefusedRow } from './itemRows';
+import { readList, type RowsRead } from './tasks';
 
 /** One value that an import would change. */
 interface Change {
@@ -29,6 +31,8 @@ export interface Preview {
   suppliers: string[];
   /** Stands for this outcome: what is accepted must be what was shown. */
   digest: string;
+  /** The newest entry when it was made: what the catalogue was compared with. */
+  asOf: number;
 }
 
 /** Facts as a header's words were mapped before; what is said now goes before it. */
@@ -42,62 +46,111 @@ async function mappingFor(
   ]);
 }
 
-/** What importing a list would do: new, changed value by value, refused with row and reasons. Nothing is written. */
-export const previewImport = async (
+/**
+ * What importing a list would do: new, changed value by value, refused with row and reasons. Nothing is written. The
+ * file is read beside the server's own thread, the catalogue in steps that let others in between.
+ */
+export async function previewImport(
   c: Connection,
   bytes: Uint8Array,
   said: Readonly<Record<string, string | null>> = {},
-): Promise<Preview> => previewOf(c, await readTable(bytes), said);
+  beside: Beside = here,
+  signal?: AbortSignal,
+): Promise<Preview> {
+  const asOf = await lastEntry(c);
+  const parts: RowsRead[] = [];
+  const mapping = [...(await mappingFor(c, said))];
+  const { unknown } = await beside(
+    readList,
+    { bytes, mapping },
+    { hear: (part) => void parts.push(part), signal },
+  );
+  return { ...(await previewOf(c, parts)), unknown, asOf };
+}
 
-/** The same of a file that was read. */
+/** The same of rows that were read, as it is now. */
 export async function previewOf(
   c: Connection,
-  table: Table,
-  said: Readonly<Record<string, string | null>> = {},
-): Promise<Preview> {
-  const { items, refused, unknown } = readRows(table, await mappingFor(c, said));
-  const present = new Map((await exportedItems(c, {})).map((i) => [i.code, i]));
+  parts: readonly RowsRead[],
+): Promise<Omit<Preview, 'unknown' | 'asOf'>> {
   const known = new Set((await manySuppliers(c)).map((s) => s.code));
-  const preview: Omit<Preview, 'digest'> = {
+  const inList = new Set(parts.flatMap((p) => p.items.map((i) => i.code)));
+  // Codes differ by more than case: the first of a kind is it.
+  const spelt = new Map([...inList].reverse().map((code) => [code.toUpperCase(), code]));
+  const suppliers = new Set<string>();
+  const out: Pick<Preview, 'added' | 'changed' | 'same' | 'refused'> = {
     added: [],
     changed: [],
     same: 0,
-    refused: [...refused],
-    unknown,
-    suppliers: [],
+    refused: parts.flatMap((p) => p.refused),
   };
-  const codes = new Set([...present.keys(), ...items.map((i) => i.code)]);
-  // Codes differ by more than case: the first of a kind is it.
-  const spelt = new Map([...codes].reverse().map((code) => [code.toUpperCase(), code]));
-  for (const { row, ...item } of items) {
-    const likeIt = spelt.get(item.code.toUpperCase());
-    const missing = item.links.find((l) => !codes.has(l.earlier) || l.earlier === item.code);
-    const before = present.get(item.code);
-    const clash =
-      likeIt !== undefined && likeIt !== item.code
-        ? `differs from ${likeIt} by capitals alone: give it another code, or write ${likeIt}`
-        : before && clashOf(before, item);
-    if (missing || clash) {
-      preview.refused.push({
-        row,
-        code: item.code,
-        reasons: [clash ?? `links to ${missing?.earlier}, which is not here`],
-      });
-      continue;
+  for (const { items } of parts) {
+    const here = await present(c, items);
+    for (const { row, ...item } of items) {
+      const before = here.get(item.code.toUpperCase());
+      const likeIt = before?.code ?? spelt.get(item.code.toUpperCase());
+      const missing = item.links.find(
+        (l) =>
+          l.earlier === item.code ||
+          !(inList.has(l.earlier) || here.get(l.earlier.toUpperCase())?.code === l.earlier),
+      );
+      const clash =
+        likeIt !== undefined && likeIt !== item.code
+          ? `differs from ${likeIt} by capitals alone: give it another code, or write ${likeIt}`
+          : before && clashOf(before, item);
+      if (missing || clash) {
+        const reason = clash ?? `links to ${missing?.earlier}, which is not here`;
+        out.refused.push({ row, code: item.code, reasons: [reason] });
+        continue;
+      }
+      if (item.supply && !known.has(item.supply.supplier)) suppliers.add(item.supply.supplier);
+      if (!before) out.added.push(item);
+      else {
+        const changes = changesOf(before, item);
+        if (changes.length) out.changed.push({ item, changes });
+        else out.same += 1;
+      }
     }
-    if (item.supply && !known.has(item.supply.supplier) && !preview.suppliers.includes(item.supply.supplier))
-      preview.suppliers.push(item.supply.supplier);
-    if (!before) preview.added.push(item);
-    else {
-      const changes = changesOf(before, item);
-      if (changes.length) preview.changed.push({ item, changes });
-      else preview.same += 1;
-    }
+    await letOthersIn();
   }
-  preview.refused.sort((a, b) => a.row - b.row);
-  const outcome = JSON.stringify([preview.added, preview.changed, preview.refused, preview.suppliers]);
-  return { ...preview, digest: createHash('sha256').update(outcome).digest('hex') };
+  out.refused.sort((a, b) => a.row - b.row);
+  return {
+    ...out,
+    suppliers: [...suppliers],
+    digest: await digestOf([out.added, out.changed, out.refused, [...suppliers]]),
+  };
 }
+
+/** What is here of these items and of what they link to, by code in capitals. */
+async function present(c: Connection, items: readonly ExchangeItem[]): Promise<Map<string, Exported>> {
+  const codes = items.flatMap((i) => [i.code, ...i.links.map((l) => l.earlier)]);
+  const ids = (await manyItemsInAnyCase(c, codes)).map((i) => i.id);
+  return new Map((await exportedOf(c, ids)).map((i) => [i.code.toUpperCase(), i]));
+}
+
+/** A digest of lists, in steps: of 20,000 items at once it would hold everybody up. */
+async function digestOf(lists: readonly (readonly unknown[])[]): Promise<string> {
+  const hash = createHash('sha256');
+  for (const list of lists) {
+    for (const [i, thing] of list.entries()) {
+      hash.update(JSON.stringify(thing)).update('\n');
+      if (i % 1000 === 999) await letOthersIn();
+    }
+    hash.update('\n\n');
+  }
+  return hash.digest('hex');
+}
+
+/** What of a preview is shown: the first of each, and how many there are. */
+export const shownPreview = ({ asOf: _, ...p }: Preview) => ({
+  ...p,
+  added: p.added.slice(0, SHOWN),
+  changed: p.changed.slice(0, SHOWN),
+  refused: p.refused.slice(0, SHOWN),
+  of: { added: p.added.length, changed: p.changed.length, refused: p.refused.length },
+});
+const SHOWN = 60;
+export type ShownPreview = ReturnType<typeof shownPreview>;
 
 /** What an item can't become: it would be another thing. */
 function clashOf(before: Exported, now: ExchangeItem): string | undefined {

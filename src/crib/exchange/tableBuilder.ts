@@ -21,15 +21,20 @@ export class TableBuilder {
   private readonly rows: string[][] = [];
   private cells = 0;
 
-  /** Takes the next row; blank ones are left out. */
-  add(cells: readonly string[]): void {
-    const row = this.rows.length + 2;
-    if (cells.length > LIMITS.listColumns.most)
+  /** Refuses a row of so many columns, before it is made. */
+  checkColumns(columns: number): void {
+    if (columns > LIMITS.listColumns.most)
       throw tooLarge(
-        `Row ${this.headers ? row : 1} has ${cells.length} columns`,
+        `Row ${this.headers ? this.rows.length + 2 : 1} has ${columns} columns`,
         'listColumns',
         'Leave out what is not needed.',
       );
+  }
+
+  /** Takes the next row; blank ones are left out. */
+  add(cells: readonly string[]): void {
+    const row = this.rows.length + 2;
+    this.checkColumns(cells.length);
     const filled = cells.filter((c) => c.trim() !== '').length;
     if (!filled) return;
     if (!this.headers) {

@@ -4,7 +4,7 @@ import { buffer } from 'node:stream/consumers';
 import { type Entry, fromBuffer, type ZipFile } from 'yauzl';
 import { ZipFile as ZipWriter } from 'yazl';
 import { LIMITS, mostOf } from '@/core/limits';
-import { Problem } from '@/crib/door';
+import { isProblem, Problem } from '@/crib/door';
 import { type Table, TableBuilder, wrong } from './tableBuilder';
 
 /** Parts of a workbook that are read, in the order in which they must be known. */
@@ -27,7 +27,7 @@ export async function readXlsx(bytes: Uint8Array): Promise<Table> {
     const broken = new Promise<never>((_, reject) => stream.once('error', reject));
     return await Promise.race([readRowsOf(stream), broken]);
   } catch (error) {
-    if (error instanceof Problem) throw error;
+    if (isProblem(error)) throw error;
     throw wrong(
       'The file begins like a spreadsheet and can’t be read as one',
       'Save it anew as XLSX or CSV.',
@@ -54,9 +54,16 @@ async function repacked(bytes: Uint8Array): Promise<Readable> {
   const sheet = entries.get(firstSheet(await text(WORKBOOK), await text(RELATIONS)));
   if (!sheet) throw wrong('The spreadsheet has no sheet', 'Save it anew.');
   const out = new ZipWriter();
+  const stream = new PassThrough();
+  // An entry whose size was not what the archive said ends the reading, not the process.
+  const broken = (error: Error) => void stream.destroy(error);
+  out.on('error', broken);
   const add = async (name: string) => {
     const entry = entries.get(name);
-    if (entry) out.addReadStream(await content(zip, entry), name, { compressionLevel: 1 });
+    if (!entry) return;
+    const part = await content(zip, entry);
+    part.on('error', broken);
+    out.addReadStream(part, name, { compressionLevel: 1 });
   };
   await add(RELATIONS);
   await add(WORKBOOK);
@@ -65,9 +72,6 @@ async function repacked(bytes: Uint8Array): Promise<Readable> {
   await add(STYLES);
   await add(sheet.fileName);
   out.end();
-  const stream = new PassThrough();
-  // An entry whose size was not what the archive said ends the reading, not the process.
-  out.on('error', (error: Error) => stream.destroy(error));
   out.outputStream.pipe(stream);
   return stream;
 }
@@ -107,7 +111,7 @@ function firstSheet(workbook: string, relations: string): string {
 }
 
 async function readRowsOf(stream: Readable): Promise<Table> {
-  const book = new ExcelJS.stream.xlsx.WorkbookReader(stream as never, {
+  const book = new ExcelJS.stream.xlsx.WorkbookReader(stream, {
     worksheets: 'emit',
     sharedStrings: 'cache',
     styles: 'cache',
@@ -119,11 +123,11 @@ async function readRowsOf(stream: Readable): Promise<Table> {
     for await (const row of sheet) {
       // A cell far to the right is refused before the row is filled up to it.
       const columns = row.cellCount;
-      const cells = new Array<string>(Math.min(columns, LIMITS.listColumns.most + 1)).fill('');
-      if (columns <= LIMITS.listColumns.most)
-        row.eachCell({ includeEmpty: false }, (cell, column) => {
-          cells[column - 1] = cellText(cell.value);
-        });
+      builder.checkColumns(columns);
+      const cells = new Array<string>(columns).fill('');
+      row.eachCell({ includeEmpty: false }, (cell, column) => {
+        cells[column - 1] = cellText(cell.value);
+      });
       builder.add(cells);
     }
   return builder.table();

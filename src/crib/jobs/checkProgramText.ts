@@ -1,13 +1,13 @@
-import { DEFAULTS } from '@/core/defaults';
+import { LIMITS, mostOf } from '@/core/limits';
 import { Problem } from '@/crib/door';
 
 /** Refuses text that no NC program can be, before the reader spends time on it. */
 export function checkProgramText(text: string): void {
-  if (text.length > DEFAULTS.programCharacters)
+  if (text.length > LIMITS.programCharacters.most)
     throw new Problem('TOO_LARGE', `The program has ${text.length} characters`, {
       field: 'text',
       value: text.length,
-      limit: `at most ${DEFAULTS.programCharacters} characters`,
+      limit: mostOf('programCharacters'),
       wayOut: 'Split it, or leave the comments out.',
     });
   if (text.trim() === '')

@@ -15,9 +15,9 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
       {
         asks: part.shape(
           {
-            t: { type: 'integer' },
-            h: part.list({ type: 'integer' }),
-            d: part.list({ type: 'integer' }),
+            t: part.count,
+            h: part.list(part.count),
+            d: part.list(part.count),
             spindle: part.list(part.number),
             highestFeed: part.orNull,
             lowestFeedZ: part.orNull,
@@ -53,7 +53,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
           },
           ['code', 'taper', 'hEqualsT', 'rpmMax', 'feedMax'],
         ),
-        partsLeft: { type: 'integer', minimum: 0 },
+        partsLeft: part.count,
         was: part.textOrNull,
         assembly: {
           anyOf: [
@@ -64,7 +64,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                 body: orNone(part.shape({ rpmMax: part.orNull }, ['rpmMax'])),
                 stickout: part.positive,
                 holder: part.shape({ taper: part.textOrNull, rpmMax: part.orNull }, ['taper', 'rpmMax']),
-                build: part.list({ type: 'object' }),
+                build: part.list({ type: 'object', maxProperties: 20 }, 100),
                 measured: { enum: ['not measured', 'in question', 'measured'] },
                 question: part.textOrNull,
                 diameterMeasured: yes,
@@ -126,9 +126,9 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
     'Minutes of one part: in the cut, rapid, tool changes.',
     part.shape(
       {
-        cuttingS: { type: 'number', minimum: 0 },
-        rapidMm: { type: 'number', minimum: 0 },
-        changes: { type: 'integer', minimum: 0 },
+        cuttingS: part.amount,
+        rapidMm: part.amount,
+        changes: part.count,
         rapidMmMin: part.orNull,
         toolChangeS: part.orNull,
       },

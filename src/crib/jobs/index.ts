@@ -17,6 +17,7 @@ export { runView } from './views/runView';
 export type { RunView } from './views/runView';
 // Shared with other rooms
 export { checkProgramText } from './checkProgramText';
+export { readProgramText } from './tasks';
 export { jobLines, openJobs } from './jobLines';
 export type { JobLine, ToolLine } from './jobLines';
 // What can be reckoned

@@ -38,12 +38,7 @@ export const LIFE_COMPUTATIONS: readonly Computation[] = [
     'Share of a life used over several materials; null: cannot say.',
     part.shape(
       {
-        uses: part.list(
-          part.shape({ minutes: { type: 'number', minimum: 0 }, expected: part.orNull }, [
-            'minutes',
-            'expected',
-          ]),
-        ),
+        uses: part.list(part.shape({ minutes: part.amount, expected: part.orNull }, ['minutes', 'expected'])),
       },
       ['uses'],
     ),

@@ -185,3 +185,37 @@ it('K is asked for where a school of registers counts from the datum surface, an
     kEntered: null,
   });
 });
+
+// What was added by mistake and taken back is not there: its code or number is free again, and taken once more from then on.
+describe('a code that was taken back', () => {
+  const machine = {
+    taper: '40 taper',
+    k: '490',
+    lengthSchool: 'datum',
+    diameterSchool: 'radius',
+    units: 'mm',
+    hEqualsT: 'yes',
+    rpmMax: '10000',
+    feedMax: '6000',
+    rapid: '20000',
+    toolChangeS: '5',
+    withoutPoint: 'as written',
+  };
+  it.each([
+    ['addPlace', { code: 'S9', name: 'Shelf 9', kind: 'shelf' }],
+    ['addMaterial', { code: 'X5', name: 'Stainless', isoGroup: 'M' }],
+    ['addSupplier', { code: 'SYD', name: 'Syd', leadTimeDays: 3 }],
+    ['addMachine', { code: 'M9', name: 'Mill 9', ...machine }],
+    [
+      'addJob',
+      { number: 'J-9', part: 'Lid', material: 'C45', quantity: 5, due: '2027-02-01', machine: 'M2' },
+    ],
+    ['addItem', { code: 'EM9', kind: 'spare', facts: {} }],
+  ])('%s', async (verb, input) => {
+    const { entry } = await crib.do(verb, input);
+    await expect(crib.do(verb, input)).rejects.toMatchObject({ code: 'CONFLICT' });
+    await crib.do('counterEntry', { counters: entry });
+    await crib.do(verb, input);
+    await expect(crib.do(verb, input)).rejects.toMatchObject({ code: 'CONFLICT' });
+  });
+});

@@ -1,12 +1,4 @@
-import {
-  type Family,
-  FAMILY_NAMES,
-  familySpec,
-  type HolderSegment,
-  ITEM_KINDS,
-  type ItemKind,
-  KINDS,
-} from '@/core/cutters';
+import { FAMILY_NAMES, familySpec, ITEM_KINDS, KINDS } from '@/core/cutters';
 import { type Connection, inserts, insertsWithId } from '@/data/database';
 import type { NewFacts } from './types';
 
@@ -36,69 +28,6 @@ async function sliced<R>(
 ): Promise<void> {
   for (let at = 0; at < rows.length; at += SLICE) await write(rows.slice(at, at + SLICE));
 }
-
-/** Many items of one entry at once. */
-export const insertItemRows = (
-  c: Connection,
-  entryId: number,
-  items: readonly { code: string; kind: ItemKind; family: Family | null; maker: string | null }[],
-) =>
-  sliced(items, (s) =>
-    c.query(
-      'insert into item (entry_id, code, kind, maker, family) select $1, * from unnest($2::text[], $3::text[], $4::text[], $5::text[])',
-      [entryId, s.map((i) => i.code), s.map((i) => i.kind), s.map((i) => i.maker), s.map((i) => i.family)],
-    ),
-  );
-
-/** Outlines of many holders at once. */
-export const insertSegmentRows = (
-  c: Connection,
-  entryId: number,
-  rows: readonly ({ itemId: number; ordinal: number } & HolderSegment)[],
-) =>
-  sliced(rows, (s) =>
-    c.query(
-      `insert into holder_segment (entry_id, item_id, ordinal, length_mm, upper_mm, lower_mm)
-       select $1, * from unnest($2::int[], $3::int[], $4::float8[], $5::float8[], $6::float8[])`,
-      [
-        entryId,
-        s.map((r) => r.itemId),
-        s.map((r) => r.ordinal),
-        s.map((r) => r.length),
-        s.map((r) => r.upper),
-        s.map((r) => r.lower),
-      ],
-    ),
-  );
-
-/** Suppliers' numbers of many items at once. */
-export const insertSupplyRows = (
-  c: Connection,
-  entryId: number,
-  rows: readonly {
-    itemId: number;
-    supplierId: number;
-    orderCode: string;
-    priceCents: number | null;
-    pack: number;
-    minimum: number;
-  }[],
-) =>
-  sliced(rows, (s) =>
-    c.query(
-      `insert into supply (entry_id, item_id, supplier_id, order_code, price_cents, pack, minimum)
-       select $1, * from unnest($2::int[], $3::int[], $4::text[], $5::int[], $6::int[], $7::int[])`,
-      [
-        entryId,
-        s.map((r) => r.itemId),
-        s.map((r) => r.supplierId),
-        s.map((r) => r.orderCode),
-        s.map((r) => r.priceCents),
-        s.map((r) => r.pack),
-        s.map((r) => r.minimum),
-      ],
-    ),
-  );
 
 /** The words by which kinds and families are found, as the core has them. */
 export const KIND_WORDS: readonly (readonly [name: string, words: string])[] = [

@@ -1,14 +1,6 @@
 /** What a query takes. undefined is refused: a forgotten value must not become NULL. */
 export type Param =
-  | string
-  | number
-  | boolean
-  | null
-  | Date
-  | Uint8Array
-  | readonly (string | null)[]
-  | readonly (number | null)[]
-  | readonly boolean[];
+  string | number | boolean | null | Date | Uint8Array | readonly (string | number | boolean | null)[];
 
 /** A connection: plain SQL with $1 parameters. A transaction hands its own down. */
 export interface Connection {

@@ -81,7 +81,11 @@ export function toDataError(error: unknown): Error {
     detail?: string;
   };
   if (!pg.code || pg.code.length !== 5) return error;
-  const code = BY_CONSTRAINT[pg.constraint ?? ''] ?? BY_SQLSTATE[pg.code] ?? 'OTHER';
+  const code =
+    BY_CONSTRAINT[pg.constraint ?? ''] ??
+    BY_SQLSTATE[pg.code] ??
+    // Class 22, data exception: what came can't be such a value (PostgreSQL documentation, appendix A).
+    (pg.code.startsWith('22') ? 'OUT_OF_RANGE' : 'OTHER');
   return new DataError(
     code,
     pg.message,

@@ -1,6 +1,7 @@
 // Rows
-export type { ImportRow, MappingRow } from './types';
+export type { ImportRow, MappingRow, StagedItem } from './types';
 // Reading
-export { manyImports, manyMappings, usesOfImport } from './read';
+export { catalogueChangedBetween, manyImports, manyMappings, usesOfImport } from './read';
 // Writing
+export { dropLeftStaged, dropStaged, enterStaged, stageItems } from './stage';
 export { insertImportList, insertMappings } from './write';

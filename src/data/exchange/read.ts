@@ -1,6 +1,17 @@
 import { type Connection, many } from '@/data/database';
 import type { ImportRow, MappingRow } from './types';
 
+/** Entries that say something of items or suppliers. */
+const CATALOGUE_KINDS = [
+  'addItem',
+  'stateFacts',
+  'stateStanding',
+  'linkItem',
+  'importItems',
+  'addSupplier',
+  'changeSetUp',
+];
+
 /** What each header was last said to mean. */
 export const manyMappings = (c: Connection) =>
   many<MappingRow>(
@@ -31,3 +42,17 @@ export const usesOfImport = (c: Connection, entryId: number) =>
      order by e.id limit 5`,
     [entryId],
   );
+
+/** Whether anything was entered between two entries that may change what a list is compared with. */
+export const catalogueChangedBetween = async (
+  c: Connection,
+  after: number,
+  before: number,
+): Promise<boolean> =>
+  (
+    await many<object>(
+      c,
+      `select 1 as one from entry where id > $1 and id < $2 and (counters is not null or kind = any ($3)) limit 1`,
+      [after, before, CATALOGUE_KINDS],
+    )
+  ).length > 0;

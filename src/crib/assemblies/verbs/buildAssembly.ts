@@ -19,7 +19,7 @@ export const buildAssembly = defineVerb({
     despite: field.words(200),
     for: {
       type: 'object',
-      properties: { operation: { type: 'integer' }, t: field.whole(0, 9999) },
+      properties: { operation: field.number, t: field.whole(0, 9999) },
       required: ['operation', 't'],
       additionalProperties: false,
       description: 'Ties the build to a T of an operation at once',

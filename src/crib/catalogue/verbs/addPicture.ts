@@ -1,14 +1,13 @@
 import sharp from 'sharp';
+import { LIMITS, mostOf } from '@/core/limits';
 import { sure } from '@/core/sure';
-import { defineVerb, field, found, Problem } from '@/crib/door';
+import { defineTask, defineVerb, field, found, Problem } from '@/crib/door';
 import { insertPicture, maybeItem } from '@/data/catalogue';
 import { maybePiece } from '@/data/stock';
 
-/** What a phone may send, and what of it is kept. */
-const MOST_BYTES = 15_000_000;
+/** What of a phone's picture is kept. */
 const LONGEST_SIDE = 1600;
 const THUMB_SIDE = 240;
-const MOST_PIXELS = 80_000_000;
 
 /**
  * A picture as it is kept: turned upright, at most 1600 pixels a side, a thumbnail beside. It is drawn anew, so that
@@ -16,10 +15,12 @@ const MOST_PIXELS = 80_000_000;
  */
 export async function keptPicture(
   bytes: Uint8Array,
-): Promise<{ width: number; height: number; bytes: Buffer; thumb: Buffer }> {
+): Promise<{ width: number; height: number; bytes: Uint8Array; thumb: Uint8Array }> {
   try {
-    const picture = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-    const { format } = await picture.metadata();
+    const picture = sharp(bytes, { limitInputPixels: LIMITS.picturePixels.most, failOn: 'error' });
+    const { format, width = 0, height = 0 } = await picture.metadata();
+    // A picture of one pixel by many is turned and drawn for seconds.
+    if (Math.max(width, height) > LIMITS.pictureSide.most) throw new Error(`${width} x ${height}`);
     if (!['jpeg', 'png', 'webp'].includes(format ?? '')) throw new Error(`a ${format ?? 'file'}`);
     const { data, info } = await picture
       .rotate()
@@ -35,11 +36,13 @@ export async function keptPicture(
   } catch {
     throw new Problem('INVALID_INPUT', 'This is no picture that can be read', {
       field: 'content',
-      limit: `JPEG, PNG or WebP of at most ${MOST_PIXELS / 1e6} million pixels`,
+      limit: `JPEG, PNG or WebP of ${mostOf('picturePixels')}, ${mostOf('pictureSide')} a side`,
       wayOut: 'Take the picture again, or save it as JPEG.',
     });
   }
 }
+
+export const shrinkPicture = defineTask('shrinkPicture', keptPicture);
 
 export const addPicture = defineVerb({
   name: 'addPicture',
@@ -53,13 +56,13 @@ export const addPicture = defineVerb({
     content: {
       type: 'string',
       minLength: 1,
-      maxLength: Math.ceil((MOST_BYTES * 4) / 3) + 4,
+      maxLength: Math.ceil((LIMITS.pictureBytes.most * 4) / 3) + 4,
       pattern: '^[A-Za-z0-9+/]+={0,2}$',
-      description: 'JPEG, PNG or WebP, base64, at most 15 MB',
+      description: `JPEG, PNG or WebP, base64, ${mostOf('pictureBytes')}`,
     },
   },
   required: ['shows', 'content'],
-  prepare: (input) => keptPicture(Buffer.from(input.content, 'base64')),
+  prepare: (input, _, beside) => beside(shrinkPicture, Buffer.from(input.content, 'base64')),
   async run(c, input, moment, kept) {
     if ((input.item === undefined) === (input.piece === undefined))
       throw new Problem('INVALID_INPUT', 'A picture is of one item or of one piece', {

@@ -1,29 +1,26 @@
-import { createHash } from 'node:crypto';
-import { held } from '@/core/sure';
-import { defineVerb, field, type Moment, Problem } from '@/crib/door';
-import {
-  insertAssumedLife,
-  insertFactRows,
-  insertItemLink,
-  insertItemRows,
-  insertItemStanding,
-  insertSegmentRows,
-  insertSupplyRows,
-  manyItemsByCode,
-} from '@/data/catalogue';
+import { createHash, randomUUID } from 'node:crypto';
+import { LIMITS, mostOf } from '@/core/limits';
+import { defineVerb, field, letOthersIn, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import { insertImportList, insertMappings, usesOfImport } from '@/data/exchange';
-import { insertSupplier, manySuppliers } from '@/data/shop';
+import {
+  catalogueChangedBetween,
+  dropStaged,
+  enterStaged,
+  insertImportList,
+  insertMappings,
+  stageItems,
+  usesOfImport,
+} from '@/data/exchange';
+import { insertSupplier } from '@/data/shop';
 import type { ExchangeItem } from '../exchangeItem';
-import { previewOf } from '../preview';
-import { readTable } from '../table';
+import { type Preview, previewImport } from '../preview';
 
 const CONTENT = {
   type: 'string',
   minLength: 1,
-  maxLength: 40_000_000,
+  maxLength: Math.ceil((LIMITS.listBytes.most * 4) / 3) + 4,
   pattern: '^[A-Za-z0-9+/]+={0,2}$',
-  description: 'The file, base64',
+  description: `The file, base64: ${mostOf('listBytes')}`,
 } as const;
 
 /** A list as it is sent: its bytes, and what its unknown headers mean (a symbol or column, null to leave it out). */
@@ -31,10 +28,18 @@ export const listFields = {
   content: CONTENT,
   mapping: {
     type: 'object',
-    maxProperties: 300,
+    maxProperties: LIMITS.listColumns.most,
     additionalProperties: { type: ['string', 'null'], maxLength: 40 },
   },
 } as const;
+
+const changedSince = () =>
+  new Problem('CONFLICT', 'The catalogue is no longer as the preview showed it', {
+    field: 'accepted',
+    limit: 'the preview as it would be now',
+    wayOut:
+      'Look at the preview again: somebody changed or imported something meanwhile. Nothing was written.',
+  });
 
 export const importItems = defineVerb({
   name: 'importItems',
@@ -51,20 +56,10 @@ export const importItems = defineVerb({
     },
   },
   required: ['content', 'name', 'accepted'],
-  async prepare(input) {
+  async prepare(input, c, beside) {
     const bytes = Buffer.from(input.content, 'base64');
-    return { table: await readTable(bytes), digest: createHash('sha256').update(bytes).digest('hex') };
-  },
-  async run(c, input, moment, { table, digest }) {
-    const mapping = input.mapping ?? {};
-    const preview = await previewOf(c, table, mapping);
-    if (preview.digest !== input.accepted)
-      throw new Problem('CONFLICT', 'The catalogue is no longer as the preview showed it', {
-        field: 'accepted',
-        limit: 'the preview as it would be now',
-        wayOut:
-          'Look at the preview again: somebody changed or imported something meanwhile. Nothing was written.',
-      });
+    const preview = await previewImport(c, bytes, input.mapping, beside);
+    if (preview.digest !== input.accepted) throw changedSince();
     if (!preview.added.length && !preview.changed.length)
       throw new Problem('REFUSED', 'There is nothing to bring in', {
         field: 'content',
@@ -72,34 +67,25 @@ export const importItems = defineVerb({
           ? 'Correct the refused rows first.'
           : 'The catalogue says all of this already.',
       });
-    await writeSuppliers(c, moment, preview.suppliers);
-    await insertItemRows(c, moment.entryId, preview.added);
-    const all = [
-      ...preview.added,
-      ...preview.changed.map((x) =>
-        narrowed(
-          x.item,
-          x.changes.map((y) => y.field),
-        ),
-      ),
-    ];
-    const codes = all.flatMap((i) => [i.code, ...i.links.map((l) => l.earlier)]);
-    const present = new Map((await manyItemsByCode(c, codes)).map((i) => [i.code, i]));
-    await writeParts(c, moment, all, present);
-    await insertMappings(c, moment.entryId, mapping);
-    await insertImportList(c, moment.entryId, {
-      name: input.name.trim(),
-      digest,
-      added: preview.added.length,
-      changed: preview.changed.length,
-    });
-    return {
-      name: input.name.trim(),
-      added: preview.added.length,
-      changed: preview.changed.length,
-      refused: preview.refused.length,
-    };
+    const batch = randomUUID();
+    await layDown(c, batch, preview);
+    return { batch, preview, digest: createHash('sha256').update(bytes).digest('hex') };
   },
+  async run(c, input, moment, { batch, preview, digest }) {
+    // What was laid down is what was shown only while nothing was entered since that may change it.
+    if (await catalogueChangedBetween(c, preview.asOf, moment.entryId)) throw changedSince();
+    for (const code of preview.suppliers) await insertSupplier(c, moment.entryId, { code, name: code });
+    await enterStaged(c, batch, moment.entryId);
+    await insertMappings(c, moment.entryId, input.mapping ?? {});
+    const said = {
+      name: input.name.trim(),
+      added: preview.added.length,
+      changed: preview.changed.length,
+    };
+    await insertImportList(c, moment.entryId, { ...said, digest });
+    return { ...said, refused: preview.refused.length };
+  },
+  release: (c, { batch }) => dropStaged(c, batch),
   countering: {
     // What leans on an item's own entry the database knows; that an item's facts went on since, only this does.
     async unless(c, entry) {
@@ -126,66 +112,21 @@ const narrowed = (item: ExchangeItem, fields: readonly string[]): ExchangeItem =
   links: fields.includes('links') ? item.links : [],
 });
 
-async function writeSuppliers(c: Connection, moment: Moment, codes: readonly string[]): Promise<void> {
-  for (const code of codes) await insertSupplier(c, moment.entryId, { code, name: code });
-}
-
-async function writeParts(
-  c: Connection,
-  moment: Moment,
-  items: readonly ExchangeItem[],
-  present: ReadonlyMap<string, { id: number; entryId: number }>,
-): Promise<void> {
-  const id = (code: string) => held(present, code).id;
-  await insertFactRows(
-    c,
-    moment.entryId,
-    items.flatMap((i) => i.facts.map((f) => ({ ...f, itemId: id(i.code) }))),
-  );
-  await insertSegmentRows(
-    c,
-    moment.entryId,
-    items.flatMap((i) => i.segments.map((s, ordinal) => ({ ...s, ordinal, itemId: id(i.code) }))),
-  );
-  const suppliers = new Map((await manySuppliers(c)).map((s) => [s.code, s.id]));
-  await insertSupplyRows(
-    c,
-    moment.entryId,
-    items.flatMap((i) =>
-      i.supply ? [{ ...i.supply, itemId: id(i.code), supplierId: held(suppliers, i.supply.supplier) }] : [],
-    ),
-  );
-  for (const i of items) {
-    if (i.life)
-      await insertAssumedLife(c, moment.entryId, {
-        itemId: id(i.code),
-        materialId: null,
-        minutes: i.life.minutes,
-        origin: i.life.origin,
-      });
-  }
-  await writeStandings(c, moment, items, id);
-}
-
-async function writeStandings(
-  c: Connection,
-  moment: Moment,
-  items: readonly ExchangeItem[],
-  id: (code: string) => number,
-): Promise<void> {
-  for (const i of items) {
-    if (i.standing)
-      await insertItemStanding(c, moment.entryId, {
-        itemId: id(i.code),
-        standing: i.standing.standing,
-        reason: i.standing.reason,
-      });
-    for (const l of i.links)
-      await insertItemLink(c, moment.entryId, {
-        itemId: id(i.code),
-        earlierItemId: id(l.earlier),
-        relation: l.relation,
-        reason: l.reason,
-      });
+/** Lays a list down in steps that let others in between. */
+async function layDown(c: Connection, batch: string, preview: Preview): Promise<void> {
+  const all = [
+    ...preview.added.map((item) => ({ ...item, fresh: true })),
+    ...preview.changed.map(({ item, changes }) => ({
+      ...narrowed(
+        item,
+        changes.map((x) => x.field),
+      ),
+      fresh: false,
+    })),
+  ];
+  for (let at = 0; at < all.length; at += LAID_AT_ONCE) {
+    await stageItems(c, batch, all.slice(at, at + LAID_AT_ONCE));
+    await letOthersIn();
   }
 }
+const LAID_AT_ONCE = 500;

@@ -6,7 +6,7 @@ export const assignUse = defineVerb({
   name: 'assignUse',
   path: 'use-assignments',
   summary: 'Say which assembly ran the minutes of a T that had none tied: all of them that are open.',
-  properties: { operation: { type: 'integer' }, t: field.whole(0, 9999), tag: field.words(20) },
+  properties: { operation: field.number, t: field.whole(0, 9999), tag: field.words(20) },
   required: ['operation', 't', 'tag'],
   async run(c, input, moment) {
     const t = toNumber(input.t);

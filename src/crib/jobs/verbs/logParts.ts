@@ -6,7 +6,7 @@ export const logParts = defineVerb({
   path: 'parts',
   summary: 'Log parts made on an operation: minutes in the cut go to the edge set on each T.',
   properties: {
-    operation: { type: 'integer' },
+    operation: field.number,
     parts: field.whole(1, 100_000),
     confirmed: { type: 'boolean', description: 'The count was asked about, and is right.' },
   },

@@ -6,7 +6,7 @@ export const planStart = defineVerb({
   path: 'starts',
   summary:
     'State the day an operation is to start, or that it is not stated any more (left out): buying counts back from it.',
-  properties: { operation: { type: 'integer' }, starts: field.day },
+  properties: { operation: field.number, starts: field.day },
   required: ['operation'],
   async run(c, input, moment) {
     const operation = found(

@@ -1,4 +1,4 @@
-import { defineVerb, found } from '@/crib/door';
+import { defineVerb, field, found } from '@/crib/door';
 import { maybeOperation } from '@/data/jobs';
 import { operationFigures, writeOperationFigures } from '../operationFigures';
 
@@ -6,7 +6,7 @@ export const stateOperation = defineVerb({
   name: 'stateOperation',
   path: 'operation-figures',
   summary: 'State the highest Z beside the cut and part zero of an operation anew. Left out means not known.',
-  properties: { operation: { type: 'integer' }, ...operationFigures },
+  properties: { operation: field.number, ...operationFigures },
   required: ['operation'],
   async run(c, input, moment) {
     const operation = found(

@@ -6,7 +6,7 @@ export const statePassDepth = defineVerb({
   name: 'statePassDepth',
   path: 'pass-depths',
   summary: 'State the depth of one pass of a T, to be checked against the flutes.',
-  properties: { operation: { type: 'integer' }, t, depth: field.length(0.001, 500) },
+  properties: { operation: field.number, t, depth: field.length(0.001, 500) },
   required: ['operation', 't', 'depth'],
   async run(c, input, moment) {
     const operation = found(

@@ -1,41 +1,46 @@
-import { readProgram } from '@/core/programs';
+import { LIMITS } from '@/core/limits';
 import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insertProgram, maybeOperation } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
 import { checkProgramText } from '../checkProgramText';
+import { readProgramText } from '../tasks';
 
 export const storeProgram = defineVerb({
   name: 'storeProgram',
   path: 'programs',
   summary:
     'Store the NC program of an operation: read at once; earlier programs stay, parts keep the minutes of theirs.',
-  properties: { operation: { type: 'integer' }, name: field.words(80), text: { type: 'string' } },
+  properties: {
+    operation: field.number,
+    name: field.words(80),
+    // How long it may be is asked below, in words; here only of what size a body may be.
+    text: { type: 'string', maxLength: 2 * LIMITS.programCharacters.most },
+  },
   required: ['operation', 'text'],
-  async prepare(input, c) {
+  async prepare(input, c, beside) {
     checkProgramText(input.text);
     const operation = await maybeOperation(c, input.operation);
     const machine = operation && (await maybeMachine(c, operation.machine));
-    const report = readProgram(input.text, { withoutPoint: machine?.withoutPoint ?? null });
-    return { report, json: JSON.stringify(report) };
+    return beside(readProgramText, {
+      text: input.text,
+      options: { withoutPoint: machine?.withoutPoint ?? null },
+    });
   },
-  async run(c, input, moment, { report, json }) {
+  async run(c, input, moment, read) {
     const operation = found(
       await maybeOperation(c, input.operation),
       'operation',
       input.operation,
       'operation',
     );
-    if (report.tool_changes === 0)
+    if (read.toolChanges === 0)
       throw new Problem('INVALID_INPUT', 'No tool change was found in this text', {
         field: 'text',
         value: input.text.slice(0, 40),
         limit: 'a program with T and M6 (or T and M0)',
         wayOut:
           'Check that it is the right file. The first lines not understood: ' +
-          (report.not_understood
-            .slice(0, 3)
-            .map((n) => `line ${n.line} “${n.text.slice(0, 20)}”`)
-            .join(', ') || 'none') +
+          (read.first.map((n) => `line ${n.line} “${n.text.slice(0, 20)}”`).join(', ') || 'none') +
           '.',
       });
     moment.leansOn(operation.entryId);
@@ -43,13 +48,13 @@ export const storeProgram = defineVerb({
       operationId: operation.id,
       name: input.name?.trim() ?? 'program',
       text: input.text,
-      report: json,
+      report: read.json,
     });
     return {
       operation: operation.id,
-      tools: report.tools.length,
-      warnings: report.warnings.length,
-      notUnderstood: report.not_understood.length,
+      tools: read.tools,
+      warnings: read.warnings,
+      notUnderstood: read.notUnderstood,
     };
   },
   says: (a) => `program with ${a.tools} tools`,

@@ -7,7 +7,7 @@ export const tieTool = defineVerb({
   name: 'tieTool',
   path: 'ties',
   summary: 'Tie a T of an operation to an assembly, or free it (tag left out).',
-  properties: { operation: { type: 'integer' }, t, tag: field.words(20) },
+  properties: { operation: field.number, t, tag: field.words(20) },
   required: ['operation', 't'],
   async run(c, input, moment) {
     const operation = found(

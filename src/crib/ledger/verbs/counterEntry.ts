@@ -1,4 +1,4 @@
-import { defineVerb, found, Problem, type Verb } from '@/crib/door';
+import { defineVerb, field, found, Problem, type Verb } from '@/crib/door';
 import { maybeEntry } from '@/data/ledger';
 
 /**
@@ -10,7 +10,7 @@ export const counterEntryOf = (verbs: readonly Verb[]) =>
     name: 'counterEntry',
     path: 'counter-entries',
     summary: 'Take an entry back. Refused, naming the later entry, where one leans on it.',
-    properties: { counters: { type: 'integer', minimum: 1 } },
+    properties: { counters: field.number },
     required: ['counters'],
     counters: (input) => input.counters,
     async run(c, input, moment) {

@@ -26,7 +26,7 @@ export const endLife = defineVerb({
       maxItems: 50,
       items: {
         type: 'object',
-        properties: { operation: { type: 'integer' }, parts: field.whole(0, 100_000) },
+        properties: { operation: field.number, parts: field.whole(0, 100_000) },
         required: ['operation', 'parts'],
         additionalProperties: false,
       },

@@ -6,7 +6,7 @@ export const judgeMeasurement = defineVerb({
   path: 'measurement-verdicts',
   summary: 'Accept a measurement in question with a reason, or reject it.',
   properties: {
-    measurement: { type: 'integer', minimum: 1 },
+    measurement: field.number,
     accepted: { type: 'boolean' },
     reason: field.words(500),
   },

@@ -13,9 +13,9 @@ import { SAME_SHANK } from './near';
 
 /** Of each item that stands there is one kept line. */
 const LIVE = 'select i.* from item i join item_now n on n.item_id = i.id';
-/** Items by their codes. */
-export const manyItemsByCode = (c: Connection, codes: readonly string[]) =>
-  many<ItemRow>(c, `${LIVE} where i.code = any ($1)`, [codes]);
+/** Items whose codes are these, or differ from them by case alone. */
+export const manyItemsInAnyCase = (c: Connection, codes: readonly string[]) =>
+  many<ItemRow>(c, `${LIVE} where upper(i.code) = any ($1)`, [codes.map((code) => code.toUpperCase())]);
 export const maybeItem = (c: Connection, code: string) =>
   maybeOne<ItemRow>(c, `${LIVE} where i.code = $1`, [code]);
 

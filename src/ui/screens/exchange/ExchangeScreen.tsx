@@ -9,7 +9,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
-import type { ExchangeView, Preview } from '@/crib/exchange';
+import type { ExchangeView, ShownPreview } from '@/crib/exchange';
 import { FileDrop } from '@/ui/kit/file';
 import { base64, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
 import { Acts, Head } from '@/ui/kit/page';
@@ -24,7 +24,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
   const { moment } = useTimes();
   const router = useRouter();
   const [chosen, setChosen] = useState<Chosen | null>(null);
-  const [preview, setPreview] = useState<Preview | null>(null);
+  const [preview, setPreview] = useState<ShownPreview | null>(null);
   const [mapping, setMapping] = useState<Record<string, string | null>>({});
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
   const [busy, setBusy] = useState<string | null>(null);
@@ -35,7 +35,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
     setBusy('Reading the list …');
     setProblem(null);
     cancel.current = new AbortController();
-    const answer = await post<Preview>(
+    const answer = await post<ShownPreview>(
       '/api/v1/items/import-preview',
       { content: list.content, mapping: map },
       cancel.current.signal,
@@ -140,9 +140,9 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
               variant="contained"
               onSend={() => void accept()}
               pending={busy !== null}
-              disabled={!preview.added.length && !preview.changed.length}
+              disabled={!preview.of.added && !preview.of.changed}
             >
-              Bring in {preview.added.length} new and {preview.changed.length} changed
+              Bring in {preview.of.added} new and {preview.of.changed} changed
             </SendButton>
             <Button
               onClick={() => {

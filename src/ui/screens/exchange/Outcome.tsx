@@ -4,21 +4,16 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import type { Preview } from '@/crib/exchange';
-
-const SHOWN = 60;
+import type { ShownPreview } from '@/crib/exchange';
 
 /** New, changed value by value, refused with row and reason. */
-export function Outcome({ preview: p }: { preview: Preview }) {
+export function Outcome({ preview: p }: { preview: ShownPreview }) {
   return (
     <>
       <p>
-        <strong>{p.added.length} new</strong>, <strong>{p.changed.length} changed</strong>, {p.same} as they
-        are,{' '}
-        <strong style={p.refused.length ? { color: 'var(--rust)' } : undefined}>
-          {p.refused.length} refused
-        </strong>
-        .{p.suppliers.length > 0 && ` Suppliers that come with it: ${p.suppliers.join(', ')}.`}
+        <strong>{p.of.added} new</strong>, <strong>{p.of.changed} changed</strong>, {p.same} as they are,{' '}
+        <strong style={p.of.refused ? { color: 'var(--rust)' } : undefined}>{p.of.refused} refused</strong>.
+        {p.suppliers.length > 0 && ` Suppliers that come with it: ${p.suppliers.join(', ')}.`}
       </p>
       {p.refused.length > 0 && (
         <Table>
@@ -30,7 +25,7 @@ export function Outcome({ preview: p }: { preview: Preview }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {p.refused.slice(0, SHOWN).map((r) => (
+            {p.refused.map((r) => (
               <TableRow key={r.row}>
                 <TableCell className="fig">{r.row}</TableCell>
                 <TableCell className="fig">{r.code || '—'}</TableCell>
@@ -40,7 +35,7 @@ export function Outcome({ preview: p }: { preview: Preview }) {
           </TableBody>
         </Table>
       )}
-      <More n={p.refused.length} of="refused" />
+      <More n={p.of.refused - p.refused.length} of="refused" />
       {p.changed.length > 0 && (
         <Table>
           <TableHead>
@@ -52,7 +47,7 @@ export function Outcome({ preview: p }: { preview: Preview }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {p.changed.slice(0, SHOWN).flatMap((x) =>
+            {p.changed.flatMap((x) =>
               x.changes.map((ch, i) => (
                 <TableRow key={`${x.item.code} ${ch.field} ${i}`}>
                   <TableCell className="fig">{i === 0 ? x.item.code : ''}</TableCell>
@@ -65,7 +60,7 @@ export function Outcome({ preview: p }: { preview: Preview }) {
           </TableBody>
         </Table>
       )}
-      <More n={p.changed.length} of="changed" />
+      <More n={p.of.changed - p.changed.length} of="changed" />
       {p.added.length > 0 && (
         <Table>
           <TableHead>
@@ -76,7 +71,7 @@ export function Outcome({ preview: p }: { preview: Preview }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {p.added.slice(0, SHOWN).map((a) => (
+            {p.added.map((a) => (
               <TableRow key={a.code}>
                 <TableCell className="fig">{a.code}</TableCell>
                 <TableCell>{a.family ?? a.kind}</TableCell>
@@ -88,14 +83,14 @@ export function Outcome({ preview: p }: { preview: Preview }) {
           </TableBody>
         </Table>
       )}
-      <More n={p.added.length} of="new" />
+      <More n={p.of.added - p.added.length} of="new" />
     </>
   );
 }
 
 const More = ({ n, of }: { n: number; of: string }) =>
-  n > SHOWN ? (
+  n > 0 ? (
     <p className="soft small">
-      and {n - SHOWN} more {of}
+      and {n} more {of}
     </p>
   ) : null;

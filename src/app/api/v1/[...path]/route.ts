@@ -1,12 +1,23 @@
 import { connection } from 'next/server';
-import { DEFAULTS } from '@/core/defaults';
+import { LIMITS } from '@/core/limits';
 import { isOne, namesOf } from '@/core/names';
-import { POINTS, readProgram } from '@/core/programs';
+import { POINTS } from '@/core/programs';
 import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { parseNumber } from '@/core/units';
-import { COMPUTATIONS } from '@/crib/computations';
-import { type Crib, perform, Problem, PROBLEM_CODES, readQuestion, toProblem, validate } from '@/crib/door';
+import { compute, COMPUTATIONS } from '@/crib/computations';
+import {
+  type Beside,
+  bodyBytes,
+  type Crib,
+  here,
+  perform,
+  Problem,
+  PROBLEM_CODES,
+  readQuestion,
+  toProblem,
+  validate,
+} from '@/crib/door';
 import {
   exportItems,
   exportMovements,
@@ -14,13 +25,15 @@ import {
   type Format,
   listFields,
   previewImport,
+  shownPreview,
 } from '@/crib/exchange';
-import { checkProgramText } from '@/crib/jobs';
+import { checkProgramText, readProgramText } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
 import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
+import { jsonBody, textBody } from '../../../server/body';
 import { crib } from '../../../server/crib';
 
 type Context = { params: Promise<{ path: string[] }> };
@@ -29,7 +42,10 @@ const answer = (error: unknown): Response => {
   const document = toProblem(error).document();
   return new Response(JSON.stringify(document), {
     status: document.status,
-    headers: { 'content-type': 'application/problem+json' },
+    headers: {
+      'content-type': 'application/problem+json',
+      ...(document.status === 503 ? { 'retry-after': '5' } : {}),
+    },
   });
 };
 const nothingHere = (path: string) =>
@@ -69,18 +85,16 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const path = (await params).path.join('/');
   try {
-    if (path === 'programs/read') return Response.json(await readSentProgram(request));
+    if (path === 'programs/read') return await readSentProgram(request);
+    if (path === 'items/import-preview') return Response.json(await previewed(request));
     const computation = COMPUTATIONS.find((c) => c.path === path);
     const verb = VERBS.find((v) => v.path === path);
-    if (path === 'items/import-preview') return Response.json(await previewed(request));
     if (!computation && !verb) throw nothingHere(path);
-    const input = await jsonBody(
-      request,
-      path.startsWith('items/import') || path === 'pictures' ? LIST_BYTES : PROGRAM_BYTES,
-    );
+    const schema = sure(computation ?? verb, 'one of the two').schema;
+    const input = await jsonBody(request, bodyBytes(schema));
     if (computation) {
       validate(computation.schema, input);
-      return Response.json(computation.run(input));
+      return Response.json(await computed(path, input, request.signal));
     }
     const done = await perform(await crib(), sure(verb, 'a verb, where it is no computation'), input);
     return Response.json(done, { status: done.again ? 200 : 201 });
@@ -89,9 +103,12 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
   }
 }
 
-const PROGRAM_BYTES = DEFAULTS.programCharacters * 1.25;
-/** A list of 50,000 rows as base64 in JSON. */
-const LIST_BYTES = 45_000_000;
+/** Characters of an input from which its computation is done beside the server's own thread. */
+const LARGE_INPUT = 4_000;
+async function computed(path: string, input: unknown, signal: AbortSignal): Promise<unknown> {
+  const beside = JSON.stringify(input).length > LARGE_INPUT ? ((await crib()).beside ?? here) : here;
+  return beside(compute, { path, input }, { signal });
+}
 
 const TYPES = {
   csv: 'text/csv; charset=utf-8',
@@ -100,12 +117,16 @@ const TYPES = {
 } as const;
 /** Lists that go out as files, each what is seen of it. */
 const LISTS = {
-  items: (c, query, format) => exportItems(c, readQuestion(CATALOGUE, query), format),
-  stock: (c, query, format) => exportStock(c, readQuestion(STOCK, query), format),
-  movements: (c, query, format) => exportMovements(c, readQuestion(MOVEMENTS, query), format),
-} satisfies Record<string, (c: Crib['db'], query: URLSearchParams, format: Format) => Promise<Uint8Array>>;
+  items: (c, query, format, beside) => exportItems(c, readQuestion(CATALOGUE, query), format, beside),
+  stock: (c, query, format, beside) => exportStock(c, readQuestion(STOCK, query), format, beside),
+  movements: (c, query, format, beside) => exportMovements(c, readQuestion(MOVEMENTS, query), format, beside),
+} satisfies Record<
+  string,
+  (c: Crib['db'], query: URLSearchParams, format: Format, beside?: Beside) => Promise<Uint8Array>
+>;
 async function exported(query: URLSearchParams, list: keyof typeof LISTS, format: Format): Promise<Response> {
-  const bytes = await LISTS[list]((await crib()).db, query, format);
+  const { db, beside } = await crib();
+  const bytes = await LISTS[list](db, query, format, beside);
   // Bytes of the database or of ExcelJS lie in a plain buffer, which their type leaves open.
   return new Response(bytes as BodyInit, {
     headers: {
@@ -146,51 +167,16 @@ const PREVIEW = {
 } as const;
 /** What importing a list would do; nothing is written. */
 async function previewed(request: Request) {
-  const input = await jsonBody(request, LIST_BYTES);
+  const input = await jsonBody(request, bodyBytes(PREVIEW));
   validate(PREVIEW, input);
   // Checked one line above.
   const { content, mapping } = input as { content: string; mapping?: Record<string, string | null> };
-  return previewImport((await crib()).db, Buffer.from(content, 'base64'), mapping);
+  const { db, beside } = await crib();
+  const bytes = Buffer.from(content, 'base64');
+  return shownPreview(await previewImport(db, bytes, mapping, beside, request.signal));
 }
 
-/** Bytes past the limit that are still taken off the line, so that the sender gets an answer and not a broken pipe. */
-const DRAINED = 100_000_000;
-
-/** The body as text; past the limit it is read on but not kept, then refused. */
-async function textBody(request: Request, limit = PROGRAM_BYTES): Promise<string> {
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  // Node’s streams are read piece by piece; the DOM’s type leaves that out.
-  for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
-    size += chunk.byteLength;
-    if (size <= limit) chunks.push(chunk);
-    else if (size > DRAINED) break;
-  }
-  if (size > limit)
-    throw new Problem('TOO_LARGE', `The body has ${size > DRAINED ? 'more than ' : ''}${size} bytes`, {
-      field: 'body',
-      value: size,
-      limit: `at most ${limit} bytes`,
-      wayOut: 'Send less at once.',
-    });
-  return new TextDecoder().decode(Buffer.concat(chunks));
-}
-
-async function jsonBody(request: Request, limit = PROGRAM_BYTES): Promise<unknown> {
-  const text = await textBody(request, limit);
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw new Problem('NOT_JSON', 'The body is no JSON', {
-      field: 'body',
-      value: text.slice(0, 40),
-      limit: 'one JSON object',
-      wayOut: 'Send an object as application/json.',
-    });
-  }
-}
-
-async function readSentProgram(request: Request) {
+async function readSentProgram(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const limit = query.get('z_limit_mm');
   const zLimitMm = limit === null ? null : parseNumber(limit);
@@ -207,11 +193,14 @@ async function readSentProgram(request: Request) {
       value: withoutPoint,
       limit: [...POINTS, 'not known'].join(', '),
     });
-  const text = await textBody(request);
+  const text = await textBody(request, LIMITS.programCharacters.most * 1.25);
   checkProgramText(text);
-  return readProgram(text, {
+  const options = {
     zLimitMm,
     blockDelete: query.get('block_delete') === 'true',
     withoutPoint: withoutPoint === 'not known' ? null : withoutPoint,
-  });
+  };
+  const beside = (await crib()).beside ?? here;
+  const { json } = await beside(readProgramText, { text, options }, { signal: request.signal });
+  return new Response(json, { headers: { 'content-type': 'application/json' } });
 }

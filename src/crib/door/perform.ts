@@ -1,0 +1,173 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { localDay } from '@/core/units';
+import { type Connection, type Database, type DataError, isDataError } from '@/data/database';
+import {
+  insertEntry,
+  insertFormAnswer,
+  insertNeeds,
+  maybeEntry,
+  maybeFormAnswer,
+  maybeItemOfEntry,
+} from '@/data/ledger';
+import { maybePerson } from '@/data/shop';
+import { Problem, toProblem } from './problem';
+import { found } from './read';
+import { here } from './task';
+import { validate } from './validate';
+import type { Crib, Verb } from './verb';
+
+/** Entries between two refreshes of the planner's statistics. */
+const ANALYZE_EVERY = 250;
+
+/** The entry a write is kept under; `again` where it was recorded before. */
+export interface Recorded {
+  entry: number;
+  again?: true;
+}
+/** Answer of a write: what the verb says, and its entry. */
+export type Done = Record<string, unknown> & Recorded;
+
+/**
+ * Does a verb once: checks input at the door, then one transaction of entry, rows and answer. A form id that was
+ * recorded gives its first answer again, whatever the clock; with other input it is a conflict. Throws a Problem;
+ * then nothing was written.
+ */
+export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Done> {
+  validate(verb.schema, raw);
+  const {
+    who,
+    formId = randomUUID(),
+    happenedAt,
+    note,
+    ...input
+    // The envelope was checked; the rest is the verb’s own to check.
+  } = raw as Record<string, unknown> & {
+    who: string;
+    formId?: string;
+    happenedAt?: string;
+    note?: string;
+  };
+  const now = crib.now();
+  const happened = happenedAt === undefined ? now : new Date(happenedAt);
+  const digest = createHash('sha256')
+    .update(JSON.stringify([verb.name, who, happenedAt ?? null, note ?? null, sorted(input)]))
+    .digest('hex');
+  let release: (() => Promise<void>) | undefined;
+  try {
+    if (verb.prepare) {
+      // What was recorded is answered, and who may not sign is told, before long work is done for it.
+      const before = await maybeFormAnswer(crib.db, formId);
+      if (before) return again(before, digest);
+      await mustSign(crib.db, who);
+    }
+    const prepared = await verb.prepare?.(input, crib.db, crib.beside ?? here);
+    release = verb.release?.bind(verb, crib.db, prepared);
+    const done = await crib.db.transaction(async (c) => {
+      const before = await maybeFormAnswer(c, formId);
+      if (before) return again(before, digest);
+      if (happened > now)
+        throw new Problem('INVALID_INPUT', `happenedAt: ${happenedAt} lies in the future`, {
+          field: 'happenedAt',
+          value: happenedAt,
+          limit: `at most ${now.toISOString()}`,
+          wayOut: 'Enter when it happened, or leave it out for now.',
+        });
+      const counters = verb.counters?.(input) ?? null;
+      if (counters !== null) found(await maybeEntry(c, counters), 'counters', counters, 'entry');
+      const entryId = await insertEntry(c, {
+        kind: verb.name,
+        happenedAt: happened,
+        recordedAt: now,
+        who,
+        formId,
+        counters,
+        note: note?.trim() || null,
+      });
+      const needs = new Set<number>();
+      const moment = {
+        entryId,
+        who,
+        happenedAt: happened,
+        now,
+        today: localDay(now, crib.zone),
+        day: (at: Date) => localDay(at, crib.zone),
+        note: note?.trim() || null,
+        leansOn(earlier: number | null) {
+          if (earlier !== null && earlier !== entryId) needs.add(earlier);
+        },
+      };
+      if (verb.signing === 'anyone who signs here') await mustSign(c, who);
+      const answer = await verb.run(c, input, moment, prepared);
+      if (verb.signing !== 'anyone who signs here') await mustSign(c, who);
+      await insertNeeds(c, entryId, [...needs]);
+      const done = { ...answer, entry: entryId };
+      await insertFormAnswer(c, formId, digest, done);
+      return done;
+    });
+    if (done.entry % ANALYZE_EVERY === 0 && !('again' in done)) refreshLater(crib.db);
+    return done;
+  } catch (error) {
+    if (isDataError(error) && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);
+    throw toProblem(error);
+  } finally {
+    // What is left behind costs room and nothing else; the next start takes it away.
+    await release?.().catch(() => undefined);
+  }
+}
+
+/**
+ * PGlite has no autovacuum: without fresh statistics a join over the ledger takes a hundred times as long. The answer
+ * goes out first. Should it fail (a full disk, a closed folder), plans are older and nothing else is lost.
+ */
+function refreshLater(db: Database): void {
+  setImmediate(() => void db.script('analyze').catch(() => undefined));
+}
+
+async function mustSign(c: Connection, who: string): Promise<void> {
+  const person = await maybePerson(c, who);
+  if (person?.inUse) return;
+  throw new Problem(
+    'INVALID_INPUT',
+    person ? `who: ${who} signs here no more` : `who: nobody here signs ${who}`,
+    {
+      field: 'who',
+      value: who,
+      limit: 'initials of a person here',
+      wayOut: 'Pick your initials, or add yourself first.',
+    },
+  );
+}
+
+function again(before: { inputDigest: string; answer: unknown }, digest: string): Done {
+  if (before.inputDigest !== digest)
+    throw new Problem('CONFLICT', 'This form was recorded before with other values', {
+      field: 'formId',
+      wayOut: 'Open the form anew and send it again.',
+    });
+  // An answer was written as one.
+  return { ...(before.answer as Done), again: true };
+}
+
+async function leanedOn(c: Connection, error: DataError): Promise<Problem> {
+  const later = await maybeEntry(c, Number(error.at.detail));
+  const item = later && (await maybeItemOfEntry(c, later.id));
+  return new Problem(
+    'REFUSED',
+    `Entry ${later?.id ?? ''} (${later?.kind ?? 'a later one'}${item ? ` of ${item.code}` : ''}, ${later?.who ?? ''}) leans on it`,
+    {
+      field: 'counters',
+      value: later?.id,
+      wayOut: `Counter entry ${later?.id ?? ''} first, or enter what is true now.`,
+    },
+  );
+}
+
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([k, v]) => [k, sorted(v)]),
+  );
+}

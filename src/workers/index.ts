@@ -1,0 +1,1 @@
+export { openPool } from './pool';

@@ -1,0 +1,96 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** A Stable of its own: a process on a folder and a port of its own, as npm start starts it. */
+export interface Stable {
+  url: string;
+  folder: string;
+  process: ChildProcess;
+  /** What it has printed. */
+  said: () => string;
+  post: (path: string, body: unknown) => Promise<Reply>;
+  get: (path: string) => Promise<Reply>;
+  /** Most memory it had at once since the last time this was asked, MB, looked at ten times a second. */
+  peakMegabytes: () => number;
+  end: (signal?: NodeJS.Signals) => Promise<void>;
+}
+export interface Reply {
+  status: number;
+  ms: number;
+  text: string;
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+export async function startStable(folder = mkdtempSync(join(tmpdir(), 'stable-torture-'))): Promise<Stable> {
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  const child = spawn('node', ['scripts/start.mjs'], {
+    env: { ...process.env, PORT: String(port), STABLE_DATA: folder, STABLE_ZONE: 'Europe/Oslo' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  const hear = (chunk: Buffer) => void (said += chunk.toString());
+  child.stdout.on('data', hear);
+  child.stderr.on('data', hear);
+  let peak = 0;
+  const watch = setInterval(() => {
+    try {
+      const now = /VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1];
+      peak = Math.max(peak, Number(now ?? 0) / 1024);
+    } catch {
+      // It has ended.
+    }
+  }, 100);
+  const ended = new Promise<void>((resolve) =>
+    child.once('exit', () => {
+      clearInterval(watch);
+      resolve();
+    }),
+  );
+  const ask = async (path: string, init: RequestInit): Promise<Reply> => {
+    const begun = performance.now();
+    const reply = await fetch(url + path, { ...init, signal: AbortSignal.timeout(120_000) });
+    const text = await reply.text();
+    return { status: reply.status, ms: performance.now() - begun, text };
+  };
+  for (let left = 300; ; left -= 1) {
+    if (child.exitCode !== null || left === 0) throw new Error(`it did not start: ${said}`);
+    if (said.includes('Stable is ready')) break;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  return {
+    url,
+    folder,
+    process: child,
+    said: () => said,
+    get: (path) => ask(path, {}),
+    post: (path, body) =>
+      ask(`/api/v1/${path}`, {
+        method: 'POST',
+        headers: {
+          origin: url,
+          'content-type': typeof body === 'string' ? 'text/plain' : 'application/json',
+        },
+        body: typeof body === 'string' ? body : JSON.stringify(body),
+      }),
+    peakMegabytes: () => {
+      const most = Math.round(peak);
+      peak = 0;
+      return most;
+    },
+    end: async (signal = 'SIGTERM') => {
+      child.kill(signal);
+      await ended;
+    },
+  };
+}
