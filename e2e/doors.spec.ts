@@ -200,3 +200,97 @@ test('the OpenAPI document lists every path, each answers as listed', async () =
       );
   }
 });
+
+test('whatever is sent, the answer is what is wrong with it, never that something broke', async () => {
+  const json = (path: string, body: string) => post(path, body);
+  const person = (more: string) => json('people', `{"who":"IK","initials":"ZZ","name":"Z",${more}}`);
+  const nul = 'a\\u0000b';
+  const replies: [string, Promise<Reply>, number[]][] = [
+    // Texts: RFC 8259 lets a NUL and half of a surrogate pair be written; no shop keeps one.
+    ['a NUL in a text', json('people', `{"who":"IK","initials":"ZZ","name":"${nul}"}`), [422]],
+    ['half a pair in a text', json('people', '{"who":"IK","initials":"ZZ","name":"a\\ud800"}'), [422]],
+    ['a NUL in a note', person(`"note":"${nul}"`), [422]],
+    ['a NUL in a field’s name', person(`"${nul}":1`), [422]],
+    ['a NUL in a program', json('programs', `{"who":"IK","operation":1,"text":"G1 ${nul}"}`), [422]],
+    ['a NUL in an address', call('GET', '/api/v1/items?q=%00'), [422]],
+    ['a NUL in a path', call('GET', '/api/v1/%00'), [400]],
+    ['a NUL in a page’s path', call('GET', '/end/%00'), [400]],
+    // Times: RFC 3339 knows a 60th second, and ISO 8601 a year 0; no clock of a shop does.
+    ['the 60th second', person('"happenedAt":"2026-12-31T23:59:60Z"'), [422]],
+    ['the year 0', person('"happenedAt":"0000-01-01T00:00:00Z"'), [422]],
+    ['the year 0 of a day', json('starts', '{"who":"IK","operation":1,"starts":"0000-01-01"}'), [422]],
+    // Numbers.
+    ['1e308 for an entry', json('counter-entries', '{"who":"IK","counters":1e308}'), [422]],
+    ['1e308 for an operation', json('programs', '{"who":"IK","operation":1e308,"text":"T1 M6"}'), [422]],
+    ['2^31 for an operation', json('parts', '{"who":"IK","operation":2147483648,"parts":1}'), [422]],
+    ['1e308 for a measurement', json('measurement-verdicts', '{"who":"IK","measurement":1e308}'), [422]],
+    ['1e400 in a computation', json('life/survival', '{"lives":[{"minutes":1e400,"failed":true}]}'), [422]],
+    ['a number of 400 digits in an address', call('GET', `/api/v1/run?operation=${'9'.repeat(400)}`), [422]],
+    // Forms of a body.
+    ['lists 100,000 deep', json('people', '['.repeat(100_000) + ']'.repeat(100_000)), [413]],
+    ['a text where an object is due', json('people', '"x"'), [422]],
+    [
+      'bytes that are no UTF-8',
+      json('people', Buffer.from([0x22, 0xff, 0x22]).toString('latin1')),
+      [400, 422],
+    ],
+    ['__proto__', json('people', '{"who":"IK","initials":"ZZ","name":"Z","__proto__":{"a":1}}'), [422]],
+    // Addresses and methods: RFC 3986, RFC 9110.
+    ['a bad percent sign', call('GET', '/api/v1/%E0%A4%A'), [400]],
+    ['a bad percent sign on a page', call('GET', '/cutters/%'), [400]],
+    ['a bad percent sign in a question', call('GET', '/api/v1/items?q=%E0%A4%A'), [200, 422]],
+    ['TRACE', call('TRACE', '/api/v1/items'), [405]],
+    ['PUT', call('PUT', '/api/v1/people', { origin: DEMO }), [405]],
+    ['DELETE', call('DELETE', '/api/v1/people', { origin: DEMO }), [405]],
+    ['OPTIONS', call('OPTIONS', '/api/v1/people'), [200, 204]],
+  ];
+  const before = (await call('GET', '/api/v1/entries')).text;
+  for (const [name, asked, statuses] of replies) {
+    const reply = await asked;
+    expect(statuses, `${name}: ${reply.status} ${reply.text.slice(0, 200)}`).toContain(reply.status);
+    if (reply.status >= 400 && reply.status !== 405 && reply.headers['content-type']?.includes('problem'))
+      expect(reply.json(), name).toMatchObject({ way_out: expect.any(String) });
+  }
+  expect((await call('TRACE', '/api/v1/items')).headers.allow).toBe('GET, HEAD, OPTIONS, POST');
+  expect((await call('GET', '/api/v1/entries')).text).toBe(before);
+});
+
+test('a number that overflows in a program is named, and no figure is null that is one elsewhere', async () => {
+  const reply = await call(
+    'POST',
+    '/api/v1/programs/read',
+    { origin: DEMO, 'content-type': 'text/plain' },
+    `G21\nT1 M6\nS1000 M3\nG0 X0 Y0 Z5\nG1 X${'9'.repeat(400)} F100\nG1 X10\nM30`,
+  );
+  const report = reply.json() as { tools: Record<string, unknown>[]; not_understood: object[] };
+  expect(report.not_understood).toMatchObject([{ line: 5, why: 'no such number' }]);
+  expect(report.tools[0]).toMatchObject({
+    lower_bound: true,
+    cutting_mm: expect.any(Number),
+    cutting_s: expect.any(Number),
+  });
+});
+
+test('while a long program is read, others are answered, and who leaves stops it', async () => {
+  const long = `T1 M6\nS1000 M3\n${'G1 X1 F1\nG1 X2\n'.repeat(450_000)}`;
+  const socket = httpRequest({
+    host: '127.0.0.1',
+    port,
+    method: 'POST',
+    path: '/api/v1/programs/read',
+    headers: { host: `127.0.0.1:${port}`, origin: DEMO, 'content-type': 'text/plain' },
+  });
+  let answered = false;
+  const closed = new Promise<void>((resolve) => socket.once('close', () => resolve()));
+  socket.on('response', () => (answered = true)).on('error', () => undefined);
+  socket.end(long);
+  // So many answers come before the long one does: the server's own thread does not read the program.
+  for (let i = 0; i < 5; i += 1) expect((await call('GET', '/api/health')).status).toBe(200);
+  expect(answered).toBe(false);
+  socket.destroy();
+  await closed;
+  expect(
+    (await call('POST', '/api/v1/programs/read', { origin: DEMO, 'content-type': 'text/plain' }, 'T1 M6'))
+      .status,
+  ).toBe(200);
+});

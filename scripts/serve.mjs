@@ -10,6 +10,9 @@ const SECURITY_HEADERS = {
   'X-Frame-Options': 'DENY',
 };
 
+/** Bytes of a refused body that are taken off the line. */
+const DRAINED = 100_000_000;
+
 export async function serve({ port, host, data, zone, demo, now, dev = false }) {
   Object.assign(process.env, {
     STABLE_DATA: data,
@@ -31,14 +34,23 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
     for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
     const refused = refusal(request, own);
     if (!refused) return void handle(request, response);
-    response.writeHead(refused.status, {
-      'content-type': 'application/problem+json',
-      connection: 'close',
-      ...(refused.status === 405 ? { allow: refused.problems[0].limit } : {}),
-    });
-    response.end(JSON.stringify(refused));
+    const answer = () => {
+      if (response.headersSent) return;
+      response.writeHead(refused.status, {
+        'content-type': 'application/problem+json',
+        connection: 'close',
+        ...(refused.status === 405 ? { allow: refused.problems[0].limit } : {}),
+      });
+      response.end(JSON.stringify(refused));
+    };
     // What is still sent is taken off the line and not kept: else the sender sees a broken pipe and no answer.
-    request.resume();
+    if (Number(request.headers['content-length'] ?? 0) > DRAINED) return answer();
+    let taken = 0;
+    request.on('data', (chunk) => {
+      taken += chunk.length;
+      if (taken > DRAINED) answer();
+    });
+    request.once('end', answer);
   });
   // Longer than a browser waits between two requests: else it may send one as the server closes, and loses it.
   server.keepAliveTimeout = 75_000;
