@@ -10,8 +10,8 @@ async function main(): Promise<void> {
   if (!folder) throw new Error('usage: fill.ts FOLDER');
   const mark = (complete: boolean) =>
     writeFileSync(join(folder, 'demo.json'), JSON.stringify({ begun: new Date().toISOString(), complete }));
-  const db = await openDatabase(folder);
   mark(false);
+  const db = await openDatabase(folder);
   await migrate(db);
   await enterKindWords(db);
   const program = (name: string) => readFileSync(join(__dirname, 'programs', name), 'utf8');

@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { copyDemo, fill } from './keptDemo.mjs';
 import { ensureBuilt, ensureInstalled } from './prepare.mjs';
-import { BadSetting, DEMO_FOLDER, demoMark, readSettings } from './settings.mjs';
+import { BadSetting, DEMO_FOLDER, demoMark, markDemo, readSettings } from './settings.mjs';
 
 const folder = process.env.STABLE_DEMO_FOLDER ?? DEMO_FOLDER;
 const stop = (message) => {
@@ -11,9 +11,7 @@ const stop = (message) => {
   process.exit(1);
 };
 /** Whether another process holds the folder: asked with the same kernel lock. */
-const locked = () =>
-  existsSync(`${folder}/dir.lock`) &&
-  spawnSync('flock', ['-n', '-x', `${folder}/dir.lock`, 'true']).status === 1;
+const locked = () => existsSync(folder) && spawnSync('flock', ['-n', '-x', folder, 'true']).status === 1;
 
 const begun = existsSync(folder) && readdirSync(folder).length > 0;
 if (begun && !demoMark(folder))
@@ -31,6 +29,8 @@ if (!demoMark(folder)?.complete) {
     stop(`The demo folder ${folder} is in use: another start is filling it. Wait for that one, or stop it.`);
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
+  // Before anything else: killed at any moment, the next start knows the folder as its own and starts over.
+  markDemo(folder, false);
   console.log('Filling the demo shop …');
   // Tests and pictures say where it is kept, with the time it pretends.
   if (process.env.STABLE_KEEP_DEMO && process.env.STABLE_NOW) copyDemo(process.env.STABLE_KEEP_DEMO, folder);

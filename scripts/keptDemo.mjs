@@ -1,6 +1,6 @@
 // A filled demo shop, kept by the digest of what fills it: tests and pictures copy it. `node scripts/keptDemo.mjs FOLDER`.
 import { cpSync, mkdirSync, renameSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { digestOf, run } from './prepare.mjs';
 import { demoMark } from './settings.mjs';
@@ -27,7 +27,11 @@ export function keptDemo(below) {
   return kept;
 }
 
-/** A copy of it in an empty folder. */
-export const copyDemo = (below, folder) => cpSync(keptDemo(below), folder, { recursive: true });
+/** A copy of it in an empty folder; its mark comes last, so that half a copy is none. */
+export function copyDemo(below, folder) {
+  const kept = keptDemo(below);
+  cpSync(kept, folder, { recursive: true, filter: (path) => basename(path) !== 'demo.json' });
+  cpSync(join(kept, 'demo.json'), join(folder, 'demo.json'));
+}
 
 if (import.meta.url === pathToFileURL(process.argv[1]).href) console.log(keptDemo(process.argv[2]));

@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import next from 'next';
 import { ownHosts, refusal } from './guard.mjs';
 import { ROOT } from './prepare.mjs';
+import { BEAT_MS } from './beat.mjs';
 
 const SECURITY_HEADERS = {
   'X-Content-Type-Options': 'nosniff',
@@ -68,13 +69,22 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
     ending = true;
     console.log(`${signal}: finishing what is under way …`);
     const closed = new Promise((resolve) => server.close(resolve));
-    server.closeIdleConnections();
+    // A connection that is answered now stays open for the next request, which won't be taken.
+    const idle = setInterval(() => server.closeIdleConnections(), 100);
     await closed;
+    clearInterval(idle);
     await globalThis[Symbol.for('stable.close')]?.();
     process.exit(0);
   };
   process.on('SIGTERM', () => end('SIGTERM'));
   process.on('SIGINT', () => end('SIGINT'));
+  if (process.send) {
+    // With the supervisor its ends of these pipes are gone: what is printed then is lost, and no fault.
+    for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
+    setInterval(() => process.send?.({ beat: true, rss: process.memoryUsage.rss() }), BEAT_MS).unref();
+    // Killed, it can't end this process: a server without it would hold the folder against the next.
+    process.once('disconnect', () => end('Its supervisor is gone'));
+  }
   return { address: `http://${host.includes(':') ? `[${host}]` : host}:${port}` };
 }
 

@@ -1,5 +1,5 @@
 // The settings a start reads from the environment, checked with messages that say what to do.
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
 import { ROOT } from './prepare.mjs';
@@ -19,6 +19,13 @@ export function demoMark(folder) {
   } catch {
     return { complete: false };
   }
+}
+
+/** Says of a folder that it is a demo's, and whether it is filled: whole or not at all, whenever it is killed. */
+export function markDemo(folder, complete) {
+  const path = join(folder, 'demo.json');
+  writeFileSync(`${path}.part`, JSON.stringify({ begun: new Date().toISOString(), complete }));
+  renameSync(`${path}.part`, path);
 }
 
 /** Port, host, folder, zone and, on a demo folder, the time it pretends; throws BadSetting. */

@@ -1,8 +1,11 @@
-// npm start: the user's own folder. npm run dev: the same with Next's development server.
+// npm start: the user's own folder, under a supervisor. npm run dev: the same with Next's development server, without one.
+import { fileURLToPath } from 'node:url';
 import { ensureBuilt, ensureInstalled, workersOf } from './prepare.mjs';
 import { BadSetting, readSettings } from './settings.mjs';
 
 const dev = process.argv.includes('--dev');
+/** This process is the server itself: under the supervisor, or under one of the system's (docs/running.md). */
+const server = process.argv.includes('--server');
 let settings;
 try {
   settings = readSettings(process.env);
@@ -11,8 +14,15 @@ try {
   console.error(error.message);
   process.exit(1);
 }
-ensureInstalled();
-if (dev) await (await import('./workers.mjs')).buildWorkers(workersOf(process.env.STABLE_DIST));
-else await ensureBuilt(process.env.STABLE_DIST);
-const { serveOrExplain } = await import('./serve.mjs');
-await serveOrExplain({ ...settings, dev });
+if (!server) {
+  ensureInstalled();
+  if (dev) await (await import('./workers.mjs')).buildWorkers(workersOf(process.env.STABLE_DIST));
+  else await ensureBuilt(process.env.STABLE_DIST);
+}
+if (server || dev) {
+  const { serveOrExplain } = await import('./serve.mjs');
+  await serveOrExplain({ ...settings, dev });
+} else {
+  const { supervise } = await import('./supervise.mjs');
+  process.exit(await supervise(fileURLToPath(import.meta.url), { data: settings.data }));
+}

@@ -41,10 +41,12 @@ const freePort = (): Promise<number> =>
     });
   });
 
-export async function startStable(folder = mkdtempSync(join(tmpdir(), 'stable-torture-'))): Promise<Stable> {
+export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'stable-torture-'));
+
+export async function startStable(folder = newFolder(), until: 'ready' | 'begun' = 'ready'): Promise<Stable> {
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
-  const child = spawn('node', ['scripts/start.mjs'], {
+  const child = spawn('node', ['scripts/start.mjs', '--server'], {
     env: { ...process.env, PORT: String(port), STABLE_DATA: folder, STABLE_ZONE: 'Europe/Oslo' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
@@ -73,11 +75,12 @@ export async function startStable(folder = mkdtempSync(join(tmpdir(), 'stable-to
     const text = await reply.text();
     return { status: reply.status, ms: performance.now() - begun, text };
   };
-  for (let left = 300; ; left -= 1) {
-    if (child.exitCode !== null || left === 0) throw new Error(`it did not start: ${said}`);
-    if (said.includes('Stable is ready')) break;
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
+  if (until === 'ready')
+    for (let left = 300; ; left -= 1) {
+      if (child.exitCode !== null || left === 0) throw new Error(`it did not start: ${said}`);
+      if (said.includes('Stable is ready')) break;
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
   return {
     url,
     folder,

@@ -73,6 +73,7 @@ async function restorable(db: Database): Promise<Database> {
     query: <Row>(sql: string, params?: readonly Param[]) =>
       alone(() => (reads.test(sql) ? db.query<Row>(sql, params) : kept(() => db.query<Row>(sql, params)))),
     transaction: <T>(work: (c: Connection) => Promise<T>) => alone(() => kept(() => work(db))),
+    whyNoWrite: () => null,
     script: (sql) => alone(() => kept(() => db.script(sql))),
     close: () =>
       alone(async () => {

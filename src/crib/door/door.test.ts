@@ -1,6 +1,8 @@
 import { VERBS } from '../verbs';
 import { furnish, openTestCrib, type TestCrib } from '../testing';
+import { DataError } from '@/data/database';
 import { field, perform, Problem, toLength, toProblem, validate } from './index';
+import { forLog } from './problem';
 
 let crib: TestCrib;
 beforeAll(async () => {
@@ -204,4 +206,42 @@ it('toLength keeps the text as entered beside its mm', () => {
   expect(toLength('1/4 in')).toMatchObject({ mm: 6.35, entered: '1/4 in' });
   expect(toLength(12.5)).toMatchObject({ mm: 12.5, entered: '12.5 mm' });
   expect(toLength('12,5')).toMatchObject({ mm: 12.5, entered: '12,5 mm' });
+});
+
+describe('while nothing can be written', () => {
+  it.each([
+    ['NO_ROOM', /nearly full/],
+    ['FOLDER_GONE', /moved, deleted or replaced/],
+  ] as const)(
+    '%s: a verb is refused with the reason before anything is read for it, and views answer',
+    async (code, words) => {
+      const full = { ...crib, db: { ...crib.db, whyNoWrite: () => new DataError(code, '') } };
+      const before = await crib.db.query('select count(*) from entry');
+      const receive = VERBS.find((v) => v.name === 'receiveStock')!;
+      await expect(
+        perform(full, receive, { who: 'IK', item: 'EM10', place: 'S1', quantity: 1 }),
+      ).rejects.toMatchObject({
+        code: 'NO_ROOM',
+        message: expect.stringMatching(words),
+        wayOut: expect.any(String),
+      });
+      expect(await full.db.query('select count(*) from entry')).toEqual(before);
+    },
+  );
+  it('is 507, insufficient storage (RFC 4918)', () =>
+    expect(new Problem('NO_ROOM', '').document().status).toBe(507));
+});
+
+it('a log has where it broke and by which rule, and nothing of what was sent', () => {
+  const error = new DataError('OTHER', 'value “Ida Kern, 94.112” is wrong', {
+    table: 'person',
+    detail: 'Failing row contains (Ida Kern)',
+    sqlstate: 'XX000',
+  });
+  const said = forLog(error);
+  expect(said).not.toMatch(/Ida|94/);
+  expect(said).toMatch(/DataError.*person.*XX000/);
+  expect(said).toMatch(/door\.test\.ts/);
+  expect(forLog(new TypeError('cannot read Ida'))).not.toMatch(/Ida/);
+  expect(forLog('Ida')).toBe('a thrown string');
 });

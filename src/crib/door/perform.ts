@@ -54,6 +54,8 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
     .digest('hex');
   let release: (() => Promise<void>) | undefined;
   try {
+    const noWrite = crib.db.whyNoWrite();
+    if (noWrite) throw noWrite;
     if (verb.prepare) {
       // What was recorded is answered, and who may not sign is told, before long work is done for it.
       const before = await maybeFormAnswer(crib.db, formId);

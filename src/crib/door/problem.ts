@@ -18,6 +18,7 @@ export const PROBLEM_CODES = {
   BAD_ADDRESS: 'The address can’t be read',
   TOO_LARGE: 'It is larger than what is taken',
   NOT_JSON: 'The body is no JSON',
+  NO_ROOM: 'Nothing can be written just now',
   BUSY: 'Too much is asked at once',
   STOPPED: 'It was stopped before it was done',
   INTERNAL: 'Something broke here; nothing was written',
@@ -34,6 +35,7 @@ const STATUS: Record<ProblemCode, number> = {
   BAD_ADDRESS: 400,
   TOO_LARGE: 413,
   NOT_JSON: 400,
+  NO_ROOM: 507,
   BUSY: 503,
   STOPPED: 409,
   INTERNAL: 500,
@@ -129,15 +131,35 @@ const BY_DATA: Partial<Record<DataError['code'], [ProblemCode, string, string]>>
     'A value is outside what can be recorded',
     'Check the figures and their units.',
   ],
+  NO_ROOM: [
+    'NO_ROOM',
+    'The disk that the data lies on is nearly full, so that nothing is written',
+    'Make room on it: writing goes on by itself. Nothing is lost, and everything can be read meanwhile.',
+  ],
+  FOLDER_GONE: [
+    'NO_ROOM',
+    'The data folder was moved, deleted or replaced while Stable runs, so that nothing is written',
+    'Put it back, or stop Stable and start it with STABLE_DATA on the right folder.',
+  ],
   LEDGER: ['REFUSED', 'What was recorded is never changed', 'Enter a counter-entry.'],
 };
+
+/** An error as a log may have it: where it broke and by which rule, but none of the words and figures that were sent. */
+export function forLog(error: unknown): string {
+  if (!(error instanceof Error)) return `a thrown ${typeof error}`;
+  const at = isDataError(error)
+    ? ` ${JSON.stringify({ ...error.at, code: error.code, detail: undefined })}`
+    : '';
+  const frames = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
+  return [`${error.name}${at}`, ...frames.slice(0, 12)].join('\n');
+}
 
 /** Any error as a Problem: ours pass, the database's are put in words, the rest is INTERNAL. */
 export function toProblem(error: unknown): Problem {
   if (isProblem(error)) return error;
   const known = isDataError(error) ? BY_DATA[error.code] : undefined;
   if (known) return new Problem(known[0], known[1], { wayOut: known[2] });
-  console.error(error);
+  console.error(forLog(error));
   return new Problem('INTERNAL', 'Something broke here. Nothing was written.', {
     wayOut: 'Try again; if it stays, tell whoever looks after Stable.',
   });

@@ -1,3 +1,5 @@
+import type { DataError } from './errors';
+
 /** What a query takes. undefined is refused: a forgotten value must not become NULL. */
 export type Param =
   string | number | boolean | null | Date | Uint8Array | readonly (string | number | boolean | null)[];
@@ -13,5 +15,7 @@ export interface Database extends Connection {
   transaction<T>(work: (c: Connection) => Promise<T>): Promise<T>;
   /** Several statements without parameters: migrations. */
   script(sql: string): Promise<void>;
+  /** Why nothing may be written now: no room on the disk, or the folder is gone; null: it may. */
+  whyNoWrite(): DataError | null;
   close(): Promise<void>;
 }

@@ -1,10 +1,21 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  symlinkSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
   DataError,
   FolderInUse,
+  freeBytes,
   insert,
   lockFolder,
   many,
@@ -131,6 +142,60 @@ describe('on disk', () => {
     expect(() => lockFolder(path)).toThrow(FolderInUse);
     unlock();
     lockFolder(path)();
+  });
+
+  // The lock lies on the folder's own inode, and whether it is still there is asked before each write.
+  it('no deleted file, rename or link lets a second owner in; a copy is a folder of its own', async () => {
+    const below = folder();
+    const path = join(below, 'data');
+    const db = await openDatabase(path);
+    await db.script('create table row (n int primary key)');
+    unlinkSync(join(path, 'dir.lock'));
+    expect(() => lockFolder(path)).toThrow(FolderInUse);
+    symlinkSync(path, join(below, 'link'));
+    expect(() => lockFolder(join(below, 'link'))).toThrow(FolderInUse);
+    cpSync(path, join(below, 'copy'), { recursive: true });
+    lockFolder(join(below, 'copy'))();
+    renameSync(path, join(below, 'elsewhere'));
+    expect(() => lockFolder(join(below, 'elsewhere'))).toThrow(FolderInUse);
+    // Moved away, it is not written to any more: at its old path another may stand.
+    await expect(insert(db, 'row', { n: 1 })).rejects.toMatchObject({ code: 'FOLDER_GONE' });
+    renameSync(join(below, 'copy'), path);
+    await expect(insert(db, 'row', { n: 1 })).rejects.toMatchObject({ code: 'FOLDER_GONE' });
+    expect(await many(db, 'select * from row')).toEqual([]);
+    renameSync(path, join(below, 'copy'));
+    renameSync(join(below, 'elsewhere'), path);
+    await insert(db, 'row', { n: 1 });
+    await db.close();
+    lockFolder(path)();
+  }, 60_000);
+
+  it('refuses to write while the disk is nearly full, reads on, and goes on by itself', async () => {
+    let free = 10e9;
+    const db = await openDatabase(folder(), () => free);
+    await db.script('create table row (n int primary key)');
+    await insert(db, 'row', { n: 1 });
+    free = 199e6;
+    expect(db.whyNoWrite()).toMatchObject({ code: 'NO_ROOM' });
+    for (const write of [
+      () => insert(db, 'row', { n: 2 }),
+      () => db.transaction((c) => insert(c, 'row', { n: 2 })),
+      () => db.script('create table more (n int)'),
+    ])
+      await expect(write()).rejects.toMatchObject({ code: 'NO_ROOM' });
+    expect(await many(db, 'select n from row')).toEqual([{ n: 1 }]);
+    free = 201e6;
+    await insert(db, 'row', { n: 2 });
+    expect(await many(db, 'select n from row')).toEqual([{ n: 1 }, { n: 2 }]);
+    await db.close();
+  });
+
+  it('says how much is free where a folder lies', () => {
+    const said = Number(
+      spawnSync('stat', ['-f', '-c', '%a %S', folder()], { encoding: 'utf8' }).stdout.split(' ')[0],
+    );
+    const size = Number(spawnSync('stat', ['-f', '-c', '%S', folder()], { encoding: 'utf8' }).stdout);
+    expect(Math.abs(freeBytes(folder()) / (said * size) - 1)).toBeLessThan(0.2);
   });
 
   it('every commit is synced to the disk: as many syncs as commits, counted in the file-system layer', async () => {

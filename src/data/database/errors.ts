@@ -16,6 +16,8 @@ type DataErrorCode =
   | 'WRONG_COUNT'
   | 'OUT_OF_USE'
   | 'TRY_AGAIN'
+  | 'NO_ROOM'
+  | 'FOLDER_GONE'
   | 'OTHER';
 
 export class DataError extends Error {

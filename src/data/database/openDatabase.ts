@@ -5,6 +5,7 @@ import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
 import { isDataError, toDataError } from './errors';
 import { lockFolder } from './lockFolder';
+import { freeBytes, whyNoWrite } from './room';
 import { SyncedFiles } from './syncedFiles';
 
 /**
@@ -55,10 +56,29 @@ function connection(run: { query: PGlite['query'] }): Connection {
   };
 }
 
-function wrap(db: PGlite, close: () => Promise<void>): Database {
+/** Seconds an owner of the folder may take that is just ending: the one before, whose supervisor was killed. */
+const OWNER_ENDS_S = 3;
+
+const WRITES = /^\s*(insert|update|delete|truncate|create|alter|drop)\b/i;
+
+function wrap(
+  db: PGlite,
+  close: () => Promise<void>,
+  whyNoWrite: Database['whyNoWrite'] = () => null,
+): Database {
+  const mustWrite = () => {
+    const why = whyNoWrite();
+    if (why) throw why;
+  };
+  const { query } = connection(db);
   return {
-    ...connection(db),
+    async query<Row>(sql: string, params?: readonly Param[]) {
+      if (WRITES.test(sql)) mustWrite();
+      return query<Row>(sql, params);
+    },
+    whyNoWrite,
     async transaction(work) {
+      mustWrite();
       for (let attempt = 1; ; attempt += 1) {
         try {
           return await db.transaction((tx) => work(connection(tx)));
@@ -69,6 +89,7 @@ function wrap(db: PGlite, close: () => Promise<void>): Database {
       }
     },
     async script(sql) {
+      mustWrite();
       try {
         await db.exec(sql);
       } catch (error) {
@@ -81,13 +102,18 @@ function wrap(db: PGlite, close: () => Promise<void>): Database {
 
 /** Pages lie in memory or on a solid disk: fetching one by an index costs hardly more than reading on. */
 const SETTINGS = ['-c', 'timezone=UTC', '-c', 'random_page_cost=1.1'];
+/** The log of what is written is cut back at so much: as shipped it may take a gigabyte of the disk. */
+const LOG = ['-c', 'max_wal_size=192MB', '-c', 'min_wal_size=48MB'];
 
 /** A database in a folder: locked against other processes, every commit synced to the disk. */
-export async function openDatabase(folder: string): Promise<Database & { syncs: () => number }> {
+export async function openDatabase(
+  folder: string,
+  free = freeBytes,
+): Promise<Database & { syncs: () => number }> {
   mkdirSync(folder, { recursive: true });
   // PGlite makes its files readable to all; the folder keeps them private.
   chmodSync(folder, 0o700);
-  const unlock = lockFolder(folder);
+  const unlock = lockFolder(folder, OWNER_ENDS_S);
   try {
     const files = new SyncedFiles(join(folder, 'pg'));
     const db = await PGlite.create({
@@ -99,13 +125,14 @@ export async function openDatabase(folder: string): Promise<Database & { syncs: 
         '-c',
         'wal_sync_method=fsync',
         ...SETTINGS,
+        ...LOG,
       ],
     });
     const close = async () => {
       await db.close();
       unlock();
     };
-    return { ...wrap(db, close), syncs: () => files.syncs };
+    return { ...wrap(db, close, () => whyNoWrite(folder, unlock, free)), syncs: () => files.syncs };
   } catch (error) {
     unlock();
     throw error;

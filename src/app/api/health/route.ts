@@ -1,9 +1,19 @@
 import { connection } from 'next/server';
+import { freeBytes } from '@/data/database';
 import { crib } from '../../server/crib';
 
-/** Answers once the database does. */
+/** Answers once the database does: whether it can be written to, why not, and how much room is left. */
 export async function GET(): Promise<Response> {
   await connection();
-  await (await crib()).db.query('select 1');
-  return Response.json({ ok: true });
+  const { db } = await crib();
+  await db.query('select 1');
+  const why = db.whyNoWrite();
+  const folder = process.env.STABLE_DATA ?? '.';
+  return Response.json({
+    ok: true,
+    can_write: why === null,
+    why_not: why?.code ?? null,
+    // Not known where the folder is gone.
+    free_megabytes: why?.code === 'FOLDER_GONE' ? null : Math.round(freeBytes(folder) / 1e6),
+  });
 }

@@ -35,6 +35,7 @@ import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { jsonBody, textBody } from '../../../server/body';
 import { crib } from '../../../server/crib';
+import { openForPage } from '../../../server/views';
 
 type Context = { params: Promise<{ path: string[] }> };
 
@@ -75,7 +76,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     if (program) return await storedProgram(Number(program[1]));
     const view = VIEWS.find((v) => v.path === path);
     if (!view) throw nothingHere(path);
-    return Response.json(await view.read(await crib(), new URL(request.url).searchParams));
+    const { view: once } = await openForPage();
+    return Response.json(await view.read(await crib(), new URL(request.url).searchParams, once));
   } catch (error) {
     return answer(error);
   }

@@ -1,0 +1,71 @@
+import { randomUUID } from 'node:crypto';
+import { furnish, oneReceived, pieces } from './shop';
+import { startStable } from './server';
+
+export interface Killed {
+  rounds: number;
+  acknowledged: number;
+  lost: number;
+  /** Pieces in the books that no form stands for: doubled, or half written. */
+  tooMany: number;
+  errors: number;
+}
+
+/**
+ * Kills the server with SIGKILL while it starts, while it is written to and just after, round by round. What was
+ * acknowledged must be there: sent again, its form answers with its first entry.
+ */
+export async function kills(rounds: number, random: () => number): Promise<Killed> {
+  const first = await startStable();
+  await furnish(first);
+  await first.end();
+  const { folder } = first;
+  const acknowledged = new Map<string, number>();
+  const sent = new Set<string>();
+  const out: Killed = { rounds, acknowledged: 0, lost: 0, tooMany: 0, errors: 0 };
+  for (let round = 0; round < rounds; round += 1) {
+    if (round % 4 === 3) {
+      // While it opens the database, and mends what the last kill left.
+      const starting = await startStable(folder, 'begun');
+      await new Promise((resolve) => setTimeout(resolve, 300 + random() * 2500));
+      await starting.end('SIGKILL');
+      continue;
+    }
+    const stable = await startStable(folder);
+    let on = true;
+    const writer = async () => {
+      while (on) {
+        const form = oneReceived(randomUUID());
+        sent.add(form.formId);
+        try {
+          const reply = await stable.post('stock/received', form);
+          if (reply.status === 201)
+            acknowledged.set(form.formId, (JSON.parse(reply.text) as { entry: number }).entry);
+          else if (reply.status >= 500) out.errors += 1;
+        } catch {
+          return;
+        }
+      }
+    };
+    const writers = [writer(), writer(), writer(), writer()];
+    await new Promise((resolve) => setTimeout(resolve, 100 + random() * 1500));
+    on = random() < 0.5;
+    await stable.end('SIGKILL');
+    on = false;
+    await Promise.all(writers);
+  }
+  const last = await startStable(folder);
+  const recorded = new Set<number>();
+  const there = await pieces(last);
+  for (const formId of sent) {
+    const reply = await last.post('stock/received', oneReceived(formId));
+    const { entry, again } = JSON.parse(reply.text) as { entry: number; again?: true };
+    const before = acknowledged.get(formId);
+    if (again) recorded.add(entry);
+    if (before !== undefined && (!again || entry !== before)) out.lost += 1;
+  }
+  out.acknowledged = acknowledged.size;
+  out.tooMany = there - recorded.size;
+  await last.end();
+  return out;
+}

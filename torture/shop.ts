@@ -1,0 +1,30 @@
+import { randomUUID } from 'node:crypto';
+import type { Stable } from './server';
+
+/** A person, a place and a cutter: what is needed to book something. */
+export async function furnish(stable: Stable): Promise<void> {
+  await stable.post('people', { who: 'IK', initials: 'IK', name: 'Ida Kern' });
+  await stable.post('places', { who: 'IK', code: 'S1', name: 'Shelf 1', kind: 'shelf' });
+  await stable.post('items', {
+    who: 'IK',
+    code: 'EM10',
+    kind: 'cutter',
+    family: 'square',
+    facts: { DC: { value: '10', origin: 'maker' } },
+  });
+}
+
+/** One piece received: a form with an id of its own, which is recorded once however often it is sent. */
+export const oneReceived = (formId: string = randomUUID()) => ({
+  who: 'IK',
+  formId,
+  item: 'EM10',
+  place: 'S1',
+  quantity: 1,
+});
+
+/** How many pieces the books say are there. */
+export async function pieces(stable: Stable): Promise<number> {
+  const view = JSON.parse((await stable.get('/api/v1/items?q=EM10')).text) as { lines: { unused: number }[] };
+  return view.lines[0]?.unused ?? 0;
+}
