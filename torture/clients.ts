@@ -19,6 +19,8 @@ async function work(stable: Stable, clients: number, seconds: number): Promise<F
   let errors = 0;
   const until = Date.now() + seconds * 1000;
   const client = async (n: number) => {
+    // They don’t all come through the door at once.
+    await new Promise((resolve) => setTimeout(resolve, (n * 2000) / clients));
     for (let i = n; Date.now() < until; i += 1) {
       try {
         const isWrite = i % 5 === 0;
