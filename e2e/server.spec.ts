@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -132,13 +132,69 @@ test('one owner a folder; another host than loopback warns; SIGTERM lets a reque
   rmSync(data, { recursive: true });
 });
 
-test('a host other than loopback is warned of', () => {
+test('a host other than loopback is warned of', async () => {
   const data = folder();
-  mkdirSync(data, { recursive: true });
-  const { stderr } = spawnSync('timeout', ['-s', 'TERM', '12', 'node', 'scripts/start.mjs'], {
+  const child = spawn('node', ['scripts/start.mjs'], {
     env: env({ STABLE_DATA: data, PORT: '4324', STABLE_HOST: '0.0.0.0' }),
-    encoding: 'utf8',
   });
-  expect(stderr).toMatch(/There is no sign-in yet/);
+  let out = '';
+  const warned = new Promise<void>((resolve) =>
+    child.stderr.on('data', (chunk: Buffer) => {
+      out += chunk.toString();
+      if (out.includes('0.0.0.0')) resolve();
+    }),
+  );
+  await warned;
+  const done = ended(child);
+  child.kill('SIGTERM');
+  await done;
+  expect(out).toMatch(/There is no sign-in yet/);
+  rmSync(data, { recursive: true });
+});
+
+test('a folder that can’t be opened says so in plain words, and nothing is written into it', async () => {
+  test.setTimeout(90_000);
+  const data = folder();
+  const settings = { STABLE_DATA: data, PORT: '4325', STABLE_ZONE: 'Europe/Oslo' };
+  const first = await running(settings);
+  const done = ended(first);
+  first.kill('SIGTERM');
+  expect(await done).toBe(0);
+  // A bad copy: the file in which the database says what it is has gone.
+  rmSync(join(data, 'pg', 'global', 'pg_control'));
+  const damaged = start(settings);
+  expect(damaged.status).toBe(1);
+  expect(damaged.stderr).toMatch(
+    /Stable did not start: The data folder .* can’t be opened.*put back the last copy/,
+  );
+  rmSync(data, { recursive: true });
+});
+
+test('killed while the demo is filled, it starts over by itself', async () => {
+  test.setTimeout(120_000);
+  const data = folder();
+  const demo = (kill: boolean) =>
+    new Promise<string>((resolve) => {
+      const child = spawn('node', ['scripts/demo.mjs'], {
+        env: env({
+          STABLE_DEMO_FOLDER: data,
+          STABLE_KEEP_DEMO: '.stable/kept-demo',
+          STABLE_NOW: '2027-01-12T09:00:00Z',
+          PORT: '4326',
+        }),
+        detached: true,
+      });
+      let out = '';
+      const read = (chunk: Buffer) => {
+        out += chunk.toString();
+        if (out.includes('Stable is ready') || (kill && out.includes('Filling')))
+          setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), kill ? 40 : 0);
+      };
+      child.stdout.on('data', read);
+      child.stderr.on('data', read);
+      child.on('exit', () => resolve(out));
+    });
+  expect(await demo(true)).not.toContain('Stable is ready');
+  expect(await demo(false)).toContain('Stable is ready');
   rmSync(data, { recursive: true });
 });

@@ -1,5 +1,5 @@
 // npm run torture [-- PART …]: what once stopped or broke a Stable, against ones of its own; prints figures, ends with 1
-// on a fault. Parts: files kill disk clients fuzz; TORTURE=0.1 does a tenth of each.
+// on a fault. Parts: files list kill disk clients fuzz; TORTURE=0.1 does a tenth of each.
 import { manyClients } from './clients';
 import { fullDisk } from './disk';
 import { p95, somebody, tortureFiles } from './files';
@@ -44,6 +44,37 @@ const PARTS: Record<string, () => Promise<void>> = {
         `${name}: ${reply.status} in ${(reply.ms / 1000).toFixed(2)} s, ${(reply.text.length / 1000).toFixed(0)} kB; others p95 ${p95(others).toFixed(0)} ms, most ${Math.max(...others).toFixed(0)} ms of ${others.length}; memory ${memory} MB`,
       );
     }
+    await stable.end();
+  },
+  async list() {
+    const rows = Math.ceil(20_000 * Math.min(1, share * 10));
+    const stable = await startStable();
+    await furnish(stable);
+    for (let i = 0; i < 30; i += 1) await stable.get('/api/v1/items');
+    const alone = somebody(stable);
+    await new Promise((resolve) => setTimeout(resolve, 3000));
+    const own = p95(await alone.stop());
+    const text = `code;kind;family;maker;DC;LCF;NOF;OAL;DMM;COATING;supplier;order_code;price;pack\n${Array.from(
+      { length: rows },
+      (_, i) => `N${i};cutter;square;Skarv;${1 + (i % 400) / 10};25;4;66;12;AlTiN;NORD;S-${i};24.90;5`,
+    ).join('\n')}`;
+    const content = Buffer.from(text).toString('base64');
+    const other = somebody(stable);
+    const begun = performance.now();
+    const preview = await stable.post('items/import-preview', { content });
+    const seen = JSON.parse(preview.text) as { digest: string };
+    const done = await stable.post('items/imported', {
+      who: 'IK',
+      name: 'list.csv',
+      content,
+      accepted: seen.digest,
+    });
+    const seconds = (performance.now() - begun) / 1000;
+    const others = await other.stop();
+    judge(
+      done.status === 201 && p95(others) <= Math.max(3 * own, 50),
+      `a list of ${rows} rows: ${done.status} in ${seconds.toFixed(1)} s, its preview ${(preview.text.length / 1000).toFixed(0)} kB; others p95 ${p95(others).toFixed(0)} ms (alone ${own.toFixed(0)}), most ${Math.max(...others).toFixed(0)} ms of ${others.length}; memory ${stable.peakMegabytes()} MB`,
+    );
     await stable.end();
   },
   async kill() {

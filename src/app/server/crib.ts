@@ -1,7 +1,7 @@
 import 'server-only';
-import type { Crib } from '@/crib/door';
+import { type Crib, forLog } from '@/crib/door';
 import { enterKindWords } from '@/data/catalogue';
-import { migrate, openDatabase } from '@/data/database';
+import { Damaged, FolderInUse, migrate, MigrationChanged, openDatabase, plainDamage } from '@/data/database';
 import { dropLeftStaged } from '@/data/exchange';
 import { openPool } from '@/workers';
 
@@ -26,13 +26,15 @@ async function open(): Promise<OpenCrib> {
   if (process.env.NEXT_PHASE === 'phase-production-build') throw new Error('the build opens no data folder');
   const folder = process.env.STABLE_DATA;
   if (!folder) throw new Error('STABLE_DATA is not set: start Stable by npm start or npm run demo');
-  const db = await openDatabase(folder);
   const pool = openPool();
+  const db = await openDatabase(folder);
   shared[CLOSE] = async () => {
     await pool.close();
     await db.close();
   };
   await migrate(db);
+  const faults = await plainDamage(db);
+  if (faults.length) throw new Damaged(faults);
   await enterKindWords(db);
   await dropLeftStaged(db);
   await db.script('analyze');
@@ -50,12 +52,27 @@ export function crib(): Promise<OpenCrib> {
   return (shared[CRIB] ??= open()) as Promise<OpenCrib>;
 }
 
+/** Why the folder could not be opened, in words for whoever starts it; what the engine says helps nobody here. */
+export function whyNotOpened(error: unknown, folder: string): string {
+  if (!(error instanceof Error)) return String(error);
+  if (error instanceof FolderInUse || error instanceof MigrationChanged || error instanceof Damaged)
+    return error.message;
+  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
+  if (['EACCES', 'EPERM', 'EROFS'].includes(code))
+    return `The data folder ${folder} can’t be written to (${code}): give the user who runs Stable the right to it, or set STABLE_DATA to another folder.`;
+  if (code === 'ENOSPC' || code === 'NO_ROOM')
+    return `The disk of the data folder ${folder} is full: make room on it and start again.`;
+  // What our own parts say of themselves: settings and the build.
+  if (/STABLE_|npm start|flock/.test(error.message)) return error.message;
+  return `The data folder ${folder} can’t be opened: its files are damaged, or are none of a Stable. Keep a copy of it as it is, and put back the last copy from before. (${forLog(error).split('\n', 1)[0]})`;
+}
+
 /** Opens at the start. A server that can't would stay up and answer 500 to everything, so the process ends instead. */
 export async function openOrEnd(): Promise<void> {
   try {
     await crib();
   } catch (error) {
-    console.error(`Stable did not start: ${error instanceof Error ? error.message : String(error)}`);
+    console.error(`Stable did not start: ${whyNotOpened(error, process.env.STABLE_DATA ?? '')}`);
     process.exit(1);
   }
 }

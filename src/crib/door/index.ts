@@ -1,5 +1,5 @@
 // The door: schemas, checking, problems, verbs
-export { isProblem, Problem, PROBLEM_CODES, toProblem } from './problem';
+export { forLog, isProblem, Problem, PROBLEM_CODES, toProblem } from './problem';
 export type { ProblemDocument, ProblemPart } from './problem';
 export { found, foundInUse, maybeLength, maybeNumber, notPast, toLength, toNumber } from './read';
 export * as field from './schema';

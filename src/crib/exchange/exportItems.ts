@@ -34,7 +34,7 @@ export async function exportedItems(c: Connection, asked: CatalogueAsked): Promi
 }
 
 /** Items read at once: others are let in between. */
-export const READ_AT_ONCE = 500;
+export const READ_AT_ONCE = 100;
 
 /** Items by their ids, as they go out. */
 export async function exportedOf(c: Connection, ids: readonly number[]): Promise<Exported[]> {

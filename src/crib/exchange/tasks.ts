@@ -5,7 +5,7 @@ import { readTable, writeTable } from './table';
 import type { Table } from './tableBuilder';
 
 /** Rows that are told at once: few enough that taking them over holds nobody up. */
-const TOLD_AT_ONCE = 500;
+const TOLD_AT_ONCE = 100;
 
 export type RowsRead = { items: (ExchangeItem & { row: number })[]; refused: RefusedRow[] };
 

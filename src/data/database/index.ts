@@ -6,6 +6,7 @@ export { insert, inserts, insertsWithId, many, maybeOne, one } from './rows';
 export { FolderInUse, lockFolder } from './lockFolder';
 export { migrate, MigrationChanged } from './migrate';
 export { openDatabase, openInMemory } from './openDatabase';
+export { Damaged, plainDamage } from './damage';
 export { freeBytes } from './room';
 // Pages cut by a sort key
 export { COUNTED_TO, countSql, pageOf, pageSql } from './paging';

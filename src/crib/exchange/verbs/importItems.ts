@@ -129,4 +129,4 @@ async function layDown(c: Connection, batch: string, preview: Preview): Promise<
     await letOthersIn();
   }
 }
-const LAID_AT_ONCE = 500;
+const LAID_AT_ONCE = 100;
