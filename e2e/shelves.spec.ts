@@ -337,7 +337,7 @@ test('inserts for a bare body: a scan at 5, 30 and 100 ms a key chooses the parc
   await post('inserts/taken-out', { piece, to: 'CAB1-C' });
   await page.route('**/api/v1/stock?**', async (route) => {
     await new Promise((done) => setTimeout(done, 450));
-    await route.continue();
+    await route.continue().catch(() => undefined);
   });
   for (const gap of [5, 30, 100]) {
     await page.goto('/cutters?open=FB63');

@@ -195,7 +195,8 @@ for (const [path, first, label, code, chosen] of SEARCHED)
     const asked = /\/api\/v1\/(takeable|items)\?/;
     await page.route(asked, async (route) => {
       await new Promise((done) => setTimeout(done, 450));
-      await route.continue();
+      // What was asked last may still wait when the test is done with the page.
+      await route.continue().catch(() => undefined);
     });
     for (const gap of [5, 30, 100]) {
       await page.goto(path);
@@ -221,7 +222,7 @@ test('what is typed before the page is alive is there when it is, and the form h
   const page = await context.newPage();
   await page.route('**/_next/static/**/*.js', async (route) => {
     await new Promise((done) => setTimeout(done, 2500));
-    await route.continue();
+    await route.continue().catch(() => undefined);
   });
   await page.goto('/machines?what=supplier&open=NORDKANT', { waitUntil: 'commit' });
   const name = page.getByLabel('Name', { exact: true });

@@ -6,6 +6,9 @@ export { insert, inserts, insertsWithId, many, maybeOne, one } from './rows';
 export { FolderInUse, lockFolder } from './lockFolder';
 export { migrate, MigrationChanged } from './migrate';
 export { openDatabase, openInMemory } from './openDatabase';
+export type { FolderDatabase } from './openDatabase';
+export { differing, fingerprint } from './fingerprint';
+export type { Fingerprint } from './fingerprint';
 export { Damaged, plainDamage } from './damage';
 export { freeBytes } from './room';
 // Pages cut by a sort key

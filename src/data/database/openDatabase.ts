@@ -105,11 +105,16 @@ const SETTINGS = ['-c', 'timezone=UTC', '-c', 'random_page_cost=1.1'];
 /** The log of what is written is cut back at so much: as shipped it may take a gigabyte of the disk. */
 const LOG = ['-c', 'max_wal_size=192MB', '-c', 'min_wal_size=48MB'];
 
+/** A database that lies in a folder. */
+export interface FolderDatabase extends Database {
+  /** How often it made sure that what it wrote is on the disk. */
+  syncs: () => number;
+  /** Does something while nothing else is read or written, so that the files stand still. */
+  quietly<T>(work: (c: Connection) => Promise<T>): Promise<T>;
+}
+
 /** A database in a folder: locked against other processes, every commit synced to the disk. */
-export async function openDatabase(
-  folder: string,
-  free = freeBytes,
-): Promise<Database & { syncs: () => number }> {
+export async function openDatabase(folder: string, free = freeBytes): Promise<FolderDatabase> {
   mkdirSync(folder, { recursive: true });
   // PGlite makes its files readable to all; the folder keeps them private.
   chmodSync(folder, 0o700);
@@ -132,7 +137,16 @@ export async function openDatabase(
       await db.close();
       unlock();
     };
-    return { ...wrap(db, close, () => whyNoWrite(folder, unlock, free)), syncs: () => files.syncs };
+    return {
+      ...wrap(db, close, () => whyNoWrite(folder, unlock, free)),
+      syncs: () => files.syncs,
+      async quietly(work) {
+        // What was written lies in the files and not only in the log: a copy then mends itself quickly.
+        await db.exec('checkpoint');
+        // Others wait for a transaction that is open, and one that only reads leaves the files as they are.
+        return db.transaction((tx) => work(connection(tx)));
+      },
+    };
   } catch (error) {
     unlock();
     throw error;

@@ -1,0 +1,77 @@
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { Problem } from '@/crib/door';
+import { differing, fingerprint, lockFolder, migrate, openDatabase, plainDamage } from '@/data/database';
+import { lastEntry } from '@/data/ledger';
+import type { Backup } from './backUp';
+
+export interface Restored {
+  made: string;
+  lastEntry: number;
+  /** Steps by which an older shop was brought up to this Stable. */
+  migrations: number;
+  /** Where the data lies that was there before; null: there was none. */
+  before: string | null;
+}
+
+/** What a backup says of itself. Throws a Problem where the folder is none. */
+export function readBackup(folder: string): Backup {
+  const said = join(folder, 'backup.json');
+  if (!existsSync(said) || !existsSync(join(folder, 'pg')))
+    throw new Problem('NOT_FOUND', `${folder} is no backup`, {
+      field: 'backup',
+      value: folder,
+      limit: 'a folder with backup.json and pg, as npm run backup makes it',
+      wayOut: 'Name the folder of one backup, such as …/stable-2027-01-12T090000Z.',
+    });
+  // Written by backUp; what it says is compared below.
+  return JSON.parse(readFileSync(said, 'utf8')) as Backup;
+}
+
+/**
+ * Puts a backup in the place of the data, while Stable is stopped. It is copied beside, opened, compared with what it says
+ * of itself and brought up to this Stable first; only then it takes the place, and what was there is kept beside it.
+ * `dryRun`: all of it but the last step. Throws a Problem; then the data is as it was.
+ */
+export async function restore(
+  backupFolder: string,
+  data: string,
+  { now, dryRun = false }: { now: Date; dryRun?: boolean },
+): Promise<Restored> {
+  const backup = readBackup(backupFolder);
+  // The demo's mark and the like stay out: what was backed up is the books.
+  const part = `${data}.restoring`;
+  const there = existsSync(data) && readdirSync(data).length > 0;
+  const unlock = there ? lockFolder(data) : null;
+  try {
+    rmSync(part, { recursive: true, force: true });
+    mkdirSync(part, { recursive: true, mode: 0o700 });
+    cpSync(join(backupFolder, 'pg'), join(part, 'pg'), { recursive: true });
+    const db = await openDatabase(part);
+    let migrations: number;
+    let newest: number;
+    try {
+      const faults = await plainDamage(db);
+      const wrong = faults.length ? faults : differing(backup.holds, await fingerprint(db));
+      if (wrong.length)
+        throw new Problem('REFUSED', `The backup is not what it was: ${wrong.slice(0, 5).join(', ')}`, {
+          field: 'backup',
+          value: backupFolder,
+          wayOut: 'Take an older one. The data is as it was.',
+        });
+      migrations = await migrate(db);
+      newest = await lastEntry(db);
+    } finally {
+      await db.close();
+    }
+    if (dryRun) return { made: backup.made, lastEntry: newest, migrations, before: null };
+    const before = there ? `${data}.before-${now.toISOString().slice(0, 19).replaceAll(':', '')}Z` : null;
+    if (before) renameSync(data, before);
+    else rmSync(data, { recursive: true, force: true });
+    renameSync(part, data);
+    return { made: backup.made, lastEntry: newest, migrations, before };
+  } finally {
+    unlock?.();
+    rmSync(part, { recursive: true, force: true });
+  }
+}
