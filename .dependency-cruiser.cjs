@@ -16,13 +16,13 @@ module.exports = {
       'data-looks-down',
       'data imports core only.',
       { path: '^src/data/' },
-      { path: '^src/(app|ui|crib|workers)/' },
+      { path: '^src/(app|ui|crib|workers|tools)/' },
     ),
     forbid(
       'crib-looks-down',
       'crib imports core and data only.',
       { path: '^src/crib/' },
-      { path: '^src/(app|ui|workers)/' },
+      { path: '^src/(app|ui|workers|tools)/' },
     ),
     forbid(
       'workers-do-tasks',

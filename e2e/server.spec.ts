@@ -198,3 +198,47 @@ test('killed while the demo is filled, it starts over by itself', async () => {
   expect(await demo(false)).toContain('Stable is ready');
   rmSync(data, { recursive: true });
 });
+
+test('npm run backup copies a shop that runs, and one that does not; npm run restore puts it back', async () => {
+  test.setTimeout(180_000);
+  const data = folder();
+  const to = folder();
+  const settings = { STABLE_DATA: data, PORT: '4327', STABLE_ZONE: 'Europe/Oslo' };
+  const keep = (...args: string[]) => start(settings, 'scripts/keep.mjs', args);
+  const add = async (initials: string) => {
+    const reply = await fetch('http://127.0.0.1:4327/api/v1/people', {
+      method: 'POST',
+      headers: { origin: 'http://127.0.0.1:4327', 'content-type': 'application/json' },
+      body: JSON.stringify({ who: initials, initials, name: initials }),
+    });
+    expect(reply.status).toBe(201);
+  };
+  const people = async () => (await fetch('http://127.0.0.1:4327/api/v1/shop')).text();
+  const stop = async (server: ChildProcess) => {
+    const done = ended(server);
+    server.kill('SIGTERM');
+    expect(await done).toBe(0);
+  };
+  const first = await running(settings);
+  await add('IK');
+  const made = keep('backup', to);
+  expect(made.stderr).toBe('');
+  const [, backup = ''] = /^(\S+): entries to 1, opened and compared/.exec(made.stdout) ?? [];
+  expect(existsSync(join(backup, 'backup.json'))).toBe(true);
+  await add('BO');
+  // What runs is not written over.
+  expect(keep('restore', backup).stderr).toMatch(/in use by another Stable process/);
+  await stop(first);
+  expect(keep('backup', to, '--keep', '5').stdout).toMatch(/entries to 2, opened and compared/);
+  expect(keep('restore', backup, '--dry-run').stdout).toMatch(/It would restore .*entries to 1/);
+  const done = keep('restore', backup);
+  expect(done.stdout).toMatch(/Restored .*entries to 1.*What was there before is kept as/);
+  const again = await running(settings);
+  expect(await people()).toContain('"IK"');
+  expect(await people()).not.toContain('"BO"');
+  await stop(again);
+  expect(keep('restore', to).stderr).toMatch(/is no backup/);
+  expect(keep('backup').status).toBe(1);
+  for (const f of [data, to, /kept as (\S+?)\.?\s*$/.exec(done.stdout)?.[1] ?? ''])
+    rmSync(f, { recursive: true, force: true });
+});

@@ -58,6 +58,8 @@ export function ensureInstalled() {
 
 /** Where the workers' own program lies. */
 export const workersOf = (dist = '.next') => join(ROOT, dist, 'stable-worker.cjs');
+/** Where the tools of the command line lie. */
+export const toolsOf = (dist = '.next') => join(ROOT, dist, 'stable-tools.cjs');
 
 /** `next build` into its folder when lock file, sources or configuration changed. */
 export async function ensureBuilt(dist = '.next') {
@@ -75,7 +77,8 @@ export async function ensureBuilt(dist = '.next') {
   console.log('Building …');
   run('node', [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build'], { env: { STABLE_DIST: dist } });
   // Only now: this script runs with Node alone until the packages are there.
-  const { buildWorkers } = await import('./workers.mjs');
+  const { buildTools, buildWorkers } = await import('./workers.mjs');
   await buildWorkers(workersOf(dist));
+  await buildTools(toolsOf(dist));
   mark(at, digest);
 }

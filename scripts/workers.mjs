@@ -1,4 +1,4 @@
-// The workers' own program: one file beside the build, of core and crib, which threads load without Next.
+// Programs beside Next's: the workers' own, which threads load, and the tools of the command line. One file each.
 import { build } from 'esbuild';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,10 +7,9 @@ import { ROOT } from './prepare.mjs';
 /** Packages with files of their own, loaded from node_modules. */
 const OUTSIDE = ['sharp', 'exceljs', 'workerpool', '@electric-sql/pglite'];
 
-/** Builds it into `out`; a fault ends with esbuild's own words. */
-export const buildWorkers = (out) =>
+const built = (from, out) =>
   build({
-    entryPoints: [join(ROOT, 'src', 'workers', 'main.ts')],
+    entryPoints: [join(ROOT, 'src', from, 'main.ts')],
     outfile: out,
     bundle: true,
     platform: 'node',
@@ -21,5 +20,9 @@ export const buildWorkers = (out) =>
     tsconfig: join(ROOT, 'tsconfig.json'),
     logLevel: 'warning',
   });
+
+/** Builds them into their files; a fault ends with esbuild's own words. */
+export const buildWorkers = (out) => built('workers', out);
+export const buildTools = (out) => built('tools', out);
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) await buildWorkers(process.argv[2]);

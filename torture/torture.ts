@@ -1,5 +1,6 @@
 // npm run torture [-- PART …]: what once stopped or broke a Stable, against ones of its own; prints figures, ends with 1
-// on a fault. Parts: files list kill disk clients fuzz; TORTURE=0.1 does a tenth of each.
+// on a fault. Parts: files list kill disk backups clients fuzz; TORTURE=0.1 does a tenth of each.
+import { backups } from './backups';
 import { manyClients } from './clients';
 import { fullDisk } from './disk';
 import { p95, somebody, tortureFiles } from './files';
@@ -96,6 +97,14 @@ const PARTS: Record<string, () => Promise<void>> = {
       `disk full to the last byte: a write ${d.full.write}, a view ${d.full.read}, in ${d.full.seconds.toFixed(1)} s`,
     );
     judge(d.again === 201, `room again: a write ${d.again}`);
+  },
+  async backups() {
+    const b = await backups(Math.ceil(20 * share));
+    for (const line of b.said) console.log(`       ${line}`);
+    judge(
+      b.said.length === 0,
+      `backups while four write: ${b.made} made, ${b.restored} restored to equal rows, ${b.written} entries written meanwhile`,
+    );
   },
   async clients() {
     const { one, many, memory } = await manyClients(50, Math.max(10, 600 * share));

@@ -5,11 +5,12 @@ import { readList, writeList } from './exchange';
 import { readProgramText } from './jobs';
 import { checkCopy } from './keeping';
 
-/** Everything that is done beside the server's own thread. The types of each are its own; by its name it is any. */
-export const TASKS = [
+/** Everything that is done beside the server's own thread. */
+export const TASKS: readonly Task[] = [
+  checkCopy,
   compute,
   readList,
   readProgramText,
   shrinkPicture,
   writeList,
-] as unknown as readonly Task[];
+];

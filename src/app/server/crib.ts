@@ -4,6 +4,7 @@ import { enterKindWords } from '@/data/catalogue';
 import { Damaged, FolderInUse, migrate, MigrationChanged, openDatabase, plainDamage } from '@/data/database';
 import { dropLeftStaged } from '@/data/exchange';
 import { openPool } from '@/workers';
+import { heedAsked } from './asked';
 
 export interface OpenCrib extends Crib {
   demo: boolean;
@@ -38,6 +39,7 @@ async function open(): Promise<OpenCrib> {
   await enterKindWords(db);
   await dropLeftStaged(db);
   await db.script('analyze');
+  heedAsked(db, folder, pool.beside);
   return {
     db,
     now: clock(),

@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { type Beside, Problem } from '@/crib/door';
@@ -16,6 +16,18 @@ export interface Backup {
 /** Names of backups: 'stable-2027-01-12T090000Z'; those of a later moment come later. */
 const NAME = /^stable-\d{4}-\d{2}-\d{2}T\d{6}Z$/;
 const nameOf = (now: Date) => `stable-${now.toISOString().slice(0, 19).replaceAll(':', '')}Z`;
+
+/** Beside the data: when its last good backup was made, and where it lies. */
+const LAST = 'last-backup.json';
+/** When the data in a folder was last backed up, ISO; null: never, as far as is known here. */
+export function lastBackup(data: string): string | null {
+  try {
+    // Written by backUp.
+    return (JSON.parse(readFileSync(join(data, LAST), 'utf8')) as { made: string }).made;
+  } catch {
+    return null;
+  }
+}
 
 /** Backups below a folder, the newest first. */
 export const backupsBelow = (folder: string): string[] =>
@@ -59,6 +71,7 @@ export async function backUp(
       });
     writeFileSync(join(part, 'backup.json'), JSON.stringify(backup, null, 1));
     renameSync(part, folder);
+    writeFileSync(join(data, LAST), JSON.stringify({ made: backup.made, folder }));
     for (const old of backupsBelow(below).slice(keep)) rmSync(join(below, old), { recursive: true });
     return { folder, backup };
   } catch (error) {

@@ -1,4 +1,4 @@
-export { backUp, backupsBelow } from './backUp';
+export { backUp, backupsBelow, lastBackup } from './backUp';
 export type { Backup } from './backUp';
 export { readBackup, restore } from './restore';
 export type { Restored } from './restore';

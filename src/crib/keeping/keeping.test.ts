@@ -6,7 +6,7 @@ import { differing, fingerprint, type FolderDatabase, migrate, openDatabase } fr
 import { type Done, here, letOthersIn, perform } from '../door';
 import { furnish } from '../testing';
 import { verbNamed } from '../verbs';
-import { backUp, backupsBelow, readBackup, restore } from './index';
+import { backUp, backupsBelow, lastBackup, readBackup, restore } from './index';
 
 /** Real folders, copied while they are written to, and put back. */
 const folders: string[] = [];
@@ -44,7 +44,9 @@ it('taken while it is written to, it is what was there at one moment, and restor
     // As requests come: between two of them the server turns to others.
     for (; on; await letOthersIn()) entries.push((await receive()).entry);
   })();
+  expect(lastBackup(data)).toBeNull();
   const { folder, backup } = await make('2027-01-05T10:00:00Z');
+  expect(lastBackup(data)).toBe('2027-01-05T10:00:00.000Z');
   on = false;
   await writing;
   expect(entries.length).toBeGreaterThan(0);

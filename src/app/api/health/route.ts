@@ -1,8 +1,9 @@
 import { connection } from 'next/server';
+import { lastBackup } from '@/crib/keeping';
 import { freeBytes } from '@/data/database';
 import { crib } from '../../server/crib';
 
-/** Answers once the database does: whether it can be written to, why not, and how much room is left. */
+/** Answers once the database does: whether it can be written to, why not, how much room is left, and its last good backup. */
 export async function GET(): Promise<Response> {
   await connection();
   const { db } = await crib();
@@ -15,5 +16,6 @@ export async function GET(): Promise<Response> {
     why_not: why?.code ?? null,
     // Not known where the folder is gone.
     free_megabytes: why?.code === 'FOLDER_GONE' ? null : Math.round(freeBytes(folder) / 1e6),
+    last_backup: lastBackup(folder),
   });
 }
