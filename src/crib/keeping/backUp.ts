@@ -17,13 +17,12 @@ export interface Backup {
 const NAME = /^stable-\d{4}-\d{2}-\d{2}T\d{6}Z$/;
 const nameOf = (now: Date) => `stable-${now.toISOString().slice(0, 19).replaceAll(':', '')}Z`;
 
-/** Beside the data: when its last good backup was made, and where it lies. */
-const LAST = 'last-backup.json';
+/** Beside the data: when its last good backup was made. */
+const LAST = 'last-backup';
 /** When the data in a folder was last backed up, ISO; null: never, as far as is known here. */
 export function lastBackup(data: string): string | null {
   try {
-    // Written by backUp.
-    return (JSON.parse(readFileSync(join(data, LAST), 'utf8')) as { made: string }).made;
+    return readFileSync(join(data, LAST), 'utf8');
   } catch {
     return null;
   }
@@ -71,7 +70,7 @@ export async function backUp(
       });
     writeFileSync(join(part, 'backup.json'), JSON.stringify(backup, null, 1));
     renameSync(part, folder);
-    writeFileSync(join(data, LAST), JSON.stringify({ made: backup.made, folder }));
+    writeFileSync(join(data, LAST), backup.made);
     for (const old of backupsBelow(below).slice(keep)) rmSync(join(below, old), { recursive: true });
     return { folder, backup };
   } catch (error) {
