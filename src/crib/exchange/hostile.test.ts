@@ -41,7 +41,7 @@ it(
 it('a cell in the last column of a sheet is refused by its row and how many columns there may be', async () =>
   expect(await read(await workbook(`${headers}<row r="2">${cell('XFD2', 'x')}</row>`))).toMatchObject({
     code: 'TOO_LARGE',
-    message: 'Row 2 has 16384 columns',
+    message: 'Row 2 has 16384 columns (at most 300 columns)',
     parts: [{ limit: 'at most 300 columns' }],
   }));
 

@@ -10,7 +10,11 @@ export interface Table {
 export const wrong = (detail: string, wayOut: string, limit?: string): Problem =>
   new Problem('INVALID_INPUT', detail, { field: 'content', limit, wayOut });
 export const tooLarge = (detail: string, limit: LimitName, wayOut: string): Problem =>
-  new Problem('TOO_LARGE', detail, { field: 'content', limit: mostOf(limit), wayOut });
+  new Problem('TOO_LARGE', `${detail} (${mostOf(limit)})`, {
+    field: 'content',
+    limit: mostOf(limit),
+    wayOut,
+  });
 
 /**
  * Gathers a table row by row and refuses it as soon as it is larger than one may be: what is too large is not read to
