@@ -75,13 +75,22 @@ export function supervise(script, { data, env = process.env, limits = {}, wait =
         if (rss / 1e6 > megabytes) kill(`it takes ${Math.round(rss / 1e6)} MB of memory: started anew`);
       });
       // Before its first beat it opens and, after a crash, mends the database, which takes as long as it takes.
+      let looked = Date.now();
       const watch = setInterval(() => {
+        // This process itself slept (a laptop shut, a machine paused): then the server did too, and gets its time anew.
+        const slept = Date.now() - looked > 3 * BEAT_MS;
+        looked = Date.now();
+        if (slept && lastBeat !== null) lastBeat = looked;
         if (lastBeat !== null && Date.now() - lastBeat > stuckS * 1000)
           kill(`it has not moved for ${stuckS} s: ended and started anew`);
       }, BEAT_MS);
       child.on('exit', (code, signal) => {
         clearInterval(watch);
-        const done = (answer) => log.end(() => resolve(answer));
+        const done = (answer) => {
+          log.end(() => resolve(answer));
+          // A log that can't be written to never says that it has ended.
+          setTimeout(resolve, 1_000, answer);
+        };
         if (ending) return done(code ?? 1);
         // It never ran: what it printed says why, and another try would say the same.
         if (!everReady) return done(code ?? 1);

@@ -38,7 +38,7 @@ async function supervised(body, { limits = {}, until } = {}) {
   const count = () => (existsSync(starts) ? readFileSync(starts, 'utf8').length : 0);
   if (until) {
     const late = Date.now() + 20_000;
-    while (!until({ said, starts: count() }) && Date.now() < late)
+    while (!until({ said, starts: count(), child }) && Date.now() < late)
       await new Promise((r) => setTimeout(r, 50));
     child.kill('SIGTERM');
   }
@@ -71,6 +71,25 @@ it('what is stuck, deaf to everything, is ended and started anew', async () => {
   );
   expect(starts).toBe(2);
   expect(said).toContain('it has not moved for 1 s');
+}, 30_000);
+
+it('after the machine slept, what did not move meanwhile is given its time', async () => {
+  let slept = 0;
+  const { starts, said } = await supervised(
+    `beat(); setInterval(beat, 100); process.on('SIGTERM', () => process.exit(0));`,
+    {
+      limits: { stuckS: 2 },
+      until: (s) => {
+        if (s.starts >= 1 && slept === 0) {
+          slept = Date.now();
+          setTimeout(() => s.child.kill('SIGSTOP'), 500);
+          setTimeout(() => s.child.kill('SIGCONT'), 5_000);
+        }
+        return slept > 0 && Date.now() - slept > 7_500;
+      },
+    },
+  );
+  expect([starts, said]).toEqual([1, '']);
 }, 30_000);
 
 it('what takes too much memory is started anew', async () => {

@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { type Beside, Problem } from '@/crib/door';
@@ -74,7 +74,27 @@ export async function backUp(
     for (const old of backupsBelow(below).slice(keep)) rmSync(join(below, old), { recursive: true });
     return { folder, backup };
   } catch (error) {
-    rmSync(part, { recursive: true, force: true });
-    throw error;
+    if (existsSync(part)) rmSync(part, { recursive: true });
+    throw noPlace(error, to) ?? error;
   }
+}
+
+/** What a folder that takes no backup says, in words; null: it is something else. */
+function noPlace(error: unknown, to: string): Problem | null {
+  const code = error instanceof Error && 'code' in error ? error.code : null;
+  const why =
+    code === 'ENOSPC'
+      ? 'there is no room on its disk'
+      : code === 'EACCES' || code === 'EPERM' || code === 'EROFS'
+        ? 'it can’t be written to'
+        : code === 'ENOTDIR' || code === 'EEXIST'
+          ? 'it is no folder'
+          : null;
+  return why === null
+    ? null
+    : new Problem('NO_ROOM', `No backup can be made in ${to}: ${why}`, {
+        field: 'folder',
+        value: to,
+        wayOut: 'Make room there, or name another folder. The data is as it was.',
+      });
 }

@@ -126,6 +126,13 @@ describe('refused, with everything as it was', () => {
     ).rejects.toMatchObject({
       name: 'FolderInUse',
     }));
+  it('a backup to where none can be', async () => {
+    const file = join(newFolder(), 'file');
+    writeFileSync(file, 'x');
+    await expect(
+      backUp(db, { data, to: join(file, 'in'), now: now(), keep: 3, beside: here }),
+    ).rejects.toMatchObject({ code: 'NO_ROOM', message: expect.stringContaining('it is no folder') });
+  });
   it('a backup into the data folder itself, and on a copy that differs', async () => {
     await expect(
       backUp(db, { data, to: join(data, 'backups'), now: now(), keep: 3, beside: here }),
