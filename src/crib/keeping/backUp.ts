@@ -81,7 +81,7 @@ export async function backUp(
 
 /** What a folder that takes no backup says, in words; null: it is something else. */
 function noPlace(error: unknown, to: string): Problem | null {
-  const code = error instanceof Error && 'code' in error ? error.code : null;
+  const code = typeof error === 'object' && error !== null && 'code' in error ? error.code : null;
   const why =
     code === 'ENOSPC'
       ? 'there is no room on its disk'
