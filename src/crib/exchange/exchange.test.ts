@@ -1,4 +1,6 @@
+import ExcelJS from 'exceljs';
 import fc from 'fast-check';
+import Papa from 'papaparse';
 import { factsOf, FAMILY_NAMES, ITEM_KINDS, KINDS, symbolSpec } from '@/core/cutters';
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
 import { meaningOf } from './columns';
@@ -426,4 +428,35 @@ it('writes every cell as text: a fraction stays one in a spreadsheet', async () 
 it('each kind can go out and has words', () => {
   expect(Object.keys(KINDS)).toHaveLength(8);
   expect(itemTable([]).headers).toContain('code');
+});
+
+// OWASP, CSV injection: cells that begin with = + - @ tab or return are run by spreadsheets.
+describe('no cell of a CSV is a formula, and each comes back as it was', () => {
+  it.each([
+    '=1+1',
+    "=cmd|' /C calc'!A0",
+    '@SUM(A1)',
+    '+1-1',
+    '-1+2',
+    '\t=1',
+    '\r=1',
+    "'=1",
+    "''=1",
+    "'plain",
+    '-0.5',
+    '+12,5',
+    '-x',
+  ])('%j', async (cell) => {
+    const csv = await writeTable({ headers: ['code', 'maker'], rows: [['A', cell]] }, 'csv');
+    const text = new TextDecoder().decode(csv);
+    const [, written = ''] = Papa.parse<string[]>(text.replace('\uFEFF', ''), { delimiter: ',' }).data[1]!;
+    if (!/^[+-]?[\d.,]+$/.test(cell)) expect(written).not.toMatch(/^[=+\-@\t\r]/);
+    expect((await readTable(csv)).rows).toEqual([['A', cell]]);
+    const xlsx = await writeTable({ headers: ['code', 'maker'], rows: [['A', cell]] }, 'xlsx');
+    const sheet = (await new ExcelJS.Workbook().xlsx.load(Buffer.from(xlsx) as never)).worksheets[0]!;
+    expect([sheet.getCell('B2').type, sheet.getCell('B2').formula]).toEqual([
+      ExcelJS.ValueType.String,
+      undefined,
+    ]);
+  });
 });

@@ -53,7 +53,7 @@ function readCsv(text: string): Table {
             `Row ${at}: a quotation mark is not closed`,
             'Save the list anew as CSV; nothing was read.',
           );
-        builder.add(data);
+        builder.add(data.map(unmarked));
       } catch (error) {
         stopped = error;
         parser.abort();
@@ -115,12 +115,23 @@ function flat(item: unknown): Map<string, string> {
   return out;
 }
 
+/** A cell that a spreadsheet would run as a formula (OWASP, CSV injection), or one that was marked as none; numbers are neither. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+const NUMBER = /^[+-]?\d[\d.,]*$/;
+/** As a cell stands in a CSV: a mark before what would run. XLSX has texts as texts, which run nowhere. */
+const marked = (cell: string) => (FORMULA.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
+/** As it was: one mark less. */
+const unmarked = (cell: string) => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
+
 /** Writes a list: every cell is text, so that 1/4 stays 1/4 and no spreadsheet makes a day of it. */
 export async function writeTable(table: Table, format: 'csv' | 'xlsx', name = 'items'): Promise<Uint8Array> {
   if (format === 'csv')
     // A byte-order mark: without it spreadsheets read letters beyond ASCII wrongly.
     return new TextEncoder().encode(
-      `\uFEFF${Papa.unparse([table.headers, ...table.rows], { newline: '\r\n' })}\r\n`,
+      `\uFEFF${Papa.unparse(
+        [table.headers, ...table.rows].map((row) => row.map(marked)),
+        { newline: '\r\n' },
+      )}\r\n`,
     );
   return writeXlsx(table, name);
 }
