@@ -98,6 +98,21 @@ export async function openTestCrib(): Promise<TestCrib> {
 
 const guess = (value: string) => ({ value, origin: 'maker' });
 
+/** What is said of a mill, but its code and name. */
+export const MILL = {
+  taper: '40 taper',
+  k: '490',
+  lengthSchool: 'datum',
+  diameterSchool: 'radius',
+  units: 'mm',
+  hEqualsT: 'yes',
+  rpmMax: '10000',
+  feedMax: '6000',
+  rapid: '20000',
+  toolChangeS: '5',
+  withoutPoint: 'as written',
+};
+
 /** The smallest shop the story needs: a person, places, a material, a supplier, a machine, cutters and holders in stock. */
 export async function furnish(crib: TestCrib): Promise<void> {
   await crib.do('addPerson', { initials: 'IK', name: 'Ida Kern' });
@@ -105,21 +120,7 @@ export async function furnish(crib: TestCrib): Promise<void> {
   await crib.do('addPlace', { code: 'USED', name: 'Used drawer', kind: 'drawer' });
   await crib.do('addMaterial', { code: 'C45', name: 'Carbon steel', isoGroup: 'P' });
   await crib.do('addSupplier', { code: 'NORD', name: 'Nordkap Tools', leadTimeDays: 10 });
-  await crib.do('addMachine', {
-    code: 'M2',
-    name: 'Mill 2',
-    taper: '40 taper',
-    k: '490',
-    lengthSchool: 'datum',
-    diameterSchool: 'radius',
-    units: 'mm',
-    hEqualsT: 'yes',
-    rpmMax: '10000',
-    feedMax: '6000',
-    rapid: '20000',
-    toolChangeS: '5',
-    withoutPoint: 'as written',
-  });
+  await crib.do('addMachine', { code: 'M2', name: 'Mill 2', ...MILL });
   await crib.do('addItem', {
     code: 'EM10',
     kind: 'cutter',

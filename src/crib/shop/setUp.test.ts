@@ -1,5 +1,5 @@
 import { shopView } from '@/crib/shop';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { buyingView } from '@/crib/buying';
 import { placesView } from '@/crib/places';
 
@@ -188,24 +188,11 @@ it('K is asked for where a school of registers counts from the datum surface, an
 
 // What was added by mistake and taken back is not there: its code or number is free again, and taken once more from then on.
 describe('a code that was taken back', () => {
-  const machine = {
-    taper: '40 taper',
-    k: '490',
-    lengthSchool: 'datum',
-    diameterSchool: 'radius',
-    units: 'mm',
-    hEqualsT: 'yes',
-    rpmMax: '10000',
-    feedMax: '6000',
-    rapid: '20000',
-    toolChangeS: '5',
-    withoutPoint: 'as written',
-  };
   it.each([
     ['addPlace', { code: 'S9', name: 'Shelf 9', kind: 'shelf' }],
     ['addMaterial', { code: 'X5', name: 'Stainless', isoGroup: 'M' }],
     ['addSupplier', { code: 'SYD', name: 'Syd', leadTimeDays: 3 }],
-    ['addMachine', { code: 'M9', name: 'Mill 9', ...machine }],
+    ['addMachine', { code: 'M9', name: 'Mill 9', ...MILL }],
     [
       'addJob',
       { number: 'J-9', part: 'Lid', material: 'C45', quantity: 5, due: '2027-02-01', machine: 'M2' },
