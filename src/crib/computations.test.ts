@@ -1,5 +1,5 @@
-import { COMPUTATIONS } from './computations';
-import { validate } from './door';
+import { compute, COMPUTATIONS } from './computations';
+import { here, validate } from './door';
 import { openApi } from './openapi';
 
 /** Each computation with an input and a figure of its answer; the figures are the core tests' own. */
@@ -194,4 +194,33 @@ it('the OpenAPI document is one, with unique operation ids and no dangling refer
   );
   expect(references.length).toBeGreaterThan(40);
   references.forEach((name) => expect(document.components.schemas).toHaveProperty(name));
+});
+
+/** Every number of an input, one after the other, in place of itself at the ends of what can be sent. */
+function* pushed(input: unknown, put: (value: unknown) => unknown): Generator<unknown> {
+  if (typeof input === 'number') for (const n of [0, 1e-300, 1e-9, 1e6, -1e6, 1e9, 1e308]) yield put(n);
+  else if (typeof input === 'object' && input !== null)
+    for (const [name, value] of Object.entries(input))
+      yield* pushed(value, (v) =>
+        put(
+          Array.isArray(input) ? input.map((x, i) => (String(i) === name ? v : x)) : { ...input, [name]: v },
+        ),
+      );
+}
+it('no figure that is not finite leaves: what the door lets in is answered with numbers, or refused in words', async () => {
+  let answered = 0;
+  for (const [path, [input]] of Object.entries(EXAMPLES))
+    for (const extreme of pushed(input, (v) => v)) {
+      const { schema } = COMPUTATIONS.find((c) => c.path === path)!;
+      try {
+        validate(schema, extreme);
+        await here(compute, { path, input: extreme });
+        answered += 1;
+      } catch (error) {
+        expect(`${path} ${JSON.stringify(extreme).slice(0, 200)} ${(error as Error).name}`).toMatch(
+          /Problem$/,
+        );
+      }
+    }
+  expect(answered).toBeGreaterThan(200);
 });

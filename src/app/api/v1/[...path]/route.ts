@@ -49,6 +49,8 @@ const answer = (error: unknown): Response => {
     },
   });
 };
+/** JSON that was written already. */
+const ofJson = (json: string) => new Response(json, { headers: { 'content-type': 'application/json' } });
 const nothingHere = (path: string) =>
   new Problem('NOT_FOUND', `/api/v1/${path} is nothing here`, {
     field: 'path',
@@ -96,7 +98,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     const input = await jsonBody(request, bodyBytes(schema));
     if (computation) {
       validate(computation.schema, input);
-      return Response.json(await computed(path, input, request.signal));
+      return ofJson(await computed(path, input, request.signal));
     }
     const done = await perform(await crib(), sure(verb, 'a verb, where it is no computation'), input);
     return Response.json(done, { status: done.again ? 200 : 201 });
@@ -107,7 +109,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
 
 /** Characters of an input from which its computation is done beside the server's own thread. */
 const LARGE_INPUT = 4_000;
-async function computed(path: string, input: unknown, signal: AbortSignal): Promise<unknown> {
+async function computed(path: string, input: unknown, signal: AbortSignal): Promise<string> {
   const beside = JSON.stringify(input).length > LARGE_INPUT ? ((await crib()).beside ?? here) : here;
   return beside(compute, { path, input }, { signal });
 }
@@ -204,5 +206,5 @@ async function readSentProgram(request: Request): Promise<Response> {
   };
   const beside = (await crib()).beside ?? here;
   const { json } = await beside(readProgramText, { text, options }, { signal: request.signal });
-  return new Response(json, { headers: { 'content-type': 'application/json' } });
+  return ofJson(json);
 }
