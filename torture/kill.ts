@@ -48,7 +48,7 @@ export async function kills(rounds: number, random: () => number): Promise<Kille
       }
     };
     const writers = [writer(), writer(), writer(), writer()];
-    await new Promise((resolve) => setTimeout(resolve, 100 + random() * 1500));
+    await new Promise((resolve) => setTimeout(resolve, 300 + random() * 3500));
     on = random() < 0.5;
     await stable.end('SIGKILL');
     on = false;
