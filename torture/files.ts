@@ -131,7 +131,7 @@ export async function attacks(size = 1): Promise<[name: string, path: string, bo
       },
     ]),
     of('a million empty lines in one verb', [
-      'count-lines',
+      'counts/lines',
       { ...who, sheet: 'C-0001', lines: Array.from({ length: n(1_000_000) }, () => ({})) },
     ]),
     of('JSON 100,000 deep', ['people', deep]),
