@@ -99,6 +99,18 @@ describe('reading lists as people have them', () => {
       [9, expect.stringContaining('stands in row 8 already')],
     ]);
   });
+  it('rows have the numbers of the file, blank ones counted', async () => {
+    const text = 'code,kind,family,DC\n\nA,cutter,square,ten\n,,,\n\nB,cutter,square,8\nC,gadget,,\n';
+    const { items, refused } = await readRows(bytes(text));
+    expect([items.map((i) => i.row), refused.map((r) => r.row)]).toEqual([[6], [3, 7]]);
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('a');
+    sheet.getRow(1).values = ['code', 'kind', 'family', 'DC'];
+    sheet.getRow(4).values = ['A', 'cutter', 'square', 'ten'];
+    sheet.getRow(9).values = ['B', 'cutter', 'square', 8];
+    const xlsx = await readRows(new Uint8Array(await book.xlsx.writeBuffer()));
+    expect([xlsx.items.map((i) => i.row), xlsx.refused.map((r) => r.row)]).toEqual([[9], [4]]);
+  });
   it.each([
     ['an open quotation mark', bytes('code,kind\n"A,cutter\n')],
     ['nothing', bytes('')],

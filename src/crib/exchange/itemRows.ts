@@ -35,18 +35,18 @@ export function itemsOf(
   const meanings = table.headers.map((h) => (h.trim() ? meaningOf(h, mapping) : { ignored: true as const }));
   return {
     unknown: [...new Set(table.headers.filter((h, i) => h.trim() && meanings[i] === null))],
-    rows: readEach(table.rows, meanings, defaultOrigin),
+    rows: readEach(table, meanings, defaultOrigin),
   };
 }
 
 function* readEach(
-  rows: readonly (readonly string[])[],
+  { rows, at }: Table,
   meanings: readonly (Meaning | null)[],
   defaultOrigin: Origin,
 ): Generator<(ExchangeItem & { row: number }) | RefusedRow> {
   const seen = new Map<string, number>();
   for (const [i, cells] of rows.entries()) {
-    const row = i + 2;
+    const row = at?.[i] ?? i + 2;
     const read = readRow(cells, meanings, defaultOrigin);
     const before = seen.get(read.code);
     if (read.code && before !== undefined)

@@ -5,6 +5,8 @@ import { Problem } from '@/crib/door';
 export interface Table {
   headers: string[];
   rows: string[][];
+  /** The row of the file in which each stands, as a spreadsheet counts: the header is row 1; left out: from 2 on. */
+  at?: readonly number[];
 }
 
 export const wrong = (detail: string, wayOut: string, limit?: string): Problem =>
@@ -23,22 +25,21 @@ export const tooLarge = (detail: string, limit: LimitName, wayOut: string): Prob
 export class TableBuilder {
   private headers: string[] | null = null;
   private readonly rows: string[][] = [];
+  private readonly at: number[] = [];
+  /** The row last seen, blank ones too. */
+  private row = 0;
   private cells = 0;
 
   /** Refuses a row of so many columns, before it is made. */
-  checkColumns(columns: number): void {
+  checkColumns(columns: number, row = this.row + 1): void {
     if (columns > LIMITS.listColumns.most)
-      throw tooLarge(
-        `Row ${this.headers ? this.rows.length + 2 : 1} has ${columns} columns`,
-        'listColumns',
-        'Leave out what is not needed.',
-      );
+      throw tooLarge(`Row ${row} has ${columns} columns`, 'listColumns', 'Leave out what is not needed.');
   }
 
-  /** Takes the next row; blank ones are left out. */
-  add(cells: readonly string[]): void {
-    const row = this.rows.length + 2;
-    this.checkColumns(cells.length);
+  /** Takes the next row, or the one of that number; blank ones are left out. */
+  add(cells: readonly string[], row = this.row + 1): void {
+    this.checkColumns(cells.length, row);
+    this.row = row;
     const filled = cells.filter((c) => c.trim() !== '').length;
     if (!filled) return;
     if (!this.headers) {
@@ -65,11 +66,12 @@ export class TableBuilder {
     if (this.rows.length >= LIMITS.listRows.most)
       throw tooLarge('The list has too many rows', 'listRows', 'Bring it in in parts.');
     this.rows.push([...cells]);
+    this.at.push(row);
   }
 
   table(): Table {
     if (!this.headers)
       throw wrong('The list has no header', 'Its first row must name the columns, one of them ‘code’.');
-    return { headers: this.headers, rows: this.rows };
+    return { headers: this.headers, rows: this.rows, at: this.at };
   }
 }

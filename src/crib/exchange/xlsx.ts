@@ -123,12 +123,12 @@ async function readRowsOf(stream: Readable): Promise<Table> {
     for await (const row of sheet) {
       // A cell far to the right is refused before the row is filled up to it.
       const columns = row.cellCount;
-      builder.checkColumns(columns);
+      builder.checkColumns(columns, row.number);
       const cells = new Array<string>(columns).fill('');
       row.eachCell({ includeEmpty: false }, (cell, column) => {
         cells[column - 1] = cellText(cell.value);
       });
-      builder.add(cells);
+      builder.add(cells, row.number);
     }
   return builder.table();
 }
