@@ -99,6 +99,12 @@ it('past its time it is ended, and the next one is answered', async () => {
   expect((await beside(readProgramText, { text: 'T1 M6', options: {} })).tools).toBe(1);
 });
 
+it('what the shop itself asked for may take longer than a file that is sent', async () => {
+  const beside = open({ threads: 1, seconds: 1 });
+  expect(await refused(beside(readProgramText, long))).toMatchObject({ code: 'TOO_LARGE' });
+  expect((await beside(readProgramText, long, { seconds: 60 })).tools).toBe(1);
+});
+
 it('past its memory it is ended, and the next one is answered', async () => {
   const beside = open({ threads: 1, megabytes: 24 });
   const many = `code,kind,family,DC\n${Array.from({ length: 59_000 }, (_, i) => `EM${i},cutter,square,10`).join('\n')}`;

@@ -40,7 +40,11 @@ export function openPool(
   const beside: Beside = async <Input, Output, Part>(
     task: Task<Input, Output, Part>,
     input: Input,
-    { hear, signal }: { hear?: (part: Part) => void; signal?: AbortSignal } = {},
+    {
+      hear,
+      signal,
+      seconds: longest = seconds,
+    }: { hear?: (part: Part) => void; signal?: AbortSignal; seconds?: number } = {},
   ) => {
     let asked: PoolPromise<Done<Output>, Error>;
     try {
@@ -59,13 +63,13 @@ export function openPool(
     const stop = () => void asked.cancel();
     signal?.addEventListener('abort', stop, { once: true });
     try {
-      const done = await asked.timeout(seconds * 1000);
+      const done = await asked.timeout(longest * 1000);
       if ('value' in done) return done.value;
       const { code, detail, parts, wayOut } = done.problem;
       throw new Problem(code, detail, { parts, wayOut: wayOut ?? undefined });
     } catch (error) {
       if (error instanceof PoolPromise.TimeoutError)
-        throw tooHeavy(`Reading or reckoning took longer than ${seconds} s`, 'taskSeconds');
+        throw tooHeavy(`Reading or reckoning took longer than ${longest} s`, 'taskSeconds');
       if (error instanceof PoolPromise.CancellationError)
         throw new Problem('STOPPED', 'It was stopped before it was done', {
           wayOut: 'Send it again. Nothing was written.',

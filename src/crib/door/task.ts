@@ -17,7 +17,12 @@ export const defineTask = <Input, Output, Part = never>(
 export type Beside = <Input, Output, Part>(
   task: Task<Input, Output, Part>,
   input: Input,
-  options?: { hear?: (part: Part) => void; signal?: AbortSignal },
+  options?: {
+    hear?: (part: Part) => void;
+    signal?: AbortSignal;
+    /** How long it may take, where that is more than a file that somebody sends may. */
+    seconds?: number;
+  },
 ) => Promise<Output>;
 
 /** In this very thread. */

@@ -13,6 +13,9 @@ export interface Backup {
   lastEntry: number;
   holds: Fingerprint;
 }
+/** Seconds that checking a copy may take: every row of many years is read, and nobody waits for it. */
+const CHECK_S = 3600;
+
 /** Names of backups: 'stable-2027-01-12T090000Z'; those of a later moment come later. */
 const NAME = /^stable-\d{4}-\d{2}-\d{2}T\d{6}Z$/;
 const nameOf = (now: Date) => `stable-${now.toISOString().slice(0, 19).replaceAll(':', '')}Z`;
@@ -62,7 +65,7 @@ export async function backUp(
       await cp(join(data, 'pg'), join(part, 'pg'), { recursive: true });
       return { made: now.toISOString(), lastEntry: newest, holds };
     });
-    const { holds, faults } = await beside(checkCopy, { folder: part });
+    const { holds, faults } = await beside(checkCopy, { folder: part }, { seconds: CHECK_S });
     const wrong = faults.length ? faults : differing(backup.holds, holds);
     if (wrong.length)
       throw new Problem('REFUSED', `The copy is not what it was made of: ${wrong.slice(0, 5).join(', ')}`, {

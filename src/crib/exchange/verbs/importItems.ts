@@ -68,7 +68,12 @@ export const importItems = defineVerb({
           : 'The catalogue says all of this already.',
       });
     const batch = randomUUID();
-    await layDown(c, batch, preview);
+    try {
+      await layDown(c, batch, preview);
+    } catch (error) {
+      await dropStaged(c, batch);
+      throw error;
+    }
     return { batch, preview, digest: createHash('sha256').update(bytes).digest('hex') };
   },
   async run(c, input, moment, { batch, preview, digest }) {
