@@ -103,6 +103,31 @@ test('keys alone: skip to the screen, the scan line, the keys’ own help, a lin
   await expect(page.getByLabel('Scan or type a number')).toHaveValue('what?');
 });
 
+test('a line that is pressed stays under the hand while other lines come', async ({ page }) => {
+  await page.goto('/cutters', { waitUntil: 'networkidle' });
+  const line = page.getByRole('link', { name: 'D12' });
+  await line.scrollIntoViewIfNeeded();
+  await line.hover();
+  // The answer comes when the line is pressed.
+  let press = () => {};
+  const pressed = new Promise<void>((resolve) => (press = resolve));
+  await page.route('**/api/v1/items?*', async (route) => {
+    await pressed;
+    await route.continue();
+  });
+  const answered = page.waitForResponse('**/api/v1/items?*');
+  await page.getByLabel('Words to find').evaluate((field: HTMLInputElement) => {
+    field.focus({ preventScroll: true });
+    document.execCommand('insertText', false, 'drill');
+  });
+  await page.mouse.down();
+  press();
+  await (await answered).finished();
+  await page.waitForTimeout(300);
+  await page.mouse.up();
+  await expect(page.getByRole('heading', { name: 'D12' })).toBeVisible();
+});
+
 test('the address holds the state: reloading and going back show the same', async ({ page }) => {
   await page.goto('/cutters');
   await page.getByLabel('Words to find').fill('drill');

@@ -1,6 +1,7 @@
 'use client';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { listen, released } from './press';
 import { questionOf } from './question';
 
 /** A page of lines, or why there is none, and the question that it answers. */
@@ -8,7 +9,8 @@ export type Answered<Page> = (Page | { problem: string }) & { asked: string };
 
 /**
  * The page that answers the address: as the server drew it, or, while somebody types, as it answers meanwhile. Typing
- * only changes the address, so that it never undoes a click or a scan that comes in between.
+ * only changes the address, so that it never undoes a click or a scan that comes in between, and no line moves while it
+ * is pressed.
  */
 export function useAnswer<Page extends object>(
   view: string,
@@ -19,6 +21,7 @@ export function useAnswer<Page extends object>(
   const key = questionOf(Object.fromEntries(search), names);
   const [meanwhile, setMeanwhile] = useState<Answered<Page> | null>(null);
   const same = ofServer.asked === key;
+  useEffect(listen, []);
   useEffect(() => {
     if (same) return;
     const stop = new AbortController();
@@ -27,6 +30,8 @@ export function useAnswer<Page extends object>(
         .then(async (answer) => {
           // The API answers in the type of its view, or with a problem.
           const json = (await answer.json()) as Page & { detail?: string };
+          await released();
+          if (stop.signal.aborted) return;
           setMeanwhile(
             answer.ok ? { ...json, asked: key } : { problem: json.detail ?? 'No answer came', asked: key },
           );
