@@ -10,6 +10,8 @@ if (!executablePath)
 
 export const DEMO = 'http://127.0.0.1:4311';
 export const OWN = 'http://127.0.0.1:4312';
+/** The demo’s key of full rights, for what is asked without a browser. */
+export const DEMO_KEY = 'the-key-of-the-demo-in-these-tests';
 /** A working morning, so that every run and every picture sees the same demo shop. */
 export const NOW = '2027-01-12T09:00:00Z';
 
@@ -72,6 +74,7 @@ export default defineConfig({
       STABLE_DEMO_FOLDER: '.stable/test-demo',
       STABLE_KEEP_DEMO: '.stable/kept-demo',
       STABLE_NOW: NOW,
+      STABLE_DEMO_KEY: DEMO_KEY,
     }),
     server('node e2e/freshOwn.mjs', '4312', { STABLE_DATA: '.stable/test-own' }),
   ],

@@ -3,10 +3,11 @@ import type { Family, Origin } from '../src/core/cutters';
 /** The invented pump-and-valve workshop: what it owns. Names, makers, suppliers and prices are made up. */
 
 export const PEOPLE = [
-  ['IK', 'Ida Kvist'],
-  ['TO', 'Tor Olander'],
-  ['MS', 'Mira Sand'],
-  ['JB', 'Jon Brekke'],
+  ['IK', 'Ida Kvist', 'owner'],
+  ['TO', 'Tor Olander', 'operator'],
+  ['MS', 'Mira Sand', 'planner'],
+  ['JB', 'Jon Brekke', 'crib'],
+  ['VH', 'Vera Holm', 'viewer'],
 ] as const;
 
 export const PLACES = [

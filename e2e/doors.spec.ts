@@ -1,4 +1,4 @@
-import { expect, test } from './help';
+import { expect, sessionOf, test } from './help';
 import { request as httpRequest, type IncomingHttpHeaders } from 'node:http';
 import { DEMO } from '../playwright.config';
 
@@ -10,6 +10,11 @@ interface Reply {
   text: string;
   json: () => Record<string, unknown>;
 }
+/** The cookie of a sign-in, which goes with every request that says nothing else of who asks. */
+let cookie = '';
+test.beforeAll(async () => {
+  cookie = (await sessionOf('IK')).join('=');
+});
 function call(
   method: string,
   path: string,
@@ -18,7 +23,7 @@ function call(
 ): Promise<Reply> {
   return new Promise((resolve, reject) => {
     const req = httpRequest(
-      { host: '127.0.0.1', port, method, path, headers: { host: `127.0.0.1:${port}`, ...headers } },
+      { host: '127.0.0.1', port, method, path, headers: { host: `127.0.0.1:${port}`, cookie, ...headers } },
       (res) => {
         const chunks: Buffer[] = [];
         res.on('data', (chunk: Buffer) => chunks.push(chunk));

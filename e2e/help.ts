@@ -1,5 +1,5 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
-import { DEMO } from '../playwright.config';
+import { type BrowserContext, test as base, expect, type Locator, type Page } from '@playwright/test';
+import { DEMO, DEMO_KEY } from '../playwright.config';
 
 /**
  * A page that is gone to, or drawn anew, is used once it is alive: what is typed, tapped or gone back from before that
@@ -23,7 +23,32 @@ export function patient(page: Page): Page {
   };
   return page;
 }
+/** What a program of full rights sends. */
+export const AS_OWNER = { authorization: `Bearer ${DEMO_KEY}` };
+
+/** A sign-in of one of the demo’s people: the name and the value of its cookie. */
+export async function sessionOf(who: string): Promise<[name: string, value: string]> {
+  const answer = await fetch(`${DEMO}/api/v1/sign-in/demo`, {
+    method: 'POST',
+    headers: { origin: DEMO, 'content-type': 'application/json' },
+    body: JSON.stringify({ who }),
+  });
+  const [name, value] = answer.headers.getSetCookie()[0]!.split(';', 1)[0]!.split('=');
+  return [name!, value!];
+}
+
+/** Signs a browser in to the demo as one of its people, as a tap on its first page does. */
+export async function signIn(context: BrowserContext, who = 'IK'): Promise<void> {
+  const [name, value] = await sessionOf(who);
+  await context.addCookies([{ name, value, url: DEMO, httpOnly: true, sameSite: 'Strict' }]);
+}
+
 export const test = base.extend<object, { reading: Page }>({
+  // On the demo somebody is signed in, as at any screen of the shop in the morning.
+  context: async ({ context, baseURL }, give) => {
+    if (baseURL === DEMO) await signIn(context);
+    await give(context);
+  },
   page: async ({ page }, give) => give(patient(page)),
   /**
    * A page of the demo that one worker's reading tests share, for what leaves nothing behind in the browser: its
@@ -37,6 +62,7 @@ export const test = base.extend<object, { reading: Page }>({
         locale: 'en-GB',
         timezoneId: 'Europe/Oslo',
       });
+      await signIn(context);
       await give(patient(await context.newPage()));
       await context.close();
     },
@@ -86,20 +112,10 @@ export async function fitsWidth(page: Page): Promise<void> {
   expect(content).toBeLessThanOrEqual(window!);
 }
 
-/** Signs in the spine as these initials. */
+/** Whoever is at the screen is somebody else now. */
 export async function signAs(page: Page, initials: string): Promise<void> {
-  // On a phone it stands in the drawer, and that of the spine is hidden.
-  const who = page.getByRole('combobox', { name: 'Who are you?' });
-  // Before the page is alive a choice is only shown: it is made again until the server keeps it.
-  await expect(async () => {
-    await who.selectOption(initials);
-    await expect
-      .poll(async () => (await page.context().cookies()).find((c) => c.name === 'stable_who')?.value, {
-        timeout: 2500,
-      })
-      .toBe(initials);
-  }).toPass({ timeout: 20_000 });
-  await expect(who).toHaveValue(initials);
+  await signIn(page.context(), initials);
+  await page.reload();
 }
 
 /**

@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -27,6 +27,22 @@ async function running(over: Record<string, string>): Promise<ChildProcess> {
     child.on('exit', () => reject(new Error(out)));
   });
   return child;
+}
+/** Becomes the owner of an own folder by the code in its log, as IK; the cookie of that sign-in. */
+async function ownerAt(base: string, data: string): Promise<string> {
+  const log = readFileSync(join(data, 'log', 'stable.log'), 'utf8');
+  const answer = await fetch(`${base}/api/v1/sign-in/code`, {
+    method: 'POST',
+    headers: { origin: base, 'content-type': 'application/json' },
+    body: JSON.stringify({
+      code: /sign-in\?code=(\S+)/.exec(log)![1],
+      who: 'IK',
+      name: 'Ida',
+      password: 'four mild wolves',
+    }),
+  });
+  expect(answer.status).toBe(200);
+  return answer.headers.getSetCookie()[0]!.split(';', 1)[0]!;
 }
 const ended = (child: ChildProcess) =>
   new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
@@ -84,7 +100,8 @@ test('one owner a folder; another host than loopback warns; SIGTERM lets a reque
   expect(samePort.stderr).toMatch(/Port 4322 is taken/);
 
   // A write whose body is still under way when SIGTERM comes is answered before the server goes.
-  const body = JSON.stringify({ who: 'IK', initials: 'IK', name: 'Ida' });
+  const cookie = await ownerAt('http://127.0.0.1:4322', data);
+  const body = JSON.stringify({ initials: 'TO', name: 'Tor' });
   const answer = new Promise<number>((resolve, reject) => {
     const req = httpRequest(
       {
@@ -94,6 +111,7 @@ test('one owner a folder; another host than loopback warns; SIGTERM lets a reque
         path: '/api/v1/people',
         headers: {
           origin: 'http://127.0.0.1:4322',
+          cookie,
           'content-type': 'application/json',
           'content-length': body.length,
         },
@@ -115,13 +133,13 @@ test('one owner a folder; another host than loopback warns; SIGTERM lets a reque
 
   const again = await running({ ...settings, STABLE_HOST: '127.0.0.2' });
   const people = await new Promise<string>((resolve) =>
-    httpRequest({ host: '127.0.0.2', port: 4322, path: '/api/v1/shop' }, (res) => {
+    httpRequest({ host: '127.0.0.2', port: 4322, path: '/api/v1/shop', headers: { cookie } }, (res) => {
       let text = '';
       res.on('data', (c) => (text += c));
       res.on('end', () => resolve(text));
     }).end(),
   );
-  expect(people).toContain('"Ida"');
+  expect(people).toContain('"Tor"');
   const gone = ended(again);
   again.kill('SIGKILL');
   await gone;
@@ -132,10 +150,13 @@ test('one owner a folder; another host than loopback warns; SIGTERM lets a reque
   rmSync(data, { recursive: true });
 });
 
-test('a host other than loopback is warned of', async () => {
+test('beyond this machine plain HTTP is refused unless it is asked for, and then warned of', async () => {
   const data = folder();
+  const refused = start({ STABLE_DATA: data, PORT: '4324', STABLE_HOST: '0.0.0.0' });
+  expect(refused.stderr).toMatch(/unencrypted.*STABLE_CERT.*STABLE_PLAIN_HTTP=yes/);
+  expect(refused.status).toBe(1);
   const child = spawn('node', ['scripts/start.mjs'], {
-    env: env({ STABLE_DATA: data, PORT: '4324', STABLE_HOST: '0.0.0.0' }),
+    env: env({ STABLE_DATA: data, PORT: '4324', STABLE_HOST: '0.0.0.0', STABLE_PLAIN_HTTP: 'yes' }),
   });
   let out = '';
   const warned = new Promise<void>((resolve) =>
@@ -148,7 +169,7 @@ test('a host other than loopback is warned of', async () => {
   const done = ended(child);
   child.kill('SIGTERM');
   await done;
-  expect(out).toMatch(/There is no sign-in yet/);
+  expect(out).toMatch(/over plain HTTP, as STABLE_PLAIN_HTTP asks/);
   rmSync(data, { recursive: true });
 });
 
@@ -205,34 +226,36 @@ test('npm run backup copies a shop that runs, and one that does not; npm run res
   const to = folder();
   const settings = { STABLE_DATA: data, PORT: '4327', STABLE_ZONE: 'Europe/Oslo' };
   const keep = (...args: string[]) => start(settings, 'scripts/keep.mjs', args);
+  let cookie = '';
   const add = async (initials: string) => {
     const reply = await fetch('http://127.0.0.1:4327/api/v1/people', {
       method: 'POST',
-      headers: { origin: 'http://127.0.0.1:4327', 'content-type': 'application/json' },
-      body: JSON.stringify({ who: initials, initials, name: initials }),
+      headers: { origin: 'http://127.0.0.1:4327', cookie, 'content-type': 'application/json' },
+      body: JSON.stringify({ initials, name: initials }),
     });
     expect(reply.status).toBe(201);
   };
-  const people = async () => (await fetch('http://127.0.0.1:4327/api/v1/shop')).text();
+  const people = async () =>
+    (await fetch('http://127.0.0.1:4327/api/v1/shop', { headers: { cookie } })).text();
   const stop = async (server: ChildProcess) => {
     const done = ended(server);
     server.kill('SIGTERM');
     expect(await done).toBe(0);
   };
   const first = await running(settings);
-  await add('IK');
+  cookie = await ownerAt('http://127.0.0.1:4327', data);
   const made = keep('backup', to);
   expect(made.stderr).toBe('');
-  const [, backup = ''] = /^(\S+): entries to 1, opened and compared/.exec(made.stdout) ?? [];
+  const [, backup = ''] = /^(\S+): entries to 2, opened and compared/.exec(made.stdout) ?? [];
   expect(existsSync(join(backup, 'backup.json'))).toBe(true);
   await add('BO');
   // What runs is not written over.
   expect(keep('restore', backup).stderr).toMatch(/in use by another Stable process/);
   await stop(first);
-  expect(keep('backup', to, '--keep', '5').stdout).toMatch(/entries to 2, opened and compared/);
-  expect(keep('restore', backup, '--dry-run').stdout).toMatch(/It would restore .*entries to 1/);
+  expect(keep('backup', to, '--keep', '5').stdout).toMatch(/entries to 3, opened and compared/);
+  expect(keep('restore', backup, '--dry-run').stdout).toMatch(/It would restore .*entries to 2/);
   const done = keep('restore', backup);
-  expect(done.stdout).toMatch(/Restored .*entries to 1.*What was there before is kept as/);
+  expect(done.stdout).toMatch(/Restored .*entries to 2.*What was there before is kept as/);
   const again = await running(settings);
   expect(await people()).toContain('"IK"');
   expect(await people()).not.toContain('"BO"');

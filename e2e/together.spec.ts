@@ -1,21 +1,20 @@
 import { DEMO } from '../playwright.config';
-import { alertOf, expect, fill, patient, said, tagOf, test } from './help';
+import { alertOf, AS_OWNER, expect, fill, patient, said, signIn, tagOf, test } from './help';
 
 /** Two people at once, keys alone, and a connection that breaks. */
 test.use({ baseURL: DEMO });
-const who = (initials: string) => [{ name: 'stable_who', value: initials, url: DEMO }];
 
 test('two people end the same life: one wins, the other is told what happened, nothing is booked twice', async ({
   browser,
 }) => {
-  const { assemblies } = (await (await fetch(`${DEMO}/api/v1/assemblies`)).json()) as {
+  const { assemblies } = (await (await fetch(`${DEMO}/api/v1/assemblies`, { headers: AS_OWNER })).json()) as {
     assemblies: { tag: string; measured: { state: string }; ties: { job: string }[] }[];
   };
   const tag = assemblies.find((a) => a.measured.state === 'measured' && a.ties.length === 1)!.tag;
   const pages = await Promise.all(
     ['TO', 'JB'].map(async (initials) => {
       const context = await browser.newContext();
-      await context.addCookies(who(initials));
+      await signIn(context, initials);
       const page = patient(await context.newPage());
       await page.goto(`${DEMO}/end/${tag}`);
       await page.getByRole('radio', { name: 'worn', exact: true }).check();
@@ -27,7 +26,9 @@ test('two people end the same life: one wins, the other is told what happened, n
   await pages[1]!.getByRole('button', { name: 'End this life' }).click();
   await expect(alertOf(pages[1]!).first()).toContainText(`${tag} was taken down`);
   await expect(pages[1]!.getByRole('radio', { name: 'worn', exact: true })).toBeChecked();
-  const entries = (await (await fetch(`${DEMO}/api/v1/entries`)).json()) as { words: string }[];
+  const entries = (await (await fetch(`${DEMO}/api/v1/entries`, { headers: AS_OWNER })).json()) as {
+    words: string;
+  }[];
   expect(entries.filter((e) => e.words.includes(`of ${tag} ended`))).toHaveLength(1);
   await Promise.all(pages.map((p) => p.context().close()));
 });
@@ -36,7 +37,7 @@ test('the last one on the shelf goes to one of two who build at once', async () 
   const post = (path: string, body: Record<string, unknown>) =>
     fetch(`${DEMO}/api/v1/${path}`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json', origin: DEMO },
+      headers: { 'content-type': 'application/json', ...AS_OWNER },
       body: JSON.stringify({ who: 'IK', ...body }),
     });
   await post('items', {
@@ -61,8 +62,7 @@ test('the last one on the shelf goes to one of two who build at once', async () 
   expect(statuses).toEqual([201, 409, 409]);
 });
 
-test('a connection that breaks while writing: sent again, it is recorded once', async ({ page, context }) => {
-  await context.addCookies(who('IK'));
+test('a connection that breaks while writing: sent again, it is recorded once', async ({ page }) => {
   await page.goto('/cutters?open=EM6&do=receive');
   await fill(tagOf(page), { 'How many': '4' });
   const unused = tagOf(page).getByRole('definition').first();

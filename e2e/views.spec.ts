@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { DEMO } from '../playwright.config';
-import { alertOf, expect, fitsWidth, said, scan, signAs, tagOf, test } from './help';
+import { alertOf, expect, fitsWidth, said, scan, signAs, signIn, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -219,6 +219,7 @@ test('what is typed before the page is alive is there when it is, and the form h
   browser,
 }) => {
   const context = await browser.newContext({ baseURL: DEMO });
+  await signIn(context);
   const page = await context.newPage();
   await page.route('**/_next/static/**/*.js', async (route) => {
     await new Promise((done) => setTimeout(done, 2500));
@@ -289,9 +290,7 @@ test('a milling cutter’s tag says what it leaves: ridge and diameter are tried
 
 test('new figures of a machine begin with those in force: nothing is lost by leaving it as it stands', async ({
   page,
-  context,
 }) => {
-  await context.addCookies([{ name: 'stable_who', value: 'IK', url: DEMO }]);
   await page.goto('/machines?open=HORI-3&do=figures');
   const figures = async () => {
     const shop = (await (await page.request.get('/api/v1/shop')).json()) as {
@@ -348,14 +347,32 @@ test('dark and light can be chosen, and stay', async ({ page }) => {
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
 });
 
-test('without initials a form says so, and what was typed stays', async ({ page }) => {
+test('who may not do something reads who may, before they try', async ({ page }) => {
+  await signIn(page.context(), 'VH');
+  await page.goto('/cutters?open=EM8&do=receive');
+  const receive = tagOf(page).getByRole('button', { name: 'Receive', exact: true });
+  await expect(receive).toBeDisabled();
+  await expect(tagOf(page).getByText('Done here by owner or crib.')).toBeVisible();
+  await signAs(page, 'JB');
+  await expect(receive).toBeEnabled();
+});
+
+test('a sign-in that has ended is said, and what was typed stays and is sent after the next', async ({
+  page,
+  context,
+}) => {
   await page.goto('/cutters?open=EM8&do=receive');
   await page.getByLabel('How many').fill('3');
-  await tagOf(page).getByRole('button', { name: 'Receive', exact: true }).click();
-  await expect(alertOf(page).first()).toContainText('Pick your initials first');
+  const receive = tagOf(page).getByRole('button', { name: 'Receive', exact: true });
+  const [cookie] = await context.cookies();
+  // Signed out from elsewhere.
+  await page.request.post('/api/v1/sign-out', { headers: { origin: DEMO }, data: {} });
+  await context.addCookies([cookie!]);
+  await receive.click();
+  await expect(alertOf(page).first()).toContainText('sign-in has ended');
   await expect(page.getByLabel('How many')).toHaveValue('3');
-  await signAs(page, 'TO');
-  await tagOf(page).getByRole('button', { name: 'Receive', exact: true }).click();
+  await signIn(context, 'JB');
+  await receive.click();
   await expect(said(page)).toContainText('3 × EM8');
 });
 
@@ -382,7 +399,9 @@ test('the script of a first view is at most 300 kB, compressed as it comes: a pa
     '/run/1',
     '/end/A-0042',
   ]) {
-    const page = await browser.newPage({ baseURL: DEMO });
+    const context = await browser.newContext({ baseURL: DEMO });
+    await signIn(context);
+    const page = await context.newPage();
     // What the page itself asks for; what its script fetches later, such as the grid, comes after the first view.
     const html = (await (await page.goto(path, { waitUntil: 'load' }))?.text()) ?? '';
     const asked = [...html.matchAll(/<script[^>]* src="([^"]+)"/g)].map(
@@ -394,6 +413,6 @@ test('the script of a first view is at most 300 kB, compressed as it comes: a pa
     }, asked);
     expect.soft(kilobytes, path).toBeGreaterThan(50);
     expect.soft(kilobytes, path).toBeLessThanOrEqual(300);
-    await page.close();
+    await context.close();
   }
 });

@@ -61,7 +61,15 @@ process.on('unhandledRejection', (error) => {
   console.error(error);
   process.exit(1);
 });
-const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`)).json();
+const signedIn = await fetch(`${BASE}/api/v1/sign-in/demo`, {
+  method: 'POST',
+  headers: { origin: BASE, 'content-type': 'application/json' },
+  body: JSON.stringify({ who: 'IK' }),
+});
+const cookie = signedIn.headers.getSetCookie()[0].split(';', 1)[0];
+const signIn = (context) =>
+  context.addCookies([{ name: cookie.split('=')[0], value: cookie.split('=')[1], url: BASE }]);
+const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`, { headers: { cookie } })).json();
 const tagOf = (state) => assemblies.find((a) => a.measured.state === state && a.ties.length).tag;
 
 const browser = await chromium.launch({
@@ -84,7 +92,7 @@ for (const [name, path, options = {}] of PICTURES) {
     timezoneId: 'Europe/Oslo',
     ...context,
   });
-  await at.addCookies([{ name: 'stable_who', value: 'IK', url: BASE }]);
+  await signIn(at);
   const page = await at.newPage();
   await page.goto(BASE + path.replace('QUESTION', tagOf(measured ? 'measured' : 'in question')), {
     waitUntil: 'networkidle',

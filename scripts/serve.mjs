@@ -1,20 +1,48 @@
 // The production (or development) server: Next behind the gate, one owner of the data folder, a quiet end.
+import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import next from 'next';
-import { ownHosts, refusal } from './guard.mjs';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { hasKey, isOpen, notSignedIn, ownHosts, refusal, signInFor, tooOften } from './guard.mjs';
 import { ROOT } from './prepare.mjs';
+import { isThisMachine } from './settings.mjs';
 import { BEAT_MS } from './beat.mjs';
 
 const SECURITY_HEADERS = {
   'X-Content-Type-Options': 'nosniff',
   'Referrer-Policy': 'same-origin',
   'X-Frame-Options': 'DENY',
+  'Cross-Origin-Resource-Policy': 'same-origin',
+  'Cross-Origin-Opener-Policy': 'same-origin',
+  'Permissions-Policy':
+    'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), hid=(), bluetooth=(), midi=(), display-capture=()',
 };
+/** What a page may load and run: its own files, and scripts and styles that carry the nonce of this one answer. */
+const policy = (nonce, dev) =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${dev ? " 'unsafe-eval'" : ''}`,
+    `style-src-elem 'self' 'nonce-${nonce}'`,
+    // Places and sizes of drawn things; no text that somebody typed becomes a style.
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' blob: data:",
+    "connect-src 'self'",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+
+/** Requests in ten seconds: from an address, and from one where nobody has signed in. */
+const PER_ADDRESS = 5_000;
+const PER_STRANGER = 600;
+const WINDOW_SECONDS = 10;
 
 /** Bytes of a refused body that are taken off the line. */
 const DRAINED = 100_000_000;
 
-export async function serve({ port, host, data, zone, demo, now, dev = false }) {
+export async function serve({ port, host, data, zone, demo, now, cert = null, url = null, dev = false }) {
   Object.assign(process.env, {
     STABLE_DATA: data,
     STABLE_ZONE: zone,
@@ -22,24 +50,71 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
     NODE_ENV: dev ? 'development' : 'production',
   });
   if (now) process.env.STABLE_NOW = now;
-  if (host !== '127.0.0.1')
+  const secure = cert !== null;
+  // Also behind a proxy: the browser speaks HTTPS with that.
+  const overHttps = secure || url?.protocol === 'https:';
+  process.env.STABLE_SECURE = overHttps ? '1' : '';
+  if (!isThisMachine(host) && !overHttps)
     console.warn(
-      `Warning: listening on ${host}. There is no sign-in yet: whoever reaches this address can read and write everything.`,
+      `Warning: listening on ${host} over plain HTTP, as STABLE_PLAIN_HTTP asks: whoever shares the network can read what is sent, passwords too.`,
     );
 
   const app = next({ dev, dir: ROOT, hostname: host, port });
   await app.prepare(); // opens the database in instrumentation.ts, which ends the process with a message if it can't
   const handle = app.getRequestHandler();
-  const own = ownHosts(host, port);
-  const server = createServer((request, response) => {
+  const own = ownHosts(host, port, secure);
+  const limits = {
+    all: new RateLimiterMemory({ points: PER_ADDRESS, duration: WINDOW_SECONDS }),
+    strangers: new RateLimiterMemory({ points: PER_STRANGER, duration: WINDOW_SECONDS }),
+  };
+  /** The refusal of an address that asks too much; null: it may. */
+  const slowed = async (limiter, address) => {
+    try {
+      await limiter.consume(address);
+      return null;
+    } catch (refused) {
+      if (refused instanceof Error) throw refused;
+      return tooOften(
+        Math.ceil(refused.msBeforeNext / 1000),
+        `${limiter.points} requests in ${WINDOW_SECONDS} seconds`,
+      );
+    }
+  };
+  const refusedFor = async (request, address) => {
+    const refused = refusal(request, own, { secure, outside: url }) ?? (await slowed(limits.all, address));
+    if (refused || isOpen(request)) return refused;
+    // Asked before a byte of the body is read.
+    if (await globalThis[Symbol.for('stable.signed')]?.(request.headers)) return null;
+    return (await slowed(limits.strangers, address)) ?? notSignedIn();
+  };
+  const serveOne = async (request, response) => {
     for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
-    const refused = refusal(request, own);
-    if (!refused) return void handle(request, response);
+    if (overHttps) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
+    const said = request.headers['x-forwarded-for'];
+    // Only the proxy that STABLE_URL speaks of is believed, and of it only what it added itself.
+    const address =
+      (url && said ? String(said).split(',').at(-1).trim() : request.socket.remoteAddress) ?? 'unknown';
+    request.headers['x-stable-address'] = address;
+    const refused = await refusedFor(request, address);
+    if (!refused) {
+      const nonce = randomBytes(16).toString('base64');
+      const rules = policy(nonce, dev);
+      // Next reads the nonce here and puts it on its own scripts.
+      request.headers['content-security-policy'] = rules;
+      request.headers['x-nonce'] = nonce;
+      response.setHeader('Content-Security-Policy', rules);
+      return handle(request, response);
+    }
+    const signIn = refused.status === 401 && !hasKey(request) ? signInFor(request) : null;
+    if (signIn) return response.writeHead(303, { location: signIn, 'cache-control': 'no-store' }).end();
     const answer = () => {
       if (response.headersSent) return;
       response.writeHead(refused.status, {
         'content-type': 'application/problem+json',
+        'cache-control': 'no-store',
         connection: 'close',
+        ...(refused.status === 401 ? { 'www-authenticate': 'Bearer' } : {}),
+        ...(refused.status === 429 ? { 'retry-after': String(WINDOW_SECONDS) } : {}),
         ...(refused.status === 405 ? { allow: refused.problems[0].limit } : {}),
       });
       response.end(JSON.stringify(refused));
@@ -52,7 +127,16 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
       if (taken > DRAINED) answer();
     });
     request.once('end', answer);
-  });
+  };
+  const take = (request, response) =>
+    void serveOne(request, response).catch((error) => {
+      // No data in logs: where it broke is enough.
+      console.error(
+        error instanceof Error ? error.stack?.split('\n').slice(1, 6).join('\n') : 'the gate broke',
+      );
+      if (!response.headersSent) response.writeHead(500).end();
+    });
+  const server = secure ? createSecureServer(cert, take) : createServer(take);
   // Longer than a browser waits between two requests: else it may send one as the server closes, and loses it.
   server.keepAliveTimeout = 75_000;
   server.headersTimeout = 80_000;
@@ -85,18 +169,21 @@ export async function serve({ port, host, data, zone, demo, now, dev = false }) 
     // Killed, it can't end this process: a server without it would hold the folder against the next.
     process.once('disconnect', () => end('Its supervisor is gone'));
   }
-  return { address: `http://${host.includes(':') ? `[${host}]` : host}:${port}` };
+  return {
+    address: `${secure ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`,
+    server,
+  };
 }
 
 /** Starts, or says in one line why not and ends with 1. */
 export async function serveOrExplain(settings) {
   try {
     const { address } = await serve(settings);
-    const health = await fetch(
-      `${address.replace('0.0.0.0', '127.0.0.1').replace('[::]', '[::1]')}/api/health`,
-    );
-    if (!health.ok) throw new Error(`the health address answered ${health.status}`);
-    console.log(`Stable is ready at ${address}${settings.demo ? '  (demo shop)' : ''}`);
+    // The crib opened before it listened: one row read is what the health address answers by.
+    const outside = settings.url?.origin ?? address;
+    for (const line of globalThis[Symbol.for('stable.say')] ?? [])
+      console.log(line.replace('/sign-in', `${outside}/sign-in`));
+    console.log(`Stable is ready at ${outside}${settings.demo ? '  (demo shop)' : ''}`);
   } catch (error) {
     const taken =
       error.code === 'EADDRINUSE'

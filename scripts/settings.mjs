@@ -1,6 +1,7 @@
 // The settings a start reads from the environment, checked with messages that say what to do.
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
+import { createSecureContext } from 'node:tls';
 import { join, resolve } from 'node:path';
 import { ROOT } from './prepare.mjs';
 
@@ -28,7 +29,47 @@ export function markDemo(folder, complete) {
   renameSync(`${path}.part`, path);
 }
 
-/** Port, host, folder, zone and, on a demo folder, the time it pretends; throws BadSetting. */
+/** Whether only this machine reaches a host. */
+export const isThisMachine = (host) => host === 'localhost' || host === '::1' || /^127\./.test(host);
+
+/** How it is reached: its own certificate, or the address of a proxy before it; plain HTTP beyond this machine only if asked. */
+function readNetwork(env, { host, demo }) {
+  if (demo && !isThisMachine(host))
+    throw new BadSetting(
+      `STABLE_HOST is “${host}”: anybody signs in to the demo as anybody, so it only ever serves this machine. Unset it.`,
+    );
+  const [certFile, keyFile] = [env.STABLE_CERT, env.STABLE_CERT_KEY];
+  if (Boolean(certFile) !== Boolean(keyFile))
+    throw new BadSetting(
+      'STABLE_CERT and STABLE_CERT_KEY go together: the certificate’s file and that of its key.',
+    );
+  let cert = null;
+  if (certFile && keyFile) {
+    try {
+      cert = { cert: readFileSync(certFile), key: readFileSync(keyFile) };
+      createSecureContext(cert);
+    } catch (error) {
+      throw new BadSetting(
+        `The certificate ${certFile} with the key ${keyFile} can’t be used: ${error.message}. PEM files that belong together are needed.`,
+      );
+    }
+  }
+  let url = null;
+  if (env.STABLE_URL !== undefined) {
+    url = URL.canParse(env.STABLE_URL) ? new URL(env.STABLE_URL) : null;
+    if (!url || !['http:', 'https:'].includes(url.protocol) || url.pathname !== '/' || url.search)
+      throw new BadSetting(
+        `STABLE_URL is “${env.STABLE_URL}”: the address that people call is needed, such as https://stable.example.`,
+      );
+  }
+  if (!isThisMachine(host) && !cert && env.STABLE_PLAIN_HTTP !== 'yes')
+    throw new BadSetting(
+      `STABLE_HOST is “${host}”: beyond this machine passwords would go over the network unencrypted. Set STABLE_CERT and STABLE_CERT_KEY, or put a proxy with HTTPS before it (STABLE_URL), or say STABLE_PLAIN_HTTP=yes if the network is yours alone.`,
+    );
+  return { cert, url };
+}
+
+/** Port, host, folder, zone and, on a demo folder, the time it pretends; how it is reached; throws BadSetting. */
 export function readSettings(env, { demo = false, folder = undefined } = {}) {
   const portText = env.PORT ?? '3000';
   const port = Number(portText);
@@ -61,6 +102,16 @@ export function readSettings(env, { demo = false, folder = undefined } = {}) {
     if (Number.isNaN(Date.parse(env.STABLE_NOW)))
       throw new BadSetting(`STABLE_NOW is “${env.STABLE_NOW}”: an ISO time is needed.`);
   }
+  const { cert, url } = readNetwork(env, { host, demo });
+  const key = env.STABLE_DEMO_KEY;
+  if (key !== undefined && !demo)
+    throw new BadSetting(
+      'STABLE_DEMO_KEY opens demo folders only. Unset it; an owner makes keys on the page People.',
+    );
+  if (key !== undefined && !/^[A-Za-z0-9_-]{32,200}$/.test(key))
+    throw new BadSetting(
+      'STABLE_DEMO_KEY is too short, or has other signs: 32 to 200 letters, digits, - and _ are needed.',
+    );
   try {
     mkdirSync(data, { recursive: true });
   } catch (error) {
@@ -68,5 +119,5 @@ export function readSettings(env, { demo = false, folder = undefined } = {}) {
       `The data folder ${data} cannot be made: ${error.message}. Set STABLE_DATA to one that can.`,
     );
   }
-  return { port, host, data, zone, demo, now: env.STABLE_NOW };
+  return { port, host, data, zone, demo, now: env.STABLE_NOW, cert, url };
 }

@@ -5,7 +5,14 @@ import { fileURLToPath } from 'node:url';
 import { ROOT } from './prepare.mjs';
 
 /** Packages with files of their own, loaded from node_modules. */
-const OUTSIDE = ['sharp', 'exceljs', 'workerpool', '@electric-sql/pglite'];
+const OUTSIDE = [
+  'sharp',
+  'exceljs',
+  'workerpool',
+  '@electric-sql/pglite',
+  '@node-rs/argon2',
+  '@zxcvbn-ts/language-common',
+];
 
 const built = (from, out) =>
   build({

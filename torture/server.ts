@@ -33,6 +33,20 @@ export class Sendable {
   }
 }
 
+/** Sign-ins by the folder they are kept in: a Stable that starts anew on it knows them still. */
+const sessions = new Map<string, string>();
+
+/** The first owner, by the code that the start prints; the cookie of that sign-in. */
+async function becomeOwner(url: string, code: string): Promise<string> {
+  const answer = await fetch(`${url}/api/v1/sign-in/code`, {
+    method: 'POST',
+    headers: { origin: url, 'content-type': 'application/json' },
+    body: JSON.stringify({ code, who: 'IK', name: 'Ida Kern', password: 'four mild wolves' }),
+  });
+  if (!answer.ok) throw new Error(`nobody became the owner: ${answer.status} ${await answer.text()}`);
+  return answer.headers.getSetCookie()[0]?.split(';', 1)[0] ?? '';
+}
+
 const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const server = createServer().listen(0, '127.0.0.1', () => {
@@ -81,17 +95,20 @@ export async function startStable(folder = newFolder(), until: 'ready' | 'begun'
       if (said.includes('Stable is ready')) break;
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
+  const code = /sign-in\?code=(\S+)/.exec(said)?.[1];
+  if (code !== undefined) sessions.set(folder, await becomeOwner(url, code));
+  const cookie = sessions.get(folder) ?? '';
   return {
     url,
     folder,
     process: child,
     said: () => said,
-    get: (path) => ask(path, {}),
+    get: (path) => ask(path, { headers: { cookie } }),
     post: (path, body) => {
       const sent = body instanceof Sendable ? body : new Sendable(body);
       return ask(`/api/v1/${path}`, {
         method: 'POST',
-        headers: { origin: url, 'content-type': sent.type },
+        headers: { origin: url, 'content-type': sent.type, cookie },
         body: sent.bytes,
       });
     },

@@ -1,10 +1,18 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Crib, type Done, perform } from '@/crib/door';
+import { type Crib, type Done, perform, type Signed } from '@/crib/door';
 import { verbNamed } from '@/crib/verbs';
 import { enterKindWords, KIND_WORDS } from '@/data/catalogue';
 import { type Connection, type Database, migrate, openInMemory, type Param } from '@/data/database';
+
+/** Somebody who may see all. */
+export const OWNER: Signed = {
+  who: 'IK',
+  role: 'owner',
+  session: { id: 1, person: 'IK', shared: false, handUntil: null },
+  key: null,
+};
 
 /** A crib in memory for tests: real PostgreSQL with the schema, a clock that the test turns, and short ways to do verbs. */
 export interface TestCrib extends Crib {

@@ -20,6 +20,7 @@ import { counterEntryOf } from '@/crib/ledger';
 import { endLife, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
+import { setRole, setSecondPerson } from '@/crib/people';
 import { addPlace, bookCount, enterCount, startCount } from '@/crib/places';
 import { gradePiece, sendToRegrind, setLadder, takeFromRegrind } from '@/crib/secondlife';
 import {
@@ -48,6 +49,8 @@ import { sayOfWork } from '@/crib/today';
 /** What people can do, in the order of the work. */
 const DONE = [
   addPerson,
+  setRole,
+  setSecondPerson,
   addPlace,
   addMaterial,
   addSupplier,

@@ -18,16 +18,19 @@ import {
   STOCK,
   TAKEABLE,
 } from '@/core/questions';
+import { EVERYBODY, type May } from '@/core/people';
+import { sure } from '@/core/sure';
 import { localDay } from '@/core/units';
 import { buyingView } from '@/crib/buying';
 import { catalogueView, itemView, savedViews } from '@/crib/catalogue';
 import { chooseView, rulesInForce } from '@/crib/choosing';
 import { consignedView } from '@/crib/consigned';
-import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion } from '@/crib/door';
+import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
+import { peopleView } from '@/crib/people';
 import { countView, placesView, placeView } from '@/crib/places';
 import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
@@ -40,8 +43,10 @@ export interface View {
   summary: string;
   /** What its address may ask. */
   question: QuestionSpec;
-  /** `once`: what other views read already is not read again. */
-  read(crib: Crib, search: URLSearchParams, once?: ReadOnce): Promise<unknown>;
+  /** Who may see it besides the owner. */
+  may: May;
+  /** `once`: what other views read already is not read again; `signed`: who asks, where it shows more to some. */
+  read(crib: Crib, search: URLSearchParams, once?: ReadOnce, signed?: Signed): Promise<unknown>;
 }
 
 /** A view: its question is read at the door, by the schema that the API's document shows. */
@@ -49,12 +54,14 @@ const view = <const S extends QuestionSpec>(
   path: string,
   summary: string,
   question: S,
-  read: (crib: Crib, asked: Question<S>, once?: ReadOnce) => Promise<unknown>,
+  read: (crib: Crib, asked: Question<S>, once?: ReadOnce, signed?: Signed) => Promise<unknown>,
+  may: May = EVERYBODY,
 ): View => ({
   path,
   summary,
   question,
-  read: async (crib, search, once) => read(crib, readQuestion(question, search), once),
+  may,
+  read: async (crib, search, once, signed) => read(crib, readQuestion(question, search), once, signed),
 });
 /** A view of everything of its kind, which shares what it reads with others. */
 const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
@@ -157,6 +164,12 @@ export const VIEWS: readonly View[] = [
       const today = localDay(crib.now(), crib.zone);
       return buyingView(crib.db, today, once ?? readOnce(crib.db, today), after ?? null);
     },
+  ),
+  view(
+    'signers',
+    'Who is here for what, one’s own sign-ins; to owners, keys and what people sign in with.',
+    NOTHING,
+    (crib, _, __, signed) => peopleView(crib.db, sure(signed, 'who asks')),
   ),
   view('entries', 'The ledger, newest first, before an entry.', ENTRIES, (crib, { before }) =>
     historyView(crib.db, VERBS, 200, before ?? null),

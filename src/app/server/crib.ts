@@ -1,19 +1,26 @@
 import 'server-only';
+import type { IncomingHttpHeaders } from 'node:http';
 import { type Crib, forLog } from '@/crib/door';
+import { codeOfFirstOwner, demoKey, KEY_BEGINS, newSecret, Slow, whoSigns } from '@/crib/people';
 import { enterKindWords } from '@/data/catalogue';
 import { Damaged, FolderInUse, migrate, MigrationChanged, openDatabase, plainDamage } from '@/data/database';
 import { dropLeftStaged } from '@/data/exchange';
 import { openPool } from '@/workers';
 import { heedAsked } from './asked';
+import { keyIn, tokenIn } from './cookie';
 
 export interface OpenCrib extends Crib {
   demo: boolean;
+  /** Misses at signing in, counted once for all. */
+  slow: Slow;
 }
 
 // Next loads a module several times; the opening promise lives where all of them see it.
 const shared = globalThis as typeof globalThis & { [key: symbol]: unknown };
 const CRIB = Symbol.for('stable.crib');
 const CLOSE = Symbol.for('stable.close');
+const SAY = Symbol.for('stable.say');
+const SIGNED = Symbol.for('stable.signed');
 
 /** The clock: real, but for a demo folder that was given a time of its own, from which it runs on. */
 function clock(): () => Date {
@@ -39,14 +46,34 @@ async function open(): Promise<OpenCrib> {
   await enterKindWords(db);
   await dropLeftStaged(db);
   await db.script('analyze');
-  heedAsked(db, folder, pool.beside);
-  return {
+  const opened = {
     db,
     now: clock(),
     zone: process.env.STABLE_ZONE ?? 'UTC',
     demo: process.env.STABLE_DEMO === '1',
     beside: pool.beside,
+    slow: new Slow(),
   };
+  heedAsked(opened, folder, pool.beside);
+  shared[SAY] = await toSayAtStart(opened);
+  shared[SIGNED] = async (said: IncomingHttpHeaders) =>
+    (await whoSigns(opened, { token: tokenIn(said.cookie), key: keyIn(said.authorization) })) !== null;
+  return opened;
+}
+
+/** What whoever starts Stable is told, and nobody else: how the first owner comes in; the demo's key. */
+async function toSayAtStart(opened: OpenCrib): Promise<string[]> {
+  if (opened.demo) {
+    const key = process.env.STABLE_DEMO_KEY ?? `${KEY_BEGINS}${newSecret()}`;
+    await demoKey(opened, key);
+    return [`The demo’s key for programs, of full rights: ${key}`];
+  }
+  const code = await codeOfFirstOwner(opened);
+  return code === null
+    ? []
+    : [
+        `Nobody owns this crib yet. Open /sign-in?code=${code} to become its owner (once, within three days).`,
+      ];
 }
 
 /** The one crib of this process. */

@@ -1,9 +1,10 @@
 import 'server-only';
 import { connection } from 'next/server';
 import { localDay } from '@/core/units';
-import type { ReadAll, ReadOnce } from '@/crib/door';
+import type { ReadAll, ReadOnce, Signed } from '@/crib/door';
 import { lastEntry } from '@/data/ledger';
 import { crib, type OpenCrib } from './crib';
+import { signedHere } from './signed';
 
 interface PageCrib {
   db: OpenCrib['db'];
@@ -16,13 +17,20 @@ interface PageCrib {
    * comes from here too.
    */
   view: ReadOnce;
+  /** Who asks for it. */
+  signed: Signed;
 }
 
 const kept = new Map<ReadAll<unknown>, { asOf: string; value: Promise<unknown> }>();
 
-/** The open crib for a page that is drawn on each request. */
+/** The open crib for a page that is drawn on each request; whom nobody knows is led to sign in. */
 export async function openForPage(): Promise<PageCrib> {
   await connection();
+  return openFor(await signedHere());
+}
+
+/** The open crib for somebody who was asked already. */
+export async function openFor(signed: Signed): Promise<PageCrib> {
   const open = await crib();
   const today = localDay(open.now(), open.zone);
   const asOf = `${await lastEntry(open.db)} ${today}`;
@@ -35,5 +43,5 @@ export async function openForPage(): Promise<PageCrib> {
     value.catch(() => kept.delete(read));
     return value;
   };
-  return { db: open.db, today, zone: open.zone, view };
+  return { db: open.db, today, zone: open.zone, view, signed };
 }

@@ -52,6 +52,7 @@ export const PAGES = {
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,
+  people: { open: 'code' },
   start: { step: SET_UP_KINDS },
 } as const satisfies Record<string, QuestionSpec>;
 

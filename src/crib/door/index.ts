@@ -9,7 +9,9 @@ export { questionSchema, readQuestion } from './question';
 export { defineVerb } from './verb';
 export type { Crib, Moment, Verb } from './verb';
 export { perform } from './perform';
-export type { Done, Recorded } from './perform';
+export type { Behind, Done, Recorded } from './perform';
+export { mayRead, performAs } from './performAs';
+export type { SecondAsked, Signed } from './performAs';
 export { readOnce } from './readOnce';
 export type { ReadAll, ReadOnce } from './readOnce';
 // Computations: JSON in, JSON out, nothing written

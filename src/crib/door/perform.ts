@@ -1,4 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
+import type { Role } from '@/core/people';
 import { localDay } from '@/core/units';
 import { type Connection, type Database, type DataError, isDataError } from '@/data/database';
 import {
@@ -9,6 +10,7 @@ import {
   maybeFormAnswer,
   maybeItemOfEntry,
 } from '@/data/ledger';
+import { insertSigned } from '@/data/people';
 import { maybePerson } from '@/data/shop';
 import { Problem, toProblem } from './problem';
 import { found } from './read';
@@ -27,12 +29,28 @@ export interface Recorded {
 /** Answer of a write: what the verb says, and its entry. */
 export type Done = Record<string, unknown> & Recorded;
 
+/** Who stands behind an entry besides whom it names. Left out: nobody else, as when the demo is filled. */
+export interface Behind {
+  role: Role;
+  /** Who entered it for another. */
+  signedBy: string | null;
+  keyName: string | null;
+  /** Who confirmed it, where the shop wants two. */
+  second: string | null;
+}
+const NOBODY_ELSE: Behind = { role: 'owner', signedBy: null, keyName: null, second: null };
+
 /**
  * Does a verb once: checks input at the door, then one transaction of entry, rows and answer. A form id that was
  * recorded gives its first answer again, whatever the clock; with other input it is a conflict. Throws a Problem;
- * then nothing was written.
+ * then nothing was written. Who may is asked before, by `performAs`: this is for who is trusted already.
  */
-export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Done> {
+export async function perform(
+  crib: Crib,
+  verb: Verb,
+  raw: unknown,
+  behind: Behind = NOBODY_ELSE,
+): Promise<Done> {
   validate(verb.schema, raw);
   const {
     who,
@@ -89,6 +107,7 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
       const moment = {
         entryId,
         who,
+        role: behind.role,
         happenedAt: happened,
         now,
         today: localDay(now, crib.zone),
@@ -102,6 +121,9 @@ export async function perform(crib: Crib, verb: Verb, raw: unknown): Promise<Don
       const answer = await verb.run(c, input, moment, prepared);
       if (verb.signing !== 'anyone who signs here') await mustSign(c, who);
       await insertNeeds(c, entryId, [...needs]);
+      const { signedBy, keyName, second } = behind;
+      if (signedBy !== null || keyName !== null || second !== null)
+        await insertSigned(c, entryId, { signedBy, keyName, second });
       const done = { ...answer, entry: entryId };
       await insertFormAnswer(c, formId, digest, done);
       return done;

@@ -1,4 +1,5 @@
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
+import type { May, Role } from '@/core/people';
 import type { Connection, Database } from '@/data/database';
 import type { EntryRow } from '@/data/ledger';
 import { ENVELOPE } from './schema';
@@ -18,6 +19,8 @@ export interface Crib {
 export interface Moment {
   entryId: number;
   who: string;
+  /** What whoever enters it is here for. */
+  role: Role;
   happenedAt: Date;
   now: Date;
   /** Today in the shop's zone, ISO. */
@@ -48,6 +51,8 @@ type Signing = 'anyone who signs here' | 'also the one it adds';
 
 export interface Verb<Name extends string = string> {
   name: Name;
+  /** Who may besides the owner. */
+  may: May;
   /** Path below /api/v1 at which it is posted. */
   path: string;
   summary: string;
@@ -82,6 +87,7 @@ interface VerbDefinition<
   Prepared,
 > {
   name: Name;
+  may: May;
   path: string;
   summary: string;
   signing?: Signing;
@@ -111,6 +117,7 @@ export function defineVerb<
   } as const;
   const {
     name,
+    may,
     path,
     summary,
     signing = 'anyone who signs here',
@@ -124,6 +131,7 @@ export function defineVerb<
   // What passed the door is what the schema says; an answer comes out of the ledger as it went in.
   return {
     name,
+    may,
     path,
     summary,
     schema,

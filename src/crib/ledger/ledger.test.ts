@@ -88,7 +88,9 @@ describe('no ledger row is changed, deleted or truncated', () => {
     expect(await crib.db.query(`select count(*)::int as n from ${table}`)).toEqual(before);
   });
   // Unlogged is what a list lays down before it is entered: no part of the ledger.
-  it('covers every table but the migrations’ bookkeeping', async () => {
+  // What people sign in with is taken away for good where it is taken away: it is no ledger.
+  const SECRETS = ['api_key', 'one_time_code', 'secret', 'session'];
+  it('covers every table but the migrations’ bookkeeping and what people sign in with', async () => {
     const all = await crib.db.query<{ relname: string }>(
       "select relname from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace and relname <> 'schema_migration' and relpersistence = 'p'",
     );
@@ -96,7 +98,12 @@ describe('no ledger row is changed, deleted or truncated', () => {
       "select distinct c.relname from pg_trigger t join pg_class c on c.oid = t.tgrelid join pg_proc p on p.oid = t.tgfoid where p.proname in ('refuse_change', 'guard_derived')",
     );
     expect(all.length).toBeGreaterThan(30);
-    expect(guarded.map((g) => g.relname).sort()).toEqual(all.map((a) => a.relname).sort());
+    expect(guarded.map((g) => g.relname).sort()).toEqual(
+      all
+        .map((a) => a.relname)
+        .filter((name) => !SECRETS.includes(name))
+        .sort(),
+    );
   });
 });
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Connection, Database, Param } from '@/data/database';
 import { perform } from '../door';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '../testing';
 import { todayView } from '../today';
 import { VERBS, verbNamed } from '../verbs';
 import { VIEWS } from '../views';
@@ -151,13 +151,15 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
       ...EVERY,
     ]) {
       by = `view ${path}`;
-      await VIEWS.find((v) => v.path === path)!.read(heard, new URLSearchParams(query));
+      await VIEWS.find((v) => v.path === path)!.read(heard, new URLSearchParams(query), undefined, OWNER);
     }
   };
 
   const maker = (value: string) => ({ value, origin: 'maker' });
   await does('addPlace', { code: 'GRIND', name: 'Grinder', kind: 'regrind' });
   await does('addPerson', { initials: 'TO', name: 'Tor Olander' });
+  await does('setRole', { person: 'TO', role: 'operator' });
+  await does('setSecondPerson', { writeOff: 'no', deviation: 'no', settlement: 'yes' });
   await does('addItem', {
     code: 'FM50',
     kind: 'body',

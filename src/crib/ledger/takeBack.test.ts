@@ -2,7 +2,7 @@ import { localDay } from '@/core/units';
 import { consignedView } from '@/crib/consigned';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { previewImport } from '@/crib/exchange';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '@/crib/testing';
 import { todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
@@ -71,7 +71,7 @@ const SHOWN: [string, (once: ReadOnce) => Promise<unknown>][] = [
   ...VIEWS.filter((v) => v.path !== 'entries' && v.path !== 'movements').map(
     (v): [string, (once: ReadOnce) => Promise<unknown>] => [
       v.path,
-      (once) => v.read(crib, new URLSearchParams(ASKED[v.path] ?? ''), once),
+      (once) => v.read(crib, new URLSearchParams(ASKED[v.path] ?? ''), once, OWNER),
     ],
   ),
 ];
@@ -376,6 +376,14 @@ it.each(CASES.map(([verb, input, first]) => [verb, { input, first }] as const))(
 
 it('a person is not taken back: what they signed stays signed', async () => {
   const { entry } = await crib.do('addPerson', { initials: 'ZZ', name: 'Zoe' });
+  await expect(crib.do('counterEntry', { counters: entry })).rejects.toMatchObject({ code: 'REFUSED' });
+});
+
+it.each([
+  ['setRole', { person: 'IK', role: 'owner' }],
+  ['setSecondPerson', { writeOff: 'yes', deviation: 'no', settlement: 'no' }],
+])('%s is said anew, not taken back', async (verb, input) => {
+  const { entry } = await crib.do(verb, input);
   await expect(crib.do('counterEntry', { counters: entry })).rejects.toMatchObject({ code: 'REFUSED' });
 });
 

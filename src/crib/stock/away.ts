@@ -12,6 +12,7 @@ export const away = <const Name extends string>(
 ) =>
   defineVerb({
     name,
+    may: ['crib'],
     path,
     summary,
     properties: { ...thingFields, reason: field.words(200) },

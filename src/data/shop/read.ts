@@ -68,7 +68,9 @@ export const stillHolding = {
       c,
       `select case when exists (select 1 from balance b join place p on p.id = b.place_id where p.person = $1 and b.quantity > 0)
          then 'has things of the crib in hand'
-         when not exists (select 1 from person_named where in_use and initials <> $1) then 'is the only one who signs here' end as word`,
+         when not exists (select 1 from person_named where in_use and initials <> $1) then 'is the only one who signs here'
+         when exists (select 1 from role_now r where r.person = $1 and r.role = 'owner') and not exists (select 1 from role_now r
+           join person_named o on o.initials = r.person where r.role = 'owner' and o.in_use and r.person <> $1) then 'is the only owner' end as word`,
       initials,
     ),
   place: (c: Connection, id: number) =>

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Notice } from '@/ui/kit/page';
 import { useSurroundings } from './door';
+import { hand } from './HandStrip';
 import { askScreens } from './scanHandlers';
 import styles from './ScanLine.module.css';
 import { anyUnsent } from './unsent';
@@ -12,16 +13,24 @@ import { SCAN_LINE, useScanner } from './useScanner';
 
 /** Scan, or type a number or words: what it names opens. What was said last stands beside it. */
 export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }) {
-  const { lookUp, said, say, unit, swapUnit } = useSurroundings();
+  const { lookUp, said, say, unit, swapUnit, signed } = useSurroundings();
   const router = useRouter();
   const [text, setText] = useState('');
   const field = useRef<HTMLInputElement>(null);
   /** What was scanned while a form was not sent, and may open when it comes again. */
   const leaving = useRef<string | null>(null);
 
+  const signByBadge = async (badge: string): Promise<string> => {
+    if (!signed.shared) return 'A badge signs at screens of many hands; you are signed in here as yourself';
+    const wrong = await hand('hand', { badge });
+    if (wrong === null) router.refresh();
+    return wrong ?? 'signed by badge';
+  };
   const take = async (scanned: string) => {
     const wanted = scanned.trim();
     if (!wanted) return;
+    // A badge is nobody's to look up: it signs, at a screen of many hands.
+    if (/^BADGE-/i.test(wanted)) return say(await signByBadge(wanted));
     const screen = askScreens(wanted);
     if (screen) return say(`${wanted} ${screen}`);
     const found = await lookUp(wanted);

@@ -1,30 +1,26 @@
 'use client';
 import { usePathname } from 'next/navigation';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { WrongAddress } from './Asked';
 import { DoneBar } from './DoneBar';
+import { HandStrip } from './HandStrip';
 import { ScanLine } from './ScanLine';
 import styles from './Shell.module.css';
 import { type Counts, Spine } from './Spine';
 import { TagSide } from './TagSide';
-import { handOver } from './typedBefore';
+import { useAlive } from './typedBefore';
 
 interface ShellProps {
   counts: Counts;
-  people: { initials: string; name: string }[];
   demo: boolean;
   children: ReactNode;
 }
 
 /** Spine, scan line and the screen in the middle. */
-export function Shell({ counts, people, demo, children }: ShellProps) {
+export function Shell({ counts, demo, children }: ShellProps) {
   const path = usePathname();
   const [help, setHelp] = useState(false);
-  // From now on keys and taps are answered: said for those who drive the page from outside.
-  useEffect(() => {
-    handOver(document.body);
-    document.documentElement.dataset.alive = 'yes';
-  }, []);
+  useAlive();
   if (path.startsWith('/print/')) return children;
   const onHelp = () => setHelp((h) => !h);
   return (
@@ -32,7 +28,7 @@ export function Shell({ counts, people, demo, children }: ShellProps) {
       <a className={styles.skip} href="#middle">
         To the screen
       </a>
-      <Spine counts={counts} people={people} demo={demo} onHelp={onHelp} />
+      <Spine counts={counts} demo={demo} onHelp={onHelp} />
       <ScanLine onHelp={onHelp} help={help} />
       {children}
       <DoneBar />
@@ -58,6 +54,7 @@ export function Middle({
     <div className={parts.join(' ')}>
       <main className={styles.middle} id="middle" tabIndex={-1}>
         <WrongAddress />
+        <HandStrip />
         {children}
       </main>
       {beside ? <TagSide>{beside}</TagSide> : null}

@@ -14,7 +14,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useState } from 'react';
-import { Choice } from '@/ui/kit/field';
+import { ROLES } from '@/core/people';
 import { useSurroundings } from './door';
 import styles from './Spine.module.css';
 
@@ -38,7 +38,6 @@ export type Counts = Partial<Record<'today' | 'cutters' | 'places' | 'rack' | 'j
 
 interface SpineProps {
   counts: Counts;
-  people: { initials: string; name: string }[];
   demo: boolean;
   onHelp: () => void;
 }
@@ -99,26 +98,25 @@ function Areas({ counts, onGo }: { counts: Counts; onGo?: () => void }) {
   );
 }
 
-function Foot({ people, demo, onHelp }: SpineProps) {
-  const { who, pickWho } = useSurroundings();
+function Foot({ demo, onHelp }: SpineProps) {
+  const { signed } = useSurroundings();
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
     <div className={styles.foot}>
       {demo && <span>Demo shop</span>}
-      {people.length > 0 && (
-        <label>
-          Who are you?
-          <Choice value={who ?? ''} onChange={(e) => void pickWho(e.target.value)}>
-            <option value="">Pick initials</option>
-            {people.map((p) => (
-              <option key={p.initials} value={p.initials}>
-                {p.initials} {p.name}
-              </option>
-            ))}
-          </Choice>
-        </label>
+      {signed.shared ? (
+        <span>A screen of many hands</span>
+      ) : (
+        <Link className={styles.me} href="/people">
+          <span className="visually-hidden">Signed in: </span>
+          <strong className="fig">{signed.who}</strong> {signed.name}
+          <span className={styles.role}>{ROLES[signed.role].words}</span>
+        </Link>
       )}
+      <Button color="inherit" onClick={() => void signOut()}>
+        Sign out
+      </Button>
       <Button color="inherit" onClick={() => setMode(dark ? 'light' : 'dark')}>
         {dark ? 'Light' : 'Dark'}
       </Button>
@@ -127,4 +125,15 @@ function Foot({ people, demo, onHelp }: SpineProps) {
       </Button>
     </div>
   );
+}
+
+/** Ends the sign-in on the server; what the browser holds of the pages goes with the page. */
+async function signOut(): Promise<void> {
+  await fetch('/api/v1/sign-out', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: '{}',
+  });
+  // The gate leads to the door, and back here afterwards.
+  location.reload();
 }

@@ -1,5 +1,6 @@
 'use client';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import type { Role } from '@/core/people';
 import { formatLength, showEntered, type LengthUnit } from '@/core/units';
 import type { Done, ProblemDocument } from '@/crib/door';
 
@@ -11,11 +12,26 @@ export type ScanAnswer = { href: string | null; said: string };
 export interface AppDoor {
   perform(verb: string, input: Record<string, unknown>): Promise<Answer>;
   lookUp(text: string): Promise<ScanAnswer>;
-  pickWho(initials: string): Promise<void>;
+}
+
+/** Who sees the screen, as the server knows it. */
+export interface SignedHere {
+  /** Whose initials stand under what is written; null: a screen of many hands at which nobody has signed. */
+  who: string | null;
+  name: string | null;
+  role: Role;
+  /** A screen of many hands. */
+  shared: boolean;
+  /** Until when who signed at such a screen stands there. */
+  handUntil: Date | null;
+  /** What they may not do, by the name of the verb: who may, in words. */
+  barred: Readonly<Record<string, string>>;
 }
 
 interface Surroundings extends AppDoor {
   who: string | null;
+  signed: SignedHere;
+  people: readonly { initials: string; name: string }[];
   zone: string;
   unit: LengthUnit;
   swapUnit(): void;
@@ -33,13 +49,15 @@ const Context = createContext<Surroundings | null>(null);
 
 export function Surround({
   app,
-  who,
+  signed,
+  people,
   zone,
   unit: first,
   children,
 }: {
   app: AppDoor;
-  who: string | null;
+  signed: SignedHere;
+  people: readonly { initials: string; name: string }[];
   zone: string;
   unit: LengthUnit;
   children: ReactNode;
@@ -49,7 +67,9 @@ export function Surround({
   const value = useMemo<Surroundings>(
     () => ({
       ...app,
-      who,
+      who: signed.who,
+      signed,
+      people,
       zone,
       unit,
       said,
@@ -60,7 +80,7 @@ export function Surround({
         setUnit(next);
       },
     }),
-    [app, who, zone, unit, said],
+    [app, signed, people, zone, unit, said],
   );
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
@@ -70,6 +90,9 @@ export function useSurroundings(): Surroundings {
   if (!value) throw new Error('a screen part outside its Surround');
   return value;
 }
+
+/** Who may do a verb, in words, where whoever sees the screen may not; null: they may. */
+export const useBarred = (verb: string): string | null => useSurroundings().signed.barred[verb] ?? null;
 
 /** Lengths in the unit that is shown now. */
 export function useLengths() {

@@ -1,7 +1,9 @@
 // The shell around every screen, and what the app hands in
 export { Asked } from './Asked';
 export { Middle, Shell } from './Shell';
-export { Surround, shortDay, useLengths, useSurroundings, useTimes } from './door';
-export type { Answer, AppDoor, ScanAnswer } from './door';
+export { Surround, shortDay, useBarred, useLengths, useSurroundings, useTimes } from './door';
+export type { Answer, AppDoor, ScanAnswer, SignedHere } from './door';
+export { LOST, base64, post, whyLost } from './post';
+export { useAlive } from './typedBefore';
 export { useScreenScan } from './scanHandlers';
 export { useUnsent } from './unsent';

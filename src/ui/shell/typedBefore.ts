@@ -1,3 +1,6 @@
+'use client';
+import { useEffect } from 'react';
+
 /**
  * What was typed or scanned into a field before the page was alive stands in it, and the form behind it has not heard of
  * it: told now, as if it were typed at this moment. Fields that are as they came are left alone; a choice from a list React itself puts back.
@@ -13,4 +16,12 @@ export function handOver(page: HTMLElement): void {
     own?.set?.call(field, typed);
     field.dispatchEvent(new Event('input', { bubbles: true }));
   }
+}
+
+/** The page is alive: keys and taps are answered from now on. Said for those who drive it from outside. */
+export function useAlive(): void {
+  useEffect(() => {
+    handOver(document.body);
+    document.documentElement.dataset.alive = 'yes';
+  }, []);
 }

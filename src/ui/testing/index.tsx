@@ -2,7 +2,7 @@ import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { DEFAULT_LADDER } from '@/core/life';
 import type { ShopView } from '@/crib/shop';
-import { type AppDoor, Surround } from '@/ui/shell';
+import { type AppDoor, type SignedHere, Surround } from '@/ui/shell';
 
 export { answer } from './answers';
 
@@ -19,6 +19,16 @@ export const SHOP: ShopView = {
   closed: [],
 };
 
+/** Somebody who may do everything. */
+const OWNER: SignedHere = {
+  who: 'IK',
+  name: 'Ida',
+  role: 'owner',
+  shared: false,
+  handUntil: null,
+  barred: {},
+};
+
 /** What the app would hand in, with every call kept; verbs answer as the test says. */
 export function showIn(
   element: ReactElement,
@@ -32,10 +42,9 @@ export function showIn(
       return answer(verb, input);
     },
     lookUp: async () => ({ href: null, said: '' }),
-    pickWho: async () => undefined,
   };
   const shown = render(
-    <Surround app={app} who="IK" zone="America/St_Johns" unit={unit}>
+    <Surround app={app} signed={OWNER} people={SHOP.people} zone="America/St_Johns" unit={unit}>
       {element}
     </Surround>,
   );
@@ -47,10 +56,9 @@ export function Surrounded({ children }: { children: ReactElement }) {
   const app: AppDoor = {
     perform: async () => ({ ok: true, done: { entry: 1, rungs: [] } }),
     lookUp: async () => ({ href: null, said: '' }),
-    pickWho: async () => undefined,
   };
   return (
-    <Surround app={app} who="IK" zone="America/St_Johns" unit="mm">
+    <Surround app={app} signed={OWNER} people={SHOP.people} zone="America/St_Johns" unit="mm">
       {children}
     </Surround>
   );

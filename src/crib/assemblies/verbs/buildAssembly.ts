@@ -5,6 +5,7 @@ import { goesInto, wantedFor } from '../useFigures';
 
 export const buildAssembly = defineVerb({
   name: 'buildAssembly',
+  may: ['crib', 'operator'],
   path: 'assemblies',
   summary: 'Build an assembly: pull cutter and holder from stock, set the stickout, get a tag number.',
   properties: {

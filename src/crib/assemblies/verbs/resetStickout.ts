@@ -7,6 +7,7 @@ import { dismantle, standing } from '../dismantle';
 /** A re-set stickout is a new build with a new tag, not measured until it is; the T it was tied to follow. */
 export const resetStickout = defineVerb({
   name: 'resetStickout',
+  may: ['crib', 'operator'],
   path: 'stickouts',
   summary: 'Set the stickout of an assembly anew: a new build, not measured; the T it was tied to follow it.',
   properties: {

@@ -4,6 +4,7 @@ import { dismantle, standing } from '../dismantle';
 
 export const takeDown = defineVerb({
   name: 'takeDown',
+  may: ['crib', 'operator'],
   path: 'take-downs',
   summary:
     'Take an assembly down whose cutter is still good: holder back to its place, cutter to a place, its life goes on.',

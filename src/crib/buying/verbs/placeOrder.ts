@@ -11,6 +11,7 @@ const MORE_LINES = 29;
 /** An order of one thing, or of several from the same supplier. */
 export const placeOrder = defineVerb({
   name: 'placeOrder',
+  may: ['crib', 'planner'],
   path: 'orders',
   summary:
     'Record that an order was placed: items of one supplier, how many of each, and the promised day. What caused each line is kept with it.',

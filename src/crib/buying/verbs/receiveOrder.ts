@@ -6,6 +6,7 @@ import { lineThatCame } from '../openLine';
 
 export const receiveOrder = defineVerb({
   name: 'receiveOrder',
+  may: ['crib'],
   path: 'receipts',
   summary: 'Receive what came of an order onto a place; the whole quantity closes it, in parts too.',
   properties: {

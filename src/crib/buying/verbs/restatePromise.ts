@@ -5,6 +5,7 @@ import { openLines } from '../openLine';
 
 export const restatePromise = defineVerb({
   name: 'restatePromise',
+  may: ['crib', 'planner'],
   path: 'promises',
   summary:
     'Record the day a supplier promises an open order for now, or one line of it; the first promise is kept beside it.',

@@ -4,6 +4,7 @@ import { maybeItem } from '@/data/catalogue';
 
 export const stateReorder = defineVerb({
   name: 'stateReorder',
+  may: ['crib', 'planner'],
   path: 'reorder-points',
   summary:
     'State how many of a thing are kept on the shelf without any job asking for it: below so many, up to so many is ordered; both left out: none any more.',

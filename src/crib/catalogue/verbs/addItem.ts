@@ -50,6 +50,7 @@ async function similarFacts(
 
 export const addItem = defineVerb({
   name: 'addItem',
+  may: ['crib', 'planner'],
   path: 'items',
   summary:
     'Add an item with its facts by ISO 13399 symbol, each with its origin. Impossible geometry is refused, unlikely geometry asked about.',

@@ -46,6 +46,7 @@ export const shrinkPicture = defineTask('shrinkPicture', keptPicture);
 
 export const addPicture = defineVerb({
   name: 'addPicture',
+  may: ['crib', 'planner', 'operator'],
   path: 'pictures',
   summary:
     'Keep a picture of an item or a piece: a cutter, a worn edge, a chip. Place and device are taken out of it.',

@@ -4,6 +4,7 @@ import { insertItemLink, maybeItem, versionsBefore } from '@/data/catalogue';
 /** A maker's renamed grade, a changed geometry, a new number for a discontinued one; or another item used in its place. */
 export const linkItem = defineVerb({
   name: 'linkItem',
+  may: ['crib', 'planner'],
   path: 'item-links',
   summary:
     'Say that an item is a newer version of another, or an approved substitute. Lives stay with each version.',

@@ -3,6 +3,7 @@ import { insertSavedView } from '@/data/catalogue';
 
 export const saveView = defineVerb({
   name: 'saveView',
+  may: ['crib', 'planner', 'operator'],
   path: 'views',
   summary: 'Keep a question to the catalogue by name; an empty address drops it.',
   properties: { name: field.words(60), address: { type: 'string', maxLength: 600 } },

@@ -8,6 +8,7 @@ import { factsSchema, insertFacts, readFacts, refuseFaults } from '../writeFacts
 /** New facts of an item already here: measured instead of guessed, a new price, a better assumption. */
 export const stateFacts = defineVerb({
   name: 'stateFacts',
+  may: ['crib', 'planner'],
   path: 'facts',
   summary: 'State facts of an item anew, each with its origin; the earlier ones stay in its history.',
   properties: {

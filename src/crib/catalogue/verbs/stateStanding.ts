@@ -3,6 +3,7 @@ import { insertItemStanding, maybeItem, STANDINGS } from '@/data/catalogue';
 
 export const stateStanding = defineVerb({
   name: 'stateStanding',
+  may: ['crib', 'planner'],
   path: 'item-standings',
   summary: 'Say how an item stands: on trial, approved, no longer made, not to be used here.',
   properties: {

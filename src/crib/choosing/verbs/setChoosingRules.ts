@@ -14,6 +14,7 @@ const range = {
 
 export const setChoosingRules = defineVerb({
   name: 'setChoosingRules',
+  may: ['crib', 'planner'],
   path: 'choosing/rules',
   summary:
     'Set how cutters are ranked here: weights, flutes by material group, and the schools where people differ.',

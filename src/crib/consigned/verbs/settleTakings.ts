@@ -6,6 +6,7 @@ import { takenOf } from '../views/consignedView';
 
 export const settleTakings = defineVerb({
   name: 'settleTakings',
+  may: ['crib', 'planner'],
   path: 'stock/settlements',
   summary:
     'Settle with a supplier what was taken of their own stock, up to the movement that was seen: paid for, or replaced.',

@@ -43,6 +43,7 @@ const changedSince = () =>
 
 export const importItems = defineVerb({
   name: 'importItems',
+  may: ['crib', 'planner'],
   path: 'items/imported',
   summary:
     'Bring a list into the catalogue, all of it or nothing: what the accepted preview showed. Rows that were refused stay out.',

@@ -5,6 +5,7 @@ import { operationFigures, writeOperationFigures } from '../operationFigures';
 
 export const addJob = defineVerb({
   name: 'addJob',
+  may: ['crib', 'planner'],
   path: 'jobs',
   summary:
     'Add a job with its operation: part, material, quantity, due day, machine, highest Z beside the cut.',

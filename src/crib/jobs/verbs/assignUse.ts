@@ -4,6 +4,7 @@ import { insertUseAssignment, manyOpenUses } from '@/data/jobs';
 
 export const assignUse = defineVerb({
   name: 'assignUse',
+  may: ['crib', 'planner'],
   path: 'use-assignments',
   summary: 'Say which assembly ran the minutes of a T that had none tied: all of them that are open.',
   properties: { operation: field.number, t: field.whole(0, 9999), tag: field.words(20) },

@@ -4,6 +4,7 @@ import { maybeMachine, maybeMaterial } from '@/data/shop';
 
 export const changeJob = defineVerb({
   name: 'changeJob',
+  may: ['crib', 'planner'],
   path: 'job-changes',
   summary:
     'Change what was booked: how many, by when, whether it goes before others, whether it is still wanted. What is left out stays; what was made stays made.',

@@ -3,6 +3,7 @@ import { bookParts } from '@/crib/work';
 
 export const logParts = defineVerb({
   name: 'logParts',
+  may: ['crib', 'planner', 'operator'],
   path: 'parts',
   summary: 'Log parts made on an operation: minutes in the cut go to the edge set on each T.',
   properties: {

@@ -3,6 +3,7 @@ import { insertOperationStart, maybeOperation } from '@/data/jobs';
 
 export const planStart = defineVerb({
   name: 'planStart',
+  may: ['crib', 'planner'],
   path: 'starts',
   summary:
     'State the day an operation is to start, or that it is not stated any more (left out): buying counts back from it.',

@@ -4,6 +4,7 @@ import { operationFigures, writeOperationFigures } from '../operationFigures';
 
 export const stateOperation = defineVerb({
   name: 'stateOperation',
+  may: ['crib', 'planner'],
   path: 'operation-figures',
   summary: 'State the highest Z beside the cut and part zero of an operation anew. Left out means not known.',
   properties: { operation: field.number, ...operationFigures },

@@ -4,6 +4,7 @@ import { t } from '../toolNumber';
 
 export const statePassDepth = defineVerb({
   name: 'statePassDepth',
+  may: ['crib', 'planner'],
   path: 'pass-depths',
   summary: 'State the depth of one pass of a T, to be checked against the flutes.',
   properties: { operation: field.number, t, depth: field.length(0.001, 500) },

@@ -7,6 +7,7 @@ import { readProgramText } from '../tasks';
 
 export const storeProgram = defineVerb({
   name: 'storeProgram',
+  may: ['crib', 'planner'],
   path: 'programs',
   summary:
     'Store the NC program of an operation: read at once; earlier programs stay, parts keep the minutes of theirs.',

@@ -5,6 +5,7 @@ import { t } from '../toolNumber';
 
 export const tieTool = defineVerb({
   name: 'tieTool',
+  may: ['crib', 'planner', 'operator'],
   path: 'ties',
   summary: 'Tie a T of an operation to an assembly, or free it (tag left out).',
   properties: { operation: field.number, t, tag: field.words(20) },

@@ -8,6 +8,7 @@ import { maybeEntry } from '@/data/ledger';
 export const counterEntryOf = (verbs: readonly Verb[]) =>
   defineVerb({
     name: 'counterEntry',
+    may: ['crib', 'planner', 'operator'],
     path: 'counter-entries',
     summary: 'Take an entry back. Refused, naming the later entry, where one leans on it.',
     properties: { counters: field.number },

@@ -1,12 +1,17 @@
 import type { Verb } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { manyEntries, manyFormAnswers } from '@/data/ledger';
+import { manySigned } from '@/data/people';
 
 export interface HistoryLine {
   id: number;
   kind: string;
   words: string;
   who: string;
+  /** Who entered it for them; by which key of a program; who confirmed it. null: nobody else. */
+  signedBy: string | null;
+  keyName: string | null;
+  second: string | null;
   happenedAt: Date;
   note: string | null;
   counters: number | null;
@@ -29,11 +34,22 @@ export async function historyView(
       )
     ).map((a) => [a.formId, a.answer]),
   );
+  const signed = new Map(
+    (
+      await manySigned(
+        c,
+        entries.map((e) => e.id),
+      )
+    ).map((s) => [s.entryId, s]),
+  );
   return entries.map((e) => ({
     id: e.id,
     kind: e.kind,
     words: verbs.find((v) => v.name === e.kind)?.says(answers.get(e.formId) ?? {}) ?? e.kind,
     who: e.who,
+    signedBy: signed.get(e.id)?.signedBy ?? null,
+    keyName: signed.get(e.id)?.keyName ?? null,
+    second: signed.get(e.id)?.second ?? null,
     happenedAt: e.happenedAt,
     note: e.note,
     counters: e.counters,

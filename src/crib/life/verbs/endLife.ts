@@ -13,6 +13,7 @@ import { maybePlace, onePlaceOfKind } from '@/data/stock';
  */
 export const endLife = defineVerb({
   name: 'endLife',
+  may: ['crib', 'operator'],
   path: 'endings',
   summary:
     'End a life: parts since the last log, how it ended, signs, cost, where the cutter goes, and what becomes of the build.',

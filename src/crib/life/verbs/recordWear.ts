@@ -4,6 +4,7 @@ import { insertWearReading } from '@/data/life';
 
 export const recordWear = defineVerb({
   name: 'recordWear',
+  may: ['crib', 'operator'],
   path: 'wear-readings',
   summary: 'Record flank wear of the cutter in an assembly, as read under the loupe.',
   properties: { tag: field.words(20), flankWear: field.length(0, 5, 'Uniform flank wear VB.') },

@@ -5,6 +5,7 @@ import { insertLoan, oneHand } from '@/data/stock';
 
 export const issueStock = defineVerb({
   name: 'issueStock',
+  may: ['crib', 'operator'],
   path: 'stock/issued',
   summary: 'Hand a piece, or so many of an item, to somebody, with the day it is wanted back.',
   properties: {

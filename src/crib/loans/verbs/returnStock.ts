@@ -9,6 +9,7 @@ import { insertPiece, maybePiece, onePlaceOfKind, type PlaceRow } from '@/data/s
 
 export const returnStock = defineVerb({
   name: 'returnStock',
+  may: ['crib', 'operator'],
   path: 'stock/returned',
   summary:
     'Take a piece, or so many of an item, back into the crib. A used cutter is graded: where may it be used next, what was seen.',

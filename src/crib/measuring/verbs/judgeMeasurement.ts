@@ -3,6 +3,7 @@ import { insertVerdict, maybeMeasurement } from '@/data/assemblies';
 
 export const judgeMeasurement = defineVerb({
   name: 'judgeMeasurement',
+  may: ['crib'],
   path: 'measurement-verdicts',
   summary: 'Accept a measurement in question with a reason, or reject it.',
   properties: {

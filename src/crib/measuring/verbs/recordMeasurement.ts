@@ -9,6 +9,7 @@ import { presentSizes } from '@/data/stock';
 
 export const recordMeasurement = defineVerb({
   name: 'recordMeasurement',
+  may: ['crib', 'operator'],
   path: 'measurements',
   summary:
     'Record gauge length, diameter and runout of an assembly. Far from expected or from the last is in question.',

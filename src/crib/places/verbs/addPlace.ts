@@ -4,6 +4,7 @@ import { insertPlace, maybePlace } from '@/data/stock';
 
 export const addPlace = defineVerb({
   name: 'addPlace',
+  may: ['crib'],
   path: 'places',
   summary:
     'Add a place with its code: room, cabinet, shelf, drawer, bin, cart, machine or regrind shop, nested to any depth.',

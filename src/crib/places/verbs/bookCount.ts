@@ -10,6 +10,7 @@ import { openSheet, sum } from '../openSheet';
 
 export const bookCount = defineVerb({
   name: 'bookCount',
+  may: ['crib'],
   path: 'counts/booked',
   summary:
     'Book a count sheet: each difference becomes a movement, as it was when it was counted. What is missing goes to lost, what is over is found.',

@@ -6,6 +6,7 @@ import { openSheet } from '../openSheet';
 
 export const enterCount = defineVerb({
   name: 'enterCount',
+  may: ['crib', 'operator'],
   path: 'counts/lines',
   summary:
     'Enter what was counted. What the books say at this moment is kept beside it; entering again replaces it.',

@@ -5,6 +5,7 @@ import { insertCountSheet } from '@/data/stock';
 
 export const startCount = defineVerb({
   name: 'startCount',
+  may: ['crib'],
   path: 'counts',
   summary: 'Start a count sheet of a place and all that lies inside it.',
   properties: { place: field.code },

@@ -5,6 +5,7 @@ import { checkGrade, gradeFields, recordGrade } from '../grade';
 
 export const gradePiece = defineVerb({
   name: 'gradePiece',
+  may: ['crib'],
   path: 'grades',
   summary:
     'Grade a cutter whose life ended: where it may be used next, or scrap. Only a graded one is built again.',

@@ -7,6 +7,7 @@ import { insertRegrindOut, manyReground, maybePlace } from '@/data/stock';
 
 export const sendToRegrind = defineVerb({
   name: 'sendToRegrind',
+  may: ['crib'],
   path: 'regrinds',
   summary: 'Send a marked cutter to be reground, within the limits of its maker or the shop.',
   properties: {

@@ -5,6 +5,7 @@ import { insertGradeLadder } from '@/data/life';
 
 export const setLadder = defineVerb({
   name: 'setLadder',
+  may: ['crib'],
   path: 'grades/ladder',
   summary:
     'Set the ladder of second lives: rungs from the sharpest down, each with the ISO 513 groups it is still good for; the last is scrap.',

@@ -13,6 +13,7 @@ import {
 
 export const takeFromRegrind = defineVerb({
   name: 'takeFromRegrind',
+  may: ['crib'],
   path: 'regrinds/back',
   summary:
     'Take a reground cutter back: diameter and flute length as measured now, coating, cost; or that it was lost.',

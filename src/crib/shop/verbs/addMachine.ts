@@ -4,6 +4,7 @@ import { figures, REQUIRED, writeFigures } from '../machineFigures';
 
 export const addMachine = defineVerb({
   name: 'addMachine',
+  may: ['crib', 'planner'],
   path: 'machines',
   summary: 'Add a machine with its taper, K, schools of registers, units and limits.',
   properties: { code: field.code, name: field.words(), ...figures },

@@ -3,6 +3,7 @@ import { insertMaterial } from '@/data/shop';
 
 export const addMaterial = defineVerb({
   name: 'addMaterial',
+  may: ['crib', 'planner'],
   path: 'materials',
   summary: 'Add a work material with its ISO 513 group.',
   properties: {

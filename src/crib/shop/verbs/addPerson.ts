@@ -3,6 +3,7 @@ import { insertPerson } from '@/data/shop';
 
 export const addPerson = defineVerb({
   name: 'addPerson',
+  may: ['crib'],
   path: 'people',
   summary: 'Add a person by initials. The first person may add themselves.',
   signing: 'also the one it adds',

@@ -3,6 +3,7 @@ import { insertSupplier, insertSupplierTerms } from '@/data/shop';
 
 export const addSupplier = defineVerb({
   name: 'addSupplier',
+  may: ['crib', 'planner'],
   path: 'suppliers',
   summary: 'Add a supplier with the lead time in calendar days.',
   properties: { code: field.code, name: field.words(), leadTimeDays: field.whole(0, 1000) },

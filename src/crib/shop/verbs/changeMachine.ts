@@ -5,6 +5,7 @@ import { figures, REQUIRED, writeFigures } from '../machineFigures';
 /** A crash or spindle repair makes a new K: new figures from a day on, never a change of the old ones. */
 export const changeMachine = defineVerb({
   name: 'changeMachine',
+  may: ['crib', 'planner'],
   path: 'machine-figures',
   summary:
     'State a machine’s figures anew (after a crash, a spindle repair, a new stand). Registers follow at once.',

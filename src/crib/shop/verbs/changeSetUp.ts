@@ -1,6 +1,8 @@
+import { whoMay } from '@/core/people';
 import { SET_UP_KINDS, type SetUpKind } from '@/core/setUp';
 import { defineVerb, field, found, type Moment, Problem, toNumber } from '@/crib/door';
 import type { Connection } from '@/data/database';
+import { maybeSigner } from '@/data/people';
 import {
   insertNaming,
   insertSupplierTerms,
@@ -59,6 +61,7 @@ const READ: Record<SetUpKind, (c: Connection, code: string) => Promise<SetUpThin
 /** Calls it otherwise, takes it out of use or puts it back; refused while something still hangs on it. */
 export const changeSetUp = defineVerb({
   name: 'changeSetUp',
+  may: ['crib'],
   path: 'set-up-changes',
   summary:
     'Change the name of a person, place, material, supplier or machine, a supplier’s lead time, or say whether it is still in use. What is left out stays.',
@@ -74,6 +77,7 @@ export const changeSetUp = defineVerb({
   async run(c, input, moment) {
     const thing = found(await READ[input.what](c, input.code), 'code', input.code, input.what);
     const inUse = input.inUse === undefined ? thing.inUse : input.inUse === 'yes';
+    if (input.what === 'person' && inUse !== thing.inUse) await mayChangePeople(c, thing.code, moment);
     if (!inUse && thing.inUse) await mayGo(thing, input.what);
     moment.leansOn(thing.entryId);
     await insertNaming(c, moment.entryId, {
@@ -87,6 +91,17 @@ export const changeSetUp = defineVerb({
   },
   says: (a) => `${a.what} ${a.code}, ${a.name}: ${a.inUse ? 'in use' : 'out of use'}`,
 });
+
+/** Who was given something to do here goes, or comes back, by an owner's word. */
+async function mayChangePeople(c: Connection, initials: string, moment: Moment): Promise<void> {
+  if (moment.role === 'owner' || (await maybeSigner(c, initials))?.role == null) return;
+  throw new Problem('NOT_ALLOWED', `${initials} signs in here: that ends by an owner’s word`, {
+    field: 'code',
+    value: initials,
+    limit: whoMay([]),
+    wayOut: 'Ask an owner to do it.',
+  });
+}
 
 async function mayGo(thing: SetUpThing, what: SetUpKind): Promise<void> {
   const holding = await thing.holding();

@@ -3,6 +3,7 @@ import { insertClosedDay } from '@/data/shop';
 
 export const stateDay = defineVerb({
   name: 'stateDay',
+  may: ['crib', 'planner'],
   path: 'days',
   summary: 'State that the shop is closed on a day, or open after all.',
   properties: { day: field.day, closed: field.choice(['yes', 'no']), reason: field.words(80) },

@@ -5,6 +5,7 @@ const hours = field.decimal(0, 24);
 
 export const stateWeek = defineVerb({
   name: 'stateWeek',
+  may: ['crib', 'planner'],
   path: 'weeks',
   summary: 'State the hours the shop works on each day of the week; 0 is closed.',
   properties: {

@@ -6,6 +6,7 @@ import { parcelFields, parcelOf } from '../things';
 
 export const foundStock = defineVerb({
   name: 'foundStock',
+  may: ['crib'],
   path: 'stock/found',
   summary:
     'Book what somebody holds although the count denies it. What was said to be lost is no longer lost.',

@@ -8,6 +8,7 @@ import { parcelFields, takeThing } from '../things';
 
 export const mountInserts = defineVerb({
   name: 'mountInserts',
+  may: ['crib', 'operator'],
   path: 'inserts/mounted',
   summary:
     'Put inserts into a body: one item for all its good seats, so that grades are never mixed. New edges are a new life.',

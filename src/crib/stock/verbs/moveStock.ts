@@ -5,6 +5,7 @@ import { moveThing, takeThing, thingFields } from '../things';
 
 export const moveStock = defineVerb({
   name: 'moveStock',
+  may: ['crib', 'operator'],
   path: 'stock/moved',
   summary: 'Move a piece, or so many of an item, to another shelf, drawer, cart or machine.',
   properties: { ...thingFields, to: field.code },

@@ -7,6 +7,7 @@ import { parcelFields, parcelOf } from '../things';
 
 export const receiveStock = defineVerb({
   name: 'receiveStock',
+  may: ['crib'],
   path: 'stock/received',
   summary:
     'Receive stock onto a place, without an order; a lot, a supplier’s own stock or inserts with edges used are kept apart.',

@@ -7,6 +7,7 @@ import { insertReservation, manyReservations } from '@/data/stock';
 
 export const reserveStock = defineVerb({
   name: 'reserveStock',
+  may: ['crib', 'planner'],
   path: 'reservations',
   summary:
     'Set so many unused of an item aside for a job, until they are built for it or the job is done; 0 sets them free. The latest word of a job counts.',

@@ -4,6 +4,7 @@ import { insertSeatState, maybePiece } from '@/data/stock';
 
 export const stateSeat = defineVerb({
   name: 'stateSeat',
+  may: ['crib', 'operator'],
   path: 'seats',
   summary: 'Mark a seat of a cutter body as damaged, or as good again.',
   properties: { piece: field.words(20), seat: field.whole(1, 60), damaged: field.choice(['yes', 'no']) },

@@ -14,6 +14,7 @@ import { placeInCrib } from '../placeInCrib';
 
 export const unmountInserts = defineVerb({
   name: 'unmountInserts',
+  may: ['crib', 'operator'],
   path: 'inserts/taken-out',
   summary:
     'Take the inserts out of a body: whole ones come back with one edge less, those on their last edge and broken ones are scrap.',

@@ -7,6 +7,7 @@ import { kindOf, mayWait } from '../worklist';
 /** A line goes when what it says is no longer so, whatever is said of it: this only takes it out of sight for a while. */
 export const sayOfWork = defineVerb({
   name: 'sayOfWork',
+  may: ['crib', 'planner', 'operator'],
   path: 'work-words',
   summary:
     'Say of a line of the worklist that it is done for today, put off to a day, or given to somebody. What can hurt somebody is not put off.',

@@ -26,6 +26,9 @@ const LOOK = EditorView.theme({
   '&.cm-focused .cm-activeLine, &.cm-focused .cm-activeLineGutter': { background: 'var(--accent-soft)' },
 });
 
+/** The nonce of the page, with which styles are let in that come after it. */
+const nonce = (): string => document.querySelector<HTMLElement>('script[nonce]')?.nonce ?? '';
+
 /** An editor for NC text, with the numbers of its lines. Tab goes on to the next field: a program needs none. */
 export default function NcEditor({
   label,
@@ -45,6 +48,7 @@ export default function NcEditor({
       state: EditorState.create({
         doc: kept ?? '',
         extensions: [
+          EditorView.cspNonce.of(nonce()),
           EditorState.readOnly.of(kept !== undefined),
           lineNumbers(),
           history(),

@@ -1,6 +1,7 @@
 'use client';
 import Button, { type ButtonProps } from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
+import { ForOthers } from './ForOthers';
 
 /**
  * A button that writes. A double tap writes once, also where its second half comes round only after the answer to the
@@ -9,16 +10,23 @@ import { useEffect, useRef } from 'react';
 export function SendButton({
   onSend,
   pending,
+  barred = null,
   ...props
-}: Omit<ButtonProps, 'onClick'> & { onSend?: () => void; pending: boolean }) {
+}: Omit<ButtonProps, 'onClick'> & {
+  onSend?: () => void;
+  pending: boolean;
+  /** Who does it, where whoever sees the button may not: then it stands there for reading. */
+  barred?: string | null;
+}) {
   const answeredAt = useRef(-Infinity);
   useEffect(() => {
     if (pending) return () => void (answeredAt.current = performance.now());
     return undefined;
   }, [pending]);
-  return (
+  const button = (
     <Button
       {...props}
+      disabled={props.disabled || barred !== null}
       aria-disabled={pending || props['aria-disabled']}
       onClick={(e) => {
         const { detail, timeStamp } = e.nativeEvent;
@@ -28,5 +36,13 @@ export function SendButton({
         else onSend?.();
       }}
     />
+  );
+  return barred === null ? (
+    button
+  ) : (
+    <>
+      {button}
+      <ForOthers who={barred} />
+    </>
   );
 }

@@ -10,8 +10,10 @@ import type { ProblemDocument } from '@/crib/door';
 import type { VerbInput, VerbName } from '@/crib/verbs';
 import { Fields } from '@/ui/kit/field';
 import { Acts, Notice } from '@/ui/kit/page';
-import { useSurroundings, useUnsent } from '@/ui/shell';
+import { useBarred, useSurroundings, useUnsent } from '@/ui/shell';
 import { FormField, key, type Texts } from './FormField';
+import { asksSecond } from './ProblemNote';
+import { type Second, SecondPerson } from './SecondPerson';
 import { SendButton } from './SendButton';
 import { inFormWords } from './inFormWords';
 import { type FieldOf, type FieldSpec, problemOf, type SubForm, toInput, withUnit } from './toInput';
@@ -70,6 +72,7 @@ export function VerbForm<N extends VerbName>({
   when,
 }: VerbFormProps<N>) {
   const { perform, say, zone, unit } = useSurroundings();
+  const whoMay = useBarred(verb);
   /** The unit in which what stands in the fields was typed. */
   const typedIn = useRef(unit);
   const router = useRouter();
@@ -107,7 +110,7 @@ export function VerbForm<N extends VerbName>({
       }
   }, [unit, fields, getValues, setValue]);
 
-  const send = async (values: Texts) => {
+  const send = async (values: Texts, second?: Second) => {
     const texts = Object.fromEntries(
       all.flatMap((f) => [
         [f.name, values[key(f.name)]],
@@ -118,7 +121,7 @@ export function VerbForm<N extends VerbName>({
     if (late && texts.happenedAt)
       typed = { ...typed, happenedAt: dayjs.tz(texts.happenedAt, zone).toISOString() };
     const answer = await once((formId) => {
-      const input = { ...typed, formId };
+      const input = { ...typed, formId, ...(second ? { second } : {}) };
       return perform(verb, shape ? shape(input) : input);
     });
     if (!answer) return;
@@ -136,7 +139,7 @@ export function VerbForm<N extends VerbName>({
   const shownAtField = new Set(all.map((f) => problemOf(f.name, parts)).filter(Boolean));
   return (
     <>
-      <form onSubmit={handleSubmit(send)} noValidate>
+      <form onSubmit={handleSubmit((values) => send(values))} noValidate>
         <Fields>
           {all.map((f) => (
             <FormField
@@ -158,10 +161,13 @@ export function VerbForm<N extends VerbName>({
               .filter((p) => !shownAtField.has(p.detail) && p.detail !== inWords.detail)
               .map((p) => `${p.detail}. `)}
             {inWords.way_out}
+            {problem && asksSecond(problem) && (
+              <SecondPerson onGiven={(second) => void handleSubmit((values) => send(values, second))()} />
+            )}
           </Notice>
         )}
         <Acts>
-          <SendButton type="submit" variant="contained" pending={pending}>
+          <SendButton type="submit" variant="contained" pending={pending} barred={whoMay}>
             {pending ? 'Writing …' : submit}
           </SendButton>
           {when && !late && (

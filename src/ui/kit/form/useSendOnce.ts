@@ -2,7 +2,7 @@
 import { useRef, useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { ProblemDocument } from '@/crib/door';
-import { LOST } from './post';
+import { whyLost } from '@/ui/shell';
 
 /** What came of a send, in any of its shapes. */
 type Sent = { ok: true } | { ok: false; problem: ProblemDocument };
@@ -28,7 +28,7 @@ export function useSendOnce() {
       if (answer.ok) id.current = null;
       return answer;
     } catch {
-      return { ok: false, problem: LOST };
+      return { ok: false, problem: await whyLost() };
     } finally {
       busy.current = false;
       setPending(false);

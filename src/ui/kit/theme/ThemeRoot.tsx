@@ -5,7 +5,7 @@ import { theme } from '@/ui/kit/theme/theme';
 
 export function ThemeRoot({ children }: { children: ReactNode }) {
   return (
-    <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
+    <ThemeProvider theme={theme} defaultMode="system">
       {children}
     </ThemeProvider>
   );

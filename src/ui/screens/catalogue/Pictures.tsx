@@ -5,10 +5,10 @@ import type { PictureLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
 import { Choice } from '@/ui/kit/field';
 import { FileButton } from '@/ui/kit/file';
-import { base64, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
-import { useSurroundings, useTimes } from '@/ui/shell';
+import { base64, post, useSurroundings, useTimes } from '@/ui/shell';
 import styles from './Pictures.module.css';
 
 const SHOWS = ['the cutter', 'worn edge', 'chipped corner', 'chip', 'finish left', 'something else'] as const;

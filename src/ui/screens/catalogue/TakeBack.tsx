@@ -6,9 +6,9 @@ import type { ItemLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
 import type { ShopView } from '@/crib/shop';
 import { FileButton } from '@/ui/kit/file';
-import { base64, type FieldSpec, post, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
+import { type FieldSpec, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
-import { useSurroundings } from '@/ui/shell';
+import { base64, post, useSurroundings } from '@/ui/shell';
 import { thingInput } from './things';
 import { placeOptions } from '@/ui/screens/common/options';
 

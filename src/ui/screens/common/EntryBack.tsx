@@ -3,7 +3,9 @@ import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
 
 /** Takes an entry back where it is shown: a counter-entry, refused by naming the later entry that leans on it. */
 export function EntryBack({ entry, what }: { entry: number; what: string }) {
-  const { send, problem, pending } = useVerb('counterEntry');
+  const { send, problem, pending, barred } = useVerb('counterEntry');
+  // Who takes nothing back has nothing to press.
+  if (barred !== null) return null;
   return (
     <>
       <SendButton

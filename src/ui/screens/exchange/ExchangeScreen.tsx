@@ -11,10 +11,10 @@ import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, ShownPreview } from '@/crib/exchange';
 import { FileDrop } from '@/ui/kit/file';
-import { base64, post, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
+import { ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
 import { Acts, Head } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
-import { Middle, useSurroundings, useTimes } from '@/ui/shell';
+import { base64, Middle, post, useSurroundings, useTimes } from '@/ui/shell';
 import { Outcome } from './Outcome';
 import { type Chosen, Unknown } from './UnknownColumn';
 

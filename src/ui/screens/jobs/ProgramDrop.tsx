@@ -6,9 +6,9 @@ import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { EditorText } from '@/ui/kit/code/NcEditor';
 import { FileDrop } from '@/ui/kit/file';
-import { LOST, post, ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
-import { useSurroundings } from '@/ui/shell';
+import { LOST, post, useSurroundings } from '@/ui/shell';
 
 /** The editor comes after the first view: most who open a job read it. */
 const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {

@@ -38,12 +38,10 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
         <div className="soft">
           {o.machine} · {o.partsMade} of {o.quantity} made
         </div>
-        {who ? (
+        {who && (
           <div className="soft small">
             You sign as <strong className="fig">{who}</strong>
           </div>
-        ) : (
-          <Notice>Pick your initials first: under Areas.</Notice>
         )}
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
@@ -52,6 +50,7 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             pending={log.pending}
+            barred={log.barred}
             onSend={() => send(false)}
           >
             {log.pending ? 'Writing …' : 'Log parts'}
@@ -63,6 +62,7 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
             <SendButton
               style={{ minHeight: 56, width: '100%' }}
               pending={log.pending}
+              barred={log.barred}
               onSend={() => send(true)}
             >
               Counted again: {parts} were made

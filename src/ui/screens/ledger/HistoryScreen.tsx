@@ -10,6 +10,16 @@ import type { HistoryLine } from '@/crib/ledger';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useTimes } from '@/ui/shell';
 
+/** Who else stands behind an entry, in words. */
+const behind = (l: HistoryLine): string =>
+  [
+    l.signedBy && `entered by ${l.signedBy}`,
+    l.keyName && `key ${l.keyName}`,
+    l.second && `confirmed by ${l.second}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+
 /** The ledger, newest first: nothing here is ever changed, only answered. */
 export function HistoryScreen({ lines }: { lines: HistoryLine[] }) {
   const { moment } = useTimes();
@@ -36,7 +46,10 @@ export function HistoryScreen({ lines }: { lines: HistoryLine[] }) {
             <TableRow key={l.id}>
               <TableCell className="num fig">{l.id}</TableCell>
               <TableCell className="fig">{moment(l.happenedAt)}</TableCell>
-              <TableCell className="fig">{l.who}</TableCell>
+              <TableCell className="fig">
+                {l.who}
+                {behind(l) && <div className="soft small">{behind(l)}</div>}
+              </TableCell>
               <TableCell>
                 <span style={l.counteredBy ? { textDecoration: 'line-through' } : undefined}>{l.words}</span>
                 {l.note && <span className="soft"> · {l.note}</span>}

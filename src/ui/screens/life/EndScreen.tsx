@@ -57,7 +57,7 @@ export function EndScreen({
   const { who } = useSurroundings();
   const { unit: shownUnit } = useLengths();
   const [unit] = useState(shownUnit);
-  const { send, problem, pending } = useVerb('endLife');
+  const { send, problem, pending, barred } = useVerb('endLife');
   // Offered at once is the same cutter, or an older version of it that goes first; another one is chosen by name.
   const [first] = useState(() => {
     const same = takeable[0];
@@ -268,6 +268,7 @@ export function EndScreen({
             <SendButton
               style={{ minHeight: 56, width: '100%' }}
               pending={pending}
+              barred={barred}
               onSend={() => void handleSubmit((texts) => end(texts, true))()}
             >
               Counted again: so many were made
@@ -279,6 +280,7 @@ export function EndScreen({
             variant="contained"
             style={{ minHeight: 56, width: '100%', fontSize: 18 }}
             pending={pending}
+            barred={barred}
             onSend={() => void handleSubmit((texts) => end(texts, false))()}
           >
             {pending ? 'Writing …' : 'End this life'}

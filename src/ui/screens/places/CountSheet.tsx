@@ -32,7 +32,7 @@ const enteredOf = (lines: readonly CountedLine[], texts: Partial<Counted>) =>
 /** A count sheet: what is there is entered; what differs is explained before it is booked. */
 export function CountSheet({ view }: { view: CountView }) {
   const query = useQuery('places');
-  const { send, problem, pending } = useVerb('enterCount');
+  const { send, problem, pending, barred } = useVerb('enterCount');
   // Shown only where there is a sheet.
   const sheet = view.sheet!;
   const open = sheet.bookedEntryId === null;
@@ -129,6 +129,7 @@ export function CountSheet({ view }: { view: CountView }) {
               variant="contained"
               onSend={() => void handleSubmit(enter)()}
               pending={pending}
+              barred={barred}
               disabled={entered.length === 0}
             >
               Enter {entered.length || ''} counted

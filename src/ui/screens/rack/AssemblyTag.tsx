@@ -6,7 +6,7 @@ import { linkToEnd, linkToLabel } from '@/core/links';
 import type { AssemblyView } from '@/crib/rack';
 import { Entry } from '@/ui/kit/field';
 import { BecauseThis, GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
-import { ProblemNote, useVerb, VerbForm } from '@/ui/kit/form';
+import { ProblemNote, type Second, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
 import { Acts, Caution, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
@@ -211,15 +211,19 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
 }
 
 function Question({ card }: { card: AssemblyView }) {
-  const { send, problem } = useVerb('judgeMeasurement');
+  const { send, problem, pending, barred } = useVerb('judgeMeasurement');
+  const [last, setLast] = useState(true);
   const [reason, setReason] = useState('');
   if (card.measured.state !== 'in question') return null;
   const { measurement } = card.measured;
-  const judge = (accepted: boolean) =>
-    send(
+  const judge = (accepted: boolean, second?: Second) => {
+    setLast(accepted);
+    void send(
       { measurement: measurement.entryId, accepted, reason },
       () => `${card.tag}: measurement ${accepted ? 'accepted' : 'rejected'}`,
+      second,
     );
+  };
   return (
     <Notice>
       {measurement.questions.map((q) => (
@@ -242,14 +246,16 @@ function Question({ card }: { card: AssemblyView }) {
           }}
         />
       </label>
-      <ProblemNote problem={problem} />
+      <ProblemNote problem={problem} onSecond={(second) => judge(last, second)} />
       <Acts>
-        <Button size="small" onClick={() => void judge(true)}>
+        <SendButton size="small" pending={pending} barred={barred} onSend={() => judge(true)}>
           Accept
-        </Button>
-        <Button size="small" onClick={() => void judge(false)}>
-          Reject
-        </Button>
+        </SendButton>
+        {barred === null && (
+          <SendButton size="small" pending={pending} onSend={() => judge(false)}>
+            Reject
+          </SendButton>
+        )}
       </Acts>
     </Notice>
   );

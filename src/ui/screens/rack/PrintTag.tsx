@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { registerText } from '@/core/measuring';
 import type { AssemblyView } from '@/crib/rack';
+import './PrintTag.css';
 
 /** The label that goes with the assembly: 50 x 25 mm, number, code, length; a blank looks like a blank. */
 export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
@@ -19,11 +20,6 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
     card.ties.find((t) => t.use.grade === 'stop')?.use.why;
   return (
     <>
-      <style>{`@page { size: 50mm 25mm; margin: 0 } body { background: #fff; color: #000 }
-        .label { width: 50mm; height: 25mm; padding: 1.6mm 2mm; display: grid; grid-template-columns: 16mm 1fr; gap: 2mm; overflow: hidden; color: #000; background: #fff; font-family: var(--words) }
-        .label svg { width: 16mm; height: 16mm } .label .no { font: 700 4.7mm/1 var(--figures); font-feature-settings: 'zero' 1 }
-        .label .words { font-size: 2.2mm; line-height: 1.1; max-height: 4.9mm; overflow: hidden } .label .line { display: flex; justify-content: space-between; font-size: 2.6mm; border-bottom: .2mm solid #000; height: 3.5mm; align-items: end }
-        .label .line b { font: 700 3.3mm/1 var(--figures) } @media screen { .label { margin: 12mm; outline: .3mm dashed #888; zoom: 2 } } @media print { .noprint { display: none } }`}</style>
       <div className="label" data-testid="label">
         <div>
           <div dangerouslySetInnerHTML={{ __html: code }} aria-hidden="true" />

@@ -22,7 +22,7 @@ const GroupName = ({ group }: { group: Group }) => (
 
 /** The ladder of second lives: where a used cutter may still go, from the sharpest down. The shop's own. */
 export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
-  const { send, problem, pending } = useVerb('setLadder');
+  const { send, problem, pending, barred } = useVerb('setLadder');
   const { control, register, handleSubmit, reset } = useForm<{ rungs: Rung[] }>({
     defaultValues: { rungs: editable(ladder) },
   });
@@ -100,6 +100,7 @@ export function Ladder({ ladder }: { ladder: readonly Rung[] }) {
         <SendButton
           variant="contained"
           pending={pending}
+          barred={barred}
           disabled={!changed}
           onSend={() => void handleSubmit(save)()}
         >

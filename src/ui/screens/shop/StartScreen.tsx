@@ -8,7 +8,7 @@ import { GradeMark } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { useQuery } from '@/ui/screens/common/query';
 import { countOf, SET_UP } from '@/ui/screens/common/setUp';
-import { Middle, useSurroundings } from '@/ui/shell';
+import { Middle } from '@/ui/shell';
 
 /** What comes after the set-up: each opens the form that does it. */
 const THEN = [
@@ -21,7 +21,6 @@ const THEN = [
 
 /** First run: five things, one after the other; each can also be added later where it is first needed. */
 export function StartScreen({ shop }: { shop: ShopView }) {
-  const { who, pickWho } = useSurroundings();
   const query = useQuery('start');
   const counts = countOf(shop);
   const chosen = SET_UP_KINDS.find((s) => s === query.get('step'));
@@ -90,16 +89,12 @@ export function StartScreen({ shop }: { shop: ShopView }) {
                 verb={SET_UP[step].verb}
                 fields={SET_UP[step].fields}
                 submit={SET_UP[step].submit}
-                // The first person signs their own entry.
-                shape={(input) => {
-                  if (step !== 'person') return input;
-                  const initials = String(input.initials ?? '').toUpperCase();
-                  return { ...input, ...(initials ? { initials } : {}), ...(who ? {} : { who: initials }) };
-                }}
+                shape={(input) =>
+                  step === 'person' && input.initials
+                    ? { ...input, initials: String(input.initials).toUpperCase() }
+                    : input
+                }
                 said={() => `${SET_UP[step].title}: one more`}
-                onDone={(d) => {
-                  if (!who && 'initials' in d) void pickWho(d.initials);
-                }}
               />
             </section>
           ) : (

@@ -21,7 +21,7 @@ export function SayOf({
   people: readonly { initials: string; name: string }[];
   onSaid: () => void;
 }) {
-  const { send, problem, pending } = useVerb('sayOfWork');
+  const { send, problem, pending, barred } = useVerb('sayOfWork');
   const say = async (input: Omit<VerbInput<'sayOfWork'>, 'line'>, said: string) => {
     if (await send({ line: line.key, ...input }, () => `${line.todo}: ${said}`)) onSaid();
   };
@@ -32,7 +32,7 @@ export function SayOf({
           <>
             <Button
               size="small"
-              disabled={pending}
+              disabled={pending || barred !== null}
               onClick={() => void say({ word: 'done' }, 'done for today')}
             >
               Done for today
@@ -42,7 +42,7 @@ export function SayOf({
                 key={n}
                 size="small"
                 variant="text"
-                disabled={pending}
+                disabled={pending || barred !== null}
                 onClick={() =>
                   void say(
                     { word: 'put off', until: addDays(today, n) },
@@ -59,7 +59,7 @@ export function SayOf({
           give to{' '}
           <Choice
             value={line.given ?? ''}
-            disabled={pending}
+            disabled={pending || barred !== null}
             onChange={(e) =>
               void say(
                 { word: 'given', ...(e.target.value ? { to: e.target.value } : {}) },

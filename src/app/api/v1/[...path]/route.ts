@@ -11,7 +11,8 @@ import {
   bodyBytes,
   type Crib,
   here,
-  perform,
+  mayRead,
+  performAs,
   Problem,
   PROBLEM_CODES,
   readQuestion,
@@ -27,6 +28,7 @@ import {
   previewImport,
   shownPreview,
 } from '@/crib/exchange';
+import { ACTS, type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
 import { checkProgramText, readProgramText } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
@@ -35,7 +37,9 @@ import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { jsonBody, textBody } from '../../../server/body';
 import { crib } from '../../../server/crib';
-import { openForPage } from '../../../server/views';
+import { cookieOf } from '../../../server/cookie';
+import { actContext, mustBeSigned, signedBy } from '../../../server/signed';
+import { openFor } from '../../../server/views';
 
 type Context = { params: Promise<{ path: string[] }> };
 
@@ -45,12 +49,22 @@ const answer = (error: unknown): Response => {
     status: document.status,
     headers: {
       'content-type': 'application/problem+json',
+      ...PRIVATE,
+      ...(document.status === 401 ? { 'www-authenticate': 'Bearer' } : {}),
       ...(document.status === 503 ? { 'retry-after': '5' } : {}),
     },
   });
 };
+/** What is said to one is kept by nobody on the way. */
+const PRIVATE = { 'cache-control': 'no-store' };
+const json = (value: unknown, more: { status?: number; cookie?: string } = {}) =>
+  Response.json(value, {
+    status: more.status ?? 200,
+    headers: { ...PRIVATE, ...(more.cookie === undefined ? {} : { 'set-cookie': more.cookie }) },
+  });
 /** JSON that was written already. */
-const ofJson = (json: string) => new Response(json, { headers: { 'content-type': 'application/json' } });
+const ofJson = (text: string) =>
+  new Response(text, { headers: { 'content-type': 'application/json', ...PRIVATE } });
 const nothingHere = (path: string) =>
   new Problem('NOT_FOUND', `/api/v1/${path} is nothing here`, {
     field: 'path',
@@ -69,6 +83,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       ([c]) => path === `problems/${c.toLowerCase().replaceAll('_', '-')}`,
     );
     if (code) return Response.json({ code: code[0], title: code[1] });
+    const signed = await mustBeSigned(request);
     const [list, format, ...more] = path.split('.');
     if (!more.length && isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
       return await exported(new URL(request.url).searchParams, list, format);
@@ -78,19 +93,23 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     if (program) return await storedProgram(Number(program[1]));
     const view = VIEWS.find((v) => v.path === path);
     if (!view) throw nothingHere(path);
-    const { view: once } = await openForPage();
-    return Response.json(await view.read(await crib(), new URL(request.url).searchParams, once));
+    mayRead(signed, view.may, path);
+    const { view: once } = await openFor(signed);
+    return json(await view.read(await crib(), new URL(request.url).searchParams, once, signed));
   } catch (error) {
     return answer(error);
   }
 }
 
-/** Verbs and computations. */
+/** Verbs, computations, and what is done around signing in. Who asks is known before a body is read. */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const path = (await params).path.join('/');
   try {
+    const act = ACTS.find((a) => a.path === path);
+    if (act) return await acted(request, act);
+    const signed = await mustBeSigned(request);
     if (path === 'programs/read') return await readSentProgram(request);
-    if (path === 'items/import-preview') return Response.json(await previewed(request));
+    if (path === 'items/import-preview') return json(await previewed(request));
     const computation = COMPUTATIONS.find((c) => c.path === path);
     const verb = VERBS.find((v) => v.path === path);
     if (!computation && !verb) throw nothingHere(path);
@@ -100,11 +119,23 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       validate(computation.schema, input);
       return ofJson(await computed(path, input, request.signal));
     }
-    const done = await perform(await crib(), sure(verb, 'a verb, where it is no computation'), input);
-    return Response.json(done, { status: done.again ? 200 : 201 });
+    const known = sure(verb, 'a verb, where it is no computation');
+    const asks = secondAsked(await actContext(request.headers, signed));
+    const done = await performAs(await crib(), signed, known, input, VERBS, asks);
+    await stayAtHand(await crib(), signed);
+    return json(done, { status: done.again ? 200 : 201 });
   } catch (error) {
     return answer(error);
   }
+}
+
+/** Bytes of what is said around signing in: names, passwords, codes. */
+const ACT_BYTES = 20_000;
+async function acted(request: Request, act: Act): Promise<Response> {
+  const signed = await signedBy(request.headers);
+  const context = await actContext(request.headers, signed);
+  const { answer: said, token } = await runAct(context, act, await jsonBody(request, ACT_BYTES));
+  return json(said, { cookie: token === undefined ? undefined : cookieOf(token) });
 }
 
 /** Characters of an input from which its computation is done beside the server's own thread. */
@@ -135,6 +166,7 @@ async function exported(query: URLSearchParams, list: keyof typeof LISTS, format
   return new Response(bytes as BodyInit, {
     headers: {
       'content-type': TYPES[format],
+      ...PRIVATE,
       'content-disposition': `attachment; filename="${list}.${format}"`,
     },
   });
@@ -159,7 +191,7 @@ async function storedProgram(entry: number): Promise<Response> {
   const program = await maybeProgramText((await crib()).db, entry);
   if (!program) throw nothingHere(`programs/${entry}`);
   return new Response(program.text, {
-    headers: { 'content-type': 'text/plain; charset=utf-8', 'x-content-type-options': 'nosniff' },
+    headers: { 'content-type': 'text/plain; charset=utf-8', 'x-content-type-options': 'nosniff', ...PRIVATE },
   });
 }
 

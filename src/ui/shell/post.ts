@@ -11,6 +11,24 @@ export const LOST: ProblemDocument = {
   problems: [],
 };
 
+/** Nobody is signed in any more: what was typed stays where it is. */
+const SIGNED_OUT: ProblemDocument = {
+  ...LOST,
+  title: 'Nobody has signed in',
+  code: 'NOT_SIGNED_IN',
+  detail: 'Your sign-in has ended, and nothing was written',
+  way_out: 'Open Stable in another tab and sign in there, then send this again: what you typed stays.',
+};
+
+/** Why no answer came: the sign-in has ended, or the network has. */
+export async function whyLost(): Promise<ProblemDocument> {
+  try {
+    return (await fetch('/api/v1/signers', { method: 'HEAD' })).status === 401 ? SIGNED_OUT : LOST;
+  } catch {
+    return LOST;
+  }
+}
+
 /** A file as base64, without a stack overflow for a large one. */
 export async function base64(file: File): Promise<string> {
   const bytes = new Uint8Array(await file.arrayBuffer());

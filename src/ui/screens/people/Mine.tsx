@@ -1,0 +1,177 @@
+'use client';
+import Button from '@mui/material/Button';
+import { type FormEvent, useState } from 'react';
+import { mayDo, PASSWORD, PIN_DIGITS, type Role } from '@/core/people';
+import type { PeopleView } from '@/crib/people';
+import { ProblemNote } from '@/ui/kit/form';
+import { Acts, Lines } from '@/ui/kit/page';
+import { useSurroundings, useTimes } from '@/ui/shell';
+import styles from './People.module.css';
+import { Typed } from './Typed';
+import { useAct } from './useAct';
+
+type Me = NonNullable<PeopleView['me']>;
+
+/** One's own: password, PIN, and where one is signed in. */
+export function Mine({ me, role }: { me: Me; role: Role }) {
+  return (
+    <section aria-label="You">
+      <h2>You, {me.name}</h2>
+      <div className={styles.two}>
+        <SignIns me={me} />
+        <div>
+          <SetPin me={me} />
+          {me.hasPassword && <SetPassword />}
+          {mayDo(role, ['crib']) && <ShareScreen />}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function SignIns({ me }: { me: Me }) {
+  const { act, problem } = useAct('people/sessions/end');
+  const { moment } = useTimes();
+  const others = me.sessions.filter((s) => !s.this);
+  return (
+    <div>
+      <h3>Signed in at</h3>
+      <Lines>
+        {me.sessions.map((s) => (
+          <li key={s.id}>
+            {s.device}, last used <span className="fig">{moment(s.usedAt)}</span>
+            {s.shared && ', a screen of many hands'}
+            {s.this ? (
+              ' · this one'
+            ) : (
+              <Button variant="text" size="small" onClick={() => void act({ session: s.id })}>
+                end
+              </Button>
+            )}
+          </li>
+        ))}
+      </Lines>
+      {others.length > 0 && <Button onClick={() => void act({})}>End all but this one</Button>}
+      <ProblemNote problem={problem} />
+    </div>
+  );
+}
+
+function SetPin({ me }: { me: Me }) {
+  const { act, problem, pending } = useAct('people/pin');
+  const { say } = useSurroundings();
+  const [pin, setPin] = useState('');
+  const [old, setOld] = useState('');
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    if (!(await act({ pin, ...(me.hasPassword ? { old } : {}) }))) return;
+    setPin('');
+    setOld('');
+    say('your PIN is set');
+  };
+  return (
+    <form onSubmit={(e) => void submit(e)}>
+      <h3>{me.hasPin ? 'A new PIN' : 'A PIN'}, for screens of many hands</h3>
+      <Typed
+        label={`PIN, ${PIN_DIGITS} digits`}
+        type="password"
+        inputMode="numeric"
+        autoComplete="off"
+        maxLength={PIN_DIGITS}
+        value={pin}
+        onChange={(e) => setPin(e.target.value)}
+      />
+      {me.hasPassword && (
+        <Typed
+          label="Your password"
+          type="password"
+          autoComplete="current-password"
+          value={old}
+          onChange={(e) => setOld(e.target.value)}
+        />
+      )}
+      <ProblemNote problem={problem} fields={[{ name: 'pin', label: 'PIN' }]} />
+      <Acts>
+        <Button type="submit" aria-disabled={pending}>
+          Set the PIN
+        </Button>
+      </Acts>
+    </form>
+  );
+}
+
+function SetPassword() {
+  const { act, problem, pending } = useAct('people/password');
+  const { say } = useSurroundings();
+  const [old, setOld] = useState('');
+  const [password, setPassword] = useState('');
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    if (!(await act({ old, password }))) return;
+    setOld('');
+    setPassword('');
+    say('your password is set, and all your other sign-ins have ended');
+  };
+  return (
+    <form onSubmit={(e) => void submit(e)}>
+      <h3>Another password</h3>
+      <Typed
+        label="The one now"
+        type="password"
+        autoComplete="current-password"
+        value={old}
+        onChange={(e) => setOld(e.target.value)}
+      />
+      <Typed
+        label={`The new one, ${PASSWORD.least} characters or more`}
+        type="password"
+        autoComplete="new-password"
+        value={password}
+        onChange={(e) => setPassword(e.target.value)}
+      />
+      <ProblemNote
+        problem={problem}
+        fields={[
+          { name: 'old', label: 'The one now' },
+          { name: 'password', label: 'The new one' },
+        ]}
+      />
+      <Acts>
+        <Button type="submit" aria-disabled={pending}>
+          Change it
+        </Button>
+      </Acts>
+    </form>
+  );
+}
+
+function ShareScreen() {
+  const { act, problem, pending } = useAct('people/shared-screens');
+  const [name, setName] = useState('');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void act({ name });
+  };
+  return (
+    <form onSubmit={submit}>
+      <h3>This screen for many hands</h3>
+      <p className="soft small">
+        At a hatch or a machine: it shows the crib to whoever stands there, and each signs by badge or PIN.
+        You are signed out of it.
+      </p>
+      <Typed
+        label="What it is called"
+        placeholder="Hatch"
+        maxLength={40}
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <ProblemNote problem={problem} fields={[{ name: 'name', label: 'What it is called' }]} />
+      <Acts>
+        <Button type="submit" disabled={!name.trim()} aria-disabled={pending}>
+          Make it one
+        </Button>
+      </Acts>
+    </form>
+  );
+}

@@ -1,0 +1,85 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useRouter } from 'next/navigation';
+import { type FormEvent, useEffect, useState } from 'react';
+import { PIN_DIGITS } from '@/core/people';
+import { Choice, Entry } from '@/ui/kit/field';
+import { useSurroundings } from './door';
+import { post } from './post';
+import styles from './HandStrip.module.css';
+
+/** Signs at a screen of many hands, or hands it back; what went wrong in words, null: nothing. */
+export async function hand(path: 'hand' | 'hand/back', body: object): Promise<string | null> {
+  const sent = await post(`/api/v1/${path}`, body);
+  return sent.ok ? null : `${sent.problem.detail}. ${sent.problem.way_out ?? ''}`;
+}
+
+/** At a screen of many hands: who signs here, or how to. On a screen of one's own nothing stands here. */
+export function HandStrip() {
+  const { signed, people } = useSurroundings();
+  const router = useRouter();
+  const [who, setWho] = useState('');
+  const [pin, setPin] = useState('');
+  const [wrong, setWrong] = useState<string | null>(null);
+  const until = signed.handUntil ? new Date(signed.handUntil).getTime() : null;
+  useEffect(() => {
+    // The server has let go by then, whoever looks; the screen says so.
+    const left = setInterval(() => {
+      if (until !== null && Date.now() > until) router.refresh();
+    }, 5000);
+    return () => clearInterval(left);
+  }, [until, router]);
+  if (!signed.shared) return null;
+  const act = async (path: 'hand' | 'hand/back', body: object) => {
+    setPin('');
+    const said = await hand(path, body);
+    setWrong(said);
+    if (said === null) router.refresh();
+  };
+  if (signed.who !== null)
+    return (
+      <div className={styles.strip} role="status">
+        <span>
+          <strong className="fig">{signed.who}</strong> {signed.name} signs here now.
+        </span>
+        <Button onClick={() => void act('hand/back', {})}>Hand back</Button>
+      </div>
+    );
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void act('hand', { who, pin });
+  };
+  return (
+    <form className={styles.strip} onSubmit={submit} aria-label="Sign at this screen">
+      <span>
+        <strong>Nobody has signed here.</strong> Scan your badge, or
+      </span>
+      <Choice aria-label="Initials" value={who} onChange={(e) => setWho(e.target.value)}>
+        <option value="">initials</option>
+        {people.map((p) => (
+          <option key={p.initials} value={p.initials}>
+            {p.initials} {p.name}
+          </option>
+        ))}
+      </Choice>
+      <Entry
+        aria-label="PIN"
+        type="password"
+        inputMode="numeric"
+        placeholder="PIN"
+        maxLength={PIN_DIGITS}
+        style={{ width: 92 }}
+        value={pin}
+        onChange={(e) => setPin(e.target.value)}
+      />
+      <Button type="submit" variant="contained" aria-disabled={!who || pin.length < PIN_DIGITS}>
+        Sign
+      </Button>
+      {wrong && (
+        <span className={styles.wrong} role="alert">
+          {wrong}
+        </span>
+      )}
+    </form>
+  );
+}
