@@ -197,12 +197,12 @@ test('the OpenAPI document lists every path, each answers as listed', async () =
   for (const [listed, methods] of paths) {
     const path = listed.replace('{entry}', String(job.program.entryId));
     if ('get' in methods) expect((await call('GET', path)).status, path).toBe(200);
-    if ('post' in methods)
-      expect([400, 404, 422], path).toContain(
-        (await call('POST', path, { origin: DEMO, 'content-type': 'application/json' }, '{}')).status === 200
-          ? 422
-          : (await call('POST', path, { origin: DEMO }, '{}')).status,
-      );
+    if ('post' in methods) {
+      // A list of one kind of thing or another, which an empty object is not.
+      const { status } = await call('POST', path, { origin: DEMO, 'content-type': 'application/json' }, '[]');
+      expect([200, 400, 404, 422], path).toContain(status);
+      if (!path.endsWith('programs/read')) expect(status, path).not.toBe(200);
+    }
   }
 });
 
@@ -283,7 +283,7 @@ test('while a long program is read, others are answered, and who leaves stops it
     port,
     method: 'POST',
     path: '/api/v1/programs/read',
-    headers: { host: `127.0.0.1:${port}`, origin: DEMO, 'content-type': 'text/plain' },
+    headers: { host: `127.0.0.1:${port}`, origin: DEMO, cookie, 'content-type': 'text/plain' },
   });
   let answered = false;
   const closed = new Promise<void>((resolve) => socket.once('close', () => resolve()));

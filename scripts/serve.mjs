@@ -1,7 +1,7 @@
 // The production (or development) server: Next behind the gate, one owner of the data folder, a quiet end.
 import { randomBytes } from 'node:crypto';
-import { createServer } from 'node:http';
-import { createServer as createSecureServer } from 'node:https';
+import { createServer, request } from 'node:http';
+import { createServer as createSecureServer, request as secureRequest } from 'node:https';
 import next from 'next';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { hasKey, isOpen, notSignedIn, ownHosts, refusal, signInFor, tooOften } from './guard.mjs';
@@ -175,11 +175,27 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
   };
 }
 
+/** What the health address of this server answers, asked from here. */
+const healthOf = (address) =>
+  new Promise((resolve, reject) => {
+    const url = new URL('/api/health', address.replace('0.0.0.0', '127.0.0.1').replace('[::]', '[::1]'));
+    // Its own certificate names the shop’s address, and not the one by which it asks itself.
+    const ask = url.protocol === 'https:' ? secureRequest : request;
+    ask(url, { rejectUnauthorized: false, agent: false }, (answer) => {
+      answer.resume();
+      resolve(answer.statusCode);
+    })
+      .on('error', reject)
+      .end();
+  });
+
 /** Starts, or says in one line why not and ends with 1. */
 export async function serveOrExplain(settings) {
   try {
     const { address } = await serve(settings);
-    // The crib opened before it listened: one row read is what the health address answers by.
+    // Next opens the crib with the first request: that one is ours.
+    const status = await healthOf(address);
+    if (status !== 200) throw new Error(`the health address answered ${status}`);
     const outside = settings.url?.origin ?? address;
     for (const line of globalThis[Symbol.for('stable.say')] ?? [])
       console.log(line.replace('/sign-in', `${outside}/sign-in`));
