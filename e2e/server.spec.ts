@@ -1,6 +1,7 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { request as httpRequest } from 'node:http';
+import { type IncomingMessage, request as httpRequest } from 'node:http';
+import { request as secureRequest } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -28,14 +29,22 @@ async function running(over: Record<string, string>): Promise<ChildProcess> {
   });
   return child;
 }
+/** The code for the first owner, which the log has a moment after the screen. */
+async function codeOf(data: string): Promise<string> {
+  const read = () =>
+    /sign-in\?code=(\S+)/.exec(readFileSync(join(data, 'log', 'stable.log'), 'utf8'))?.[1] ?? '';
+  await expect.poll(read).not.toBe('');
+  return read();
+}
+
 /** Becomes the owner of an own folder by the code in its log, as IK; the cookie of that sign-in. */
 async function ownerAt(base: string, data: string): Promise<string> {
-  const log = readFileSync(join(data, 'log', 'stable.log'), 'utf8');
+  const code = await codeOf(data);
   const answer = await fetch(`${base}/api/v1/sign-in/code`, {
     method: 'POST',
     headers: { origin: base, 'content-type': 'application/json' },
     body: JSON.stringify({
-      code: /sign-in\?code=(\S+)/.exec(log)![1],
+      code,
       who: 'IK',
       name: 'Ida',
       password: 'four mild wolves',
@@ -57,6 +66,16 @@ for (const [name, over, message] of [
     { STABLE_NOW: '2027-01-01T00:00:00Z' },
     /STABLE_NOW is for demo folders only/,
   ],
+  [
+    'STABLE_DEMO_KEY on an own folder',
+    { STABLE_DEMO_KEY: 'k'.repeat(32) },
+    /STABLE_DEMO_KEY opens demo folders only/,
+  ],
+  [
+    'STABLE_URL that is none',
+    { STABLE_URL: 'stable.example' },
+    /STABLE_URL is “stable.example”: the address that people call/,
+  ],
   ['STABLE_DATA below a file', { STABLE_DATA: '/dev/null/x' }, /cannot be made/],
 ] as const)
   test(`refused at start: ${name}`, () => {
@@ -74,6 +93,17 @@ test('npm start refuses a demo folder; the demo leaves a folder alone that it di
   rmSync(data, { recursive: true });
   const own = folder();
   writeFileSync(join(own, 'precious.txt'), 'x');
+  for (const [over, message] of [
+    [{ STABLE_HOST: '0.0.0.0', STABLE_PLAIN_HTTP: 'yes' }, /only ever serves this machine/],
+    [{ STABLE_DEMO_KEY: 'short' }, /32 to 200 letters/],
+  ] as const) {
+    const refused = start(
+      { STABLE_DEMO_FOLDER: '.stable/test-demo', PORT: '4321', ...over },
+      'scripts/demo.mjs',
+    );
+    expect(refused.stderr).toMatch(message);
+    expect(refused.status).toBe(1);
+  }
   for (const args of [[], ['--fresh']]) {
     const { status, stderr } = start({ STABLE_DEMO_FOLDER: own, PORT: '4321' }, 'scripts/demo.mjs', args);
     expect(stderr).toMatch(/did not begin; it is left alone/);
@@ -170,6 +200,43 @@ test('beyond this machine plain HTTP is refused unless it is asked for, and then
   child.kill('SIGTERM');
   await done;
   expect(out).toMatch(/over plain HTTP, as STABLE_PLAIN_HTTP asks/);
+  rmSync(data, { recursive: true });
+});
+
+test('HTTPS by a certificate of its own: the cookie is bound to the host and goes over nothing else', async () => {
+  const data = folder();
+  const cert = readFileSync('e2e/certificate/cert.pem', 'utf8');
+  const settings = { STABLE_DATA: data, PORT: '4328', STABLE_CERT: 'e2e/certificate/cert.pem' };
+  const alone = start(settings);
+  expect(alone.stderr).toMatch(/STABLE_CERT and STABLE_CERT_KEY go together/);
+  const wrong = start({ ...settings, STABLE_CERT_KEY: 'package.json' });
+  expect(wrong.stderr).toMatch(/can’t be used.*PEM files that belong together/);
+  const server = await running({ ...settings, STABLE_CERT_KEY: 'e2e/certificate/key.pem' });
+  const code = await codeOf(data);
+  const signedIn = await new Promise<IncomingMessage>((resolve, reject) => {
+    const ask = secureRequest(
+      {
+        host: '127.0.0.1',
+        port: 4328,
+        method: 'POST',
+        path: '/api/v1/sign-in/code',
+        ca: cert,
+        headers: { origin: 'https://127.0.0.1:4328', 'content-type': 'application/json' },
+      },
+      resolve,
+    );
+    ask.on('error', reject);
+    ask.end(JSON.stringify({ code, who: 'IK', name: 'Ida', password: 'four mild wolves' }));
+  });
+  signedIn.resume();
+  expect(signedIn.statusCode).toBe(200);
+  expect(signedIn.headers['set-cookie']![0]).toMatch(
+    /^__Host-stable_session=[\w-]{43}; Path=\/; HttpOnly; SameSite=Strict; Secure/,
+  );
+  expect(signedIn.headers['strict-transport-security']).toMatch(/max-age=31536000/);
+  const done = ended(server);
+  server.kill('SIGTERM');
+  expect(await done).toBe(0);
   rmSync(data, { recursive: true });
 });
 

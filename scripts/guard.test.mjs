@@ -1,4 +1,4 @@
-import { ownHosts, refusal } from './guard.mjs';
+import { isOpen, ownHosts, refusal, signInFor } from './guard.mjs';
 
 const own = ownHosts('127.0.0.1', 3000);
 const ask = (method, host, origin) =>
@@ -30,5 +30,80 @@ describe('the gate', () => {
   it('knows the machine’s own addresses when it listens on all of them, and port 80 without a number', () => {
     expect(ownHosts('0.0.0.0', 3000).size).toBeGreaterThan(own.size - 1);
     expect(ownHosts('127.0.0.1', 80).has('localhost')).toBe(true);
+  });
+});
+
+describe('who has not signed in', () => {
+  const at = (method, url) => isOpen({ method, url });
+  it('reads what a page of signing in needs, and whether Stable is well', () => {
+    for (const url of [
+      '/sign-in',
+      '/sign-in?next=/rack',
+      '/api/health',
+      '/_next/static/x.js',
+      '/api/v1/openapi.json',
+    ])
+      expect([url, at('GET', url)]).toEqual([url, true]);
+    for (const url of [
+      '/',
+      '/rack',
+      '/api/v1/today',
+      '/api/v1/signers',
+      '/sign-in/x',
+      '/_next/image?url=/x',
+      '/api/v1/problems',
+    ])
+      expect([url, at('GET', url)]).toEqual([url, false]);
+  });
+  it('posts what signs in, and nothing else', () => {
+    for (const url of ['/api/v1/sign-in', '/api/v1/sign-in/code', '/api/v1/sign-in/demo'])
+      expect([url, at('POST', url)]).toEqual([url, true]);
+    for (const url of [
+      '/',
+      '/sign-in',
+      '/api/v1/people',
+      '/api/v1/sign-in/codes',
+      '/api/v1/sign-out',
+      '/api/health',
+    ])
+      expect([url, at('POST', url)]).toEqual([url, false]);
+  });
+  it('is led to sign in and back again, where it is a page that was asked for', () => {
+    expect(signInFor({ method: 'GET', url: '/rack?open=A-0001' })).toBe(
+      '/sign-in?next=%2Frack%3Fopen%3DA-0001',
+    );
+    expect(signInFor({ method: 'GET', url: '/api/v1/today' })).toBeNull();
+    expect(signInFor({ method: 'POST', url: '/' })).toBeNull();
+  });
+});
+
+describe('a program with a key, and a proxy', () => {
+  const write = (headers, how) =>
+    refusal({ method: 'POST', url: '/', headers: { host: 'localhost:3000', ...headers } }, own, how);
+  it('needs no Origin with a key, which no page of another site can send', () => {
+    expect(write({ authorization: 'Bearer stable_x' })).toBeNull();
+    expect(write({ authorization: 'Basic x' })).toMatchObject({ status: 403 });
+    // The Host is looked at all the same.
+    expect(
+      refusal({ method: 'POST', headers: { host: 'evil.example', authorization: 'Bearer x' } }, own),
+    ).toMatchObject({ status: 403 });
+  });
+  it('is called by the address of the proxy, and from no other', () => {
+    const outside = new URL('https://stable.example');
+    const by = (host, origin) =>
+      refusal({ method: 'POST', url: '/', headers: { host, origin } }, own, { outside });
+    expect(by('stable.example', 'https://stable.example')).toBeNull();
+    expect(by('stable.example', 'http://stable.example')).toMatchObject({ status: 403 });
+    expect(by('stable.example', 'https://evil.example')).toMatchObject({ status: 403 });
+    expect(by('evil.example', 'https://stable.example')).toMatchObject({ status: 403 });
+  });
+  it('over HTTPS of its own takes https Origins alone', () => {
+    const secured = ownHosts('192.0.2.5', 443, true);
+    const by = (origin) =>
+      refusal({ method: 'POST', url: '/', headers: { host: '192.0.2.5', origin } }, secured, {
+        secure: true,
+      });
+    expect(by('https://192.0.2.5')).toBeNull();
+    expect(by('http://192.0.2.5')).toMatchObject({ status: 403 });
   });
 });

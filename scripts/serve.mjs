@@ -87,7 +87,7 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
     if (await globalThis[Symbol.for('stable.signed')]?.(request.headers)) return null;
     return (await slowed(limits.strangers, address)) ?? notSignedIn();
   };
-  const serveOne = async (request, response) => {
+  const serveOne = async (request, response, waits) => {
     for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
     if (overHttps) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
     const said = request.headers['x-forwarded-for'];
@@ -103,6 +103,7 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
       request.headers['content-security-policy'] = rules;
       request.headers['x-nonce'] = nonce;
       response.setHeader('Content-Security-Policy', rules);
+      if (waits) response.writeContinue();
       return handle(request, response);
     }
     const signIn = refused.status === 401 && !hasKey(request) ? signInFor(request) : null;
@@ -120,7 +121,7 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
       response.end(JSON.stringify(refused));
     };
     // What is still sent is taken off the line and not kept: else the sender sees a broken pipe and no answer.
-    if (Number(request.headers['content-length'] ?? 0) > DRAINED) return answer();
+    if (waits || Number(request.headers['content-length'] ?? 0) > DRAINED) return answer();
     let taken = 0;
     request.on('data', (chunk) => {
       taken += chunk.length;
@@ -128,15 +129,17 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
     });
     request.once('end', answer);
   };
-  const take = (request, response) =>
-    void serveOne(request, response).catch((error) => {
+  const take = (waits) => (request, response) =>
+    void serveOne(request, response, waits).catch((error) => {
       // No data in logs: where it broke is enough.
       console.error(
         error instanceof Error ? error.stack?.split('\n').slice(1, 6).join('\n') : 'the gate broke',
       );
       if (!response.headersSent) response.writeHead(500).end();
     });
-  const server = secure ? createSecureServer(cert, take) : createServer(take);
+  const server = secure ? createSecureServer(cert, take(false)) : createServer(take(false));
+  // Who asks first whether a body is wanted hears it from the gate.
+  server.on('checkContinue', take(true));
   // Longer than a browser waits between two requests: else it may send one as the server closes, and loses it.
   server.keepAliveTimeout = 75_000;
   server.headersTimeout = 80_000;

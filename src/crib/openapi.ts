@@ -1,10 +1,12 @@
 import { LIMITS } from '@/core/limits';
 import { namesOf } from '@/core/names';
+import { whoMay } from '@/core/people';
 import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
 import { COMPUTATIONS } from '@/crib/computations';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
+import { ACTS } from '@/crib/people';
 import { VERBS } from '@/crib/verbs';
 import { type View, VIEWS } from '@/crib/views';
 
@@ -36,6 +38,19 @@ const wayBack = (v: Verb): string =>
     ? 'Its entry is not taken back.'
     : 'Its entry is taken back by POST /api/v1/counter-entries, where no later one leans on it.';
 
+/** What a program sends: `who` is its key's person where it is left out; `second` where the shop wants two people. */
+const sentSchema = (v: Verb): object => {
+  const { required, properties, ...rest } = { required: [], properties: {}, ...v.schema };
+  return {
+    ...rest,
+    properties: {
+      ...properties,
+      second: { type: 'object', description: 'Who confirms, where the shop wants two' },
+    },
+    required: [...required].filter((name) => name !== 'who'),
+  };
+};
+
 /** The OpenAPI 3.1 document of /api/v1, made from the same schemas that check input at the door. */
 export function openApi(): object {
   const paths: Record<string, Record<string, object>> = {};
@@ -44,9 +59,10 @@ export function openApi(): object {
     at(v.path).post = {
       operationId: v.name,
       summary: v.summary,
-      description: `Signed by ${v.signing}. ${wayBack(v)}`,
+      description: `Done by ${whoMay(v.may)}. Signed by ${v.signing}. ${wayBack(v)}`,
+      'x-may': ['owner', ...v.may],
       tags: ['verbs'],
-      requestBody: { required: true, content: json(v.schema) },
+      requestBody: { required: true, content: json(sentSchema(v)) },
       responses: {
         201: {
           description: 'Done; entry is its number in the ledger',
@@ -61,9 +77,22 @@ export function openApi(): object {
       operationId: `read_${v.path}`,
       summary: v.summary,
       tags: ['views'],
+      'x-may': ['owner', ...v.may],
       parameters: parametersOf(v),
       responses: {
         200: { description: 'As the screen shows it', content: json({ type: ['object', 'array'] }) },
+        default: problem,
+      },
+    };
+  for (const a of ACTS)
+    at(a.path).post = {
+      operationId: a.path.replaceAll(/[/-]/g, '_'),
+      summary: a.summary,
+      tags: ['signing'],
+      ...(a.may === null ? { security: [] } : { 'x-may': ['owner', ...a.may] }),
+      requestBody: { required: true, content: json(a.schema) },
+      responses: {
+        200: { description: 'Done; a new sign-in comes as a cookie', content: json({ type: 'object' }) },
         default: problem,
       },
     };
@@ -153,7 +182,17 @@ export function openApi(): object {
       }),
     ),
     paths,
+    security: [{ key: [] }, { session: [] }],
     components: {
+      securitySchemes: {
+        key: { type: 'http', scheme: 'bearer', description: 'A key that an owner made on the page People' },
+        session: {
+          type: 'apiKey',
+          in: 'cookie',
+          name: 'stable_session',
+          description: 'A sign-in; a write needs an Origin header of Stable’s own beside it',
+        },
+      },
       schemas: {
         Problem: {
           type: 'object',
