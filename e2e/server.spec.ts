@@ -15,8 +15,13 @@ const env = (over: Record<string, string>): NodeJS.ProcessEnv => {
 const start = (over: Record<string, string>, script = 'scripts/start.mjs', args: string[] = []) =>
   spawnSync('node', [script, ...args], { env: env(over), encoding: 'utf8', timeout: 60_000 });
 
+/** A test that fails leaves no server behind, which would take its port from the next run. */
+const started: ChildProcess[] = [];
+test.afterEach(() => started.splice(0).forEach((child) => child.kill('SIGTERM')));
+
 async function running(over: Record<string, string>): Promise<ChildProcess> {
   const child = spawn('node', ['scripts/start.mjs'], { env: env(over) });
+  started.push(child);
   let out = '';
   await new Promise<void>((resolve, reject) => {
     const read = (chunk: Buffer) => {

@@ -327,7 +327,8 @@ test('the label prints at 50 x 25 mm with number and code; blank until measured'
   expect(box.width).toBeCloseTo((50 / 25.4) * 96, 0);
   expect(box.height).toBeCloseTo((25 / 25.4) * 96, 0);
   // Two registers and their days fit it too: a number that is cut off would be entered.
-  const whole = () => label.evaluate((e) => e.scrollHeight <= e.clientHeight + 1);
+  const whole = () =>
+    label.evaluate((e) => e.scrollHeight <= e.clientHeight + 1 && e.scrollWidth <= e.clientWidth + 1);
   expect(await whole()).toBe(true);
   await page.goto('/print/A-0005');
   await expect(label).toContainText('HORI-3');
@@ -374,6 +375,24 @@ test('a sign-in that has ended is said, and what was typed stays and is sent aft
   await signIn(context, 'JB');
   await receive.click();
   await expect(said(page)).toContainText('3 × EM8');
+});
+
+test('no page wants a script or a style that its own policy forbids', async ({ page }) => {
+  const refused: string[] = [];
+  page.on('console', (said) => {
+    if (/Content Security Policy/.test(said.text())) refused.push(`${page.url()} ${said.text()}`);
+  });
+  for (const path of [
+    '/',
+    '/cutters',
+    '/jobs?open=J-3120',
+    '/rack?open=A-0042',
+    '/life',
+    '/print/A-0042',
+    '/people',
+  ])
+    await page.goto(path, { waitUntil: 'networkidle' });
+  expect(refused).toEqual([]);
 });
 
 test('a thing that is gone says so', async ({ page }) => {

@@ -4,6 +4,7 @@ import { EditorState } from '@codemirror/state';
 import { EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { type Ref, useEffect, useImperativeHandle, useRef } from 'react';
 import { sure } from '@/core/sure';
+import { nonceOfPage } from '@/ui/kit/theme/nonce';
 
 /** The text of an editor, read and put when it is wanted: megabytes never pass through a form's state. */
 export interface EditorText {
@@ -26,9 +27,6 @@ const LOOK = EditorView.theme({
   '&.cm-focused .cm-activeLine, &.cm-focused .cm-activeLineGutter': { background: 'var(--accent-soft)' },
 });
 
-/** The nonce of the page, with which styles are let in that come after it. */
-const nonce = (): string => document.querySelector<HTMLElement>('script[nonce]')?.nonce ?? '';
-
 /** An editor for NC text, with the numbers of its lines. Tab goes on to the next field: a program needs none. */
 export default function NcEditor({
   label,
@@ -48,7 +46,7 @@ export default function NcEditor({
       state: EditorState.create({
         doc: kept ?? '',
         extensions: [
-          EditorView.cspNonce.of(nonce()),
+          EditorView.cspNonce.of(nonceOfPage()),
           EditorState.readOnly.of(kept !== undefined),
           lineNumbers(),
           history(),

@@ -1,4 +1,5 @@
 // Forms for verbs and what they send
+export { ForOthers } from './ForOthers';
 export { ProblemNote } from './ProblemNote';
 export type { Second } from './SecondPerson';
 export { SearchField } from './SearchField';

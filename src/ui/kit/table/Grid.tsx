@@ -1,6 +1,7 @@
 'use client';
 import { DataGrid, type GridColumnVisibilityModel, type GridRowParams } from '@mui/x-data-grid';
 import { useRouter } from 'next/navigation';
+import { nonceOfPage } from '@/ui/kit/theme/nonce';
 import type { PagedTableProps } from './props';
 import styles from './table.module.css';
 
@@ -24,6 +25,7 @@ export default function Grid<Row extends object>(t: PagedTableProps<Row>) {
       density="compact"
       getRowHeight={() => 'auto'}
       hideFooter
+      nonce={nonceOfPage()}
       disableColumnFilter
       disableRowSelectionOnClick
       disableVirtualization

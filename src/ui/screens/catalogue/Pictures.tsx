@@ -5,10 +5,10 @@ import type { PictureLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
 import { Choice } from '@/ui/kit/field';
 import { FileButton } from '@/ui/kit/file';
-import { ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { ForOthers, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
-import { base64, post, useSurroundings, useTimes } from '@/ui/shell';
+import { base64, post, useBarred, useSurroundings, useTimes } from '@/ui/shell';
 import styles from './Pictures.module.css';
 
 const SHOWS = ['the cutter', 'worn edge', 'chipped corner', 'chip', 'finish left', 'something else'] as const;
@@ -23,7 +23,8 @@ export function Pictures({
   marks: string[];
   pictures: PictureLine[];
 }) {
-  const { who, say } = useSurroundings();
+  const { say } = useSurroundings();
+  const barred = useBarred('addPicture');
   const { day } = useTimes();
   const router = useRouter();
   const [of, setOf] = useState('');
@@ -37,7 +38,6 @@ export function Pictures({
         ...(of ? { piece: of } : { item: code }),
         shows,
         content,
-        who,
         formId,
       }),
     );
@@ -68,7 +68,8 @@ export function Pictures({
           ))}
         </div>
       )}
-      <Acts style={{ alignItems: 'center' }}>
+      {barred !== null && <ForOthers who={barred} />}
+      <Acts style={barred === null ? { alignItems: 'center' } : { display: 'none' }}>
         <Choice aria-label="What it shows" value={shows} onChange={(e) => setShows(e.target.value)}>
           {SHOWS.map((s) => (
             <option key={s}>{s}</option>

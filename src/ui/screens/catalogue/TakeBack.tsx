@@ -53,7 +53,7 @@ export function TakeBack({
   quantity: FieldSpec;
   onto: string;
 }) {
-  const { who, say } = useSurroundings();
+  const { say } = useSurroundings();
   const router = useRouter();
   const [picture, setPicture] = useState<File | null>(null);
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
@@ -68,7 +68,6 @@ export function TakeBack({
         ...(marks[0] ? { piece: marks[0] } : { item: item.code }),
         shows: 'worn edge',
         content,
-        who,
         formId,
       }),
     );

@@ -11,16 +11,17 @@ import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, ShownPreview } from '@/crib/exchange';
 import { FileDrop } from '@/ui/kit/file';
-import { ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
+import { ForOthers, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
 import { Acts, Head } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
-import { base64, Middle, post, useSurroundings, useTimes } from '@/ui/shell';
+import { base64, Middle, post, useBarred, useSurroundings, useTimes } from '@/ui/shell';
 import { Outcome } from './Outcome';
 import { type Chosen, Unknown } from './UnknownColumn';
 
 /** Lists in and out: what would change is shown before anything does, then it is all or nothing. */
 export function ExchangeScreen({ view }: { view: ExchangeView }) {
-  const { who, say } = useSurroundings();
+  const { say } = useSurroundings();
+  const barred = useBarred('importItems');
   const { moment } = useTimes();
   const router = useRouter();
   const [chosen, setChosen] = useState<Chosen | null>(null);
@@ -69,7 +70,6 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
         mapping,
         accepted: preview.digest,
         formId,
-        who,
       }),
     );
     setBusy(null);
@@ -109,14 +109,17 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
       <p className="soft small">
         Nothing reaches the catalogue until you accept what is shown. A cell left blank changes nothing.
       </p>
-      <FileDrop
-        words="Choose a list"
-        label="A list to bring in"
-        accept=".csv,.txt,.xlsx,.json"
-        main
-        busy={busy !== null}
-        onFile={(file) => void choose(file)}
-      />
+      {barred !== null && <ForOthers who={barred} />}
+      {barred === null && (
+        <FileDrop
+          words="Choose a list"
+          label="A list to bring in"
+          accept=".csv,.txt,.xlsx,.json"
+          main
+          busy={busy !== null}
+          onFile={(file) => void choose(file)}
+        />
+      )}
       <Acts style={{ alignItems: 'center' }}>
         {chosen && <strong>{chosen.name}</strong>}
         {busy && (

@@ -6,9 +6,9 @@ import { useRef, useState } from 'react';
 import type { ProblemDocument } from '@/crib/door';
 import type { EditorText } from '@/ui/kit/code/NcEditor';
 import { FileDrop } from '@/ui/kit/file';
-import { ProblemNote, useSendOnce } from '@/ui/kit/form';
+import { ForOthers, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
-import { LOST, post, useSurroundings } from '@/ui/shell';
+import { LOST, post, useBarred, useSurroundings } from '@/ui/shell';
 
 /** The editor comes after the first view: most who open a job read it. */
 const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {
@@ -18,7 +18,8 @@ const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {
 
 /** Paste or drop an NC program. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
 export function ProgramDrop({ operation }: { operation: number }) {
-  const { who, say } = useSurroundings();
+  const { say } = useSurroundings();
+  const barred = useBarred('storeProgram');
   const router = useRouter();
   const text = useRef<EditorText>(null);
   const [name, setName] = useState('pasted');
@@ -32,7 +33,6 @@ export function ProgramDrop({ operation }: { operation: number }) {
   const send = async () => {
     const answer = await once((formId) =>
       post<{ tools: number; warnings: number; notUnderstood: number }>('/api/v1/programs', {
-        who: who ?? '',
         formId,
         operation,
         name,
@@ -51,6 +51,7 @@ export function ProgramDrop({ operation }: { operation: number }) {
     say(`program read: ${tools} tools, ${warnings} warnings, ${notUnderstood} words not understood`);
     router.refresh();
   };
+  if (barred !== null) return <ForOthers who={barred} />;
   return (
     <FileDrop label="Choose the program’s file" words="Choose its file" onFile={(file) => void take(file)}>
       <p className="soft small">Or paste the NC program here:</p>

@@ -53,7 +53,7 @@ export function PersonTag({
               kind: 'choice',
               wide: true,
               start: person.role ?? '',
-              options: namesOf(ROLES).map((r) => [r, `${ROLES[r].words}: ${ROLES[r].does}`] as const),
+              options: namesOf(ROLES).map((r) => [r, ROLES[r].words] as const),
             },
           ]}
           said={(d) => `${initials} is here as ${d.role}`}

@@ -40,7 +40,8 @@ export function PrintTag({ card, code }: { card: AssemblyView; code: string }) {
               fontSize: '1.9mm',
               marginTop: '.3mm',
               lineHeight: 1.1,
-              whiteSpace: stop ? undefined : 'nowrap',
+              // One register may take two lines; two of them have one each.
+              whiteSpace: stop || registers.length < 2 ? undefined : 'nowrap',
             }}
           >
             {stop ? (
