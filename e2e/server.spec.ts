@@ -37,7 +37,7 @@ async function running(over: Record<string, string>): Promise<ChildProcess> {
 /** The code for the first owner, which the log has a moment after the screen. */
 async function codeOf(data: string): Promise<string> {
   const read = () =>
-    /sign-in\?code=(\S+)/.exec(readFileSync(join(data, 'log', 'stable.log'), 'utf8'))?.[1] ?? '';
+    /sign-in#code=(\S+)/.exec(readFileSync(join(data, 'log', 'stable.log'), 'utf8'))?.[1] ?? '';
   await expect.poll(read).not.toBe('');
   return read();
 }

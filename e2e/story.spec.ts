@@ -32,7 +32,7 @@ const alert = () => alertOf(page);
 
 /** The code for the first owner, as whoever started Stable reads it: in its window, or here in its log. */
 const codeInLog = (): string =>
-  /sign-in\?code=(\S+)/.exec(readFileSync('.stable/test-own/log/stable.log', 'utf8'))![1]!;
+  /sign-in#code=(\S+)/.exec(readFileSync('.stable/test-own/log/stable.log', 'utf8'))![1]!;
 
 test('first run: the owner, a place, a machine, a material, a supplier', async () => {
   await page.goto('/');

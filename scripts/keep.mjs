@@ -35,7 +35,7 @@ function recovered(code, person) {
     end(
       `${person} does not sign in here: capital initials of somebody in use, with something to do, are needed.`,
     );
-  return `${person} sets a password at /sign-in?code=${code}, once, within three days.`;
+  return `${person} sets a password at /sign-in#code=${code}, once, within three days.`;
 }
 
 const running = existsSync(data) && spawnSync('flock', ['-n', '-x', data, 'true']).status === 1;

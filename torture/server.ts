@@ -95,7 +95,7 @@ export async function startStable(folder = newFolder(), until: 'ready' | 'begun'
       if (said.includes('Stable is ready')) break;
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
-  const code = /sign-in\?code=(\S+)/.exec(said)?.[1];
+  const code = /sign-in#code=(\S+)/.exec(said)?.[1];
   if (code !== undefined) sessions.set(folder, await becomeOwner(url, code));
   const cookie = sessions.get(folder) ?? '';
   return {

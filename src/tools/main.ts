@@ -26,7 +26,7 @@ async function main([what, data = '', folder = '', option]: string[]): Promise<v
       console.log(
         code === null
           ? `${folder} does not sign in here: capital initials of somebody in use, with something to do, are needed.`
-          : `${folder} sets a password at /sign-in?code=${code}, once, within three days.`,
+          : `${folder} sets a password at /sign-in#code=${code}, once, within three days.`,
       );
     } finally {
       await db.close();

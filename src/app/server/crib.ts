@@ -72,7 +72,7 @@ async function toSayAtStart(opened: OpenCrib): Promise<string[]> {
   return code === null
     ? []
     : [
-        `Nobody owns this crib yet. Open /sign-in?code=${code} to become its owner (once, within three days).`,
+        `Nobody owns this crib yet. Open /sign-in#code=${code} to become its owner (once, within three days).`,
       ];
 }
 

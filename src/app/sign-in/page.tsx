@@ -9,15 +9,8 @@ const isOurs = (next: unknown): next is string => typeof next === 'string' && /^
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
   await connection();
-  const { code, next } = await searchParams;
+  const { next } = await searchParams;
   const { db, demo } = await crib();
   const { people, first } = await signInView(db, demo);
-  return (
-    <SignInScreen
-      code={typeof code === 'string' ? code : null}
-      next={isOurs(next) ? next : '/'}
-      demo={people}
-      first={first}
-    />
-  );
+  return <SignInScreen next={isOurs(next) ? next : '/'} demo={people} first={first} />;
 }

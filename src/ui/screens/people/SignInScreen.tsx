@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { type FormEvent, type ReactNode, useState } from 'react';
+import { type FormEvent, type ReactNode, useState, useSyncExternalStore } from 'react';
 import { PASSWORD, type Role, ROLES } from '@/core/people';
 import { ProblemNote } from '@/ui/kit/form';
 import { useAlive } from '@/ui/shell';
@@ -9,8 +9,6 @@ import { Typed } from './Typed';
 import { useAct } from './useAct';
 
 interface SignInProps {
-  /** A code that came in the address. */
-  code: string | null;
   /** Where they wanted to go. */
   next: string;
   /** The demo's people; null: this is no demo. */
@@ -19,12 +17,21 @@ interface SignInProps {
   first: boolean;
 }
 
+/** A code in the address, behind its #, which no browser sends anywhere: it stands in no log. */
+const codeInAddress = (): string | null => /^#code=([\w-]+)$/.exec(location.hash)?.[1] ?? null;
+function onAddress(changed: () => void): () => void {
+  addEventListener('hashchange', changed);
+  return () => removeEventListener('hashchange', changed);
+}
+
 /** The door: who are you? By password, by a code that sets one, or, in the demo, by one tap. */
-export function SignInScreen({ code, next, demo, first }: SignInProps) {
+export function SignInScreen({ next, demo, first }: SignInProps) {
   useAlive();
   // The whole page anew: nothing drawn for nobody stays.
   const go = () => location.assign(next);
-  const byCode = useState(code !== null || (first && demo === null));
+  const code = useSyncExternalStore(onAddress, codeInAddress, () => null);
+  const [chosen, setChosen] = useState<'password' | 'code' | null>(null);
+  const by = chosen ?? (code !== null || first ? 'code' : 'password');
   return (
     <main className={styles.door} id="middle">
       <div className={styles.sheet}>
@@ -32,17 +39,17 @@ export function SignInScreen({ code, next, demo, first }: SignInProps) {
         <h1>Stable</h1>
         {demo ? (
           <DemoPeople people={demo} onIn={go} />
-        ) : byCode[0] ? (
-          <ByCode code={code} first={first} onIn={go}>
+        ) : by === 'code' ? (
+          <ByCode key={code} code={code} first={first} onIn={go}>
             {!first && (
-              <Button variant="text" onClick={() => byCode[1](false)}>
+              <Button variant="text" onClick={() => setChosen('password')}>
                 I have a password
               </Button>
             )}
           </ByCode>
         ) : (
           <ByPassword onIn={go}>
-            <Button variant="text" onClick={() => byCode[1](true)}>
+            <Button variant="text" onClick={() => setChosen('code')}>
               I have a code
             </Button>
           </ByPassword>

@@ -57,10 +57,10 @@ const answer = (error: unknown): Response => {
 };
 /** What is said to one is kept by nobody on the way. */
 const PRIVATE = { 'cache-control': 'no-store' };
-const json = (value: unknown, more: { status?: number; cookie?: string } = {}) =>
+const json = (value: unknown, more: { status?: number; headers?: Record<string, string> } = {}) =>
   Response.json(value, {
     status: more.status ?? 200,
-    headers: { ...PRIVATE, ...(more.cookie === undefined ? {} : { 'set-cookie': more.cookie }) },
+    headers: { ...PRIVATE, ...more.headers },
   });
 /** JSON that was written already. */
 const ofJson = (text: string) =>
@@ -135,7 +135,10 @@ async function acted(request: Request, act: Act): Promise<Response> {
   const signed = await signedBy(request.headers);
   const context = await actContext(request.headers, signed);
   const { answer: said, token } = await runAct(context, act, await jsonBody(request, ACT_BYTES));
-  return json(said, { cookie: token === undefined ? undefined : cookieOf(token) });
+  if (token === undefined) return json(said);
+  // Who signs out leaves no page of theirs in the browser.
+  const gone: Record<string, string> = token === null ? { 'clear-site-data': '"cache"' } : {};
+  return json(said, { headers: { 'set-cookie': cookieOf(token), ...gone } });
 }
 
 /** Characters of an input from which its computation is done beside the server's own thread. */
