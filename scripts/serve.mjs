@@ -1,5 +1,5 @@
 // The production (or development) server: Next behind the gate, one owner of the data folder, a quiet end.
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { createServer, request } from 'node:http';
 import { createServer as createSecureServer, request as secureRequest } from 'node:https';
 import next from 'next';
@@ -80,11 +80,20 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
       );
     }
   };
-  const refusedFor = async (request, address) => {
+  /** Who asks, of the requests that are answered now. */
+  const tickets = (globalThis[Symbol.for('stable.tickets')] = new Map());
+  const refusedFor = async (request, response, address) => {
     const refused = refusal(request, own, { secure, outside: url }) ?? (await slowed(limits.all, address));
     if (refused || isOpen(request)) return refused;
-    // Asked before a byte of the body is read.
-    if (await globalThis[Symbol.for('stable.signed')]?.(request.headers)) return null;
+    // Asked before a byte of the body is read, and once: what answers the request takes it from here.
+    const signed = await globalThis[Symbol.for('stable.signed')]?.(request.headers);
+    if (signed) {
+      const ticket = randomUUID();
+      request.headers['x-stable-ticket'] = ticket;
+      tickets.set(ticket, signed);
+      response.once('close', () => tickets.delete(ticket));
+      return null;
+    }
     return (await slowed(limits.strangers, address)) ?? notSignedIn();
   };
   const serveOne = async (request, response, waits) => {
@@ -95,7 +104,8 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
     const address =
       (url && said ? String(said).split(',').at(-1).trim() : request.socket.remoteAddress) ?? 'unknown';
     request.headers['x-stable-address'] = address;
-    const refused = await refusedFor(request, address);
+    delete request.headers['x-stable-ticket'];
+    const refused = await refusedFor(request, response, address);
     if (!refused) {
       const nonce = randomBytes(16).toString('base64');
       const rules = policy(nonce, dev);

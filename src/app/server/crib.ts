@@ -1,6 +1,6 @@
 import 'server-only';
 import type { IncomingHttpHeaders } from 'node:http';
-import { type Crib, forLog } from '@/crib/door';
+import { type Crib, forLog, type Signed } from '@/crib/door';
 import { codeOfFirstOwner, demoKey, KEY_BEGINS, newSecret, Slow, whoSigns } from '@/crib/people';
 import { enterKindWords } from '@/data/catalogue';
 import { Damaged, FolderInUse, migrate, MigrationChanged, openDatabase, plainDamage } from '@/data/database';
@@ -35,6 +35,16 @@ async function open(): Promise<OpenCrib> {
   const folder = process.env.STABLE_DATA;
   if (!folder) throw new Error('STABLE_DATA is not set: start Stable by npm start or npm run demo');
   const pool = openPool();
+  try {
+    return await openOn(folder, pool);
+  } catch (error) {
+    // A thread that starts while the process ends can hold it up.
+    await pool.close().catch(() => undefined);
+    throw error;
+  }
+}
+
+async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promise<OpenCrib> {
   const db = await openDatabase(folder);
   shared[CLOSE] = async () => {
     await pool.close();
@@ -56,8 +66,8 @@ async function open(): Promise<OpenCrib> {
   };
   heedAsked(opened, folder, pool.beside);
   shared[SAY] = await toSayAtStart(opened);
-  shared[SIGNED] = async (said: IncomingHttpHeaders) =>
-    (await whoSigns(opened, { token: tokenIn(said.cookie), key: keyIn(said.authorization) })) !== null;
+  shared[SIGNED] = (said: IncomingHttpHeaders) =>
+    whoSigns(opened, { token: tokenIn(said.cookie), key: keyIn(said.authorization) });
   return opened;
 }
 
@@ -74,6 +84,12 @@ async function toSayAtStart(opened: OpenCrib): Promise<string[]> {
     : [
         `Nobody owns this crib yet. Open /sign-in#code=${code} to become its owner (once, within three days).`,
       ];
+}
+
+/** Who sent a request that is answered now, as the gate found it (scripts/serve.mjs); undefined: it did not ask. */
+export function askedAtGate(ticket: string | null): Signed | undefined {
+  const tickets = shared[Symbol.for('stable.tickets')];
+  return ticket !== null && tickets instanceof Map ? tickets.get(ticket) : undefined;
 }
 
 /** The one crib of this process. */

@@ -1,14 +1,6 @@
-import { type Role, sessionEnds } from '@/core/people';
+import { sessionEnds } from '@/core/people';
 import { type Crib, forLog, type Signed } from '@/crib/door';
-import {
-  deleteSession,
-  maybeKey,
-  maybeRole,
-  maybeSession,
-  type SessionRow,
-  touchKey,
-  touchSession,
-} from '@/data/people';
+import { deleteSession, maybeKey, maybeSession, touchKey, touchSession } from '@/data/people';
 import { digestOf } from './digest';
 
 /** How often the time of a sign-in’s last use is written down. */
@@ -27,7 +19,7 @@ export async function whoSigns(
 async function byKey({ db, now }: Pick<Crib, 'db' | 'now'>, secret: string): Promise<Signed | null> {
   const key = await maybeKey(db, digestOf(secret));
   // It dies with whoever it belongs to.
-  if (!key || key.endedAt || (await maybeRole(db, key.person)) === null) return null;
+  if (!key || key.endedAt || key.ofPerson === null) return null;
   if (!key.usedAt || now().getTime() - key.usedAt.getTime() > TOUCH_MS)
     await quietly(touchKey(db, key.id, now()));
   return {
@@ -42,7 +34,7 @@ async function bySession({ db, now }: Pick<Crib, 'db' | 'now'>, token: string): 
   const session = await maybeSession(db, digestOf(token));
   if (!session) return null;
   const at = now().getTime();
-  const role = await maybeRole(db, session.person);
+  const { role } = session;
   if (
     role === null ||
     sessionEnds(session.begunAt.getTime(), session.usedAt.getTime(), session.shared) <= at
@@ -51,24 +43,13 @@ async function bySession({ db, now }: Pick<Crib, 'db' | 'now'>, token: string): 
     return null;
   }
   if (at - session.usedAt.getTime() > TOUCH_MS) await quietly(touchSession(db, session.id, now()));
-  return signedBy(session, role, session.shared ? await atHand(db, session, at) : null);
-}
-
-/** Who stands at a screen of many hands; null: nobody. */
-async function atHand(
-  db: Crib['db'],
-  s: SessionRow,
-  at: number,
-): Promise<{ who: string; role: Role } | null> {
-  if (s.atHand === null || !s.handUntil || s.handUntil.getTime() <= at) return null;
-  const role = await maybeRole(db, s.atHand);
-  return role && { who: s.atHand, role };
-}
-
-function signedBy(s: SessionRow, role: Role, hand: { who: string; role: Role } | null): Signed {
-  const session = { id: s.id, person: s.person, shared: s.shared, handUntil: hand ? s.handUntil : null };
-  if (!s.shared) return { who: s.person, role, session, key: null };
-  return { who: hand?.who ?? null, role: hand?.role ?? 'viewer', session, key: null };
+  const said = { id: session.id, person: session.person, shared: session.shared, handUntil: null };
+  if (!session.shared) return { who: session.person, role, session: said, key: null };
+  // A screen of many hands: whoever stands there, or nobody.
+  const { atHand, handUntil, handRole } = session;
+  if (atHand === null || handRole === null || !handUntil || handUntil.getTime() <= at)
+    return { who: null, role: 'viewer', session: said, key: null };
+  return { who: atHand, role: handRole, session: { ...said, handUntil }, key: null };
 }
 
 /** A full disk keeps nobody from reading: then the time of last use is older than it is. */
