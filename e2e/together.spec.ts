@@ -106,7 +106,6 @@ test('keys alone: skip to the screen, the scan line, the keys’ own help, a lin
 test('a line that is pressed stays under the hand while other lines come', async ({ page }) => {
   await page.goto('/cutters', { waitUntil: 'networkidle' });
   const line = page.getByRole('link', { name: 'D12' });
-  await line.scrollIntoViewIfNeeded();
   await line.hover();
   // The answer comes when the line is pressed.
   let press = () => {};

@@ -178,7 +178,6 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
   if (process.send) {
     // With the supervisor its ends of these pipes are gone: what is printed then is lost, and no fault.
     for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
-    setInterval(() => process.send?.({ beat: true, rss: process.memoryUsage.rss() }), BEAT_MS).unref();
     // Killed, it can't end this process: a server without it would hold the folder against the next.
     process.once('disconnect', () => end('Its supervisor is gone'));
   }
@@ -187,6 +186,9 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
     server,
   };
 }
+
+/** Says to the supervisor, where there is one, that it is alive and how much memory it takes. */
+const beat = () => process.send?.({ beat: true, rss: process.memoryUsage.rss() });
 
 /** What the health address of this server answers, asked from here. */
 const healthOf = (address) =>
@@ -209,6 +211,9 @@ export async function serveOrExplain(settings) {
     // Next opens the crib with the first request: that one is ours.
     const status = await healthOf(address);
     if (status !== 200) throw new Error(`the health address answered ${status}`);
+    // From its first beat on the supervisor takes it for one that can start, and starts it again.
+    beat();
+    setInterval(beat, BEAT_MS).unref();
     const outside = settings.url?.origin ?? address;
     for (const line of globalThis[Symbol.for('stable.say')] ?? [])
       console.log(line.replace('/sign-in', `${outside}/sign-in`));
