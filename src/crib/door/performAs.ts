@@ -55,6 +55,13 @@ export async function performAs(
     });
   if (!mayDo(signed.role, verb.may))
     throw notAllowed(signed, verb.may, `${verb.name} is not done by ${ROLES[signed.role].words}`);
+  if (verb.may.length === 0 && signed.session?.shared)
+    throw new Problem('NOT_ALLOWED', `${verb.name} is not signed by badge or PIN`, {
+      field: 'who',
+      value: signed.who,
+      limit: 'an owner’s own sign-in',
+      wayOut: 'Sign in on a screen of your own by initials and password.',
+    });
   if (signed.key?.verbs && !signed.key.verbs.includes(verb.name))
     throw new Problem('NOT_ALLOWED', `The key “${signed.key.name}” is not for ${verb.name}`, {
       field: 'key',

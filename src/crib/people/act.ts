@@ -31,6 +31,8 @@ export interface Act {
   /** Who may besides the owner; null: whoever comes. */
   may: May | null;
   schema: JSONSchema & object;
+  /** Done at a screen of many hands too. */
+  atManyHands: boolean;
   run(c: ActContext, input: unknown): Promise<ActAnswer>;
 }
 
@@ -47,6 +49,7 @@ export function defineAct<const P extends Properties, const R extends readonly (
   path: string;
   summary: string;
   may: null;
+  atManyHands?: boolean;
   properties: P;
   required: R;
   run(c: ActContext, input: InputOf<P, R>): Promise<ActAnswer>;
@@ -55,18 +58,24 @@ export function defineAct<const P extends Properties, const R extends readonly (
   path: string;
   summary: string;
   may: May;
+  atManyHands?: boolean;
   properties: P;
   required: R;
   run(c: ActContext & { signed: Signed }, input: InputOf<P, R>): Promise<ActAnswer>;
 }): Act;
 export function defineAct(
-  d: Omit<Act, 'schema'> & { properties: Properties; required: readonly string[] },
+  d: Omit<Act, 'schema' | 'atManyHands'> & {
+    atManyHands?: boolean;
+    properties: Properties;
+    required: readonly string[];
+  },
 ): Act {
-  const { path, summary, may, properties, required } = d;
+  const { path, summary, may, atManyHands = false, properties, required } = d;
   return {
     path,
     summary,
     may,
+    atManyHands,
     schema: { type: 'object', properties, required, additionalProperties: false },
     run: (c, input) => d.run(c, input),
   };

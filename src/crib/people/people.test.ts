@@ -258,6 +258,36 @@ describe('a screen of many hands', () => {
     await act('hand', { badge: answer.badge }, hatch);
     expect(await code(act('people/pin', { old: PHRASE, pin: '271828' }, hatch))).toBe('NOT_ALLOWED');
   });
+  it('gives out no code, badge, key or role by an owner’s PIN', async () => {
+    const boss = await owner();
+    await act('people/pin', { old: PHRASE, pin: '314159' }, boss);
+    await crib.do('addPerson', { initials: 'TO', name: 'Tor' });
+    await crib.do('setRole', { person: 'TO', role: 'operator' });
+    const hatch = (await act('people/shared-screens', { name: 'Hatch' }, boss)).token!;
+    await act('hand', { who: 'IK', pin: '314159' }, hatch);
+    for (const [path, input] of [
+      ['people/codes', { person: 'TO' }],
+      ['people/badges', { person: 'TO' }],
+      ['people/locked', { person: 'TO' }],
+      ['keys', { name: 'wide', role: 'owner' }],
+    ] as const)
+      expect([path, await code(act(path, input, hatch))]).toEqual([path, 'NOT_ALLOWED']);
+    const signed = await whoSigns(crib, { token: hatch });
+    expect(await code(does(signed, 'setRole', { person: 'TO', role: 'owner' }))).toBe('NOT_ALLOWED');
+    expect(await code(does(signed, 'addPlace', { code: 'X1', name: 'X', kind: 'shelf' }))).toBeNull();
+  });
+  it('a worn badge, or a code typed wrong, keeps nobody else out', async () => {
+    const hatch = (await act('people/shared-screens', { name: 'Hatch' }, await owner())).token!;
+    const { answer } = await act('people/badges', { person: 'IK' }, await owner());
+    for (let i = 0; i < 8; i += 1)
+      expect(await code(act('hand', { badge: 'BADGE-2222-2222-2222-2222' }, hatch))).toBe('NOT_SIGNED_IN');
+    expect(await code(act('hand', { badge: answer.badge }, hatch))).toBeNull();
+    for (let i = 0; i < 8; i += 1)
+      await code(act('sign-in/code', { code: 'BCDF-GHJK-MNPQ-RTVW', password: PHRASE }));
+    expect(
+      await code(act('sign-in/code', { code: await codeFromConsole(crib, 'IK'), password: PHRASE })),
+    ).toBeNull();
+  });
   it('slows who guesses a PIN', async () => {
     const hatch = (await act('people/shared-screens', { name: 'Hatch' }, await owner())).token!;
     for (let i = 0; i < 5; i += 1) await code(act('hand', { who: 'IK', pin: '902714' }, hatch));
@@ -348,6 +378,28 @@ describe('who may', () => {
     await does(key, 'moveStock', { item: 'EM10', from: 'S1', to: 'USED', quantity: 1 });
     expect((await historyView(crib.db, VERBS))[0]).toMatchObject({ who: 'IK', keyName: 'monitor' });
     expect(await code(does(key, 'logParts', {}))).toBe('NOT_ALLOWED');
+    // A key for one verb makes none for all, however high its role.
+    await act('keys', { name: 'narrow', role: 'owner', verbs: ['moveStock'] }, boss).then(
+      async ({ answer: narrow }) => {
+        const signed = (await whoSigns(crib, { key: narrow.key }))!;
+        const context = { crib, demo: false, slow, signed, address: 'a', device: 'd' };
+        for (const [path, input] of [
+          ['keys', { name: 'wide', role: 'owner' }],
+          ['people/codes', { person: 'IK' }],
+          ['people/badges', { person: 'IK' }],
+        ] as const)
+          expect([
+            path,
+            await code(
+              runAct(
+                context,
+                ACTS.find((a) => a.path === path)!,
+                input,
+              ),
+            ),
+          ]).toEqual([path, 'NOT_ALLOWED']);
+      },
+    );
     expect(await code(does(key, 'addPlace', {}))).toBe('NOT_ALLOWED');
     expect(await code(act('keys', { name: 'monitor', role: 'owner' }, boss))).toBe('CONFLICT');
     await act('keys/end', { name: 'monitor' }, boss);

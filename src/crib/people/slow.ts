@@ -10,13 +10,15 @@ export class Slow {
   private readonly people = new RateLimiterMemory(OF_PERSON);
   private readonly addresses = new RateLimiterMemory(OF_ADDRESS);
 
-  /** Refuses before anything is compared where too many tries missed; a right one is refused too. */
-  async mayTry(person: string, address: string): Promise<void> {
+  /**
+   * Refuses before anything is compared where too many tries missed; a right one is refused too. `person` is null for a
+   * code or a badge: nobody guesses those, and one that is worn must not keep others out.
+   */
+  async mayTry(person: string | null, address: string): Promise<void> {
     // Counted before the answer is known: many tries at once are many.
-    for (const [limiter, key] of [
-      [this.people, person],
-      [this.addresses, address],
-    ] as const)
+    const of: [RateLimiterMemory, string][] = [[this.addresses, address]];
+    if (person !== null) of.push([this.people, person]);
+    for (const [limiter, key] of of)
       await limiter.consume(key).catch((refused: unknown) => {
         if (!(refused instanceof RateLimiterRes)) throw refused;
         const minutes = Math.max(1, Math.ceil(refused.msBeforeNext / 60_000));
@@ -29,8 +31,8 @@ export class Slow {
   }
 
   /** A try that was right counts for nothing. */
-  async wasRight(person: string, address: string): Promise<void> {
-    await this.people.delete(person);
+  async wasRight(person: string | null, address: string): Promise<void> {
+    if (person !== null) await this.people.delete(person);
     await this.addresses.reward(address);
   }
 }

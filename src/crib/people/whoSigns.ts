@@ -18,8 +18,8 @@ export async function whoSigns(
 
 async function byKey({ db, now }: Pick<Crib, 'db' | 'now'>, secret: string): Promise<Signed | null> {
   const key = await maybeKey(db, digestOf(secret));
-  // It dies with whoever it belongs to.
-  if (!key || key.endedAt || key.ofPerson === null) return null;
+  // Only an owner makes keys: it dies when they leave, and when they are an owner no more.
+  if (!key || key.endedAt || key.ofPerson !== 'owner') return null;
   if (!key.usedAt || now().getTime() - key.usedAt.getTime() > TOUCH_MS)
     await quietly(touchKey(db, key.id, now()));
   return {

@@ -95,7 +95,7 @@ export const signInByCode = defineAct({
   required: ['code', 'password'],
   async run(c, input) {
     const { crib } = c;
-    await c.slow.mayTry('code', c.address);
+    await c.slow.mayTry(null, c.address);
     const hash = digestOf(plainCode(input.code));
     const code = await maybeCode(crib.db, hash);
     if (!code || code.endsAt <= crib.now())
@@ -105,7 +105,7 @@ export const signInByCode = defineAct({
         wayOut:
           'Let an owner make a new one, or start Stable anew on its machine: it prints one where no owner is.',
       });
-    await c.slow.wasRight('code', c.address);
+    await c.slow.wasRight(null, c.address);
     const person = code.person ?? input.who;
     if (person === undefined)
       throw new Problem('INVALID_INPUT', 'who: the first owner needs initials', {

@@ -1,4 +1,4 @@
-import { SESSION } from '@/core/people';
+import { EVERYBODY, SESSION } from '@/core/people';
 import { type Crib, field, Problem, type Signed } from '@/crib/door';
 import { maybeBadgeOwner, maybeRole, maybeSecret, putAtHand } from '@/data/people';
 import { type ActContext, defineAct } from '../act';
@@ -22,8 +22,9 @@ export async function whoConfirms(
   given: { badge?: string; who?: string; pin?: string },
 ): Promise<string> {
   const { badge, who, pin } = given;
-  const name = badge === undefined ? (who ?? '') : 'badge';
-  await c.slow.mayTry(`hand ${name}`, c.address);
+  const name = who ?? '';
+  const slowed = badge === undefined ? `hand ${name}` : null;
+  await c.slow.mayTry(slowed, c.address);
   const person =
     badge !== undefined
       ? await maybeBadgeOwner(c.crib.db, digestOf(plainCode(badge)))
@@ -36,7 +37,7 @@ export async function whoConfirms(
       limit: 'a badge of Stable, or initials and their PIN',
       wayOut: 'Try again. Your own page says whether you have a PIN; an owner or the crib prints a badge.',
     });
-  await c.slow.wasRight(`hand ${name}`, c.address);
+  await c.slow.wasRight(slowed, c.address);
   return person;
 }
 
@@ -44,7 +45,8 @@ export const takeHand = defineAct({
   path: 'hand',
   summary:
     'Sign at a screen of many hands, by badge or by initials and PIN; it hands back after two minutes without a write.',
-  may: ['crib', 'planner', 'operator', 'viewer'],
+  may: EVERYBODY,
+  atManyHands: true,
   properties: { badge: codeField, who: field.initials, pin: pinField },
   required: [],
   async run(c, input) {
@@ -59,7 +61,8 @@ export const takeHand = defineAct({
 export const handBack = defineAct({
   path: 'hand/back',
   summary: 'Hand a screen of many hands back.',
-  may: ['crib', 'planner', 'operator', 'viewer'],
+  may: EVERYBODY,
+  atManyHands: true,
   properties: {},
   required: [],
   async run(c) {

@@ -40,6 +40,7 @@ export const signOut = defineAct({
   path: 'sign-out',
   summary: 'Sign out: the session ends here and now.',
   may: EVERYBODY,
+  atManyHands: true,
   properties: {},
   required: [],
   async run({ crib, signed }) {
