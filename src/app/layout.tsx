@@ -14,8 +14,7 @@ import { VERBS } from '@/crib/verbs';
 import { ThemeRoot } from '@/ui/kit/theme/ThemeRoot';
 import { Shell, Surround } from '@/ui/shell';
 import { lookUp, perform } from './actions';
-import { crib } from './server/crib';
-import { maybeSignedHere } from './server/signed';
+import { askedAtGate, crib } from './server/crib';
 import { openFor } from './server/views';
 
 export const metadata: Metadata = { title: 'Stable', description: 'The tool crib’s own program' };
@@ -30,8 +29,10 @@ function barredFor(signed: Signed): Record<string, string> {
 }
 
 export default async function Layout({ children }: { children: ReactNode }) {
-  const nonce = (await headers()).get('x-nonce') ?? undefined;
-  const signed = await maybeSignedHere();
+  const said = await headers();
+  const nonce = said.get('x-nonce') ?? undefined;
+  // Whom the gate asked: at the door itself nobody was, whoever they are.
+  const signed = askedAtGate(said.get('x-stable-ticket'));
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
@@ -52,6 +53,7 @@ async function inShell(signed: Signed, children: ReactNode): Promise<ReactNode> 
   const shop = await view(shopView);
   const today = await view(todayView);
   const people = shop.people.filter((p) => p.inUse);
+  const until = signed.session?.handUntil ?? null;
   return (
     <Surround
       app={{ perform, lookUp }}
@@ -60,7 +62,7 @@ async function inShell(signed: Signed, children: ReactNode): Promise<ReactNode> 
         name: people.find((p) => p.initials === signed.who)?.name ?? null,
         role: signed.role,
         shared: signed.session?.shared ?? false,
-        handUntil: signed.session?.handUntil ?? null,
+        handSeconds: until && (until.getTime() - open.now().getTime()) / 1000,
         barred: barredFor(signed),
       }}
       people={people}

@@ -203,7 +203,13 @@ describe('a sign-in', () => {
     const token = await personIn('TO', 'owner');
     const { answer } = await act('keys', { name: 'monitor', role: 'viewer' }, token);
     expect(await whoSigns(crib, { key: answer.key })).toMatchObject({ role: 'viewer' });
-    await does(await whoSigns(crib, { token: boss }), 'changeSetUp', {
+    // An owner no more: the keys they made as one go too.
+    const ida = await whoSigns(crib, { token: boss });
+    await does(ida, 'setRole', { person: 'TO', role: 'crib' });
+    expect(await whoSigns(crib, { key: answer.key })).toBeNull();
+    await does(ida, 'setRole', { person: 'TO', role: 'owner' });
+    expect(await whoSigns(crib, { key: answer.key })).not.toBeNull();
+    await does(ida, 'changeSetUp', {
       what: 'person',
       code: 'TO',
       inUse: 'no',

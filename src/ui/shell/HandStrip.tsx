@@ -21,14 +21,13 @@ export function HandStrip() {
   const [who, setWho] = useState('');
   const [pin, setPin] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
-  const until = signed.handUntil ? new Date(signed.handUntil).getTime() : null;
+  const { handSeconds } = signed;
   useEffect(() => {
+    if (handSeconds === null) return;
     // The server has let go by then, whoever looks; the screen says so.
-    const left = setInterval(() => {
-      if (until !== null && Date.now() > until) router.refresh();
-    }, 5000);
-    return () => clearInterval(left);
-  }, [until, router]);
+    const left = setTimeout(() => router.refresh(), (handSeconds + 1) * 1000);
+    return () => clearTimeout(left);
+  }, [handSeconds, router]);
   if (!signed.shared) return null;
   const act = async (path: 'hand' | 'hand/back', body: object) => {
     setPin('');

@@ -22,8 +22,8 @@ export interface SignedHere {
   role: Role;
   /** A screen of many hands. */
   shared: boolean;
-  /** Until when who signed at such a screen stands there. */
-  handUntil: Date | null;
+  /** For how many seconds more who signed at such a screen stands there: the clock of a hatch may be wrong. */
+  handSeconds: number | null;
   /** What they may not do, by the name of the verb: who may, in words. */
   barred: Readonly<Record<string, string>>;
 }

@@ -25,7 +25,7 @@ const OWNER: SignedHere = {
   name: 'Ida',
   role: 'owner',
   shared: false,
-  handUntil: null,
+  handSeconds: null,
   barred: {},
 };
 
