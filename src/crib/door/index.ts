@@ -7,7 +7,7 @@ export { bodyBytes } from './shape';
 export { validate } from './validate';
 export { questionSchema, readQuestion } from './question';
 export { defineVerb } from './verb';
-export type { Crib, Moment, Verb } from './verb';
+export type { Crib, InputOf, Moment, Properties, Verb } from './verb';
 export { perform } from './perform';
 export type { Behind, Done, Recorded } from './perform';
 export { mayRead, performAs } from './performAs';

@@ -72,8 +72,9 @@ export interface Verb<Name extends string = string> {
 /** A verb whose input and answer the compiler knows: forms are typed by them. */
 type KnownVerb<Name extends string, Input, Answer> = Verb<Name> & { known?: [Input, Answer] };
 
-type Properties = Record<string, JSONSchema>;
-type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = FromSchema<{
+export type Properties = Record<string, JSONSchema>;
+/** The input that fields and what of them is required make. */
+export type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = FromSchema<{
   type: 'object';
   properties: P;
   required: R;

@@ -6,6 +6,7 @@ import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '@/c
 import { todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
+import { historyView } from './index';
 
 /** Taking an entry back must leave every screen as it was before, whatever the verb. */
 let crib: TestCrib;
@@ -385,6 +386,8 @@ it.each([
 ])('%s is said anew, not taken back', async (verb, input) => {
   const { entry } = await crib.do(verb, input);
   await expect(crib.do('counterEntry', { counters: entry })).rejects.toMatchObject({ code: 'REFUSED' });
+  // Nor does the history offer it.
+  expect((await historyView(crib.db, VERBS, 1))[0]).toMatchObject({ id: entry, stays: true });
 });
 
 it('an entry that does not exist, and a counter-entry, are not countered', async () => {

@@ -1,6 +1,6 @@
-import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
+import type { JSONSchema } from 'json-schema-to-ts';
 import type { May } from '@/core/people';
-import type { Crib, Signed } from '@/crib/door';
+import type { Crib, InputOf, Properties, Signed } from '@/crib/door';
 import type { Slow } from './slow';
 
 /** What an act around signing knows besides its input. */
@@ -35,14 +35,6 @@ export interface Act {
   atManyHands: boolean;
   run(c: ActContext, input: unknown): Promise<ActAnswer>;
 }
-
-type Properties = Record<string, JSONSchema>;
-type InputOf<P extends Properties, R extends readonly (keyof P & string)[]> = FromSchema<{
-  type: 'object';
-  properties: P;
-  required: R;
-  additionalProperties: false;
-}>;
 
 /** An act that anybody may, or one of whoever signed in. */
 export function defineAct<const P extends Properties, const R extends readonly (keyof P & string)[]>(d: {

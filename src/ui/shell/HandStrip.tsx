@@ -2,10 +2,9 @@
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { type FormEvent, useEffect, useState } from 'react';
-import { PIN_DIGITS } from '@/core/people';
-import { Choice, Entry } from '@/ui/kit/field';
 import { useSurroundings } from './door';
 import { post } from './post';
+import { isWhole, NO_PIN, WhoAndPin } from './WhoAndPin';
 import styles from './HandStrip.module.css';
 
 /** Signs at a screen of many hands, or hands it back; what went wrong in words, null: nothing. */
@@ -16,10 +15,9 @@ export async function hand(path: 'hand' | 'hand/back', body: object): Promise<st
 
 /** At a screen of many hands: who signs here, or how to. On a screen of one's own nothing stands here. */
 export function HandStrip() {
-  const { signed, people } = useSurroundings();
+  const { signed } = useSurroundings();
   const router = useRouter();
-  const [who, setWho] = useState('');
-  const [pin, setPin] = useState('');
+  const [typed, setTyped] = useState(NO_PIN);
   const [wrong, setWrong] = useState<string | null>(null);
   const { handSeconds } = signed;
   useEffect(() => {
@@ -30,7 +28,7 @@ export function HandStrip() {
   }, [handSeconds, router]);
   if (!signed.shared) return null;
   const act = async (path: 'hand' | 'hand/back', body: object) => {
-    setPin('');
+    setTyped({ ...typed, pin: '' });
     const said = await hand(path, body);
     setWrong(said);
     if (said === null) router.refresh();
@@ -46,32 +44,15 @@ export function HandStrip() {
     );
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    void act('hand', { who, pin });
+    void act('hand', typed);
   };
   return (
     <form className={styles.strip} onSubmit={submit} aria-label="Sign at this screen">
       <span>
         <strong>Nobody has signed here.</strong> Scan your badge, or
       </span>
-      <Choice aria-label="Initials" value={who} onChange={(e) => setWho(e.target.value)}>
-        <option value="">initials</option>
-        {people.map((p) => (
-          <option key={p.initials} value={p.initials}>
-            {p.initials} {p.name}
-          </option>
-        ))}
-      </Choice>
-      <Entry
-        aria-label="PIN"
-        type="password"
-        inputMode="numeric"
-        placeholder="PIN"
-        maxLength={PIN_DIGITS}
-        style={{ width: 92 }}
-        value={pin}
-        onChange={(e) => setPin(e.target.value)}
-      />
-      <Button type="submit" variant="contained" aria-disabled={!who || pin.length < PIN_DIGITS}>
+      <WhoAndPin labels={['Initials', 'PIN']} typed={typed} onTyped={setTyped} />
+      <Button type="submit" variant="contained" aria-disabled={!isWhole(typed)}>
         Sign
       </Button>
       {wrong && (

@@ -7,3 +7,5 @@ export { LOST, base64, post, whyLost } from './post';
 export { useAlive } from './typedBefore';
 export { useScreenScan } from './scanHandlers';
 export { useUnsent } from './unsent';
+export { isWhole, NO_PIN, WhoAndPin } from './WhoAndPin';
+export type { TypedPin } from './WhoAndPin';

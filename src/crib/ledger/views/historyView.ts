@@ -16,7 +16,12 @@ export interface HistoryLine {
   note: string | null;
   counters: number | null;
   counteredBy: number | null;
+  /** What it did is not taken back: by its verb, since it was, or since it takes back itself. */
+  stays: boolean;
 }
+
+const neverTakenBack = (verb: Verb | undefined): boolean =>
+  verb?.countering !== undefined && 'never' in verb.countering;
 
 /** The ledger, newest first, each entry in the words of the verb that wrote it. */
 export async function historyView(
@@ -42,10 +47,11 @@ export async function historyView(
       )
     ).map((s) => [s.entryId, s]),
   );
+  const byName = new Map(verbs.map((v) => [v.name, v]));
   return entries.map((e) => ({
     id: e.id,
     kind: e.kind,
-    words: verbs.find((v) => v.name === e.kind)?.says(answers.get(e.formId) ?? {}) ?? e.kind,
+    words: byName.get(e.kind)?.says(answers.get(e.formId) ?? {}) ?? e.kind,
     who: e.who,
     signedBy: signed.get(e.id)?.signedBy ?? null,
     keyName: signed.get(e.id)?.keyName ?? null,
@@ -54,5 +60,6 @@ export async function historyView(
     note: e.note,
     counters: e.counters,
     counteredBy: e.counteredBy,
+    stays: e.counters !== null || e.counteredBy !== null || neverTakenBack(byName.get(e.kind)),
   }));
 }

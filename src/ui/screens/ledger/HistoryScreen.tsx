@@ -55,11 +55,7 @@ export function HistoryScreen({ lines }: { lines: HistoryLine[] }) {
                 {l.note && <span className="soft"> · {l.note}</span>}
                 {l.counteredBy && <span className="soft"> · taken back by entry {l.counteredBy}</span>}
               </TableCell>
-              <TableCell>
-                {!l.counteredBy && !l.counters && l.kind !== 'addPerson' && (
-                  <EntryBack entry={l.id} what={`entry ${l.id}`} />
-                )}
-              </TableCell>
+              <TableCell>{!l.stays && <EntryBack entry={l.id} what={`entry ${l.id}`} />}</TableCell>
             </TableRow>
           ))}
         </TableBody>

@@ -1,7 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, type ReactNode, useState } from 'react';
 import { mayDo, PASSWORD, PIN_DIGITS, type Role } from '@/core/people';
+import type { ProblemDocument } from '@/crib/door';
 import type { PeopleView } from '@/crib/people';
 import { ProblemNote } from '@/ui/kit/form';
 import { Acts, Lines } from '@/ui/kit/page';
@@ -26,6 +27,43 @@ export function Mine({ me, role }: { me: Me; role: Role }) {
         </div>
       </div>
     </section>
+  );
+}
+
+/** A form of one act: its title, its fields, what went wrong, its button. */
+function OwnForm({
+  title,
+  submit,
+  act: { pending, problem },
+  names,
+  disabled,
+  onSend,
+  children,
+}: {
+  title: string;
+  submit: string;
+  act: { pending: boolean; problem: ProblemDocument | null };
+  /** Fields by the names the act has for them. */
+  names: readonly { name: string; label: string }[];
+  disabled?: boolean;
+  onSend: () => Promise<void>;
+  children: ReactNode;
+}) {
+  const send = (event: FormEvent) => {
+    event.preventDefault();
+    void onSend();
+  };
+  return (
+    <form onSubmit={send}>
+      <h3>{title}</h3>
+      {children}
+      <ProblemNote problem={problem} fields={names} />
+      <Acts>
+        <Button type="submit" disabled={disabled} aria-disabled={pending}>
+          {submit}
+        </Button>
+      </Acts>
+    </form>
   );
 }
 
@@ -58,20 +96,27 @@ function SignIns({ me }: { me: Me }) {
 }
 
 function SetPin({ me }: { me: Me }) {
-  const { act, problem, pending } = useAct('people/pin');
+  const pinAct = useAct('people/pin');
   const { say } = useSurroundings();
   const [pin, setPin] = useState('');
   const [old, setOld] = useState('');
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    if (!(await act({ pin, ...(me.hasPassword ? { old } : {}) }))) return;
+  const send = async () => {
+    if (!(await pinAct.act({ pin, ...(me.hasPassword ? { old } : {}) }))) return;
     setPin('');
     setOld('');
     say('your PIN is set');
   };
   return (
-    <form onSubmit={(e) => void submit(e)}>
-      <h3>{me.hasPin ? 'A new PIN' : 'A PIN'}, for screens of many hands</h3>
+    <OwnForm
+      title={`${me.hasPin ? 'A new PIN' : 'A PIN'}, for screens of many hands`}
+      submit="Set the PIN"
+      act={pinAct}
+      names={[
+        { name: 'pin', label: 'PIN' },
+        { name: 'old', label: 'Your password' },
+      ]}
+      onSend={send}
+    >
       <Typed
         label={`PIN, ${PIN_DIGITS} digits`}
         type="password"
@@ -90,31 +135,32 @@ function SetPin({ me }: { me: Me }) {
           onChange={(e) => setOld(e.target.value)}
         />
       )}
-      <ProblemNote problem={problem} fields={[{ name: 'pin', label: 'PIN' }]} />
-      <Acts>
-        <Button type="submit" aria-disabled={pending}>
-          Set the PIN
-        </Button>
-      </Acts>
-    </form>
+    </OwnForm>
   );
 }
 
 function SetPassword() {
-  const { act, problem, pending } = useAct('people/password');
+  const passwordAct = useAct('people/password');
   const { say } = useSurroundings();
   const [old, setOld] = useState('');
   const [password, setPassword] = useState('');
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    if (!(await act({ old, password }))) return;
+  const send = async () => {
+    if (!(await passwordAct.act({ old, password }))) return;
     setOld('');
     setPassword('');
     say('your password is set, and all your other sign-ins have ended');
   };
   return (
-    <form onSubmit={(e) => void submit(e)}>
-      <h3>Another password</h3>
+    <OwnForm
+      title="Another password"
+      submit="Change it"
+      act={passwordAct}
+      names={[
+        { name: 'old', label: 'The one now' },
+        { name: 'password', label: 'The new one' },
+      ]}
+      onSend={send}
+    >
       <Typed
         label="The one now"
         type="password"
@@ -129,32 +175,22 @@ function SetPassword() {
         value={password}
         onChange={(e) => setPassword(e.target.value)}
       />
-      <ProblemNote
-        problem={problem}
-        fields={[
-          { name: 'old', label: 'The one now' },
-          { name: 'password', label: 'The new one' },
-        ]}
-      />
-      <Acts>
-        <Button type="submit" aria-disabled={pending}>
-          Change it
-        </Button>
-      </Acts>
-    </form>
+    </OwnForm>
   );
 }
 
 function ShareScreen() {
-  const { act, problem, pending } = useAct('people/shared-screens');
+  const share = useAct('people/shared-screens');
   const [name, setName] = useState('');
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    void act({ name });
-  };
   return (
-    <form onSubmit={submit}>
-      <h3>This screen for many hands</h3>
+    <OwnForm
+      title="This screen for many hands"
+      submit="Make it one"
+      act={share}
+      names={[{ name: 'name', label: 'What it is called' }]}
+      disabled={!name.trim()}
+      onSend={async () => void (await share.act({ name }))}
+    >
       <p className="soft small">
         At a hatch or a machine: it shows the crib to whoever stands there, and each signs by badge or PIN.
         You are signed out of it.
@@ -166,12 +202,6 @@ function ShareScreen() {
         value={name}
         onChange={(e) => setName(e.target.value)}
       />
-      <ProblemNote problem={problem} fields={[{ name: 'name', label: 'What it is called' }]} />
-      <Acts>
-        <Button type="submit" disabled={!name.trim()} aria-disabled={pending}>
-          Make it one
-        </Button>
-      </Acts>
-    </form>
+    </OwnForm>
   );
 }
