@@ -1,4 +1,6 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
 import { OWN } from '../playwright.config';
 import { alertOf, expect, fill, fitsWidth, patient, said, tagOf, test } from './help';
@@ -303,4 +305,31 @@ test('Today says what waits, and an unknown tag is said to be unknown', async ()
   await page.getByPlaceholder('Scan, or type').fill('A-9999');
   await page.keyboard.press('Enter');
   await expect(said(page)).toContainText('A-9999 is not known here');
+});
+
+test('the owner has it backed up each night, looks through the books, and takes all of it away as open files', async () => {
+  const to = mkdtempSync(join(tmpdir(), 'stable-e2e-'));
+  await page.getByRole('link', { name: 'Backups', exact: true }).click();
+  const nightly = page.getByRole('region', { name: 'By itself' });
+  await fill(nightly, { 'Into the folder': resolve('.stable/test-own/backups') });
+  await nightly.getByRole('button', { name: 'Back up every night' }).click();
+  await expect(alert().first()).toContainText('lies in the data itself');
+  await fill(nightly, { 'Into the folder': to });
+  await nightly.getByRole('button', { name: 'Back up every night' }).click();
+  await expect(said(page)).toContainText('a backup every night at 02:00');
+  // This night's was missed: it is made now, by itself.
+  const there = page.getByRole('region', { name: 'What is there' });
+  await expect(async () => {
+    await page.reload();
+    await expect(there.getByText('opened and compared')).toBeVisible({ timeout: 1000 });
+  }).toPass({ timeout: 60_000 });
+  expect(readdirSync(to)).toEqual([expect.stringMatching(/^stable-.*Z$/)]);
+  await expect(page.getByText('Backed up less than an hour ago')).toBeVisible();
+  await there.getByRole('button', { name: 'Look through now' }).click();
+  await expect(said(page)).toContainText('all books and files agree');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save the archive' }).click();
+  const file = await (await saved).path();
+  expect(readFileSync(file).subarray(0, 4)).toEqual(Buffer.from('PK\x03\x04', 'latin1'));
+  rmSync(to, { recursive: true });
 });

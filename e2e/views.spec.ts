@@ -9,6 +9,7 @@ const VIEWS = [
   ['Cutters', '/cutters?open=EM8'],
   ['A cutter’s figure', '/cutters?open=CR12-2&show=figure&fact=RE'],
   ['Add a cutter', '/cutters?new=cutter&family=square'],
+  ['Backups', '/keeping'],
   ['Places', '/places?open=CAB1'],
   ['A count sheet', '/places?show=counts&sheet=C-0001'],
   ['Who has what', '/places?show=loans'],
@@ -390,6 +391,7 @@ test('no page wants a script or a style that its own policy forbids', async ({ p
     '/life',
     '/print/A-0042',
     '/people',
+    '/keeping',
   ])
     await page.goto(path, { waitUntil: 'networkidle' });
   expect(refused).toEqual([]);

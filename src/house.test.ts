@@ -111,6 +111,7 @@ const ASKED_BY: Record<string, readonly string[]> = {
   expectedDay: ['core/buying', 'crib/buying/views/buyingView.ts'],
   consumption: ['core/life', 'crib/life', 'crib/buying/views/buyingView.ts'],
   expectLife: ['core/life', 'crib/life'],
+  judgeBackups: ['core/keeping', 'crib/keeping/views/keepingView.ts'],
 };
 it.each(Object.entries(ASKED_BY))('%s is asked where it is to be, and judged again nowhere', (name, by) => {
   const call = new RegExp(`\\b${name}\\(`);

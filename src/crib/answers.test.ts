@@ -114,6 +114,7 @@ it('the views of a small crib answer what the screens are tested on', async () =
     count: `number=${sheet.number}`,
     movements: 'item=EM12',
     consigned: '',
+    keeping: '',
     takeable: 'what=cutter&like=EM10',
     choose: 'feature=pocket&corner=6&depth=20',
   };

@@ -3,10 +3,10 @@ import { namesOf } from '@/core/names';
 import { whoMay } from '@/core/people';
 import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
+import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
-import { ACTS } from '@/crib/people';
 import { VERBS } from '@/crib/verbs';
 import { type View, VIEWS } from '@/crib/views';
 
@@ -20,7 +20,7 @@ const problem = {
 const FILES = {
   items: 'The catalogue, or what of it answers ?q, kind, place, sort',
   stock: 'All that lies somewhere and answers ?q, kind, place, lies, owner, sort',
-  movements: 'What moved, newest first, of ?item, piece, place or who; at most 10,000',
+  movements: 'What moved, newest first, of ?item, piece, place or who: all of it; as XLSX at most 60,000',
 };
 
 /** What the address of a view may ask, from the schema that checks it. */
@@ -88,7 +88,7 @@ export function openApi(): object {
     at(a.path).post = {
       operationId: a.path.replaceAll(/[/-]/g, '_'),
       summary: a.summary,
-      tags: ['signing'],
+      tags: [a.path.startsWith('keeping/') ? 'keeping' : 'signing'],
       ...(a.may === null ? { security: [] } : { 'x-may': ['owner', ...a.may] }),
       requestBody: { required: true, content: json(a.schema) },
       responses: {
@@ -107,6 +107,17 @@ export function openApi(): object {
         default: problem,
       },
     };
+  at('archive.zip').get = {
+    operationId: 'archive',
+    summary:
+      'All that is kept as open files: a CSV of each table, pictures, programs, and what they are (datapackage.json).',
+    tags: ['keeping'],
+    'x-may': ['owner'],
+    responses: {
+      200: { description: 'The archive', content: { 'application/zip': {} } },
+      default: problem,
+    },
+  };
   at('programs/{entry}').get = {
     operationId: 'program',
     summary: 'A program as it was stored, by the number of its entry: plain text.',

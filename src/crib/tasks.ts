@@ -3,12 +3,14 @@ import { compute } from './computations';
 import type { Task } from './door';
 import { readList, writeList } from './exchange';
 import { readProgramText } from './jobs';
-import { checkCopy } from './keeping';
+import { archiveCopy, checkCopy, lockCopy } from './keeping';
 
 /** Everything that is done beside the server's own thread. */
 export const TASKS: readonly Task[] = [
+  archiveCopy,
   checkCopy,
   compute,
+  lockCopy,
   readList,
   readProgramText,
   shrinkPicture,

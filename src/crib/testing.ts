@@ -1,10 +1,21 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { extract } from 'tar';
 import { type Crib, type Done, perform, type Signed } from '@/crib/door';
 import { verbNamed } from '@/crib/verbs';
 import { enterKindWords, KIND_WORDS } from '@/data/catalogue';
-import { type Connection, type Database, migrate, openInMemory, type Param } from '@/data/database';
+import {
+  type Connection,
+  type Database,
+  type FolderDatabase,
+  migrate,
+  openDatabase,
+  openInMemory,
+  type Param,
+} from '@/data/database';
 
 /** Somebody who may see all. */
 export const OWNER: Signed = {
@@ -25,15 +36,18 @@ const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');
 /** Where the migrated database is kept, by the digest of what made it: migrating anew takes five times as long. */
 const TEMPLATES = join(process.cwd(), '.stable', 'test-templates');
 
-async function template(): Promise<Blob> {
+async function template(what: 'migrated' | 'empty' = 'migrated'): Promise<Blob> {
   const made = createHash('sha256').update(readFileSync(join(process.cwd(), 'package-lock.json')));
-  for (const name of readdirSync(MIGRATIONS).sort()) made.update(readFileSync(join(MIGRATIONS, name)));
+  if (what === 'migrated')
+    for (const name of readdirSync(MIGRATIONS).sort()) made.update(readFileSync(join(MIGRATIONS, name)));
   made.update(JSON.stringify(KIND_WORDS));
   const kept = join(TEMPLATES, `${made.digest('hex').slice(0, 16)}.tar`);
   if (!existsSync(kept)) {
     const db = await openInMemory();
-    await migrate(db);
-    await enterKindWords(db);
+    if (what === 'migrated') {
+      await migrate(db);
+      await enterKindWords(db);
+    }
     const dump = Buffer.from(await (await db.dump()).arrayBuffer());
     await db.close();
     mkdirSync(TEMPLATES, { recursive: true });
@@ -42,6 +56,19 @@ async function template(): Promise<Blob> {
     renameSync(`${kept}.${process.pid}`, kept);
   }
   return new Blob([readFileSync(kept)]);
+}
+
+/** A database without a schema, as a new folder begins. */
+export const openEmpty = async () => openInMemory(await template('empty'));
+
+/** A folder of a shop that has begun, on a real disk: with the schema, and nothing in it. */
+export async function openFolder(path: string): Promise<FolderDatabase> {
+  mkdirSync(join(path, 'pg'), { recursive: true });
+  await pipeline(
+    Readable.from(Buffer.from(await (await template()).arrayBuffer())),
+    extract({ cwd: join(path, 'pg'), preserveOwner: false }),
+  );
+  return openDatabase(path);
 }
 
 /** Databases of this process that no test uses now, as they were when they were opened. */

@@ -20,6 +20,7 @@ import { counterEntryOf } from '@/crib/ledger';
 import { endLife, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
+import { setBackups } from '@/crib/keeping';
 import { setRole, setSecondPerson } from '@/crib/people';
 import { addPlace, bookCount, enterCount, startCount } from '@/crib/places';
 import { gradePiece, sendToRegrind, setLadder, takeFromRegrind } from '@/crib/secondlife';
@@ -51,6 +52,7 @@ const DONE = [
   addPerson,
   setRole,
   setSecondPerson,
+  setBackups,
   addPlace,
   addMaterial,
   addSupplier,

@@ -28,6 +28,7 @@ import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
+import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
 import { peopleView } from '@/crib/people';
@@ -170,6 +171,13 @@ export const VIEWS: readonly View[] = [
     'Who is here for what, one’s own sign-ins; to owners, keys and what people sign in with.',
     NOTHING,
     (crib, _, __, signed) => peopleView(crib.db, sure(signed, 'who asks')),
+  ),
+  view(
+    'keeping',
+    'How the data is kept: backups, when the next one is made, what is to be said of them.',
+    NOTHING,
+    (crib) => keepingView(crib),
+    ['crib'],
   ),
   view('entries', 'The ledger, newest first, before an entry.', ENTRIES, (crib, { before }) =>
     historyView(crib.db, VERBS, 200, before ?? null),

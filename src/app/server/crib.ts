@@ -1,15 +1,18 @@
 import 'server-only';
 import type { IncomingHttpHeaders } from 'node:http';
-import { type Crib, forLog, type Signed } from '@/crib/door';
+import { type Crib, forLog, type Keeper, type Signed } from '@/crib/door';
+import { openKeeper } from '@/crib/keeping';
 import { codeOfFirstOwner, demoKey, KEY_BEGINS, newSecret, Slow, whoSigns } from '@/crib/people';
 import { enterKindWords } from '@/data/catalogue';
 import { Damaged, FolderInUse, migrate, MigrationChanged, openDatabase, plainDamage } from '@/data/database';
 import { dropLeftStaged } from '@/data/exchange';
+import { lastRecorded } from '@/data/ledger';
 import { openPool } from '@/workers';
 import { heedAsked } from './asked';
 import { keyIn, tokenIn } from './cookie';
 
 export interface OpenCrib extends Crib {
+  keeper: Keeper;
   demo: boolean;
   /** Misses at signing in, counted once for all. */
   slow: Slow;
@@ -22,11 +25,11 @@ const CLOSE = Symbol.for('stable.close');
 const SAY = Symbol.for('stable.say');
 const SIGNED = Symbol.for('stable.signed');
 
-/** The clock: real, but for a demo folder that was given a time of its own, from which it runs on. */
-function clock(): () => Date {
+/** The clock: real, but for a demo folder that was given a time of its own, from which it runs on, or from its last entry. */
+function clock(last: Date | null): () => Date {
   const pretended = process.env.STABLE_DEMO === '1' ? process.env.STABLE_NOW : undefined;
   if (!pretended) return () => new Date();
-  const ahead = Date.parse(pretended) - Date.now();
+  const ahead = Math.max(Date.parse(pretended), last?.getTime() ?? 0) - Date.now();
   return () => new Date(Date.now() + ahead);
 }
 
@@ -56,19 +59,30 @@ async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promis
   await enterKindWords(db);
   await dropLeftStaged(db);
   await db.script('analyze');
+  const said = { db, now: clock(await lastRecorded(db)), zone: process.env.STABLE_ZONE ?? 'UTC' };
+  const keeper = openKeeper(said, folder, pool.beside);
   const opened = {
-    db,
-    now: clock(),
-    zone: process.env.STABLE_ZONE ?? 'UTC',
+    ...said,
+    keeper,
     demo: process.env.STABLE_DEMO === '1',
     beside: pool.beside,
     slow: new Slow(),
   };
-  heedAsked(opened, folder, pool.beside);
+  heedAsked(opened);
+  keepByTimetable(keeper);
   shared[SAY] = await toSayAtStart(opened);
   shared[SIGNED] = (said: IncomingHttpHeaders) =>
     whoSigns(opened, { token: tokenIn(said.cookie), key: keyIn(said.authorization) });
   return opened;
+}
+
+/** How often it is looked whether a backup is due. */
+const LOOK_MS = 10_000;
+/** Backs up when it is time. What goes wrong is kept by the keeper, and Today says it; the log says it too. */
+function keepByTimetable(keeper: ReturnType<typeof openKeeper>): void {
+  const look = () =>
+    keeper.lookAtTimetable().catch((error: unknown) => console.error(`No backup was made: ${forLog(error)}`));
+  setInterval(() => void look(), LOOK_MS).unref();
 }
 
 /** What whoever starts Stable is told, and nobody else: how the first owner comes in; the demo's key. */

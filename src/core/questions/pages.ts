@@ -53,6 +53,7 @@ export const PAGES = {
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,
   people: { open: 'code' },
+  keeping: {},
   start: { step: SET_UP_KINDS },
 } as const satisfies Record<string, QuestionSpec>;
 

@@ -8,6 +8,7 @@ export { validate } from './validate';
 export { questionSchema, readQuestion } from './question';
 export { defineVerb } from './verb';
 export type { Crib, InputOf, Moment, Properties, Verb } from './verb';
+export type { KeptFacts, Keeper } from './keeper';
 export { perform } from './perform';
 export type { Behind, Done, Recorded } from './perform';
 export { mayRead, performAs } from './performAs';

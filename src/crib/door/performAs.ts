@@ -1,5 +1,5 @@
 import { HOURS_BACK, type May, mayActForAnother, mayDo, type Role, ROLES, whoMay } from '@/core/people';
-import { maybeEntry } from '@/data/ledger';
+import { lastRecorded, maybeEntry } from '@/data/ledger';
 import { type Done, perform } from './perform';
 import { Problem } from './problem';
 import type { Crib, Verb } from './verb';
@@ -81,6 +81,7 @@ export async function performAs(
       limit: signed.who,
       wayOut: 'Leave it out: your own initials stand under it.',
     });
+  await clockMustGoOn(crib);
   notTooFarBack(crib, signed.role, sent.happenedAt);
   await mayTakeBack(crib, signed, verb, sent, verbs);
   return perform(crib, verb, sent, {
@@ -89,6 +90,28 @@ export async function performAs(
     keyName: signed.key?.name ?? null,
     second: await askSecond(verb, signed, second),
   });
+}
+
+/** How far a clock may go back that is only put right: seconds and minutes are no fault. */
+const PUT_RIGHT_MS = 10 * 60_000;
+/**
+ * Refuses where the machine's clock is before what was entered: what is in force is the latest by its time, and what is
+ * entered now would count for older than what it follows.
+ */
+async function clockMustGoOn(crib: Crib): Promise<void> {
+  const last = await lastRecorded(crib.db);
+  const now = crib.now();
+  if (!last || now.getTime() >= last.getTime() - PUT_RIGHT_MS) return;
+  throw new Problem(
+    'CLOCK_BACK',
+    `The clock of the machine says ${now.toISOString()}, and the last entry was made at ${last.toISOString()}`,
+    {
+      field: 'happenedAt',
+      value: now.toISOString(),
+      limit: `from ${last.toISOString()} on`,
+      wayOut: 'Set the clock of the machine that Stable runs on. Nothing was written; all can be read.',
+    },
+  );
 }
 
 /** How far back somebody may enter; a time that is none is refused at the door. */

@@ -3,6 +3,7 @@ import type { May, Role } from '@/core/people';
 import type { Connection, Database } from '@/data/database';
 import type { EntryRow } from '@/data/ledger';
 import { ENVELOPE } from './schema';
+import type { Keeper } from './keeper';
 import type { Beside } from './task';
 
 /** The crib as its verbs see it: the data, and a clock that is an argument. */
@@ -13,6 +14,8 @@ export interface Crib {
   zone: string;
   /** How files, pictures and programs are read; left out: in this thread. */
   beside?: Beside;
+  /** Keeps its folder; left out: it lies in none. */
+  keeper?: Keeper;
 }
 
 /** The entry a verb is writing: its number, who and when, and a way to say what it leans on. */

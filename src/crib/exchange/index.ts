@@ -10,5 +10,5 @@ export { previewImport, shownPreview } from './preview';
 export { readList, writeList } from './tasks';
 export type { RowsRead } from './tasks';
 export type { Preview, ShownPreview } from './preview';
-export { FORMATS } from './table';
+export { FORMATS, marked, unmarked } from './table';
 export type { Format } from './table';

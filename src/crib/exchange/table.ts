@@ -119,20 +119,23 @@ function flat(item: unknown): Map<string, string> {
 const FORMULA = /^'*[=+\-@\t\r]/;
 const NUMBER = /^[+-]?\d[\d.,]*$/;
 /** As a cell stands in a CSV: a mark before what would run. XLSX has texts as texts, which run nowhere. */
-const marked = (cell: string) => (FORMULA.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
+export const marked = (cell: string) => (FORMULA.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
 /** As it was: one mark less. */
-const unmarked = (cell: string) => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
+export const unmarked = (cell: string) => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
+
+/** A byte-order mark: without it spreadsheets read letters beyond ASCII wrongly. */
+export const CSV_BEGINS = '\uFEFF';
+/** Rows as lines of a CSV (RFC 4180). */
+export const csvLines = (rows: readonly (readonly string[])[]): string =>
+  `${Papa.unparse(
+    rows.map((row) => row.map(marked)),
+    { newline: '\r\n' },
+  )}\r\n`;
 
 /** Writes a list: every cell is text, so that 1/4 stays 1/4 and no spreadsheet makes a day of it. */
 export async function writeTable(table: Table, format: 'csv' | 'xlsx', name = 'items'): Promise<Uint8Array> {
   if (format === 'csv')
-    // A byte-order mark: without it spreadsheets read letters beyond ASCII wrongly.
-    return new TextEncoder().encode(
-      `\uFEFF${Papa.unparse(
-        [table.headers, ...table.rows].map((row) => row.map(marked)),
-        { newline: '\r\n' },
-      )}\r\n`,
-    );
+    return new TextEncoder().encode(`${CSV_BEGINS}${csvLines([table.headers, ...table.rows])}`);
   return writeXlsx(table, name);
 }
 

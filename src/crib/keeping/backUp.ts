@@ -1,10 +1,18 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { type Beside, Problem } from '@/crib/door';
-import { differing, fingerprint, type Fingerprint, type FolderDatabase } from '@/data/database';
+import {
+  differing,
+  FREE_BYTES,
+  fingerprint,
+  type Fingerprint,
+  type FolderDatabase,
+  freeBytes,
+} from '@/data/database';
 import { lastEntry } from '@/data/ledger';
-import { checkCopy } from './tasks';
+import { LOCKED } from './lock';
+import { checkCopy, lockCopy } from './tasks';
 
 /** What a backup says of itself, in its backup.json. */
 export interface Backup {
@@ -16,20 +24,10 @@ export interface Backup {
 /** Seconds that checking a copy may take: every row of many years is read, and nobody waits for it. */
 const CHECK_S = 3600;
 
-/** Names of backups: 'stable-2027-01-12T090000Z'; those of a later moment come later. */
-const NAME = /^stable-\d{4}-\d{2}-\d{2}T\d{6}Z$/;
-const nameOf = (now: Date) => `stable-${now.toISOString().slice(0, 19).replaceAll(':', '')}Z`;
-
-/** Beside the data: when its last good backup was made. */
-const LAST = 'last-backup';
-/** When the data in a folder was last backed up, ISO; null: never, as far as is known here. */
-export function lastBackup(data: string): string | null {
-  try {
-    return readFileSync(join(data, LAST), 'utf8');
-  } catch {
-    return null;
-  }
-}
+/** Names of backups: 'stable-2027-01-12T090000Z', locked ones with their ending; those of a later moment come later. */
+const NAME = /^stable-\d{4}-\d{2}-\d{2}T\d{6}Z(\.tar\.gz\.age)?$/;
+/** A moment in the name of a file or folder. Example: '2027-01-12T090000Z'. */
+export const stamp = (at: Date): string => `${at.toISOString().slice(0, 19).replaceAll(':', '')}Z`;
 
 /** Backups below a folder, the newest first. */
 export const backupsBelow = (folder: string): string[] =>
@@ -38,14 +36,62 @@ export const backupsBelow = (folder: string): string[] =>
     .sort()
     .reverse();
 
+/** Where copies lie while something is done with them: in the data folder, which only Stable reads. */
+export const copiesIn = (data: string): string => join(data, 'copies');
+
+/** Bytes of the files in a folder and below. */
+const bytesIn = (folder: string): number =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' }).reduce((n, name) => {
+    const at = statSync(join(folder, name), { throwIfNoEntry: false });
+    return n + (at?.isFile() ? at.size : 0);
+  }, 0);
+const megabytes = (bytes: number): number => Math.round(bytes / 1e6);
+
+/** Refuses a copy that would fill its disk: where that is the disk of the data, nobody could write meanwhile. */
+export function mustHaveRoom(bytes: number, to: string, free = freeBytes): void {
+  const room = Math.max(0, free(to) - FREE_BYTES);
+  if (bytes > room)
+    throw new Problem('NO_ROOM', `A copy of ${megabytes(bytes)} MB does not go onto the disk of ${to}`, {
+      field: 'folder',
+      value: to,
+      limit: `at most ${megabytes(room)} MB with the room there is`,
+      wayOut: 'Make room there, or name another folder. The data is as it was.',
+    });
+}
+
+/** Copies the files at one moment, while others read and write on but for that moment; says what they hold. */
+export async function copyFiles(db: FolderDatabase, data: string, to: string, now: Date): Promise<Backup> {
+  mkdirSync(to, { recursive: true, mode: 0o700 });
+  mustHaveRoom(bytesIn(join(data, 'pg')), to);
+  return db.quietly(async (c) => {
+    const holds = await fingerprint(c);
+    const newest = await lastEntry(c);
+    await cp(join(data, 'pg'), join(to, 'pg'), { recursive: true });
+    return { made: now.toISOString(), lastEntry: newest, holds };
+  });
+}
+
+export interface BackUpTo {
+  data: string;
+  to: string;
+  now: Date;
+  keep: number;
+  beside: Beside;
+  /** Locks it; null: it lies open. */
+  passphrase?: string | null;
+  /** Told what did not agree when the copy was looked through. */
+  looked?: (faults: string[]) => void;
+}
+
 /**
  * Copies the data while Stable runs: others read and write on, but for the moment in which the files are copied. The copy
- * is opened and compared row for row by its digests before it gets its name, so that what is called a backup is one; then
- * all but the newest `keep` go. Throws a Problem; then nothing is left of it.
+ * is opened, compared row for row by its digests and looked through whole before it gets its name, so that what is called
+ * a backup is one; then all but the newest `keep` go. One that is locked is copied within the data folder, so that nothing
+ * of it lies open elsewhere. Throws a Problem; then nothing is left of it.
  */
 export async function backUp(
   db: FolderDatabase,
-  { data, to, now, keep, beside }: { data: string; to: string; now: Date; keep: number; beside: Beside },
+  { data, to, now, keep, beside, passphrase = null, looked }: BackUpTo,
 ): Promise<{ folder: string; backup: Backup }> {
   const below = resolve(to);
   if (`${below}/`.startsWith(`${resolve(data)}/`))
@@ -55,30 +101,35 @@ export async function backUp(
       limit: 'another folder, best on another disk',
       wayOut: 'Name another folder.',
     });
-  const folder = join(below, nameOf(now));
+  const name = `stable-${stamp(now)}`;
+  const folder = join(below, passphrase === null ? name : `${name}${LOCKED}`);
   const part = `${folder}.part`;
+  const copy = passphrase === null ? part : join(copiesIn(data), name);
   try {
-    mkdirSync(part, { recursive: true, mode: 0o700 });
-    const backup = await db.quietly(async (c) => {
-      const holds = await fingerprint(c);
-      const newest = await lastEntry(c);
-      await cp(join(data, 'pg'), join(part, 'pg'), { recursive: true });
-      return { made: now.toISOString(), lastEntry: newest, holds };
-    });
-    const { holds, faults } = await beside(checkCopy, { folder: part }, { seconds: CHECK_S });
-    const wrong = faults.length ? faults : differing(backup.holds, holds);
+    mkdirSync(below, { recursive: true, mode: 0o700 });
+    const backup = await copyFiles(db, data, copy, now);
+    const { holds, faults } = await beside(checkCopy, { folder: copy }, { seconds: CHECK_S });
+    looked?.(faults);
+    if (faults.length)
+      throw new Problem('REFUSED', `Books or files do not agree: ${faults.slice(0, 5).join('; ')}`, {
+        wayOut: 'Enter nothing more, and put back the last backup from before.',
+      });
+    const wrong = differing(backup.holds, holds);
     if (wrong.length)
       throw new Problem('REFUSED', `The copy is not what it was made of: ${wrong.slice(0, 5).join(', ')}`, {
         wayOut: 'Make it again, on another disk if it stays so.',
       });
-    writeFileSync(join(part, 'backup.json'), JSON.stringify(backup, null, 1));
+    writeFileSync(join(copy, 'backup.json'), JSON.stringify(backup, null, 1));
+    if (passphrase !== null)
+      await beside(lockCopy, { folder: copy, to: part, passphrase }, { seconds: CHECK_S });
     renameSync(part, folder);
-    writeFileSync(join(data, LAST), backup.made);
     for (const old of backupsBelow(below).slice(keep)) rmSync(join(below, old), { recursive: true });
     return { folder, backup };
   } catch (error) {
-    if (existsSync(part)) rmSync(part, { recursive: true });
     throw noPlace(error, to) ?? error;
+  } finally {
+    // Looked for first: below what is no folder even a forced removal fails.
+    for (const left of [part, copy]) if (existsSync(left)) rmSync(left, { recursive: true });
   }
 }
 

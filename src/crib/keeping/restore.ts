@@ -1,9 +1,20 @@
-import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import {
+  copyFileSync,
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { Problem } from '@/crib/door';
 import { differing, fingerprint, lockFolder, migrate, openDatabase, plainDamage } from '@/data/database';
 import { lastEntry } from '@/data/ledger';
-import type { Backup } from './backUp';
+import { type Backup, stamp } from './backUp';
+import { LOCKED, unlockFiles } from './lock';
+import { BESIDE } from './openKeeper';
 
 export interface Restored {
   made: string;
@@ -21,8 +32,8 @@ export function readBackup(folder: string): Backup {
     throw new Problem('NOT_FOUND', `${folder} is no backup`, {
       field: 'backup',
       value: folder,
-      limit: 'a folder with backup.json and pg, as npm run backup makes it',
-      wayOut: 'Name the folder of one backup, such as …/stable-2027-01-12T090000Z.',
+      limit: 'a folder with backup.json and pg, as npm run backup makes it, or one locked file',
+      wayOut: 'Name one backup, such as …/stable-2027-01-12T090000Z.',
     });
   // Written by backUp; what it says is compared below.
   return JSON.parse(readFileSync(said, 'utf8')) as Backup;
@@ -36,17 +47,14 @@ export function readBackup(folder: string): Backup {
 export async function restore(
   backupFolder: string,
   data: string,
-  { now, dryRun = false }: { now: Date; dryRun?: boolean },
+  { now, dryRun = false, passphrase = null }: { now: Date; dryRun?: boolean; passphrase?: string | null },
 ): Promise<Restored> {
-  const backup = readBackup(backupFolder);
-  // The demo's mark and the like stay out: what was backed up is the books.
   const part = `${data}.restoring`;
   const there = existsSync(data) && readdirSync(data).length > 0;
   const unlock = there ? lockFolder(data) : null;
   try {
     rmSync(part, { recursive: true, force: true });
-    mkdirSync(part, { recursive: true, mode: 0o700 });
-    cpSync(join(backupFolder, 'pg'), join(part, 'pg'), { recursive: true });
+    const backup = await laidOut(backupFolder, part, passphrase);
     const db = await openDatabase(part);
     let migrations: number;
     let newest: number;
@@ -65,13 +73,42 @@ export async function restore(
       await db.close();
     }
     if (dryRun) return { made: backup.made, lastEntry: newest, migrations, before: null };
-    const before = there ? `${data}.before-${now.toISOString().slice(0, 19).replaceAll(':', '')}Z` : null;
-    if (before) renameSync(data, before);
-    else rmSync(data, { recursive: true, force: true });
-    renameSync(part, data);
+    rmSync(join(part, 'backup.json'), { force: true });
+    const before = takePlace(part, data, there ? now : null);
     return { made: backup.made, lastEntry: newest, migrations, before };
   } finally {
     unlock?.();
     rmSync(part, { recursive: true, force: true });
   }
+}
+
+/** Lays a backup out in a folder, unlocked where it is locked. The demo's mark and the like stay out: what was backed up is the books. */
+async function laidOut(backupPath: string, part: string, passphrase: string | null): Promise<Backup> {
+  if (!backupPath.endsWith(LOCKED)) {
+    const backup = readBackup(backupPath);
+    mkdirSync(part, { recursive: true, mode: 0o700 });
+    cpSync(join(backupPath, 'pg'), join(part, 'pg'), { recursive: true });
+    return backup;
+  }
+  if (passphrase === null)
+    throw new Problem('REFUSED', `${backupPath} is locked by a passphrase`, {
+      field: 'passphrase',
+      wayOut: 'Set STABLE_PASSPHRASE to it. The data is as it was.',
+    });
+  await unlockFiles(backupPath, part, passphrase);
+  return readBackup(part);
+}
+
+/**
+ * Puts a folder in the place of the data; what was there is kept beside it, under a name of the moment, and what it knew
+ * of how it is kept comes along. Gives that name; null: nothing was there.
+ */
+export function takePlace(part: string, data: string, now: Date | null): string | null {
+  const before = now ? `${data}.before-${stamp(now)}` : null;
+  if (before) renameSync(data, before);
+  else rmSync(data, { recursive: true, force: true });
+  renameSync(part, data);
+  for (const name of BESIDE)
+    if (before && existsSync(join(before, name))) copyFileSync(join(before, name), join(data, name));
+  return before;
 }

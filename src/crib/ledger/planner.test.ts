@@ -159,6 +159,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('addPlace', { code: 'GRIND', name: 'Grinder', kind: 'regrind' });
   await does('addPerson', { initials: 'TO', name: 'Tor Olander' });
   await does('setRole', { person: 'TO', role: 'operator' });
+  await does('setBackups', { made: 'not' });
   await does('setSecondPerson', { writeOff: 'no', deviation: 'no', settlement: 'yes' });
   await does('addItem', {
     code: 'FM50',

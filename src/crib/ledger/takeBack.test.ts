@@ -382,6 +382,7 @@ it('a person is not taken back: what they signed stays signed', async () => {
 
 it.each([
   ['setRole', { person: 'IK', role: 'owner' }],
+  ['setBackups', { made: 'not' }],
   ['setSecondPerson', { writeOff: 'yes', deviation: 'no', settlement: 'no' }],
 ])('%s is said anew, not taken back', async (verb, input) => {
   const { entry } = await crib.do(verb, input);

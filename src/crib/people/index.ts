@@ -1,7 +1,8 @@
 // What people do
 export { setRole } from './verbs/setRole';
 export { setSecondPerson } from './verbs/setSecondPerson';
-export { ACTS } from './acts';
+export { SIGNING_ACTS } from './acts';
+export { defineAct } from './act';
 export type { Act, ActContext } from './act';
 export { notSignedIn, runAct } from './runAct';
 // Who asks

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { whoMay } from '@/core/people';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
-import { ACTS } from './acts';
+import { ACTS } from '@/crib/acts';
 
 // docs/people.md is what the verbs, views and acts say in their own files; whoever changes one changes it there.
 it('the docs say who may do what the code lets do it', () => {

@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { namesOf } from '@/core/names';
 import { mayDo, type Role, ROLES, SESSION } from '@/core/people';
 import { type Crib, performAs, type Signed } from '@/crib/door';
-import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, openTestCrib, OWNER, type TestCrib } from '@/crib/testing';
 import { VERBS, verbNamed } from '@/crib/verbs';
 import { historyView } from '@/crib/ledger';
-import { ACTS } from './acts';
+import { ACTS } from '@/crib/acts';
 import type { ActContext } from './act';
 import { digestOf } from './digest';
 import { codeFromConsole, codeOfFirstOwner, demoKey } from './first';
@@ -55,14 +55,23 @@ async function personIn(initials: string, role: Role): Promise<string> {
 beforeEach(async () => {
   crib = await openTestCrib();
   slow = new Slow();
-  await furnish(crib);
   crib.at(START);
+  await furnish(crib);
   await crib.do('setRole', { person: 'IK', role: 'owner' });
 });
 afterEach(() => crib.db.close());
 
 const owner = async () =>
   (await act('sign-in/code', { code: await codeFromConsole(crib, 'IK'), password: PHRASE })).token!;
+
+it('a clock that was set back enters nothing: it would count for older than what it follows', async () => {
+  const receive = () => does(OWNER, 'receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
+  crib.at('2027-01-05T07:49:00Z');
+  expect(await code(receive())).toBe('CLOCK_BACK');
+  // What is only put right is no fault.
+  crib.at('2027-01-05T07:51:00Z');
+  expect(await code(receive())).toBeNull();
+});
 
 describe('the first owner', () => {
   it('comes in by a code that counts once, and no other way', async () => {

@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream';
+import { text } from 'node:stream/consumers';
 import { consignedView } from '@/crib/consigned';
 import { exportMovements, exportStock } from '@/crib/exchange';
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
@@ -104,15 +106,20 @@ describe('the table of all stock', () => {
     expect(await seen({ place: 'USED' })).toEqual([]);
     expect((await seen({ lies: 'anywhere', q: 'DC=9' })).length).toBe(3);
   });
+  const toldAs = async (format: 'csv' | 'json', asked: Parameters<typeof exportMovements>[1]) => {
+    const made = await exportMovements(crib.db, asked, format);
+    return text(Readable.from(made instanceof Uint8Array ? [made] : made));
+  };
   it('what is seen goes out as it is seen; the history too, newest first', async () => {
     const csv = new TextDecoder().decode(await exportStock(crib.db, { q: 'drill DC 2..3' }, 'csv'));
     expect(csv.replace('\uFEFF', '').split('\r\n').slice(0, 2)).toEqual([
       'item,words,kind,maker,place,place_name,lot,owner,edges_left,quantity,used,marks',
       'D2,"2 mm drill, carbide",cutter,,S1-B,Drawer B,,,,5,0,',
     ]);
-    const json = JSON.parse(
-      new TextDecoder().decode(await exportMovements(crib.db, { item: 'D9' }, 'json')),
-    ) as { format: string; rows: Record<string, string>[] };
+    const json = JSON.parse(await toldAs('json', { item: 'D9' })) as {
+      format: string;
+      rows: Record<string, string>[];
+    };
     expect(json.format).toBe('stable-movements-1');
     expect(json.rows.map((r) => `${r.from}>${r.to} ${r.quantity} ${r.who}`)).toEqual([
       'USED>SCRAP 1 IK',
@@ -121,6 +128,20 @@ describe('the table of all stock', () => {
       '>S1-B 4 IK',
     ]);
     expect((await exportStock(crib.db, {}, 'xlsx')).subarray(0, 2)).toEqual(new Uint8Array([0x50, 0x4b]));
+  });
+  it('the history goes out whole, however many moved', async () => {
+    const rows = async () =>
+      (JSON.parse(await toldAs('json', { item: 'D2' })) as { rows: object[] }).rows.length;
+    const before = await rows();
+    await crib.db.query(
+      `insert into movement (entry_id, item_id, to_place_id, quantity, who)
+       select 1, i.id, p.id, 1, 'IK' from generate_series(1, 1234), item i, place p where i.code = 'D2' and p.code = 'S1-B'`,
+    );
+    const lines = (await toldAs('csv', { item: 'D2' })).trimEnd().split('\r\n');
+    expect(lines).toHaveLength(1 + before + 1234);
+    expect(new Set(lines).size).toBeLessThan(10);
+    expect(await rows()).toBe(before + 1234);
+    await expect(toldAs('csv', { item: 'NONE' })).rejects.toMatchObject({ code: 'NOT_FOUND' });
   });
 });
 

@@ -5,12 +5,12 @@ export { insert, inserts, insertsWithId, many, maybeOne, one } from './rows';
 // Opening
 export { FolderInUse, lockFolder } from './lockFolder';
 export { migrate, MigrationChanged } from './migrate';
-export { openDatabase, openInMemory } from './openDatabase';
+export { openDatabase, openInMemory, openToCheck } from './openDatabase';
 export type { FolderDatabase } from './openDatabase';
 export { differing, fingerprint } from './fingerprint';
 export type { Fingerprint } from './fingerprint';
 export { Damaged, plainDamage } from './damage';
-export { freeBytes } from './room';
+export { FREE_BYTES, freeBytes } from './room';
 // Pages cut by a sort key
 export { COUNTED_TO, countSql, pageOf, pageSql } from './paging';
 export type { PagedQuestion } from './paging';

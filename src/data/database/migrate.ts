@@ -11,8 +11,9 @@ export class MigrationChanged extends Error {}
 /**
  * Brings the schema up to date: numbered plain SQL files in order, each with its bookkeeping row in one transaction.
  * A file that was applied is never edited: a changed checksum is refused, as is a database newer than the program.
+ * `last`: the number of the last one, for what was made by an older program.
  */
-export async function migrate(db: Database, folder = FOLDER): Promise<number> {
+export async function migrate(db: Database, folder = FOLDER, last = Infinity): Promise<number> {
   await db.script(`create table if not exists schema_migration (
     number int primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())`);
   const applied = new Map(
@@ -21,7 +22,7 @@ export async function migrate(db: Database, folder = FOLDER): Promise<number> {
     ).map((m) => [m.number, m.checksum]),
   );
   const files = readdirSync(folder)
-    .filter((name) => /^\d{4}_\w+\.sql$/.test(name))
+    .filter((name) => /^\d{4}_\w+\.sql$/.test(name) && Number(name.slice(0, 4)) <= last)
     .sort();
   let done = 0;
   for (const name of files) {

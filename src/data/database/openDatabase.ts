@@ -1,6 +1,7 @@
 import { chmodSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite, type PGliteOptions, types } from '@electric-sql/pglite';
+import { amcheck } from '@electric-sql/pglite/contrib/amcheck';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
 import { isDataError, toDataError } from './errors';
@@ -114,7 +115,11 @@ export interface FolderDatabase extends Database {
 }
 
 /** A database in a folder: locked against other processes, every commit synced to the disk. */
-export async function openDatabase(folder: string, free = freeBytes): Promise<FolderDatabase> {
+export async function openDatabase(
+  folder: string,
+  free = freeBytes,
+  extensions: PGliteOptions['extensions'] = EXTENSIONS,
+): Promise<FolderDatabase> {
   mkdirSync(folder, { recursive: true });
   // PGlite makes its files readable to all; the folder keeps them private.
   chmodSync(folder, 0o700);
@@ -123,7 +128,7 @@ export async function openDatabase(folder: string, free = freeBytes): Promise<Fo
     const files = new SyncedFiles(join(folder, 'pg'));
     const db = await PGlite.create({
       fs: files,
-      extensions: EXTENSIONS,
+      extensions,
       parsers: PARSERS,
       startParams: [
         ...PGlite.defaultStartParams.filter((p) => p !== '-F'),
@@ -152,6 +157,10 @@ export async function openDatabase(folder: string, free = freeBytes): Promise<Fo
     throw error;
   }
 }
+
+/** The same of a copy that is to be looked through: with PostgreSQL's own check of indexes at hand. */
+export const openToCheck = (folder: string): Promise<FolderDatabase> =>
+  openDatabase(folder, freeBytes, { ...EXTENSIONS, amcheck });
 
 /** A database in memory, for tests and for reading a dump: real PostgreSQL, no folder. */
 export async function openInMemory(loadDataDir?: Blob): Promise<Database & { dump: () => Promise<Blob> }> {

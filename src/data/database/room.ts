@@ -3,7 +3,7 @@ import { DataError } from './errors';
 import type { FolderLock } from './lockFolder';
 
 /** Bytes that must be free where the data lies: the log of what is written takes whole pieces of 16 MB, and some of them. */
-const FREE_BYTES = 200_000_000;
+export const FREE_BYTES = 200_000_000;
 
 /** Bytes free where a folder lies, for whoever is not root. */
 export const freeBytes = (folder: string): number => {

@@ -32,6 +32,11 @@ export const manyFormAnswers = (c: Connection, formIds: readonly string[]) =>
 export const lastEntry = async (c: Connection): Promise<number> =>
   (await one<{ n: number }>(c, 'select coalesce(max(id), 0) as n from entry')).n;
 
+/** When the newest entry was recorded; null: there is none. */
+export const lastRecorded = async (c: Connection): Promise<Date | null> =>
+  (await one<{ at: Date | null }>(c, 'select (select recorded_at from entry order by id desc limit 1) as at'))
+    .at;
+
 /** An item that an entry is about, if it is about one: so that a refusal can name it. */
 export const maybeItemOfEntry = (c: Connection, entryId: number) =>
   maybeOne<{ code: string }>(

@@ -14,7 +14,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useState } from 'react';
-import { ROLES } from '@/core/people';
+import { mayDo, ROLES } from '@/core/people';
 import { useSurroundings } from './door';
 import styles from './Spine.module.css';
 
@@ -112,6 +112,11 @@ function Foot({ demo, onHelp }: SpineProps) {
           <span className="visually-hidden">Signed in: </span>
           <strong className="fig">{signed.who}</strong> {signed.name}
           <span className={styles.role}>{ROLES[signed.role].words}</span>
+        </Link>
+      )}
+      {!signed.shared && mayDo(signed.role, ['crib']) && (
+        <Link className={styles.me} href="/keeping">
+          Backups
         </Link>
       )}
       <Button color="inherit" onClick={() => void signOut()}>

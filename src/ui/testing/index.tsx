@@ -1,8 +1,11 @@
-import { render } from '@testing-library/react';
+import { configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { DEFAULT_LADDER } from '@/core/life';
 import type { ShopView } from '@/crib/shop';
 import { type AppDoor, type SignedHere, Surround } from '@/ui/shell';
+
+// What is looked for may take its time where other tests keep the machine busy.
+configure({ asyncUtilTimeout: 10_000 });
 
 export { answer } from './answers';
 

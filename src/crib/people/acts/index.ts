@@ -5,7 +5,7 @@ import { handBack, takeHand } from './hand';
 import { endSession, setPassword, setPin, signOut } from './own';
 
 /** Everything around signing that is posted to the API. */
-export const ACTS: readonly Act[] = [
+export const SIGNING_ACTS: readonly Act[] = [
   signIn,
   signInToDemo,
   signInByCode,

@@ -12,7 +12,6 @@ export interface MovementsView {
   next: number | null;
 }
 const PAGE = 50;
-const MOST = 10_000;
 
 /** What moved, newest first: of an item, a piece, a place or a person; everything when none is named. */
 export async function movementsView(
@@ -20,8 +19,7 @@ export async function movementsView(
   asked: MovementsAsked,
   most = PAGE,
 ): Promise<MovementsView> {
-  const limit = Math.min(most, MOST);
-  const q: MovementQuestion = { limit: limit + 1, before: asked.before, who: asked.who };
+  const q: MovementQuestion = { limit: most + 1, before: asked.before, who: asked.who };
   if (asked.item !== undefined)
     q.itemId = found(await maybeItem(c, asked.item), 'item', asked.item, 'item').id;
   if (asked.piece !== undefined)
@@ -29,6 +27,6 @@ export async function movementsView(
   if (asked.place !== undefined)
     q.placeId = found(await maybePlace(c, asked.place.toUpperCase()), 'place', asked.place, 'place').id;
   const rows = await manyMovements(c, q);
-  const shown = rows.slice(0, limit);
-  return { movements: shown, next: rows.length > limit ? last(shown).id : null };
+  const shown = rows.slice(0, most);
+  return { movements: shown, next: rows.length > most ? last(shown).id : null };
 }

@@ -9,8 +9,8 @@ import { ProblemNote } from '@/ui/kit/form';
 import { Acts, Lines } from '@/ui/kit/page';
 import { useTimes } from '@/ui/shell';
 import styles from './People.module.css';
-import { Typed } from './Typed';
-import { useAct } from './useAct';
+import { Typed } from '@/ui/screens/common/Typed';
+import { useAct } from '@/ui/screens/common/useAct';
 
 /** Keys by which programs come in: named, for a role, ended with a tap. */
 export function Keys({ keys }: { keys: NonNullable<PeopleView['keys']> }) {

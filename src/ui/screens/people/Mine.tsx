@@ -8,8 +8,8 @@ import { ProblemNote } from '@/ui/kit/form';
 import { Acts, Lines } from '@/ui/kit/page';
 import { useSurroundings, useTimes } from '@/ui/shell';
 import styles from './People.module.css';
-import { Typed } from './Typed';
-import { useAct } from './useAct';
+import { Typed } from '@/ui/screens/common/Typed';
+import { useAct } from '@/ui/screens/common/useAct';
 
 type Me = NonNullable<PeopleView['me']>;
 

@@ -10,7 +10,7 @@ import { Acts } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useTimes } from '@/ui/shell';
 import styles from './People.module.css';
-import { useAct } from './useAct';
+import { useAct } from '@/ui/screens/common/useAct';
 
 // Few ever print a badge.
 const Code = dynamic(() => import('./BadgeCode').then((m) => m.BadgeCode), { ssr: false });

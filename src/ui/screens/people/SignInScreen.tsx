@@ -5,8 +5,8 @@ import { PASSWORD, type Role, ROLES } from '@/core/people';
 import { ProblemNote } from '@/ui/kit/form';
 import { useAlive } from '@/ui/shell';
 import styles from './People.module.css';
-import { Typed } from './Typed';
-import { useAct } from './useAct';
+import { Typed } from '@/ui/screens/common/Typed';
+import { useAct } from '@/ui/screens/common/useAct';
 
 interface SignInProps {
   /** Where they wanted to go. */

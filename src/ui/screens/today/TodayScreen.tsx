@@ -3,10 +3,11 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Grade } from '@/core/because';
+import type { BackupsJudged } from '@/core/keeping';
 import { linkTo } from '@/core/links';
 import type { TodayView, WorkKind, WorkLine } from '@/crib/today';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
-import { Empty, Fold, Head, Views } from '@/ui/kit/page';
+import { Empty, Fold, Head, Notice, Views } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay, useSurroundings, useTimes } from '@/ui/shell';
@@ -33,7 +34,18 @@ const GOES = { first: 'goes first', usual: '', 'can wait': 'can wait' } as const
 type People = readonly { initials: string; name: string }[];
 
 /** The worklist: what to do, why, by when; each line opens the thing it is about. */
-export function TodayScreen({ view, people, today }: { view: TodayView; people: People; today: string }) {
+export function TodayScreen({
+  view,
+  people,
+  today,
+  backups = null,
+}: {
+  view: TodayView;
+  people: People;
+  today: string;
+  /** How safe the data is kept, for whom that is a matter; null: it is none. */
+  backups?: BackupsJudged | null;
+}) {
   const query = useQuery('today');
   const { who } = useSurroundings();
   /** The line of which something is being said. */
@@ -63,6 +75,11 @@ export function TodayScreen({ view, people, today }: { view: TodayView; people: 
           </div>
         </div>
       </Head>
+      {backups && (backups.grade === 'stop' || backups.grade === 'question') && (
+        <Notice kind={backups.grade} label="Backups">
+          <Link href={linkTo('keeping')}>{backups.words}.</Link> {backups.wayOut}
+        </Notice>
+      )}
       {givenTo.length > 0 && (
         <Views
           label="Whose work"

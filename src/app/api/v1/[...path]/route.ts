@@ -1,3 +1,4 @@
+import { createReadStream, rmSync, statSync } from 'node:fs';
 import { connection } from 'next/server';
 import { LIMITS } from '@/core/limits';
 import { isOne, namesOf } from '@/core/names';
@@ -5,6 +6,7 @@ import { POINTS } from '@/core/programs';
 import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { parseNumber } from '@/core/units';
+import { ACTS } from '@/crib/acts';
 import { compute, COMPUTATIONS } from '@/crib/computations';
 import {
   type Beside,
@@ -16,6 +18,7 @@ import {
   Problem,
   PROBLEM_CODES,
   readQuestion,
+  type Signed,
   toProblem,
   validate,
 } from '@/crib/door';
@@ -28,8 +31,9 @@ import {
   previewImport,
   shownPreview,
 } from '@/crib/exchange';
-import { ACTS, type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
+import { type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
 import { checkProgramText, readProgramText } from '@/crib/jobs';
+import { webOf } from '@/crib/keeping';
 import { openApi } from '@/crib/openapi';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
@@ -87,6 +91,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const [list, format, ...more] = path.split('.');
     if (!more.length && isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
       return await exported(new URL(request.url).searchParams, list, format);
+    if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
     const program = /^programs\/(\d{1,9})$/.exec(path);
@@ -160,17 +165,39 @@ const LISTS = {
   movements: (c, query, format, beside) => exportMovements(c, readQuestion(MOVEMENTS, query), format, beside),
 } satisfies Record<
   string,
-  (c: Crib['db'], query: URLSearchParams, format: Format, beside?: Beside) => Promise<Uint8Array>
+  (
+    c: Crib['db'],
+    query: URLSearchParams,
+    format: Format,
+    beside?: Beside,
+  ) => Promise<Uint8Array | AsyncIterable<Uint8Array>>
 >;
 async function exported(query: URLSearchParams, list: keyof typeof LISTS, format: Format): Promise<Response> {
   const { db, beside } = await crib();
-  const bytes = await LISTS[list](db, query, format, beside);
+  const made = await LISTS[list](db, query, format, beside);
   // Bytes of the database or of ExcelJS lie in a plain buffer, which their type leaves open.
-  return new Response(bytes as BodyInit, {
+  return new Response(made instanceof Uint8Array ? (made as BodyInit) : webOf(made), {
     headers: {
       'content-type': TYPES[format],
       ...PRIVATE,
       'content-disposition': `attachment; filename="${list}.${format}"`,
+    },
+  });
+}
+
+/** All that is kept as open files. The file goes once it was sent, or nobody takes it any more. */
+async function wholeArchive(signed: Signed): Promise<Response> {
+  mayRead(signed, [], 'archive.zip');
+  const { keeper } = await crib();
+  const { file, name } = await sure(keeper, 'a server keeps its folder').archive();
+  const stream = createReadStream(file);
+  stream.once('close', () => rmSync(file, { force: true }));
+  return new Response(webOf(stream), {
+    headers: {
+      'content-type': 'application/zip',
+      'content-length': String(statSync(file).size),
+      ...PRIVATE,
+      'content-disposition': `attachment; filename="${name}"`,
     },
   });
 }

@@ -1,0 +1,2 @@
+export { judgeBackups } from './judgeBackups';
+export type { BackupPlan, BackupsJudged, BackupsKnown } from './judgeBackups';

@@ -1,0 +1,100 @@
+/**
+ * What is kept as in force must be what the ledger says when it is summed anew. The right hand of each pair asks the ledger
+ * alone. Asked of a copy of the whole shop each night, and after random acts by a test.
+ */
+export const IN_FORCE: readonly [name: string, kept: string, summed: string][] = [
+  [
+    'assemblies that stand, their newest measurement and the one that counts',
+    'select assembly_id, piece_id, edge_set_id, newest_id, good_id from assembly_now order by 1',
+    `with judged as (
+       select m.assembly_id, m.entry_id, e.happened_at, jsonb_array_length(m.questions) as questions, v.accepted
+       from measurement m join live_entry e on e.id = m.entry_id
+       left join lateral (select x.accepted from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
+         order by xe.happened_at desc, xe.id desc limit 1) v on true)
+     select a.id as assembly_id, a.piece_id, a.edge_set_id,
+       (select j.entry_id from judged j where j.assembly_id = a.id and j.accepted is not false order by j.happened_at desc, j.entry_id desc limit 1) as newest_id,
+       (select j.entry_id from judged j where j.assembly_id = a.id and (j.accepted or (j.questions = 0 and j.accepted is null))
+        order by j.happened_at desc, j.entry_id desc limit 1) as good_id
+     from assembly a join live_entry e on e.id = a.entry_id
+     where not exists (select 1 from take_down t join live_entry te on te.id = t.entry_id where t.assembly_id = a.id) order by 1`,
+  ],
+  [
+    'ties',
+    'select operation_id, t, assembly_id, entry_id from tie_now order by 1, 2',
+    `select distinct on (x.operation_id, x.t) x.operation_id, x.t, x.assembly_id, x.entry_id from tie x join live_entry e on e.id = x.entry_id
+     order by x.operation_id, x.t, e.happened_at desc, e.id desc`,
+  ],
+  [
+    'operations with parts made, program and figures',
+    'select operation_id, job, number, due, quantity, state, parts_made, program_id, figures_id, open from operation_now order by 1',
+    `select x.*, x.parts_made < x.quantity and x.state = 'open' as open from (
+       select o.id as operation_id, j.number as job, o.number, coalesce(c.due, j.due) as due, coalesce(c.quantity, j.quantity) as quantity,
+         coalesce(c.state, 'open') as state,
+         coalesce((select sum(l.parts)::int from parts_log l join live_entry le on le.id = l.entry_id where l.operation_id = o.id), 0) as parts_made,
+         (select p.entry_id from program p join live_entry pe on pe.id = p.entry_id where p.operation_id = o.id order by pe.happened_at desc, pe.id desc limit 1) as program_id,
+         (select f.entry_id from operation_figures f join live_entry fe on fe.id = f.entry_id where f.operation_id = o.id order by fe.happened_at desc, fe.id desc limit 1) as figures_id
+       from operation o join live_entry e on e.id = o.entry_id join job j on j.id = o.job_id
+       left join lateral (select x.* from job_change x join live_entry xe on xe.id = x.entry_id where x.job_id = j.id
+         order by xe.happened_at desc, xe.id desc limit 1) c on true) x order by 1`,
+  ],
+  [
+    'minutes and parts of each edge set in each material',
+    'select edge_set_id, material_id, round(minutes::numeric, 6) as minutes, parts, lower_bound from edge_use order by 1, 2',
+    `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.material_id, round(sum(u.minutes)::numeric, 6) as minutes, sum(l.parts)::int as parts,
+       bool_or(u.lower_bound) as lower_bound
+     from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id join operation o on o.id = l.operation_id
+     join job j on j.id = o.job_id
+     left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
+     where coalesce(a.edge_set_id, u.edge_set_id) is not null group by 1, 2 order by 1, 2`,
+  ],
+  [
+    'lives',
+    'select edge_set_id, piece_id, item_id, fresh, round(minutes::numeric, 6) as minutes, materials, material_id, ended, ended_id from life_now order by 1',
+    `select s.id as edge_set_id, s.piece_id, p.item_id, s.fresh, coalesce(u.minutes, 0.000000) as minutes, coalesce(u.materials, 0) as materials, u.material_id,
+       x.kind as ended, x.entry_id as ended_id
+     from edge_set s join live_entry e on e.id = s.entry_id join piece p on p.id = s.piece_id
+     left join (select edge_set_id, round(sum(minutes)::numeric, 6) as minutes, count(distinct material_id)::int as materials,
+                  case when count(distinct material_id) = 1 then min(material_id) end as material_id from use_of_edges group by 1) u on u.edge_set_id = s.id
+     left join (select t.edge_set_id, t.kind, t.entry_id from ending t join live_entry te on te.id = t.entry_id) x on x.edge_set_id = s.id order by 1`,
+  ],
+  [
+    'how many lives there are of each cutter in each material',
+    'select item_id, material_id, lives from life_line where lives > 0 order by 1, 2',
+    'select item_id, material_id, count(*)::int as lives from life_now where fresh and materials = 1 and minutes > 0 group by 1, 2 order by 1, 2',
+  ],
+  [
+    'uses that belong to no cutter',
+    'select use_id, operation_id, t from use_open order by 1',
+    `select u.id as use_id, l.operation_id, u.t from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id
+     where u.edge_set_id is null and not exists (select 1 from use_assignment a join live_entry ae on ae.id = a.entry_id where a.use_id = u.id) order by 1`,
+  ],
+  [
+    'orders with what came of them',
+    'select purchase_id, quantity, received, open from purchase_now order by 1',
+    `select x.*, received < quantity as open from (
+       select p.id as purchase_id, p.quantity,
+         coalesce((select sum(r.quantity)::int from receipt r join live_entry re on re.id = r.entry_id where r.purchase_id = p.id), 0) as received
+       from purchase p join live_entry e on e.id = p.entry_id) x order by 1`,
+  ],
+  [
+    'pieces that are gone, and pieces to grade',
+    'select piece_id, item_id, gone, to_grade from piece_place order by 1',
+    `select pp.piece_id, p.item_id, pl.kind in ('scrap', 'lost') as gone,
+       exists (select 1 from ending t join live_entry te on te.id = t.entry_id join edge_set es on es.id = t.edge_set_id
+               where es.piece_id = p.id and in_crib(pl.kind)
+               and not exists (select 1 from edge_set l join live_entry le on le.id = l.entry_id where l.piece_id = p.id and l.id > es.id)
+               and not exists (select 1 from grade g join live_entry ge on ge.id = g.entry_id where g.piece_id = p.id and g.entry_id > t.entry_id)) as to_grade
+     from piece_place pp join piece p on p.id = pp.piece_id join place pl on pl.id = pp.place_id order by 1`,
+  ],
+  [
+    'names and use of what was ever named anew',
+    'select supplier_id, name, in_use from naming_now order by 1',
+    `select supplier_id, name, in_use from (select distinct on (n.supplier_id) n.* from naming n join live_entry e on e.id = n.entry_id
+       order by n.supplier_id, e.happened_at desc, e.id desc) x order by 1`,
+  ],
+  [
+    'how much lies at each place',
+    'select place_id, items, pieces from place_now where items > 0 order by 1',
+    'select place_id, count(*)::int as items, sum(quantity)::int as pieces from balance where quantity > 0 group by 1 order by 1',
+  ],
+];
