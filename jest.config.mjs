@@ -2,7 +2,17 @@ import nextJest from 'next/jest.js';
 
 const createConfig = nextJest({ dir: './' });
 /** Packages that ship only ES modules and must be compiled for Jest. */
-const COMPILED = ['d3', 'd3-[a-z-]+', 'internmap', 'delaunator', 'robust-predicates', 'uuid', 'age-encryption', '@noble', '@scure'];
+const COMPILED = [
+  'd3',
+  'd3-[a-z-]+',
+  'internmap',
+  'delaunator',
+  'robust-predicates',
+  'uuid',
+  'age-encryption',
+  '@noble',
+  '@scure',
+];
 const shared = {
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',

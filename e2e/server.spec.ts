@@ -324,6 +324,14 @@ test('npm run backup copies a shop that runs, and one that does not; npm run res
   // What runs is not written over.
   expect(keep('restore', backup).stderr).toMatch(/in use by another Stable process/);
   await stop(first);
+  expect(keep('check').stdout).toMatch(/All books and files agree/);
+  const archive = join(to, 'all.zip');
+  expect(keep('archive', archive).stdout).toMatch(/as open files/);
+  const other = { ...settings, STABLE_DATA: join(to, 'other') };
+  expect(start(other, 'scripts/keep.mjs', ['bring-in', archive]).stdout).toMatch(
+    /entries to 3, compared with what went out/,
+  );
+  expect(start(other, 'scripts/keep.mjs', ['bring-in', archive]).stderr).toMatch(/holds something already/);
   expect(keep('backup', to, '--keep', '5').stdout).toMatch(/entries to 3, opened and compared/);
   expect(keep('restore', backup, '--dry-run').stdout).toMatch(/It would restore .*entries to 2/);
   const done = keep('restore', backup);

@@ -1,6 +1,7 @@
 // Refreshes docs/screenshots from a demo shop of its own: npm run pictures. One picture of each main view.
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { ROOT } from './prepare.mjs';
@@ -9,7 +10,6 @@ const BASE = 'http://127.0.0.1:4315';
 const PICTURES = [
   ['today', '/'],
   ['rack', '/rack?open=QUESTION'],
-  ['rack-dark', '/rack?job=J-2205', { colorScheme: 'dark' }],
   [
     'build',
     '/rack?new=build&job=J-2205&operation=2&t=16',
@@ -21,6 +21,7 @@ const PICTURES = [
   ['count', '/places?show=counts&sheet=C-0001'],
   ['lists', '/exchange', { list: true }],
   ['people', '/people?open=TO'],
+  ['backups', '/keeping', { backedUp: true }],
   ['machines', '/machines?open=MILL-2'],
   ['jobs', '/jobs'],
   ['job', '/jobs?open=J-3120&t=3'],
@@ -72,6 +73,20 @@ const signIn = (context) =>
 const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`, { headers: { cookie } })).json();
 const tagOf = (state) => assemblies.find((a) => a.measured.state === state && a.ties.length).tag;
 
+/** Has the shop backed up each night, and once now. */
+async function backUp() {
+  const post = (path, body) =>
+    fetch(`${BASE}/api/v1/${path}`, {
+      method: 'POST',
+      headers: { origin: BASE, cookie, 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  const folder = join(tmpdir(), 'stable-backups');
+  await post('keeping/backups', { made: 'every night', folder, at: '02:00', keep: 14, locked: 'no' });
+  await post('keeping/back-up', {});
+  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
+}
+
 const browser = await chromium.launch({
   executablePath: process.env.STABLE_CHROMIUM ?? '/usr/bin/chromium',
   args: [
@@ -86,7 +101,8 @@ const browser = await chromium.launch({
   ],
 });
 for (const [name, path, options = {}] of PICTURES) {
-  const { fill = {}, open, measured, list, ...context } = options;
+  const { fill = {}, open, measured, list, backedUp, ...context } = options;
+  if (backedUp) await backUp();
   const at = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Oslo',

@@ -17,10 +17,18 @@ const keep = (data: string, ...args: string[]): Promise<{ good: boolean; said: s
     child.once('exit', (code) => resolve({ good: code === 0, said: said.trim() }));
   });
 
-/** Backs up so many times while four write, and restores each beside: every one must be equal to what it was made of. */
-export async function backups(
-  times: number,
-): Promise<{ made: number; restored: number; written: number; said: string[] }> {
+/**
+ * Backs up and writes all out so many times while four write, then restores each backup and brings each archive in beside:
+ * every one must be equal to what it was made of, which both compare row by row.
+ */
+export async function backups(times: number): Promise<{
+  made: number;
+  restored: number;
+  archived: number;
+  broughtIn: number;
+  written: number;
+  said: string[];
+}> {
   const stable = await startStable();
   await furnish(stable);
   const to = newFolder();
@@ -30,8 +38,9 @@ export async function backups(
     while (on) if ((await stable.post('stock/received', oneReceived())).status === 201) written += 1;
   };
   const writers = [writer(), writer(), writer(), writer()];
-  const out = { made: 0, restored: 0, written: 0, said: new Array<string>() };
+  const out = { made: 0, restored: 0, archived: 0, broughtIn: 0, written: 0, said: new Array<string>() };
   const folders: string[] = [];
+  const archives: string[] = [];
   for (let i = 0; i < times; i += 1) {
     const { good, said } = await keep(stable.folder, 'backup', to, '--keep', String(times));
     const folder = /^(\S+): entries/m.exec(said)?.[1];
@@ -39,6 +48,12 @@ export async function backups(
       out.made += 1;
       folders.push(folder);
     } else out.said.push(said);
+    const archive = join(to, `${i}.zip`);
+    const wrote = await keep(stable.folder, 'archive', archive);
+    if (wrote.good) {
+      out.archived += 1;
+      archives.push(archive);
+    } else out.said.push(wrote.said);
   }
   on = false;
   await Promise.all(writers);
@@ -47,6 +62,13 @@ export async function backups(
     const target = join(newFolder(), 'data');
     const { good, said } = await keep(target, 'restore', folder);
     if (good) out.restored += 1;
+    else out.said.push(said);
+    rmSync(target, { recursive: true, force: true });
+  }
+  for (const archive of archives) {
+    const target = join(newFolder(), 'data');
+    const { good, said } = await keep(target, 'bring-in', archive);
+    if (good) out.broughtIn += 1;
     else out.said.push(said);
     rmSync(target, { recursive: true, force: true });
   }

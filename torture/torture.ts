@@ -103,7 +103,7 @@ const PARTS: Record<string, () => Promise<void>> = {
     for (const line of b.said) console.log(`       ${line}`);
     judge(
       b.said.length === 0,
-      `backups while four write: ${b.made} made, ${b.restored} restored to equal rows, ${b.written} entries written meanwhile`,
+      `backups while four write: ${b.made} made, ${b.restored} restored to equal rows, ${b.archived} archives, ${b.broughtIn} brought in equal; ${b.written} entries written meanwhile`,
     );
   },
   async clients() {

@@ -59,12 +59,13 @@ async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promis
   await enterKindWords(db);
   await dropLeftStaged(db);
   await db.script('analyze');
+  const demo = process.env.STABLE_DEMO === '1';
   const said = { db, now: clock(await lastRecorded(db)), zone: process.env.STABLE_ZONE ?? 'UTC' };
-  const keeper = openKeeper(said, folder, pool.beside);
+  const keeper = openKeeper(said, folder, pool.beside, demo);
   const opened = {
     ...said,
     keeper,
-    demo: process.env.STABLE_DEMO === '1',
+    demo,
     beside: pool.beside,
     slow: new Slow(),
   };

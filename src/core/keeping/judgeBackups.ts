@@ -14,6 +14,8 @@ export interface BackupPlan {
 
 /** What is known of the shop's backups. */
 export interface BackupsKnown {
+  /** A demo shop: nobody misses it. */
+  demo: boolean;
   plan: BackupPlan | null;
   /** When the last one was made that was opened and compared; null: none is known. */
   lastGood: Date | null;
@@ -80,6 +82,13 @@ export function judgeBackups(k: BackupsKnown): BackupsJudged {
       `Books or files do not agree: ${k.faults.slice(0, 3).join('; ')}`,
       'Enter nothing more; keep a copy of the folder as it is, and put back the last backup from before.',
       'All of them are looked through on a copy, each night and by hand.',
+    );
+  if (k.demo && !k.plan)
+    return said(
+      'not judged',
+      'The demo shop begins anew whenever it is wanted',
+      'A backup of it can be tried all the same.',
+      'Nothing in it is anybody’s work.',
     );
   if (age === null) {
     if (shopAge < 24)

@@ -4,6 +4,7 @@ import { type BackupPlan, type BackupsKnown, judgeBackups } from './index';
 const PLAN: BackupPlan = { folder: '/mnt/other/stable', at: '02:00', keep: 14, locked: false };
 const at = (iso: string) => new Date(iso);
 const known = (over: Partial<BackupsKnown>): BackupsKnown => ({
+  demo: false,
   plan: PLAN,
   lastGood: at('2027-03-10T01:01:00Z'),
   wanted: at('2027-03-10T01:00:00Z'),
@@ -81,6 +82,18 @@ it.each<[string, Partial<BackupsKnown>, string, RegExp]>([
     { faults: ['the index item_by_code does not hold the rows of item'] },
     'stop',
     /do not agree: the index item_by_code/,
+  ],
+  [
+    'a demo, of which nobody has one made',
+    { demo: true, plan: null, wanted: null, lastGood: null },
+    'not judged',
+    /demo/,
+  ],
+  [
+    'a demo whose backups were planned',
+    { demo: true, lastGood: at('2027-03-08T01:01:00Z') },
+    'stop',
+    /2 days old/,
   ],
   [
     'a shop without an entry',

@@ -8,6 +8,8 @@ export interface KeptFacts {
   checked: { at: string; faults: string[] } | null;
   /** Whether there is a passphrase to lock backups with. */
   hasPassphrase: boolean;
+  /** A demo's: it begins anew whenever it is wanted. */
+  demo: boolean;
   /** The folder that is kept. */
   folder: string;
 }

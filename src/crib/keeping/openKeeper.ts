@@ -43,11 +43,12 @@ function writtenOf(data: string): Written {
   }
 }
 
-/** The keeper of a data folder that is open, and the look at the timetable that somebody has it take each minute. */
+/** The keeper of a data folder that is open, and the look at the timetable that somebody has it take now and then. */
 export function openKeeper(
   crib: Crib & { db: FolderDatabase },
   data: string,
   beside: Beside,
+  demo = false,
 ): Keeper & { lookAtTimetable(): Promise<void> } {
   // What a killed Stable left.
   rmSync(copiesIn(data), { recursive: true, force: true });
@@ -74,13 +75,12 @@ export function openKeeper(
     try {
       await copyFiles(crib.db, data, folder, now);
       return await work(folder, now);
-    } catch (error) {
+    } finally {
       rmSync(folder, { recursive: true, force: true });
-      throw error;
     }
   };
   const keeper: Keeper = {
-    facts: () => ({ ...writtenOf(data), hasPassphrase: passphrase() !== null, folder: data }),
+    facts: () => ({ ...writtenOf(data), hasPassphrase: passphrase() !== null, demo, folder: data }),
     backups(folder) {
       try {
         return backupsBelow(folder);
@@ -124,7 +124,6 @@ export function openKeeper(
       alone('the books are being looked through', () =>
         withCopy(async (folder, at) => {
           const { faults } = await beside(checkCopy, { folder }, { seconds: LONG_S });
-          rmSync(folder, { recursive: true });
           put({ checked: { at: at.toISOString(), faults } });
           return { faults };
         }),
@@ -136,7 +135,6 @@ export function openKeeper(
           const file = await beside(archiveCopy, { folder, made }, { seconds: LONG_S });
           const kept = join(dirname(folder), `${stamp(at)}.zip`);
           renameSync(file, kept);
-          rmSync(folder, { recursive: true });
           return { file: kept, name: `stable-${stamp(at)}.zip` };
         }),
       ),
@@ -150,23 +148,26 @@ export function openKeeper(
       }
     },
   };
+  /** What was tried last, so that what fails is not tried again each time somebody looks. */
+  let tried = { plan: 0, at: 0 };
   return {
     ...keeper,
     async lookAtTimetable() {
       if (busy !== null) return;
       const now = crib.now();
       const plan = await maybeBackupPlan(crib.db);
-      const { good, failed, checked } = writtenOf(data);
       const wanted = lastWanted(plan ?? NIGHTLY_CHECK, crib.zone, now);
-      if (!plan) {
-        const begun = await begunAt(crib.db);
-        // Nothing is copied on the day on which a shop begins.
-        if (begun && begun < wanted && (!checked || new Date(checked.at) < wanted)) await keeper.check();
-        return;
-      }
-      if (good && new Date(good.at) >= wanted) return;
-      const tried = failed && new Date(failed.at) >= wanted ? Date.parse(failed.at) : 0;
-      if (now.getTime() - tried >= AGAIN_AFTER_MS) await keeper.backUp(plan);
+      const { good, checked } = writtenOf(data);
+      const since = (at: string | undefined) =>
+        at !== undefined && new Date(at) >= wanted && new Date(at) <= now;
+      if (plan ? since(good?.at) : since(checked?.at)) return;
+      // Nothing is copied on the day on which a shop begins, but where somebody asked for it.
+      const begun = await begunAt(crib.db);
+      if (!plan && (demo || !begun || begun >= wanted)) return;
+      const of = plan?.entryId ?? 0;
+      if (tried.plan === of && now.getTime() - tried.at < AGAIN_AFTER_MS) return;
+      tried = { plan: of, at: now.getTime() };
+      await (plan ? keeper.backUp(plan) : keeper.check());
     },
   };
 }

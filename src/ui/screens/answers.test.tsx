@@ -5,6 +5,7 @@ import { DEFAULT_RULES } from '@/core/choosing';
 import { BuyingScreen } from '@/ui/screens/buying/BuyingScreen';
 import { CuttersScreen } from '@/ui/screens/catalogue/CuttersScreen';
 import { ChooseScreen } from '@/ui/screens/choosing/ChooseScreen';
+import { KeepingScreen } from '@/ui/screens/keeping/KeepingScreen';
 import { JobsScreen } from '@/ui/screens/jobs/JobsScreen';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
 import { HistoryScreen } from '@/ui/screens/ledger/HistoryScreen';
@@ -42,6 +43,12 @@ const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: Re
     '',
     () => <TodayScreen view={answer('today')} people={[]} today="2027-01-05" />,
     /Ask TO for 2 × EM12/,
+  ],
+  [
+    'keeping',
+    '',
+    () => <KeepingScreen view={answer('keeping')} owner />,
+    /has no backup yet|No backup of this shop/,
   ],
   [
     'rack',

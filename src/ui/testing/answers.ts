@@ -4,6 +4,7 @@ import type { CatalogueView, OneItemView } from '@/crib/catalogue';
 import type { ChooseView } from '@/crib/choosing';
 import type { ConsignedView } from '@/crib/consigned';
 import type { JobsView, JobView, RunView } from '@/crib/jobs';
+import type { KeepingView } from '@/crib/keeping';
 import type { HistoryLine } from '@/crib/ledger';
 import type { LifeSheet, LifeView } from '@/crib/life';
 import type { CountView, PlacesView, PlaceView } from '@/crib/places';
@@ -32,6 +33,7 @@ interface Answers {
   place: PlaceView;
   count: CountView;
   movements: MovementsView;
+  keeping: KeepingView;
   consigned: ConsignedView;
   takeable: TakeableView;
   choose: ChooseView;

@@ -25,8 +25,11 @@ export async function judgedBackups(crib: Crib): Promise<BackupsJudged> {
 async function judge(crib: Crib, plan: BackupPlan | null): Promise<BackupsJudged> {
   const facts = crib.keeper?.facts() ?? null;
   const now = crib.now();
-  const lastGood = facts?.good ? new Date(facts.good.at) : null;
+  const good = facts?.good ? new Date(facts.good.at) : null;
+  // One of a day to come was made while the clock was wrong: how old it is, nobody knows.
+  const lastGood = good && good <= now ? good : null;
   return judgeBackups({
+    demo: facts?.demo ?? false,
     plan,
     lastGood,
     wanted: plan && lastWanted(plan, crib.zone, now),

@@ -36,6 +36,11 @@ export function KeepingScreen({ view, owner }: { view: KeepingView; owner: boole
           or on the network.
         </Notice>
       )}
+      {plan?.locked && !facts?.hasPassphrase && (
+        <Notice kind="stop" label="No passphrase">
+          Backups are to be locked, and no passphrase is set: none can be made. Set one below.
+        </Notice>
+      )}
       <div className={styles.two}>
         <section aria-label="By itself">
           <h2>By itself</h2>
