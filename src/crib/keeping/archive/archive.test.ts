@@ -222,6 +222,11 @@ describe('refused, and nothing is brought in', () => {
     await expect(bringInto(at('all.zip'), at('shop'))).rejects.toMatchObject({ code: 'REFUSED' });
     writeFileSync(at('none.zip'), 'no archive');
     await expect(bringInto(at('none.zip'), at('nothing'))).rejects.toThrow(/no archive/);
+    // Its list of files, damaged: a signature of the ZIP specification (PKWARE APPNOTE 4.3.12) that is none.
+    const bytes = readFileSync(at('all.zip'));
+    bytes[bytes.lastIndexOf('PK\x01\x02')] = 0;
+    writeFileSync(at('damaged.zip'), bytes);
+    await expect(bringInto(at('damaged.zip'), at('nothing'))).rejects.toThrow(/no archive/);
     await expect(
       changed('short.zip', (p, t) => (p === 'tables/fact.csv' ? t.slice(0, -40) : t)).then((path) =>
         bringInto(path, at('nothing')),

@@ -46,6 +46,7 @@ export interface OpenArchive {
 
 /** Opens an archive and reads what it says of itself. Throws a Problem where it is none. */
 export async function openArchive(path: string): Promise<OpenArchive> {
+  const entries = new Map<string, Entry>();
   let zip: ZipFile;
   try {
     zip = await new Promise<ZipFile>((resolve, reject) =>
@@ -53,17 +54,17 @@ export async function openArchive(path: string): Promise<OpenArchive> {
         error ? reject(error) : resolve(opened),
       ),
     );
+    zip.on('entry', (entry: Entry) => {
+      entries.set(entry.fileName, entry);
+      zip.readEntry();
+    });
+    // What its list of files says wrongly ends the waiting as an error.
+    const ended = once(zip, 'end');
+    zip.readEntry();
+    await ended;
   } catch {
     throw no(path, `${path} is no archive that can be opened`, 'Name a file that npm run archive made.');
   }
-  const entries = new Map<string, Entry>();
-  zip.on('entry', (entry: Entry) => {
-    entries.set(entry.fileName, entry);
-    zip.readEntry();
-  });
-  const ended = once(zip, 'end');
-  zip.readEntry();
-  await ended;
   const stream = (name: string): Promise<Readable> =>
     new Promise((resolve, reject) => {
       const entry = entries.get(name);
