@@ -10,10 +10,9 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { enterKindWords } from '@/data/catalogue';
 import { type Database, migrate, one, openDatabase, plainDamage } from '@/data/database';
 import { perform } from '../door';
-import { furnish } from '../testing';
+import { furnish, openFolder } from '../testing';
 import { verbNamed } from '../verbs';
 
 /** Files of a real folder, cut short and deleted as a bad disk or a bad copy does it. */
@@ -35,8 +34,7 @@ let whole = '';
 const files = new Map<string, string>();
 beforeAll(async () => {
   whole = newFolder();
-  const db = await open(whole);
-  await enterKindWords(db);
+  const db = await openFolder(whole);
   const now = () => new Date('2027-01-05T09:00:00Z');
   const act = (name: string, input: Record<string, unknown>) =>
     perform({ db, now, zone: 'UTC' }, verbNamed(name)!, { who: 'IK', ...input });
