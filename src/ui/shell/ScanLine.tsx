@@ -6,7 +6,7 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Notice } from '@/ui/kit/page';
 import { useSurroundings } from './door';
 import { hand } from './HandStrip';
-import { askScreens } from './scanHandlers';
+import { askScreens, giveBadge } from './scanHandlers';
 import styles from './ScanLine.module.css';
 import { anyUnsent } from './unsent';
 import { SCAN_LINE, useScanner } from './useScanner';
@@ -29,8 +29,9 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
   const take = async (scanned: string) => {
     const wanted = scanned.trim();
     if (!wanted) return;
-    // A badge is nobody's to look up: it signs, at a screen of many hands.
-    if (/^BADGE-/i.test(wanted)) return say(await signByBadge(wanted));
+    // A badge is nobody's to look up: it confirms where a form waits for one, and signs at a screen of many hands.
+    if (/^BADGE-/i.test(wanted))
+      return say(giveBadge(wanted) ? 'the badge was given to confirm' : await signByBadge(wanted));
     const screen = askScreens(wanted);
     if (screen) return say(`${wanted} ${screen}`);
     const found = await lookUp(wanted);

@@ -5,7 +5,7 @@ export { Surround, shortDay, useBarred, useLengths, useSurroundings, useTimes } 
 export type { Answer, AppDoor, ScanAnswer, SignedHere } from './door';
 export { LOST, base64, post, whyLost } from './post';
 export { useAlive } from './typedBefore';
-export { useScreenScan } from './scanHandlers';
+export { useBadge, useScreenScan } from './scanHandlers';
 export { useUnsent } from './unsent';
 export { isWhole, NO_PIN, WhoAndPin } from './WhoAndPin';
 export type { TypedPin } from './WhoAndPin';

@@ -16,3 +16,21 @@ export function useScreenScan(handle: ScreenScan): void {
 /** The answer of the screen on top, or null. */
 export const askScreens = (text: string): string | null =>
   handlers.toReversed().reduce<string | null>((said, h) => said ?? h(text), null);
+
+/** Who waits for somebody's badge: a form that wants a second person. */
+const waiting: ((badge: string) => void)[] = [];
+
+/** While it is up, a badge that is scanned is given to it and signs nobody. */
+export function useBadge(take: (badge: string) => void): void {
+  useEffect(() => {
+    waiting.push(take);
+    return () => void waiting.splice(waiting.indexOf(take), 1);
+  });
+}
+
+/** Gives a badge to whoever waits for one; false: nobody does. */
+export function giveBadge(badge: string): boolean {
+  const take = waiting.at(-1);
+  take?.(badge);
+  return take !== undefined;
+}

@@ -5,7 +5,7 @@ import { type Second, SecondPerson } from './SecondPerson';
 
 /** Whether a second person is what is missing, or was not the right one. */
 export const asksSecond = (problem: ProblemDocument): boolean =>
-  problem.problems.some((p) => p.field === 'second' || p.field === 'pin');
+  problem.problems.some((p) => ['second', 'pin', 'badge'].includes(p.field ?? ''));
 
 /** What was wrong, and the way out. */
 export function ProblemNote({
