@@ -167,3 +167,14 @@ export function refusal(request, own, { secure = false, outside = null } = {}) {
     `Send Origin: ${outside?.origin ?? `${scheme}//${host}`}, or a key instead (Authorization: Bearer …).`,
   );
 }
+
+const LOCAL = /^(::1|127\..*)$/;
+/**
+ * Where a request came from. What a proxy says of it (X-Forwarded-For) is believed only of the proxy: on this machine, or
+ * one that STABLE_PROXY names; and of it only the last address, which it added itself.
+ */
+export function addressOf(peer, said, { url, proxies }) {
+  const from = (peer ?? 'unknown').replace(/^::ffff:/, '');
+  const isProxy = url && (LOCAL.test(from) || proxies.includes(from));
+  return isProxy && said ? String(said).split(',').at(-1).trim() : from;
+}

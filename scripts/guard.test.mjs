@@ -1,8 +1,32 @@
-import { isOpen, ownHosts, refusal, signInFor } from './guard.mjs';
+import { addressOf, isOpen, ownHosts, refusal, signInFor } from './guard.mjs';
 
 const own = ownHosts('127.0.0.1', 3000);
 const ask = (method, host, origin) =>
   refusal({ method, headers: { host, ...(origin === undefined ? {} : { origin }) } }, own);
+
+// X-Forwarded-For: de facto; whoever comes to the port directly writes there what they like.
+it.each([
+  ['nobody stands before it', '192.0.2.9', '198.51.100.1', { url: null, proxies: [] }, '192.0.2.9'],
+  [
+    'the proxy of this machine',
+    '::ffff:127.0.0.1',
+    '10.0.0.1, 198.51.100.1',
+    { url: true, proxies: [] },
+    '198.51.100.1',
+  ],
+  ['somebody who goes round the proxy', '192.0.2.9', '198.51.100.1', { url: true, proxies: [] }, '192.0.2.9'],
+  [
+    'a proxy on another machine that is named',
+    '192.0.2.9',
+    '198.51.100.1',
+    { url: true, proxies: ['192.0.2.9'] },
+    '198.51.100.1',
+  ],
+  ['a proxy that says nothing', '127.0.0.1', undefined, { url: true, proxies: [] }, '127.0.0.1'],
+  ['a socket that is gone', undefined, '198.51.100.1', { url: true, proxies: [] }, 'unknown'],
+])('an address is believed of the proxy alone: %s', (_, peer, said, before, address) =>
+  expect(addressOf(peer, said, before)).toBe(address),
+);
 
 describe('the gate', () => {
   it('lets its own hosts read', () =>

@@ -4,7 +4,7 @@ import { createServer, request } from 'node:http';
 import { createServer as createSecureServer, request as secureRequest } from 'node:https';
 import next from 'next';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
-import { hasKey, isOpen, notSignedIn, ownHosts, refusal, signInFor, tooOften } from './guard.mjs';
+import { addressOf, hasKey, isOpen, notSignedIn, ownHosts, refusal, signInFor, tooOften } from './guard.mjs';
 import { ROOT } from './prepare.mjs';
 import { isThisMachine } from './settings.mjs';
 import { BEAT_MS } from './beat.mjs';
@@ -42,7 +42,18 @@ const WINDOW_SECONDS = 10;
 /** Bytes of a refused body that are taken off the line. */
 const DRAINED = 100_000_000;
 
-export async function serve({ port, host, data, zone, demo, now, cert = null, url = null, dev = false }) {
+export async function serve({
+  port,
+  host,
+  data,
+  zone,
+  demo,
+  now,
+  cert = null,
+  url = null,
+  proxies = [],
+  dev = false,
+}) {
   Object.assign(process.env, {
     STABLE_DATA: data,
     STABLE_ZONE: zone,
@@ -99,10 +110,10 @@ export async function serve({ port, host, data, zone, demo, now, cert = null, ur
   const serveOne = async (request, response, waits) => {
     for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
     if (overHttps) response.setHeader('Strict-Transport-Security', 'max-age=31536000');
-    const said = request.headers['x-forwarded-for'];
-    // Only the proxy that STABLE_URL speaks of is believed, and of it only what it added itself.
-    const address =
-      (url && said ? String(said).split(',').at(-1).trim() : request.socket.remoteAddress) ?? 'unknown';
+    const address = addressOf(request.socket.remoteAddress, request.headers['x-forwarded-for'], {
+      url,
+      proxies,
+    });
     request.headers['x-stable-address'] = address;
     delete request.headers['x-stable-ticket'];
     const refused = await refusedFor(request, response, address);

@@ -66,7 +66,13 @@ function readNetwork(env, { host, demo }) {
     throw new BadSetting(
       `STABLE_HOST is “${host}”: beyond this machine passwords would go over the network unencrypted. Set STABLE_CERT and STABLE_CERT_KEY, or put a proxy with HTTPS before it (STABLE_URL), or say STABLE_PLAIN_HTTP=yes if the network is yours alone.`,
     );
-  return { cert, url };
+  const proxies = (env.STABLE_PROXY ?? '').split(',').flatMap((said) => said.trim() || []);
+  const none = proxies.find((said) => !isIP(said));
+  if (none !== undefined)
+    throw new BadSetting(
+      `STABLE_PROXY names “${none}”: addresses such as 192.0.2.7 are needed, with commas between.`,
+    );
+  return { cert, url, proxies };
 }
 
 /** Port, host, folder, zone and, on a demo folder, the time it pretends; how it is reached; throws BadSetting. */
@@ -102,7 +108,7 @@ export function readSettings(env, { demo = false, folder = undefined } = {}) {
     if (Number.isNaN(Date.parse(env.STABLE_NOW)))
       throw new BadSetting(`STABLE_NOW is “${env.STABLE_NOW}”: an ISO time is needed.`);
   }
-  const { cert, url } = readNetwork(env, { host, demo });
+  const { cert, url, proxies } = readNetwork(env, { host, demo });
   const key = env.STABLE_DEMO_KEY;
   if (key !== undefined && !demo)
     throw new BadSetting(
@@ -119,5 +125,5 @@ export function readSettings(env, { demo = false, folder = undefined } = {}) {
       `The data folder ${data} cannot be made: ${error.message}. Set STABLE_DATA to one that can.`,
     );
   }
-  return { port, host, data, zone, demo, now: env.STABLE_NOW, cert, url };
+  return { port, host, data, zone, demo, now: env.STABLE_NOW, cert, url, proxies };
 }
