@@ -308,6 +308,8 @@ test('Today says what waits, and an unknown tag is said to be unknown', async ()
 });
 
 test('the owner has it backed up each night, looks through the books, and takes all of it away as open files', async () => {
+  // Copying, comparing and looking through take their time on a busy machine.
+  test.setTimeout(180_000);
   const to = mkdtempSync(join(tmpdir(), 'stable-e2e-'));
   await page.getByRole('link', { name: 'Backups', exact: true }).click();
   const nightly = page.getByRole('region', { name: 'By itself' });
@@ -326,7 +328,7 @@ test('the owner has it backed up each night, looks through the books, and takes 
   expect(readdirSync(to)).toEqual([expect.stringMatching(/^stable-.*Z$/)]);
   await expect(page.getByText('Backed up less than an hour ago')).toBeVisible();
   await there.getByRole('button', { name: 'Look through now' }).click();
-  await expect(said(page)).toContainText('all books and files agree');
+  await expect(said(page)).toContainText('all books and files agree', { timeout: 60_000 });
   const saved = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save the archive' }).click();
   const file = await (await saved).path();
