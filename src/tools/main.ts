@@ -1,6 +1,5 @@
-import { copyFileSync, rmSync } from 'node:fs';
 import { type Crib, here, isProblem, Problem } from '@/crib/door';
-import { bringInto, openKeeper, restore } from '@/crib/keeping';
+import { bringInto, handOver, openKeeper, restore } from '@/crib/keeping';
 import { codeFromConsole } from '@/crib/people';
 import { type FolderDatabase, MigrationChanged, openDatabase } from '@/data/database';
 
@@ -35,8 +34,7 @@ const DOES: Record<string, (data: string, what: string, option?: string) => Prom
   archive: (data, to) =>
     opened(data, async (crib) => {
       const { file } = await keeperOf(crib, data).archive();
-      copyFileSync(file, to);
-      rmSync(file);
+      handOver(file, to);
       return `${to}: all that is kept, as open files.`;
     }),
   async 'bring-in'(data, archive) {

@@ -1,7 +1,8 @@
 import 'server-only';
-import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Crib, type Keeper, Problem, toProblem } from '@/crib/door';
+import { type Crib, type Keeper, toProblem } from '@/crib/door';
+import { handOver } from '@/crib/keeping';
 import { codeFromConsole } from '@/crib/people';
 
 /** How often it is looked whether something is asked. */
@@ -27,13 +28,7 @@ export function heedAsked(crib: Crib & { keeper: Keeper }): void {
     recover: async ({ person }) => ({ code: await codeFromConsole(crib, String(person)) }),
     async archive({ to }) {
       const { file } = await keeper.archive();
-      try {
-        copyFileSync(file, String(to));
-      } catch {
-        throw new Problem('NO_ROOM', `${to} can’t be written`, { wayOut: 'Name another file.' });
-      } finally {
-        rmSync(file, { force: true });
-      }
+      handOver(file, String(to));
       return { file: to };
     },
   };

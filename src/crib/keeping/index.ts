@@ -11,6 +11,7 @@ export { openKeeper } from './openKeeper';
 export { readBackup, restore } from './restore';
 export type { Restored } from './restore';
 export { bringInto } from './archive/bringInto';
+export { handOver } from './archive/handOver';
 export { writeArchive } from './archive/writeArchive';
 export { archiveCopy, checkCopy, lockCopy } from './tasks';
 export { webOf } from './streams';

@@ -16,6 +16,7 @@ import { verbNamed } from '@/crib/verbs';
 import { differing, fingerprint, type FolderDatabase, openDatabase, openToCheck } from '@/data/database';
 import { wholeDamage } from '@/data/keeping';
 import { keepingView, openKeeper, restore } from './index';
+import { handOver } from './archive/handOver';
 import { mustHaveRoom } from './backUp';
 import { lockFiles, unlockFiles } from './lock';
 import { lastWanted, nextWanted } from './timetable';
@@ -149,6 +150,7 @@ describe('by a timetable', () => {
   it.each([
     ['in the data itself', () => join(data, 'backups'), /lies in the data itself/],
     ['that is none', () => join(below, 'data', 'dir.lock'), /no folder|can’t be made/],
+    ['that takes none', () => '/proc/stable', /can’t be made/],
     ['not by its whole path', () => 'backups', /does not begin with/],
   ])('refuses a folder %s', async (_, folder, words) => {
     await expect(
@@ -230,6 +232,9 @@ it('one thing at a time: who comes second is told what is being done', async () 
   const { file } = await keeper.archive();
   expect(statSync(file).mode & 0o777).toBe(0o600);
   expect(readdirSync(join(data, 'copies'))).toHaveLength(1);
+  // Where it can't lie, that is said, and nothing of it stays behind.
+  expect(() => handOver(file, join(below, 'no', 'folder', 'all.zip'))).toThrow(/can’t be written/);
+  expect(readdirSync(join(data, 'copies'))).toEqual([]);
 }, 60_000);
 
 it('a copy that would fill the disk is refused before it is begun', () => {

@@ -6,7 +6,7 @@ import { wholeDamage } from '@/data/keeping';
 import { takePlace } from '../restore';
 import { bringIn, openArchive } from './readArchive';
 
-/** Bytes that a row takes in the database for each in its CSV, with its indexes and the log: measured, rounded up. */
+/** Bytes that are wanted free for each in the archive: rows with their indexes and the log. Taken, not measured. */
 const GROWS = 5;
 
 /**

@@ -1,6 +1,6 @@
 import { accessSync, constants, existsSync, mkdirSync, realpathSync, statSync } from 'node:fs';
 import { dirname, isAbsolute, join } from 'node:path';
-import { defineVerb, field, Problem, toNumber } from '@/crib/door';
+import { defineVerb, field, isProblem, Problem, toNumber } from '@/crib/door';
 import { insertBackupPlan } from '@/data/keeping';
 
 const WAY_OUT = 'Name another folder, best on another disk. Nothing was changed.';
@@ -16,11 +16,12 @@ const refuse = (folder: string, why: string) =>
 function mustTakeBackups(folder: string): void {
   if (!isAbsolute(folder)) throw refuse(folder, `${folder} does not begin with /`);
   try {
-    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    // One level alone: where a folder can't have any (/proc), Node makes its way down without end.
+    if (!existsSync(folder)) mkdirSync(folder, { mode: 0o700 });
     if (!statSync(folder).isDirectory()) throw refuse(folder, `${folder} is no folder`);
     accessSync(folder, constants.W_OK | constants.X_OK);
   } catch (error) {
-    if (error instanceof Problem) throw error;
+    if (isProblem(error)) throw error;
     throw refuse(folder, `${folder} can’t be made or written to by the user who runs Stable`);
   }
   for (let at = realpathSync(folder); ; at = dirname(at)) {
