@@ -1,7 +1,8 @@
 // npm run demo: install, build, fill the demo folder if empty, start, print the address. `-- --fresh` starts over.
-import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { copyDemo, fill } from './keptDemo.mjs';
+import { makeFolder } from './makeFolder.mjs';
 import { ensureBuilt, ensureInstalled } from './prepare.mjs';
 import { BadSetting, DEMO_FOLDER, demoMark, markDemo, readSettings } from './settings.mjs';
 
@@ -28,7 +29,7 @@ if (!demoMark(folder)?.complete) {
   if (locked())
     stop(`The demo folder ${folder} is in use: another start is filling it. Wait for that one, or stop it.`);
   rmSync(folder, { recursive: true, force: true });
-  mkdirSync(folder, { recursive: true });
+  makeFolder(folder);
   // Before anything else: killed at any moment, the next start knows the folder as its own and starts over.
   markDemo(folder, false);
   console.log('Filling the demo shop …');

@@ -6,8 +6,9 @@
 // npm run recover -- INITIALS: a code by which somebody who forgot their password sets it anew.
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { makeFolder } from './makeFolder.mjs';
 import { ensureBuilt, ensureInstalled, ROOT, toolsOf } from './prepare.mjs';
 import { OWN_FOLDER } from './settings.mjs';
 
@@ -71,7 +72,7 @@ function recovered(code, person) {
 const running = existsSync(data) && spawnSync('flock', ['-n', '-x', data, 'true']).status === 1;
 if (says && running) {
   const asks = join(data, 'ask');
-  mkdirSync(asks, { recursive: true, mode: 0o700 });
+  makeFolder(asks);
   const ask = join(asks, `${what}-${randomUUID()}.json`);
   const done = ask.replace(/json$/, 'done');
   writeFileSync(

@@ -1,8 +1,9 @@
 // The settings a start reads from the environment, checked with messages that say what to do.
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { createSecureContext } from 'node:tls';
 import { join, resolve } from 'node:path';
+import { makeFolder } from './makeFolder.mjs';
 import { ROOT } from './prepare.mjs';
 
 /** A setting that can't be used. */
@@ -119,7 +120,7 @@ export function readSettings(env, { demo = false, folder = undefined } = {}) {
       'STABLE_DEMO_KEY is too short, or has other signs: 32 to 200 letters, digits, - and _ are needed.',
     );
   try {
-    mkdirSync(data, { recursive: true });
+    makeFolder(data);
   } catch (error) {
     throw new BadSetting(
       `The data folder ${data} cannot be made: ${error.message}. Set STABLE_DATA to one that can.`,

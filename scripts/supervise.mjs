@@ -1,8 +1,8 @@
 // npm start's own supervisor: starts the server as a process of its own, and again where it ends or is stuck.
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { BEAT_MS } from './beat.mjs';
+import { makeFolder } from './makeFolder.mjs';
 import { createStream } from 'rotating-file-stream';
 
 const LIMITS = {
@@ -23,7 +23,7 @@ const GOOD_AFTER_S = 600;
 /** The log beside the data: pieces of 1 MB, the last five of them. What the server prints holds no data of the shop. */
 function openLog(data) {
   const folder = join(data, 'log');
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  makeFolder(folder);
   const log = createStream('stable.log', { path: folder, size: '1M', maxFiles: 5 });
   // A full disk keeps no server from serving.
   log.on('error', () => undefined);

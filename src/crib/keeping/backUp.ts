@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { type Beside, Problem } from '@/crib/door';
@@ -9,6 +9,7 @@ import {
   type Fingerprint,
   type FolderDatabase,
   freeBytes,
+  makeFolder,
 } from '@/data/database';
 import { lastEntry } from '@/data/ledger';
 import { LOCKED } from './lock';
@@ -61,7 +62,7 @@ export function mustHaveRoom(bytes: number, to: string, free = freeBytes): void 
 
 /** Copies the files at one moment, while others read and write on but for that moment; says what they hold. */
 export async function copyFiles(db: FolderDatabase, data: string, to: string, now: Date): Promise<Backup> {
-  mkdirSync(to, { recursive: true, mode: 0o700 });
+  makeFolder(to);
   mustHaveRoom(bytesIn(join(data, 'pg')), to);
   return db.quietly(async (c) => {
     const holds = await fingerprint(c);
@@ -106,7 +107,7 @@ export async function backUp(
   const part = `${folder}.part`;
   const copy = passphrase === null ? part : join(copiesIn(data), name);
   try {
-    mkdirSync(below, { recursive: true, mode: 0o700 });
+    makeFolder(below);
     const backup = await copyFiles(db, data, copy, now);
     const { holds, faults } = await beside(checkCopy, { folder: copy }, { seconds: CHECK_S });
     looked?.(faults);
@@ -143,7 +144,9 @@ function noPlace(error: unknown, to: string): Problem | null {
         ? 'it can’t be written to'
         : code === 'ENOTDIR' || code === 'EEXIST'
           ? 'it is no folder'
-          : null;
+          : code === 'ENOENT'
+            ? 'no folder can be made there'
+            : null;
   return why === null
     ? null
     : new Problem('NO_ROOM', `No backup can be made in ${to}: ${why}`, {

@@ -17,7 +17,7 @@ import { differing, fingerprint, type FolderDatabase, openDatabase, openToCheck 
 import { wholeDamage } from '@/data/keeping';
 import { keepingView, openKeeper, restore } from './index';
 import { handOver } from './archive/handOver';
-import { mustHaveRoom } from './backUp';
+import { backUp, mustHaveRoom } from './backUp';
 import { lockFiles, unlockFiles } from './lock';
 import { lastWanted, nextWanted } from './timetable';
 
@@ -161,6 +161,9 @@ describe('by a timetable', () => {
     for (const input of [
       { folder: to, keep: 2 },
       { folder: to, at: '24:00', keep: 2 },
+      { folder: to, at: '25:00', keep: 2 },
+      { folder: to, at: '02:00', keep: 0 },
+      { folder: `${to}\u0000`, at: '02:00', keep: 2 },
       { at: '02:00', keep: 2 },
     ])
       await expect(act('setBackups', { made: 'every night', ...input })).rejects.toMatchObject({
@@ -236,6 +239,11 @@ it('one thing at a time: who comes second is told what is being done', async () 
   expect(() => handOver(file, join(below, 'no', 'folder', 'all.zip'))).toThrow(/can’t be written/);
   expect(readdirSync(join(data, 'copies'))).toEqual([]);
 }, 60_000);
+
+it('where no folder can be made, a backup is refused and nothing stands still', () =>
+  expect(backUp(db, { data, to: '/proc/stable/backups', now: now(), keep: 2, beside })).rejects.toMatchObject(
+    { code: 'NO_ROOM', message: expect.stringContaining('no folder can be made') },
+  ));
 
 it('a copy that would fill the disk is refused before it is begun', () => {
   expect(() => mustHaveRoom(50e6, below, () => 251e6)).not.toThrow();

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import { createReadStream, createWriteStream, mkdirSync } from 'node:fs';
+import { createReadStream, createWriteStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { Problem } from '@/crib/door';
+import { makeFolder } from '@/data/database';
 import { piecesOf, webOf } from './streams';
 
 /** What a locked backup ends in: files as tar, packed by gzip, locked by a passphrase (age-encryption.org/v1). */
@@ -46,7 +47,7 @@ async function opened(file: string, passphrase: string): Promise<AsyncGenerator<
 /** Opens what was locked into a folder. Throws a Problem where the passphrase is another, or the file is damaged. */
 export async function unlockFiles(file: string, to: string, passphrase: string): Promise<void> {
   const { extract } = await import('tar');
-  mkdirSync(to, { recursive: true, mode: 0o700 });
+  makeFolder(to);
   try {
     await pipeline(await opened(file, passphrase), extract({ cwd: to, strict: true }));
   } catch {

@@ -1,16 +1,15 @@
-import {
-  copyFileSync,
-  cpSync,
-  existsSync,
-  mkdirSync,
-  readdirSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-} from 'node:fs';
+import { copyFileSync, cpSync, existsSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Problem } from '@/crib/door';
-import { differing, fingerprint, lockFolder, migrate, openDatabase, plainDamage } from '@/data/database';
+import {
+  differing,
+  fingerprint,
+  lockFolder,
+  makeFolder,
+  migrate,
+  openDatabase,
+  plainDamage,
+} from '@/data/database';
 import { lastEntry } from '@/data/ledger';
 import { type Backup, stamp } from './backUp';
 import { LOCKED, unlockFiles } from './lock';
@@ -86,7 +85,7 @@ export async function restore(
 async function laidOut(backupPath: string, part: string, passphrase: string | null): Promise<Backup> {
   if (!backupPath.endsWith(LOCKED)) {
     const backup = readBackup(backupPath);
-    mkdirSync(part, { recursive: true, mode: 0o700 });
+    makeFolder(part);
     cpSync(join(backupPath, 'pg'), join(part, 'pg'), { recursive: true });
     return backup;
   }

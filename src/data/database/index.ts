@@ -11,6 +11,7 @@ export { differing, fingerprint } from './fingerprint';
 export type { Fingerprint } from './fingerprint';
 export { Damaged, plainDamage } from './damage';
 export { FREE_BYTES, freeBytes } from './room';
+export { makeFolder } from './makeFolder';
 // Pages cut by a sort key
 export { COUNTED_TO, countSql, pageOf, pageSql } from './paging';
 export type { PagedQuestion } from './paging';

@@ -1,4 +1,4 @@
-import { chmodSync, mkdirSync } from 'node:fs';
+import { chmodSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite, type PGliteOptions, types } from '@electric-sql/pglite';
 import { amcheck } from '@electric-sql/pglite/contrib/amcheck';
@@ -6,6 +6,7 @@ import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
 import { isDataError, toDataError } from './errors';
 import { lockFolder } from './lockFolder';
+import { makeFolder } from './makeFolder';
 import { freeBytes, whyNoWrite } from './room';
 import { SyncedFiles } from './syncedFiles';
 
@@ -120,7 +121,7 @@ export async function openDatabase(
   free = freeBytes,
   extensions: PGliteOptions['extensions'] = EXTENSIONS,
 ): Promise<FolderDatabase> {
-  mkdirSync(folder, { recursive: true });
+  makeFolder(folder);
   // PGlite makes its files readable to all; the folder keeps them private.
   chmodSync(folder, 0o700);
   const unlock = lockFolder(folder, OWNER_ENDS_S);

@@ -1,7 +1,7 @@
-import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Problem } from '@/crib/door';
-import { freeBytes, openToCheck } from '@/data/database';
+import { freeBytes, makeFolder, openToCheck } from '@/data/database';
 import { wholeDamage } from '@/data/keeping';
 import { takePlace } from '../restore';
 import { bringIn, openArchive } from './readArchive';
@@ -28,7 +28,7 @@ export async function bringInto(
   const archive = await openArchive(path);
   const part = `${data}.bringing-in`;
   try {
-    mkdirSync(dirname(data), { recursive: true });
+    makeFolder(dirname(data));
     const free = freeBytes(dirname(data));
     if (archive.unpackedBytes * GROWS > free)
       throw new Problem('NO_ROOM', `${path} has ${archive.unpackedBytes} bytes once it is unpacked`, {
