@@ -1,6 +1,6 @@
 import { chmodSync } from 'node:fs';
 import { join } from 'node:path';
-import { PGlite, type PGliteOptions, types } from '@electric-sql/pglite';
+import { PGlite, type PGliteOptions, type Transaction, types } from '@electric-sql/pglite';
 import { amcheck } from '@electric-sql/pglite/contrib/amcheck';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
@@ -8,6 +8,7 @@ import { isDataError, toDataError } from './errors';
 import { lockFolder } from './lockFolder';
 import { makeFolder } from './makeFolder';
 import { freeBytes, whyNoWrite } from './room';
+import { Statements } from './statements';
 import { SyncedFiles } from './syncedFiles';
 
 /**
@@ -27,30 +28,16 @@ const PARSERS: PGliteOptions['parsers'] = {
 /** Parts of words are found by their three-letter pieces. */
 const EXTENSIONS = { pg_trgm };
 
-/** Columns in our own words: 'happened_at' comes out as happenedAt. Each name is turned once. */
-const words = new Map<string, string>();
-const inWords = (column: string): string => {
-  const known = words.get(column);
-  if (known !== undefined) return known;
-  const word = column.replace(/_([a-z0-9])/g, (_, letter: string) => letter.toUpperCase());
-  words.set(column, word);
-  return word;
-};
-const rowInWords = (row: Record<string, unknown>): Record<string, unknown> => {
-  const out: Record<string, unknown> = {};
-  for (const column in row) out[inWords(column)] = row[column];
-  return out;
-};
-
-function connection(run: { query: PGlite['query'] }): Connection {
+function connection(
+  run: (sql: string, params: readonly Param[]) => Promise<Record<string, unknown>[]>,
+): Connection {
   return {
     async query<Row>(sql: string, params: readonly Param[] = []): Promise<Row[]> {
       if (params.some((p) => p === undefined))
         throw new TypeError(`undefined parameter in: ${sql.trim().slice(0, 80)}`);
       try {
-        const { rows } = await run.query<Record<string, unknown>>(sql, [...params]);
         // A statement gives the columns its caller wrote into it; PGlite can’t know them.
-        return rows.map(rowInWords) as Row[];
+        return (await run(sql, params)) as Row[];
       } catch (error) {
         throw toDataError(error);
       }
@@ -58,13 +45,34 @@ function connection(run: { query: PGlite['query'] }): Connection {
   };
 }
 
+/** What runs statements on a database: alone, or within a transaction of it. */
+function runners(db: PGlite) {
+  const statements = new Statements(db);
+  return {
+    forget: () => statements.forget(),
+    // One statement at a time, and none while a transaction is open.
+    alone: connection(async (sql, params) => {
+      await db._checkReady();
+      return db._runExclusiveTransaction(() => db.runExclusive(() => statements.run(sql, params)));
+    }),
+    within: (tx: Transaction) =>
+      connection((sql, params) => {
+        if (tx.closed) throw new Error('The transaction has ended');
+        return db.runExclusive(() => statements.run(sql, params));
+      }),
+  };
+}
+
 /** Seconds an owner of the folder may take that is just ending: the one before, whose supervisor was killed. */
 const OWNER_ENDS_S = 3;
 
+/** After which a statement that was read may give other columns. */
+const CHANGES_SCHEMA = /\b(create|alter|drop)\b/i;
 const WRITES = /^\s*(insert|update|delete|truncate|create|alter|drop)\b/i;
 
 function wrap(
   db: PGlite,
+  { alone, within, forget }: ReturnType<typeof runners>,
   close: () => Promise<void>,
   whyNoWrite: Database['whyNoWrite'] = () => null,
 ): Database {
@@ -72,18 +80,17 @@ function wrap(
     const why = whyNoWrite();
     if (why) throw why;
   };
-  const { query } = connection(db);
   return {
     async query<Row>(sql: string, params?: readonly Param[]) {
       if (WRITES.test(sql)) mustWrite();
-      return query<Row>(sql, params);
+      return alone.query<Row>(sql, params);
     },
     whyNoWrite,
     async transaction(work) {
       mustWrite();
       for (let attempt = 1; ; attempt += 1) {
         try {
-          return await db.transaction((tx) => work(connection(tx)));
+          return await db.transaction((tx) => work(within(tx)));
         } catch (raw) {
           const error = toDataError(raw);
           if (!isDataError(error) || error.code !== 'TRY_AGAIN' || attempt >= 3) throw error;
@@ -94,6 +101,7 @@ function wrap(
       mustWrite();
       try {
         await db.exec(sql);
+        if (CHANGES_SCHEMA.test(sql)) await forget();
       } catch (error) {
         throw toDataError(error);
       }
@@ -139,18 +147,19 @@ export async function openDatabase(
         ...LOG,
       ],
     });
+    const run = runners(db);
     const close = async () => {
       await db.close();
       unlock();
     };
     return {
-      ...wrap(db, close, () => whyNoWrite(folder, unlock, free)),
+      ...wrap(db, run, close, () => whyNoWrite(folder, unlock, free)),
       syncs: () => files.syncs,
       async quietly(work) {
         // What was written lies in the files and not only in the log: a copy then mends itself quickly.
         await db.exec('checkpoint');
         // Others wait for a transaction that is open, and one that only reads leaves the files as they are.
-        return db.transaction((tx) => work(connection(tx)));
+        return db.transaction((tx) => work(run.within(tx)));
       },
     };
   } catch (error) {
@@ -171,5 +180,5 @@ export async function openInMemory(loadDataDir?: Blob): Promise<Database & { dum
     loadDataDir,
     startParams: [...PGlite.defaultStartParams, ...SETTINGS],
   });
-  return { ...wrap(db, () => db.close()), dump: () => db.dumpDataDir('none') };
+  return { ...wrap(db, runners(db), () => db.close()), dump: () => db.dumpDataDir('none') };
 }
