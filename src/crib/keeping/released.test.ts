@@ -1,7 +1,8 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { perform } from '@/crib/door';
-import { openEmpty, OWNER } from '@/crib/testing';
+import { OWNER } from '@/crib/testing';
+import { openEmpty } from '@/data/database/testing';
 import { verbNamed } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
 import { enterKindWords } from '@/data/catalogue';
@@ -12,7 +13,7 @@ import { bringIn, openArchive } from './archive/readArchive';
 /**
  * A small shop under each schema that was ever released, as its own program wrote it: a job under way, parts logged, a life
  * that ended, an order half received, an entry taken back. Each comes along to the schema of now, with all that follows from
- * it. A new release lays down the next (npm run archive), and none is ever written anew.
+ * it. A new release lays down the next (bench/released.ts), and none is ever written anew.
  */
 const RELEASED = join(process.cwd(), 'src', 'crib', 'keeping', 'released');
 const NEWEST = Math.max(
