@@ -9,6 +9,8 @@ import { startStable } from './server';
 export interface FullDisk {
   nearlyFull: { write: number; read: number };
   full: { write: number; read: number; seconds: number };
+  /** Killed and started again on the full disk. */
+  anew: { read: number; write: number };
   again: number;
 }
 
@@ -16,7 +18,7 @@ export interface FullDisk {
 export async function fullDisk(): Promise<FullDisk | null> {
   const disk = mkdtempSync(join(tmpdir(), 'stable-disk-'));
   if (spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=700m', 'tmpfs', disk]).status !== 0) return null;
-  const stable = await startStable(join(disk, 'data'));
+  let stable = await startStable(join(disk, 'data'));
   try {
     await furnish(stable);
     const write = async () => (await stable.post('stock/received', oneReceived())).status;
@@ -30,9 +32,15 @@ export async function fullDisk(): Promise<FullDisk | null> {
     fill('rest', 0);
     const begun = Date.now();
     const full = { write: await write(), read: await read(), seconds: (Date.now() - begun) / 1000 };
+    await stable.end('SIGKILL');
+    // Nothing is left of what the end let go of either.
+    fill('last', 0);
+    stable = await startStable(join(disk, 'data'));
+    const anew = { read: await read(), write: await write() };
     rmSync(join(disk, 'some'));
     rmSync(join(disk, 'rest'));
-    return { nearlyFull, full, again: await write() };
+    rmSync(join(disk, 'last'));
+    return { nearlyFull, full, anew, again: await write() };
   } finally {
     await stable.end('SIGKILL');
     spawnSync('umount', [disk]);

@@ -96,6 +96,10 @@ const PARTS: Record<string, () => Promise<void>> = {
       d.full.write === 507 && d.full.read === 200,
       `disk full to the last byte: a write ${d.full.write}, a view ${d.full.read}, in ${d.full.seconds.toFixed(1)} s`,
     );
+    judge(
+      d.anew.read === 200 && d.anew.write === 507,
+      `killed and started anew on the full disk: a view ${d.anew.read}, a write ${d.anew.write}`,
+    );
     judge(d.again === 201, `room again: a write ${d.again}`);
   },
   async backups() {

@@ -1,9 +1,6 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-import { extract } from 'tar';
 import { type Crib, type Done, perform, type Signed } from '@/crib/door';
 import { verbNamed } from '@/crib/verbs';
 import { enterKindWords, KIND_WORDS } from '@/data/catalogue';
@@ -16,6 +13,7 @@ import {
   openInMemory,
   type Param,
 } from '@/data/database';
+import { keptDump, layOut } from '@/data/database/testing';
 
 /** Somebody who may see all. */
 export const OWNER: Signed = {
@@ -33,41 +31,24 @@ export interface TestCrib extends Crib {
 }
 
 const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');
-/** Where the migrated database is kept, by the digest of what made it: migrating anew takes five times as long. */
-const TEMPLATES = join(process.cwd(), '.stable', 'test-templates');
-
-async function template(what: 'migrated' | 'empty' = 'migrated'): Promise<Blob> {
-  const made = createHash('sha256').update(readFileSync(join(process.cwd(), 'package-lock.json')));
-  if (what === 'migrated')
-    for (const name of readdirSync(MIGRATIONS).sort()) made.update(readFileSync(join(MIGRATIONS, name)));
-  made.update(JSON.stringify(KIND_WORDS));
-  const kept = join(TEMPLATES, `${made.digest('hex').slice(0, 16)}.tar`);
-  if (!existsSync(kept)) {
-    const db = await openInMemory();
-    if (what === 'migrated') {
+/** The database of a shop that has begun: with the schema, and nothing in it. */
+const begun = () =>
+  keptDump(
+    [
+      ...readdirSync(MIGRATIONS)
+        .sort()
+        .map((name) => readFileSync(join(MIGRATIONS, name), 'utf8')),
+      JSON.stringify(KIND_WORDS),
+    ],
+    async (db) => {
       await migrate(db);
       await enterKindWords(db);
-    }
-    const dump = Buffer.from(await (await db.dump()).arrayBuffer());
-    await db.close();
-    mkdirSync(TEMPLATES, { recursive: true });
-    // Two processes may make it at once: whoever is last puts the same in its place, whole.
-    writeFileSync(`${kept}.${process.pid}`, dump);
-    renameSync(`${kept}.${process.pid}`, kept);
-  }
-  return new Blob([readFileSync(kept)]);
-}
-
-/** A database without a schema, as a new folder begins. */
-export const openEmpty = async () => openInMemory(await template('empty'));
-
-/** A folder of a shop that has begun, on a real disk: with the schema, and nothing in it. */
-export async function openFolder(path: string): Promise<FolderDatabase> {
-  mkdirSync(join(path, 'pg'), { recursive: true });
-  await pipeline(
-    Readable.from(Buffer.from(await (await template()).arrayBuffer())),
-    extract({ cwd: join(path, 'pg'), preserveOwner: false }),
+    },
   );
+
+/** A folder of a shop that has begun, on a real disk. */
+export async function openFolder(path: string): Promise<FolderDatabase> {
+  await layOut(path, await begun());
   return openDatabase(path);
 }
 
@@ -119,7 +100,7 @@ async function restorable(db: Database): Promise<Database> {
 }
 
 export async function openTestCrib(): Promise<TestCrib> {
-  const db = await restorable(idle.pop() ?? (await openInMemory(await template())));
+  const db = await restorable(idle.pop() ?? (await openInMemory(await begun())));
   let now = new Date('2027-01-05T09:00:00Z');
   const crib: TestCrib = {
     db,

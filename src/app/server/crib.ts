@@ -4,7 +4,17 @@ import { type Crib, forLog, type Keeper, type Signed } from '@/crib/door';
 import { openKeeper } from '@/crib/keeping';
 import { codeOfFirstOwner, demoKey, KEY_BEGINS, newSecret, Slow, whoSigns } from '@/crib/people';
 import { enterKindWords } from '@/data/catalogue';
-import { Damaged, FolderInUse, migrate, MigrationChanged, openDatabase, plainDamage } from '@/data/database';
+import {
+  Damaged,
+  type FolderDatabase,
+  FolderInUse,
+  giveUpRoom,
+  layRoomBy,
+  migrate,
+  MigrationChanged,
+  openDatabase,
+  plainDamage,
+} from '@/data/database';
 import { dropLeftStaged } from '@/data/exchange';
 import { lastRecorded } from '@/data/ledger';
 import { openPool } from '@/workers';
@@ -48,6 +58,7 @@ async function open(): Promise<OpenCrib> {
 }
 
 async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promise<OpenCrib> {
+  giveUpRoom(folder);
   const db = await openDatabase(folder);
   shared[CLOSE] = async () => {
     await pool.close();
@@ -56,9 +67,7 @@ async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promis
   await migrate(db);
   const faults = await plainDamage(db);
   if (faults.length) throw new Damaged(faults);
-  await enterKindWords(db);
-  await dropLeftStaged(db);
-  await db.script('analyze');
+  await makeReady(db, folder);
   const demo = process.env.STABLE_DEMO === '1';
   const said = { db, now: clock(await lastRecorded(db)), zone: process.env.STABLE_ZONE ?? 'UTC' };
   const keeper = openKeeper(said, folder, pool.beside, demo);
@@ -77,6 +86,21 @@ async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promis
   return opened;
 }
 
+/** How often it is looked whether there is room again. */
+const ROOM_MS = 10_000;
+/** What each start puts in order in the data. Without room it waits until there is some: what is there can be read meanwhile. */
+async function makeReady(db: FolderDatabase, folder: string): Promise<void> {
+  if (db.whyNoWrite() === null) {
+    await enterKindWords(db);
+    await dropLeftStaged(db);
+    await db.script('analyze');
+    await layRoomBy(folder).catch((error: unknown) => console.error(`No room was laid by: ${forLog(error)}`));
+    return;
+  }
+  const again = () => void makeReady(db, folder).catch((error: unknown) => console.error(forLog(error)));
+  setTimeout(again, ROOM_MS).unref();
+}
+
 /** How often it is looked whether a backup is due. */
 const LOOK_MS = 10_000;
 /** Backs up when it is time. What goes wrong is kept by the keeper, and Today says it; the log says it too. */
@@ -88,6 +112,10 @@ function keepByTimetable(keeper: ReturnType<typeof openKeeper>): void {
 
 /** What whoever starts Stable is told, and nobody else: how the first owner comes in; the demo's key. */
 async function toSayAtStart(opened: OpenCrib): Promise<string[]> {
+  if (opened.db.whyNoWrite() !== null)
+    return [
+      'The disk of the data folder is nearly full: all can be read, and nothing is written until there is room.',
+    ];
   if (opened.demo) {
     const key = process.env.STABLE_DEMO_KEY ?? `${KEY_BEGINS}${newSecret()}`;
     await demoKey(opened, key);

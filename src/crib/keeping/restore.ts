@@ -5,6 +5,7 @@ import {
   differing,
   fingerprint,
   lockFolder,
+  LAID_BY,
   makeFolder,
   migrate,
   openDatabase,
@@ -104,8 +105,10 @@ async function laidOut(backupPath: string, part: string, passphrase: string | nu
  */
 export function takePlace(part: string, data: string, now: Date | null): string | null {
   const before = now ? `${data}.before-${stamp(now)}` : null;
-  if (before) renameSync(data, before);
-  else rmSync(data, { recursive: true, force: true });
+  if (before) {
+    renameSync(data, before);
+    rmSync(join(before, LAID_BY), { force: true });
+  } else rmSync(data, { recursive: true, force: true });
   renameSync(part, data);
   for (const name of BESIDE)
     if (before && existsSync(join(before, name))) copyFileSync(join(before, name), join(data, name));

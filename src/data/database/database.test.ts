@@ -6,6 +6,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   symlinkSync,
   unlinkSync,
   writeFileSync,
@@ -16,7 +17,10 @@ import {
   DataError,
   FolderInUse,
   freeBytes,
+  giveUpRoom,
   insert,
+  LAID_BY,
+  layRoomBy,
   lockFolder,
   many,
   maybeOne,
@@ -24,8 +28,8 @@ import {
   MigrationChanged,
   one,
   openDatabase,
-  openInMemory,
 } from './index';
+import { openEmpty, openEmptyFolder } from './testing';
 
 const folders: string[] = [];
 const folder = () => {
@@ -41,9 +45,9 @@ const code = (p: Promise<unknown>) =>
   );
 
 describe('in memory', () => {
-  let db: Awaited<ReturnType<typeof openInMemory>>;
+  let db: Awaited<ReturnType<typeof openEmpty>>;
   beforeAll(async () => {
-    db = await openInMemory();
+    db = await openEmpty();
     await db.script('create table thing (id int primary key, n int check (n >= 0), note text not null)');
   });
   afterAll(() => db.close());
@@ -95,7 +99,7 @@ describe('in memory', () => {
 
 describe('migrate', () => {
   it('applies each file once, refuses an edited one and a database newer than the program', async () => {
-    const db = await openInMemory();
+    const db = await openEmpty();
     const files = folder();
     writeFileSync(join(files, '0001_a.sql'), 'create table a (id int)');
     writeFileSync(join(files, '0002_b.sql'), 'create table b (id int); insert into b values (1)');
@@ -109,7 +113,7 @@ describe('migrate', () => {
     await db.close();
   });
   it('a file that breaks leaves nothing of itself', async () => {
-    const db = await openInMemory();
+    const db = await openEmpty();
     const files = folder();
     writeFileSync(join(files, '0001_a.sql'), 'create table a (id int); select broken');
     await expect(migrate(db, files)).rejects.toThrow(/broken/);
@@ -172,7 +176,7 @@ describe('on disk', () => {
 
   it('refuses to write while the disk is nearly full, reads on, and goes on by itself', async () => {
     let free = 10e9;
-    const db = await openDatabase(folder(), () => free);
+    const db = await openEmptyFolder(folder(), () => free);
     await db.script('create table row (n int primary key)');
     await insert(db, 'row', { n: 1 });
     free = 199e6;
@@ -190,6 +194,34 @@ describe('on disk', () => {
     await db.close();
   });
 
+  it('without room, a folder that is up to date is opened to be read; what a newer program must change waits for room', async () => {
+    let free = 10e9;
+    const files = folder();
+    writeFileSync(join(files, '0001_a.sql'), 'create table a (id int)');
+    const db = await openEmptyFolder(folder(), () => free);
+    await migrate(db, files);
+    free = 0;
+    expect(await migrate(db, files)).toBe(0);
+    writeFileSync(join(files, '0002_b.sql'), 'create table b (id int)');
+    await expect(migrate(db, files)).rejects.toMatchObject({ code: 'NO_ROOM' });
+    free = 10e9;
+    expect(await migrate(db, files)).toBe(1);
+    await db.close();
+  });
+
+  it('lays room by where there is enough, and gives it up where there is hardly any', async () => {
+    const path = folder();
+    const bytes = () => statSync(join(path, LAID_BY), { throwIfNoEntry: false })?.size ?? 0;
+    await layRoomBy(path, () => 250e6);
+    expect(bytes()).toBe(0);
+    await layRoomBy(path, () => 300e6);
+    expect(bytes()).toBe(64e6);
+    giveUpRoom(path, () => 65e6);
+    expect(bytes()).toBe(64e6);
+    giveUpRoom(path, () => 0);
+    expect(bytes()).toBe(0);
+  });
+
   it('says how much is free where a folder lies', () => {
     const said = Number(
       spawnSync('stat', ['-f', '-c', '%a %S', folder()], { encoding: 'utf8' }).stdout.split(' ')[0],
@@ -199,7 +231,7 @@ describe('on disk', () => {
   });
 
   it('every commit is synced to the disk: as many syncs as commits, counted in the file-system layer', async () => {
-    const db = await openDatabase(folder());
+    const db = await openEmptyFolder(folder());
     await db.script('create table row (n int primary key)');
     const before = db.syncs();
     for (let n = 0; n < 20; n += 1) await insert(db, 'row', { n });

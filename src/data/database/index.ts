@@ -10,7 +10,7 @@ export type { FolderDatabase } from './openDatabase';
 export { differing, fingerprint } from './fingerprint';
 export type { Fingerprint } from './fingerprint';
 export { Damaged, plainDamage } from './damage';
-export { FREE_BYTES, freeBytes } from './room';
+export { FREE_BYTES, freeBytes, giveUpRoom, LAID_BY, layRoomBy } from './room';
 export { makeFolder } from './makeFolder';
 // Pages cut by a sort key
 export { COUNTED_TO, countSql, pageOf, pageSql } from './paging';

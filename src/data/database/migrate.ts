@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from './connection';
+import { one } from './rows';
 
 const FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'data', 'migrations');
 
@@ -14,7 +15,11 @@ export class MigrationChanged extends Error {}
  * `last`: the number of the last one, for what was made by an older program.
  */
 export async function migrate(db: Database, folder = FOLDER, last = Infinity): Promise<number> {
-  await db.script(`create table if not exists schema_migration (
+  // A folder that is up to date is opened without a write: on a full disk it can be read all the same.
+  if (
+    !(await one<{ there: boolean }>(db, "select to_regclass('schema_migration') is not null as there")).there
+  )
+    await db.script(`create table if not exists schema_migration (
     number int primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())`);
   const applied = new Map(
     (

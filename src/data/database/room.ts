@@ -1,4 +1,6 @@
-import { statfsSync } from 'node:fs';
+import { existsSync, renameSync, rmSync, statfsSync } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { DataError } from './errors';
 import type { FolderLock } from './lockFolder';
 
@@ -10,6 +12,29 @@ export const freeBytes = (folder: string): number => {
   const { bavail, bsize } = statfsSync(folder);
   return bavail * bsize;
 };
+
+/** Bytes laid by in the data folder: the engine writes a little when it starts, and hangs or ends where it can't. */
+const LAID_BY_BYTES = 64_000_000;
+/** The file that holds them. */
+export const LAID_BY = 'room-laid-by';
+
+/** Lays room by in the data folder, once there is enough. Fails where the disk fills up meanwhile; then nothing is left of it. */
+export async function layRoomBy(folder: string, free = freeBytes): Promise<void> {
+  const file = join(folder, LAID_BY);
+  if (existsSync(file) || free(folder) < FREE_BYTES + LAID_BY_BYTES) return;
+  try {
+    await writeFile(`${file}.part`, Buffer.alloc(LAID_BY_BYTES), { mode: 0o600 });
+    renameSync(`${file}.part`, file);
+  } finally {
+    rmSync(`${file}.part`, { force: true });
+  }
+}
+
+/** Gives up what was laid by where hardly any room is left, so that the folder can be opened to be read. Asked before it is opened. */
+export function giveUpRoom(folder: string, free = freeBytes): void {
+  const file = join(folder, LAID_BY);
+  if (existsSync(file) && free(folder) < LAID_BY_BYTES) rmSync(file);
+}
 
 /**
  * Why nothing may be written now; null: it may. Asked before each write: the engine must not find out by itself, since on

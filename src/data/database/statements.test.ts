@@ -1,10 +1,11 @@
-import { many, one, openInMemory } from './index';
+import { many, one } from './index';
+import { openEmpty } from './testing';
 
 // What a statement must answer is PostgreSQL's own affair (documentation, 55.2.3 and PREPARE): here, that one kept ready
 // answers what it does when it is new, for other values, after a fault, after the schema changed, and beyond what is kept.
-let db: Awaited<ReturnType<typeof openInMemory>>;
+let db: Awaited<ReturnType<typeof openEmpty>>;
 beforeAll(async () => {
-  db = await openInMemory();
+  db = await openEmpty();
   await db.script('create table thing (id int primary key, made_on date, note text)');
   await db.query(
     `insert into thing select n, date '2027-01-01' + n, 'n' || n from generate_series(1, 100) n`,

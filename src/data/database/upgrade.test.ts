@@ -1,7 +1,8 @@
 import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { migrate, openInMemory } from './index';
+import { migrate } from './index';
+import { openEmpty } from './testing';
 
 /** A folder of yesterday's program comes along: its rows were written under the schema as it was then. */
 const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');
@@ -13,7 +14,7 @@ it('what was entered under the second schema is there, counted and found under t
   const folder = mkdtempSync(join(tmpdir(), 'stable-upgrade-'));
   const upTo = (n: number) =>
     files.slice(0, n).forEach((f) => copyFileSync(join(MIGRATIONS, f), join(folder, f)));
-  const db = await openInMemory();
+  const db = await openEmpty();
   upTo(2);
   await migrate(db, folder);
   await db.script(`
