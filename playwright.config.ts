@@ -32,12 +32,14 @@ const server = (command: string, port: string, env: Record<string, string>) => (
 
 export default defineConfig({
   testDir: 'e2e',
-  // What only reads the demo runs on both workers; after it what writes to the demo, and beside that what writes to a
-  // folder of its own: each of the two in its own order, so that neither worker waits.
+  // What only reads the demo runs on both workers; after it what writes to the demo and what writes to a folder of its own,
+  // each in its own order, and what starts servers wherever a worker is free.
   workers: 2,
   projects: [
     { name: 'reads', testMatch: 'views.spec.ts', fullyParallel: true },
-    { name: 'own', testMatch: ['story.spec.ts', 'server.spec.ts'], dependencies: ['reads'] },
+    { name: 'own', testMatch: 'story.spec.ts', dependencies: ['reads'] },
+    // Each starts a Stable of its own, on a port and a folder of its own: whichever worker is free takes the next.
+    { name: 'starts', testMatch: 'server.spec.ts', fullyParallel: true, dependencies: ['reads'] },
     {
       name: 'writes',
       testMatch: ['shelves.spec.ts', 'together.spec.ts', 'doors.spec.ts'],

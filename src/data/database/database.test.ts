@@ -249,7 +249,7 @@ describe('on disk', () => {
     await first.script('create table row (n int primary key)');
     await first.close();
     let total = 0;
-    for (let round = 0; round < 3; round += 1) {
+    for (let round = 0; round < 2; round += 1) {
       const [command, args] = script(`
         const { appendFileSync } = await import('node:fs');
         const db = await openDatabase(${JSON.stringify(path)});
