@@ -1,4 +1,5 @@
 import type { Crib } from '../src/crib/door';
+import { OWNER } from '../src/crib/testing';
 import { VIEWS } from '../src/crib/views';
 import { program, yearsOfWork, type Worked } from './yearsOfWork';
 
@@ -143,7 +144,8 @@ export async function benchYears(
     `made ${years} years of work and a tenth of it in ${Math.round((performance.now() - began) / 1000)} s`,
   );
   const asks = [await questions(young), await questions(old)] as const;
-  for (const view of VIEWS) {
+  // How the folder is kept: of a shop in memory nothing.
+  for (const view of VIEWS.filter((v) => v.path !== 'keeping')) {
     const times: [number[], number[]] = [[], []];
     let size = 0;
     for (let i = -4; i < VIEW_ROUNDS; i += 1)
@@ -151,7 +153,7 @@ export async function benchYears(
         const list = asks[which as 0 | 1][view.path] ?? [''];
         const query = new URLSearchParams(list[Math.max(0, i) % list.length]);
         const from = performance.now();
-        const answer = await view.read(w.crib as Crib, query);
+        const answer = await view.read(w.crib as Crib, query, undefined, OWNER);
         if (i < 0) continue;
         times[which as 0 | 1].push(performance.now() - from);
         if (which === 1) size = Math.max(size, JSON.stringify(answer).length);

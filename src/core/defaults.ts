@@ -7,6 +7,10 @@ export const DEFAULTS = {
   measuredFromExpectedMm: 0.5,
   /** mm: a gauge length this far from the last one of the same build is in question (practice). */
   measuredFromLastMm: 0.02,
+  /** mm: what is left on a wall or floor from which a correction is asked about: is this wear? (practice) */
+  correctionMm: 0.05,
+  /** mm: what a measurement of a part is not sure of (practice). */
+  measuringNoiseMm: 0.005,
   /** Share of DC that a measured diameter may be off before it is in question: another cutter? At least and at most mm (practice). */
   diameterFromNominal: 0.02,
   diameterFromNominalMm: [0.02, 0.5],

@@ -75,6 +75,17 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { school: 'gauge', K: 490, L: 142.316, h: 60, diameterSchool: 'radius', D: 9.988 },
     { H: { value: 142.316 }, workOffset: { value: -430 }, D: { value: 4.994 } },
   ],
+  'measuring/size-correction': [
+    {
+      features: [
+        { kind: 'outside', wanted: 40, measured: 40.06, least: null, most: null },
+        { kind: 'depth', wanted: 8, measured: 7.98, least: 7.97, most: 8.03 },
+      ],
+      school: 'diameter',
+      cutBefore: true,
+    },
+    { D: { change: expect.closeTo(-0.06, 9) }, H: { change: expect.closeTo(-0.02, 9) } },
+  ],
   'measuring/touch-off': [
     { reading: -277.684, block: 10, K: 490, h: 60 },
     { H: expect.closeTo(-287.684, 9), L: expect.closeTo(142.316, 9) },

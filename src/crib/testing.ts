@@ -13,7 +13,7 @@ import {
   openInMemory,
   type Param,
 } from '@/data/database';
-import { keptDump, layOut } from '@/data/database/testing';
+import { keptDump, layOut } from '@/data/testing';
 
 /** Somebody who may see all. */
 export const OWNER: Signed = {

@@ -13,6 +13,9 @@ export {
 export { diameterRegister } from './diameterRegister';
 export { registerText } from './registerText';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
+// From a measured part back to the register
+export { aimedAt, correctSize, FEATURES, registerOf, standOff } from './sizeCorrection';
+export type { FeatureKind, MeasuredFeature, SizeCorrection } from './sizeCorrection';
 // Is it in question?
 export { questionMeasurement } from './questionMeasurement';
 export type { MeasuredAgainst } from './questionMeasurement';

@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { perform } from '@/crib/door';
 import { OWNER } from '@/crib/testing';
-import { openEmpty } from '@/data/database/testing';
+import { openEmpty } from '@/data/testing';
 import { verbNamed } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
 import { enterKindWords } from '@/data/catalogue';

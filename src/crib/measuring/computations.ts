@@ -2,12 +2,15 @@ import {
   DIAMETER_SCHOOLS,
   LENGTH_SCHOOLS,
   commonOffset,
+  correctSize,
   diameterRegister,
+  FEATURES,
   gaugeLengthFromTouch,
   lengthRegister,
   questionMeasurement,
   type DiameterSchool,
   type LengthSchool,
+  type MeasuredFeature,
   type MeasuredAgainst,
   workOffset,
 } from '@/core/measuring';
@@ -68,6 +71,34 @@ export const MEASURING_COMPUTATIONS: readonly Computation[] = [
       'h',
     ]),
     (i) => gaugeLengthFromTouch(i.reading, i.block, i.K, i.h),
+  ),
+  computation<{ features: MeasuredFeature[]; school: DiameterSchool; cutBefore: boolean }>(
+    'measuring/size-correction',
+    'What goes into the D and H registers after sizes were measured on a part, mm; null: nothing measured moves with it.',
+    part.shape(
+      {
+        features: part.list(
+          part.shape(
+            {
+              kind: { enum: namesOf(FEATURES) },
+              wanted: part.positive,
+              measured: part.positive,
+              least: part.orNull,
+              most: part.orNull,
+            },
+            ['kind', 'wanted', 'measured', 'least', 'most'],
+          ),
+          100,
+        ),
+        school: { enum: namesOf(DIAMETER_SCHOOLS) },
+        cutBefore: { type: 'boolean' },
+      },
+      ['features', 'school', 'cutBefore'],
+    ),
+    ({ features, ...on }) => ({
+      D: correctSize('D', features, on),
+      H: correctSize('H', features, on),
+    }),
   ),
   computation<MeasuredAgainst>(
     'measuring/question',

@@ -29,7 +29,7 @@ import {
   one,
   openDatabase,
 } from './index';
-import { openEmpty, openEmptyFolder } from './testing';
+import { openEmpty, openEmptyFolder } from '../testing';
 
 const folders: string[] = [];
 const folder = () => {

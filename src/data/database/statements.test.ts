@@ -1,5 +1,5 @@
 import { many, one } from './index';
-import { openEmpty } from './testing';
+import { openEmpty } from '../testing';
 
 // What a statement must answer is PostgreSQL's own affair (documentation, 55.2.3 and PREPARE): here, that one kept ready
 // answers what it does when it is new, for other values, after a fault, after the schema changed, and beyond what is kept.

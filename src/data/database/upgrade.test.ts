@@ -2,7 +2,7 @@ import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { migrate } from './index';
-import { openEmpty } from './testing';
+import { openEmpty } from '../testing';
 
 /** A folder of yesterday's program comes along: its rows were written under the schema as it was then. */
 const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');

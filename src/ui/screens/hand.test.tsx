@@ -351,3 +351,47 @@ describe('the rack', () => {
     expect(within(container).getByRole('link', { current: true })).toBeTruthy();
   });
 });
+
+describe('a size that is off, at the machine', () => {
+  const type = (label: string, value: string) =>
+    fireEvent.change(within(screen.getByRole('region', { name: 'Size of T7' })).getByLabelText(label), {
+      target: { value },
+    });
+  const section = () => screen.getByRole('region', { name: 'Size of T7' });
+  beforeEach(async () => {
+    showIn(<RunScreen view={answer('run')} />);
+    await tap('Size off with T7?');
+  });
+  // Hand arithmetic: 0.06 over two walls is 0.03 a wall, which a register that holds a radius takes away.
+  it('says what to add with its sign, and what the register becomes', () => {
+    type('On the drawing', '40');
+    type('Measured', '40.06');
+    expect(section().textContent).toContain('Add to D or to its wear−0.030 mm');
+    type('D in the control now', '5.012');
+    expect(section().textContent).toContain('D becomes 4.982 mm');
+    type('Least, if stated', '39.98');
+    type('Most, if stated', '40.02');
+    expect(section().textContent).toContain('comes off when it is cut again');
+    expect(section().textContent).toMatch(/Read the new value back/);
+  });
+  it('a floor is a matter of the length, in the register that the program calls', () => {
+    type('What was measured', 'depth');
+    type('On the drawing', '8');
+    type('Measured', '8.03');
+    expect(section().textContent).toContain('Add to H7 or to its wear+0.030 mm');
+    expect(section().textContent).toContain('It cuts more than it did');
+  });
+  it('says nothing of what is not there, is no length, or no register moves', () => {
+    type('On the drawing', '40');
+    expect(section().textContent).not.toContain('Add to');
+    type('Measured', 'forty');
+    expect(section().textContent).toContain('no length');
+    type('What was measured', 'same way');
+    expect(section().textContent).toContain('no register changes this');
+    expect(section().textContent).not.toContain('Add to');
+  });
+  it('a first cut stays off the size by as much on each wall', () => {
+    type('First cut stays off by', '0.2');
+    expect(section().textContent).toContain('Add to D first +0.200 mm');
+  });
+});

@@ -1,3 +1,4 @@
+import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import type { Connection } from '@/data/database';
@@ -8,12 +9,15 @@ import {
   type OpenUseSum,
   type PartsLogRow,
 } from '@/data/jobs';
+import type { MachineRow } from '@/data/shop';
 import { type JobLine, jobLines } from '../jobLines';
 import { type JobView, standingChoices } from './jobView';
 
 /** What the machine's screen shows: an operation, the assemblies on its tools, minutes that belong to no cutter. */
 export interface RunView {
   job: JobLine;
+  /** How the machine holds sizes. */
+  registers: Pick<MachineRow, 'units' | 'diameterSchool'>;
   assemblies: RackCard[];
   /** What was logged last, to be taken back where it was wrong. */
   lastLog: PartsLogRow | null;
@@ -30,10 +34,15 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const cards = await standingOn(c, work);
   const [job] = jobLines(work, cards);
   if (!job) return null;
+  const { units, diameterSchool } = sure(
+    work.machines.get(operation.machineId),
+    'the machine of an operation',
+  );
   const [lastLog = null] = await manyPartsLogs(c, operationId, 1);
   const openUses = await manyOpenUsesOf(c, operationId);
   return {
     job,
+    registers: { units, diameterSchool },
     assemblies: cards.map(rackCard),
     lastLog,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),

@@ -12,7 +12,8 @@ export interface RackCard {
   stickoutMm: number;
   outline: AssemblyOutline;
   measured: { state: AssemblyCard['measured']['state']; lengthMm: number | null };
-  life: { used: number | null; leftMinutes: number | null };
+  /** Minutes in the cut so far; share of its life used, and what is left, where that is known. */
+  life: { minutes: number; used: number | null; leftMinutes: number | null };
   /** Flank wear as a share of the limit; null without a reading. */
   wear: number | null;
   /** What was judged of the build itself, at its worst. */
@@ -45,7 +46,7 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
     state: a.measured.state,
     lengthMm: a.measured.state === 'not measured' ? null : a.measured.measurement.gaugeLengthMm,
   },
-  life: { used: a.life.used, leftMinutes: a.life.leftMinutes },
+  life: { minutes: a.life.minutes, used: a.life.used, leftMinutes: a.life.leftMinutes },
   wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limit.value,
   build: worstGrade(a.judgements),
   ties: a.ties.map(({ operation, job, t, reachMm, use: { grade, why, goodFor } }) => ({

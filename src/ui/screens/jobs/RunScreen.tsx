@@ -10,13 +10,18 @@ import type { RackCard } from '@/crib/rack';
 import { Stepper } from '@/ui/kit/field';
 import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
-import { Acts, Lines, Caution, Hand, Notice } from '@/ui/kit/page';
+import { Acts, Caution, Fold, Hand, Lines, Notice } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import styles from './Run.module.css';
+import { SizeOff } from './SizeOff';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
-export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing } }: { view: RunView }) {
+export function RunScreen({
+  view: { job, registers, assemblies, lastLog, openUses, standing },
+}: {
+  view: RunView;
+}) {
   const [parts, setParts] = useState('1');
   const { who } = useSurroundings();
   const log = useVerb('logParts');
@@ -132,6 +137,17 @@ export function RunScreen({ view: { job, assemblies, lastLog, openUses, standing
                       Wear
                     </Button>
                   </Acts>
+                )}
+                {card && (
+                  <Fold label={`Size off with T${t.t}?`}>
+                    <SizeOff
+                      t={t.t}
+                      unit={registers.units}
+                      school={registers.diameterSchool}
+                      cutBefore={card.life.minutes > 0}
+                      numbers={{ D: t.tool.d, H: t.tool.h }}
+                    />
+                  </Fold>
                 )}
               </li>
             );

@@ -61,7 +61,7 @@ export function KeepingScreen({ view, owner }: { view: KeepingView; owner: boole
                 label: 'Into the folder',
                 wide: true,
                 start: plan?.folder,
-                help: 'On the machine Stable runs on, by its whole path: another disk, or one of the network. It is made where the one above it is there.',
+                help: 'On the machine Stable runs on, by its whole path: another disk, or one of the network. Where only the last part of the path is missing, Stable makes it.',
               },
               {
                 name: 'at',

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { type FormEvent, useState } from 'react';
 import { PASSWORD } from '@/core/people';
+import { Fields } from '@/ui/kit/field';
 import { ProblemNote } from '@/ui/kit/form';
 import { Acts, Notice } from '@/ui/kit/page';
 import { Typed } from '@/ui/screens/common/Typed';
@@ -34,22 +35,24 @@ export function Passphrase({ has }: { has: boolean }) {
         machine. Older backups keep the one they were locked with.
       </Notice>
       <form onSubmit={(e) => void set(e)}>
-        <Typed
-          label={`Passphrase, ${PASSWORD.least} characters or more`}
-          type="password"
-          autoComplete="new-password"
-          maxLength={PASSWORD.most}
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-        />
-        <Typed
-          label="Once more"
-          type="password"
-          autoComplete="new-password"
-          maxLength={PASSWORD.most}
-          value={again}
-          onChange={(e) => setAgain(e.target.value)}
-        />
+        <Fields style={{ gridTemplateColumns: '1fr' }}>
+          <Typed
+            label={`Passphrase, ${PASSWORD.least} characters or more`}
+            type="password"
+            autoComplete="new-password"
+            maxLength={PASSWORD.most}
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          <Typed
+            label="Once more"
+            type="password"
+            autoComplete="new-password"
+            maxLength={PASSWORD.most}
+            value={again}
+            onChange={(e) => setAgain(e.target.value)}
+          />
+        </Fields>
         {again !== '' && !same && <p className="small">▲ The two are not the same yet.</p>}
         <ProblemNote problem={problem} fields={[{ name: 'passphrase', label: 'Passphrase' }]} />
         <Acts>

@@ -4,9 +4,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { extract } from 'tar';
-import type { Database } from './connection';
-import { makeFolder } from './makeFolder';
-import { type FolderDatabase, openDatabase, openInMemory } from './openDatabase';
+import { type Database, type FolderDatabase, makeFolder, openDatabase, openInMemory } from './database';
 
 /** Where databases that tests begin with are kept, by the digest of what made them: making one anew takes many times as long. */
 const KEPT = join(process.cwd(), '.stable', 'test-templates');
