@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { existsSync, renameSync, rmSync, statfsSync } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -23,7 +24,8 @@ export async function layRoomBy(folder: string, free = freeBytes): Promise<void>
   const file = join(folder, LAID_BY);
   if (existsSync(file) || free(folder) < FREE_BYTES + LAID_BY_BYTES) return;
   try {
-    await writeFile(`${file}.part`, Buffer.alloc(LAID_BY_BYTES), { mode: 0o600 });
+    // Nothing that a file system could pack into less.
+    await writeFile(`${file}.part`, randomBytes(LAID_BY_BYTES), { mode: 0o600 });
     renameSync(`${file}.part`, file);
   } finally {
     rmSync(`${file}.part`, { force: true });

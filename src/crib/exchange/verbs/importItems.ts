@@ -135,4 +135,5 @@ async function layDown(c: Connection, batch: string, preview: Preview): Promise<
     await letOthersIn();
   }
 }
-const LAID_AT_ONCE = 100;
+/** Whoever reads meanwhile waits for one statement of a step with each of their own. */
+const LAID_AT_ONCE = 40;
