@@ -125,7 +125,7 @@ test('npm start refuses a demo folder; the demo leaves a folder alone that it di
 });
 
 test('one owner a folder; another host than loopback warns; SIGTERM lets a request finish; kill -9 leaves no lock', async () => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const data = folder();
   const settings = { STABLE_DATA: data, PORT: '4322', STABLE_ZONE: 'Europe/Oslo' };
   const first = await running(settings);
@@ -247,7 +247,7 @@ test('HTTPS by a certificate of its own: the cookie is bound to the host and goe
 });
 
 test('a folder that can’t be opened says so in plain words, and nothing is written into it', async () => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   const data = folder();
   const settings = { STABLE_DATA: data, PORT: '4325', STABLE_ZONE: 'Europe/Oslo' };
   const first = await running(settings);
@@ -265,7 +265,7 @@ test('a folder that can’t be opened says so in plain words, and nothing is wri
 });
 
 test('killed while the demo is filled, it starts over by itself', async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const data = folder();
   const demo = (kill: boolean) =>
     new Promise<string>((resolve) => {
@@ -294,7 +294,7 @@ test('killed while the demo is filled, it starts over by itself', async () => {
 });
 
 test('npm run backup copies a shop that runs, and one that does not; npm run restore puts it back', async () => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const data = folder();
   const to = folder();
   const settings = { STABLE_DATA: data, PORT: '4327', STABLE_ZONE: 'Europe/Oslo' };
