@@ -82,6 +82,7 @@ for (const [name, over, message] of [
     /STABLE_URL is “stable.example”: the address that people call/,
   ],
   ['STABLE_DATA below a file', { STABLE_DATA: '/dev/null/x' }, /cannot be made/],
+  ['STABLE_DATA that is a file', { STABLE_DATA: 'package.json' }, /cannot be made/],
   ['STABLE_DATA where no folder can be', { STABLE_DATA: '/proc/stable/data' }, /cannot be made/],
 ] as const)
   test(`refused at start: ${name}`, () => {

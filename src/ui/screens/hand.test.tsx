@@ -386,6 +386,19 @@ describe('a size that is off, at the machine', () => {
     expect(section().textContent).not.toContain('Add to');
     type('Measured', 'forty');
     expect(section().textContent).toContain('no length');
+    // A limit that can't be read is not one that was not stated: the number would be aimed elsewhere.
+    type('Measured', '40.06');
+    expect(section().textContent).toContain('Add to');
+    for (const least of ['39,9,8', '0', '-1']) {
+      type('Least, if stated', least);
+      expect(section().textContent).toContain('no length');
+      expect(section().textContent).not.toContain('Add to');
+    }
+    type('Least, if stated', '');
+    type('D in the control now', 'five');
+    expect(section().textContent).toContain('no length');
+    expect(section().textContent).not.toContain('becomes');
+    type('Measured', '');
     type('What was measured', 'same way');
     expect(section().textContent).toContain('no register changes this');
     expect(section().textContent).not.toContain('Add to');

@@ -58,9 +58,12 @@ export function SizeOff({
   const change = (at: number, to: Partial<Typing>) =>
     setTyped(typed.map((one, i) => (i === at ? { ...one, ...to } : one)));
   const mm = (text: string): number | null => parseLength(text, unit)?.mm ?? null;
+  /** Something stands there, and it is no size of a part. */
+  const isUnread = (text: string) => text.trim() !== '' && !((mm(text) ?? 0) > 0);
   const features = typed.flatMap(({ kind, ...texts }): MeasuredFeature[] => {
     const [wanted, measured] = [mm(texts.wanted), mm(texts.measured)];
-    return wanted === null || measured === null
+    // A limit that can't be read is not one that was not stated.
+    return wanted === null || measured === null || Object.values(texts).some(isUnread)
       ? []
       : [{ kind, wanted, measured, least: mm(texts.least), most: mm(texts.most) }];
   });
@@ -71,9 +74,11 @@ export function SizeOff({
     const [only, ...more] = numbers[register];
     return only === undefined || more.length ? register : `${register}${only}`;
   };
-  const unread = typed.some((one) =>
-    [one.wanted, one.measured, one.least, one.most].some((text) => text.trim() !== '' && mm(text) === null),
-  );
+  const isNumber = (text: string) => text.trim() === '' || mm(text) !== null;
+  const unread =
+    typed.some(({ kind: _kind, ...texts }) => Object.values(texts).some(isUnread)) ||
+    ![now.D, now.H].every(isNumber) ||
+    isUnread(off);
   const asked = new Set(typed.map((one) => registerOf(one.kind)).filter((register) => register !== null));
   const stays = mm(off);
   return (
@@ -124,7 +129,9 @@ export function SizeOff({
         </Fields>
       ))}
       {unread && (
-        <Wrong>One of them is no length: digits with a point, and a unit where it is another.</Wrong>
+        <Wrong>
+          One of them is no length above zero: digits with a point, and a unit where it is another.
+        </Wrong>
       )}
       <Acts>
         {typed.length < MOST_FEATURES && (
