@@ -22,6 +22,16 @@ export const DEFAULTS = {
   ratioLighter: 4,
   /** Stickout over DC past which a damped or shrink holder is wanted (practice). */
   ratioFarPast: 5,
+  /** mm: a cutter from this diameter on may rough so hard that a collet lets it go (practice). */
+  heavyFromMm: 12,
+  /** mm: a bore may be off its arbor's pilot by so much and still be of its size; fits are finer (practice). */
+  boreOffMm: 0.05,
+  /** mm between an assembly and a wall beside it that is left free (practice). */
+  wallClearanceMm: 0.5,
+  /** N: a side force to reckon a deflection with until somebody states one (practice). */
+  sideForceN: 100,
+  /** Balance quality G, mm/s, that a permissible unbalance is reckoned for: ISO 21940-11's usual one for tools (practice). */
+  balanceG: 2.5,
   /** mm between holder face and the highest thing beside the cut below which it is asked about (practice). */
   holderClearanceMm: 1,
   /** Share of a life's expectation from which it is 'about to end' (practice). */

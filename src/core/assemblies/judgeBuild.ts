@@ -1,27 +1,33 @@
-import type { Grade, Judgement } from '../because';
+import { type Grade, type Judgement, mm } from '../because';
 import {
   toleranceGrade,
   cuttingHeight,
   familySpec,
   shankIn,
   isSymbol,
-  neckDiameter,
   type CutterGeometry,
   type FactSymbol,
   type HolderGeometry,
 } from '../cutters';
 import { DEFAULTS } from '../defaults';
+import { holdsAs } from './holdsAs';
+import { judgeParts } from './judgeParts';
+import { judgeSeat } from './judgeSeat';
+import { stiffAs } from './stiffAs';
+import { type CutterDetails, type HolderDetails, isSeated, type Part } from './parts';
 
 export interface Build {
   cutter: CutterGeometry;
   holder: HolderGeometry;
-  /** Tip to holder face, mm. */
+  /** Tip to the last face that holds it, mm: the holder's, or that of the extension on it. */
   stickout: number;
   /** The shank's form, and the forms the holder takes, in its own words; null is 'not known'. */
   shank?: { form: string | null; takes: string | null };
+  /** What is between holder and cutter from the spindle down, and what stands beside. */
+  parts?: readonly Part[];
+  /** What is known of cutter and holder beside their geometry: without it parts are not judged against them. */
+  details?: { cutter: CutterDetails; holder: HolderDetails };
 }
-
-const mm = (n: number) => `${Math.round(n * 1000) / 1000} mm`;
 
 /**
  * Judges a build before anybody tightens a nut: does the shank fit, are flutes gripped, is enough gripped, does
@@ -30,15 +36,33 @@ const mm = (n: number) => `${Math.round(n * 1000) / 1000} mm`;
  * maker's own figures. mm throughout; stickout must be above 0.
  * Example: OAL 72, LCF 22, stickout 20 -> FLUTES_GRIPPED stop, since 2 mm of flute would be in the bore.
  */
-export function judgeBuild({ cutter: c, holder: h, stickout, shank }: Build): Judgement[] {
+export function judgeBuild(build: Build): Judgement[] {
+  const { cutter: c, stickout, details, parts = [] } = build;
+  const held = holdsAs(build.holder, parts, details?.holder);
+  const h = held.holder;
+  const seated = isSeated(details?.cutter.SHANK ?? null);
+  const shank = shankHeld(build, held);
   return [
-    shankFits(c, h),
-    ...shankForm(shank),
-    flutesFree(c, stickout),
-    ...neckFree(c, stickout),
-    ...grip(c, h, stickout),
+    ...(details && seated
+      ? judgeSeat(held, details.cutter, stickout)
+      : [
+          shankFits(c, h),
+          ...shankForm(shank),
+          flutesFree(c, stickout),
+          ...neckFree(c, stickout),
+          ...grip(c, h, stickout, held.carrier.colletLength),
+        ]),
     ratio(c, stickout),
+    ...(details ? judgeParts(held, parts, c, details) : []),
   ];
+}
+
+/** The shank and what takes it: the last extension where there is one, the round of a collet where that grips. */
+function shankHeld({ shank, parts = [], details }: Build, held: ReturnType<typeof holdsAs>): Build['shank'] {
+  const last = parts.findLast((p) => p.kind === 'extension' || p.kind === 'collet');
+  const form = details?.cutter.SHANK ?? shank?.form ?? null;
+  if (!last) return shank;
+  return { form, takes: last.kind === 'collet' && form !== null ? 'plain' : held.carrier.SHANKS };
 }
 
 /** Facts a judgement rests on, by the name they have in its reason: whose, and their symbols. */
@@ -180,7 +204,12 @@ function neckFree(c: CutterGeometry, stickout: number): Judgement[] {
   ];
 }
 
-function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement[] {
+function grip(
+  c: CutterGeometry,
+  h: HolderGeometry,
+  stickout: number,
+  colletLength: number | null,
+): Judgement[] {
   const depth = c.OAL === null ? null : c.OAL - stickout;
   const base: [string, number | null][] = [
     ['OAL', c.OAL],
@@ -205,15 +234,18 @@ function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement
       [...base, ['greatest depth', h.DEPTH_MAX]],
       'The shank can go no deeper than the bore.',
     );
+  const ofCollet = colletLength === null ? null : (2 / 3) * colletLength;
   const least_ =
-    depth === null || (h.GRIP_MIN === null && depth > 0)
-      ? least('not judged', 'Enough grip: not judged')
-      : depth <= 0
-        ? least('stop', `The stickout is ${mm(-depth)} longer than the cutter leaves to grip`)
-        : // Null was answered above.
-          depth < h.GRIP_MIN! - 1e-9
-          ? least('stop', `Too short to grip: ${mm(h.GRIP_MIN! - depth)} short of the least grip`)
-          : least('good', `${mm(depth)} gripped`);
+    h.GRIP_MIN === null && depth !== null && depth > 0 && ofCollet !== null
+      ? gripInCollet(depth, ofCollet, base)
+      : depth === null || (h.GRIP_MIN === null && depth > 0)
+        ? least('not judged', 'Enough grip: not judged')
+        : depth <= 0
+          ? least('stop', `The stickout is ${mm(-depth)} longer than the cutter leaves to grip`)
+          : // Null was answered above.
+            depth < h.GRIP_MIN! - 1e-9
+            ? least('stop', `Too short to grip: ${mm(h.GRIP_MIN! - depth)} short of the least grip`)
+            : least('good', `${mm(depth)} gripped`);
   const deep_ =
     depth === null || h.DEPTH_MAX === null
       ? deep('not judged', 'Whether the shank goes that deep: not judged')
@@ -221,6 +253,21 @@ function grip(c: CutterGeometry, h: HolderGeometry, stickout: number): Judgement
         ? deep('stop', `Does not go that deep: bottoms ${mm(depth - h.DEPTH_MAX)} early`)
         : deep('good', 'The shank goes that deep');
   return [least_, deep_];
+}
+
+/** No figure of its maker's: the shank fills at least two thirds of a collet's bore (common practice). */
+function gripInCollet(depth: number, least: number, base: readonly [string, number | null][]): Judgement {
+  const enough = depth >= least - 1e-9;
+  return judgement(
+    'GRIP',
+    enough ? 'good' : 'question',
+    enough
+      ? `${mm(depth)} gripped, two thirds of the collet or more`
+      : `Fills less than two thirds of the collet: ${mm(least - depth)} short`,
+    'OAL − stickout ≥ ⅔ of the collet’s length',
+    [...base, ['two thirds of the collet', least]],
+    'A collet that is filled at its front only closes askew: the shank slips or is pulled out.',
+  );
 }
 
 function ratio(c: CutterGeometry, stickout: number): Judgement {
@@ -246,27 +293,4 @@ function ratio(c: CutterGeometry, stickout: number): Judgement {
     return say('question', `${text}: far out; damped or shrink holder, or shorter`);
   if (r > DEFAULTS.ratioLighter) return say('question', `${text}: cut lighter`);
   return say('good', r > DEFAULTS.ratioComfortable ? `${text}` : `${text}, comfortable`);
-}
-
-/**
- * Diameter of a plain rod that bends as much under a force at its tip as the sections that stand out: flutes of DC (or
- * DCX), the neck DN to LU (a tapered one as thin as it begins), the shank DMM above. What is not known counts as DC. mm. Castigliano for a stepped cantilever.
- * Example: DC 6 with LCF 13 on a 10 mm shank, 40 out: stiff as 9.49.
- */
-export function stiffAs(c: CutterGeometry, stickout: number): number {
-  const cut = Math.max(c.DC, c.DCX ?? 0);
-  const flute = Math.min(stickout, c.LCF ?? stickout);
-  const neck = Math.min(stickout, Math.max(flute, c.DN === null ? 0 : (c.LU ?? 0)));
-  const sections: [to: number, D: number][] = [
-    [flute, cut],
-    [neck, neckDiameter(c, flute) ?? cut],
-    [stickout, c.DMM ?? cut],
-  ];
-  let sum = 0;
-  let from = 0;
-  for (const [to, D] of sections) {
-    if (to > from) sum += (to ** 3 - from ** 3) / D ** 4;
-    from = Math.max(from, to);
-  }
-  return (stickout ** 3 / sum) ** 0.25;
 }

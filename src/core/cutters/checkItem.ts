@@ -114,6 +114,7 @@ export function checkItem(
     faults.push(
       ...checkCollet(words(facts, 'COLLET'), number(facts, 'CLAMP_MIN'), number(facts, 'CLAMP_MAX')),
     );
+  if (kind === 'extension') faults.push(...checkExtension(facts, segments));
   faults.push(...checkShanks(facts));
   if (kind === 'insert') faults.push(...checkInsert(facts));
   if (family !== null)
@@ -124,6 +125,21 @@ export function checkItem(
       }) ?? []),
     );
   return faults;
+}
+
+/** An extension's outline runs from what carries it to its face: it adds up to LPR (within 0.01 mm). */
+function checkExtension(facts: readonly KnownFact[], segments: HolderSegment[]): ItemFault[] {
+  const LPR = number(facts, 'LPR');
+  const sum = segments.reduce((total, s) => total + s.length, 0);
+  if (!segments.length || LPR === null || Math.abs(sum - LPR) <= 0.01) return [];
+  return [
+    {
+      field: 'segments',
+      value: sum,
+      limit: `LPR = ${LPR}`,
+      words: 'the outline must reach from what carries it to its face',
+    },
+  ];
 }
 
 function checkShanks(facts: readonly KnownFact[]): ItemFault[] {

@@ -18,6 +18,8 @@ export const ITEM_KINDS = namesOf(KINDS);
 
 const CENTRE: readonly FactSymbol[] = ['CCC', 'APMX'];
 const SHANKED: readonly FactSymbol[] = ['DMM', 'OAL', 'SHANK', 'TCDMM', 'CSP'];
+/** Of what is screwed in or sits on an arbor, beside its shank's: how far it stands out is its own, not set. */
+const SEATED: readonly FactSymbol[] = ['CCMS', 'LPR', 'WT'];
 const SOLID: readonly FactSymbol[] = ['SUBSTRATE', 'COATING', 'REGRINDS', 'DC_MIN'];
 const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly FactSymbol[]> = {
   insert: ['ISO1832', 'GRADE', 'IC', 'S', 'RE', 'APMX', 'CEDC', 'EDGES', 'SUBSTRATE', 'COATING', 'HAND'],
@@ -34,11 +36,30 @@ const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly FactSymbol[
     'RPM_MAX',
     'CSP',
     'TORQUE',
+    'CCWS',
+    'WT',
   ],
-  collet: ['COLLET', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'CSP'],
-  extension: ['CCMS', 'LPR', 'DMM', 'COLLET', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'DEPTH_MAX', 'RPM_MAX'],
-  'pull-stud': ['CCMS', 'TORQUE', 'CSP'],
-  spare: ['FITS', 'TORQUE'],
+  collet: ['COLLET', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'CSP', 'DMM', 'OAL', 'WT'],
+  extension: [
+    'CCMS',
+    'LPR',
+    'DMM',
+    'CLAMPING',
+    'SHANKS',
+    'COLLET',
+    'CLAMP_MIN',
+    'CLAMP_MAX',
+    'GRIP_MIN',
+    'DEPTH_MAX',
+    'RPM_MAX',
+    'OAL',
+    'CSP',
+    'TORQUE',
+    'CCWS',
+    'WT',
+  ],
+  'pull-stud': ['CCMS', 'TORQUE', 'CSP', 'WT'],
+  spare: ['FITS', 'TORQUE', 'WT'],
 };
 
 /** The facts an item of this kind and family has, in the order its form asks for them. */
@@ -50,7 +71,7 @@ function inOrder(kind: ItemKind, family: Family | null): readonly FactSymbol[] {
   const spec = family === null ? null : familySpec(family);
   const own = spec?.facts ?? [];
   return kind === 'body'
-    ? ['DC', ...own.filter((s) => s !== 'NOF'), 'CICT', 'MIID', ...SHANKED, 'RPM_MAX']
+    ? ['DC', ...own.filter((s) => s !== 'NOF'), 'CICT', 'MIID', ...SHANKED, 'DCB', ...SEATED, 'RPM_MAX']
     : [
         ...(spec?.sizedBy ? [] : (['DC'] as const)),
         ...own,
@@ -58,6 +79,7 @@ function inOrder(kind: ItemKind, family: Family | null): readonly FactSymbol[] {
         ...(spec?.mills ? CENTRE : []),
         ...SHANKED,
         ...SOLID,
+        ...SEATED,
       ];
 }
 

@@ -102,6 +102,9 @@ export const SYMBOLS = {
   COLLET: { words: 'collet size', kind: 'words', own: true },
   TORQUE: { words: 'tightening torque, N m', kind: 'number', limits: [0.1, 1000], own: true },
   LPR: { words: 'protruding length', kind: 'length', limits: [1, 1000] },
+  CCWS: { words: 'front side, by its standard', kind: 'words' },
+  DCB: { words: 'bore for the arbor', kind: 'length', limits: [5, 150] },
+  WT: { words: 'weight, kg', kind: 'number', limits: [0.001, 200] },
   // Regrinding
   REGRINDS: { words: 'regrinds it stands', kind: 'count', limits: [0, 20], own: true },
   DC_MIN: { words: 'least diameter after regrinding', kind: 'length', limits: [0.05, 500], own: true },

@@ -1,7 +1,6 @@
-import type { Grade, Judgement } from '../../because';
+import { type Grade, type Judgement, mm, orUnknown, say } from '../../because';
 import { familySpec, neckDiameter } from '../../cutters';
 import { DEFAULTS } from '../../defaults';
-import { mm, orUnknown, say } from './say';
 import type { AskedHere, ToolAsks, Use, UseBuild } from './facts';
 
 type Asked = Pick<Use, 'asks' | 'here'>;

@@ -1,10 +1,9 @@
-import { type Judgement, worstGrade } from '../../because';
+import { type Judgement, say, worstGrade } from '../../because';
 import type { ToolReport, WarningCode } from '../../programs';
 import { judgeDepths } from './depths';
 import type { ToolAsks, Use, UseBuild, UseJudgement } from './facts';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
-import { say } from './say';
 import { judgeSpindle } from './spindle';
 
 /** What a program asks of one of its tools, as the judgement wants it. */

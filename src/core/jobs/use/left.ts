@@ -1,6 +1,5 @@
-import type { Judgement } from '../../because';
+import { aside, type Judgement, mm, say } from '../../because';
 import { lifeState } from '../../life';
-import { aside, mm, say } from './say';
 import type { ToolAsks, Use, UseState } from './facts';
 
 /**

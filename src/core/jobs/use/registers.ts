@@ -1,6 +1,5 @@
-import type { Judgement } from '../../because';
+import { type Judgement, mm, say } from '../../because';
 import { DEFAULTS } from '../../defaults';
-import { mm, say } from './say';
 import type { Use, UseState } from './facts';
 
 /** The length that is called, the length that was measured, and whether what was entered at the machine still holds. */

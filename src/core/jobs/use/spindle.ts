@@ -1,6 +1,5 @@
-import type { Judgement } from '../../because';
+import { aside, type Judgement, say } from '../../because';
 import { sameTaper } from '../../cutters';
-import { aside, say } from './say';
 import type { Use, UseBuild } from './facts';
 
 /** Spindle side, speed and feed of a build on a machine. */

@@ -1,4 +1,4 @@
-import type { Because, Grade, Judgement } from '../../because';
+import type { Because, Grade, Judgement } from './because';
 
 type Value = [name: string, value: string, source?: string];
 
