@@ -3,7 +3,7 @@ import { readProgram, type ProgramReport } from '../src/core/programs';
 import { perform, type Crib, type Done } from '../src/crib/door';
 import { verbNamed } from '../src/crib/verbs';
 import type { Database } from '../src/data/database';
-import { MORE_PLACES, SHELVES } from './shelves';
+import { MORE_PLACES, PARTS, SHELVES, type ShelfSpec } from './shelves';
 import { BUILDS, CUTTERS, HOLDERS, JOBS, MACHINES, MATERIALS, PEOPLE, PLACES, SUPPLIERS } from './shop';
 
 const DAY = 86_400_000;
@@ -257,29 +257,53 @@ export async function fillDemo(
     await act('receiveOrder', { number: order.number, quantity: order.quantity, place: placeOf(order.item) });
   }
   await lastMorning();
+  await putTogether();
   return counts;
+
+  /** Two builds of several parts: a long reach on an extension, a shell mill on its arbor. Takes none of the chances. */
+  async function putTogether(): Promise<void> {
+    clock = new Date(now.getTime() - 2 * DAY);
+    who = 'IK';
+    const quietly = async (name: string, input: Record<string, unknown>): Promise<Done> => {
+      clock = new Date(clock.getTime() + 4 * 60_000);
+      counts.entries += 1;
+      return perform(crib, verbNamed(name)!, { who, formId: randomUUID(), ...input });
+    };
+    for (const spec of PARTS) await shelve(quietly, spec);
+    const hold = (item: string) => ({ item, place: 'HOLD' });
+    const long = await quietly('buildAssembly', {
+      cutter: { item: 'EM6-LN', place: 'CAB1-A' },
+      holder: hold('CC32-40'),
+      parts: ['C32-16', 'EXT16', 'C16-6', 'PS40'].map(hold),
+      stickout: '34',
+    });
+    await quietly('recordMeasurement', {
+      tag: long.tag,
+      gaugeLength: '204.087',
+      diameter: '5.988',
+      runout: '0.011',
+    });
+    const mounted = await quietly('mountInserts', {
+      body: 'SM50',
+      bodyFrom: 'CAB1-A',
+      item: 'SEKN1203-M20',
+      from: 'HOLD',
+    });
+    const shell = await quietly('buildAssembly', {
+      cutter: { piece: mounted.piece },
+      holder: hold('FA22-40'),
+      parts: [hold('PS40')],
+      stickout: '40',
+    });
+    await quietly('recordMeasurement', { tag: shell.tag, gaugeLength: '90.012', runout: '0.008' });
+  }
 
   /** The rest of the shelves, and what the crib does beside the programs: lending, counting, regrinding. */
   async function fillShelves(): Promise<void> {
     clock = new Date(now.getTime() - 9 * DAY);
     who = 'IK';
     for (const place of MORE_PLACES) await act('addPlace', place);
-    for (const s of SHELVES) {
-      await act('addItem', {
-        code: s.code,
-        kind: s.kind,
-        ...(s.family ? { family: s.family } : {}),
-        maker: s.maker,
-        facts: statedFacts(s.facts),
-        supply: {
-          supplier: s.maker === 'Skarv' ? 'NORDKANT' : 'HALVOR',
-          orderCode: `${s.maker.slice(0, 2).toUpperCase()}-${s.code}`,
-          ...(s.priceCents ? { priceCents: s.priceCents } : {}),
-          ...(s.pack ? { pack: s.pack } : {}),
-        },
-      });
-      await act('receiveStock', { item: s.code, place: s.place, quantity: s.stock });
-    }
+    for (const spec of SHELVES) await shelve(act, spec);
     await act('receiveStock', { item: 'SEKN1203-P25', place: 'CAB1-C-1', quantity: 5, edgesLeft: 2 });
     await act('receiveStock', { item: 'CN12-08', place: 'CAB1-C', quantity: 20, supplier: 'NORDKANT' });
     await act('scrapStock', {
@@ -401,6 +425,28 @@ function pick<T extends string>(at: number, options: readonly (readonly [T, numb
   let sum = 0;
   for (const [value, share] of options) if ((sum += share) > at) return value;
   return options.at(-1)![0];
+}
+
+/** An item with its supply, and some of it at its place. */
+async function shelve(
+  act: (name: string, input: Record<string, unknown>) => Promise<Done>,
+  s: ShelfSpec,
+): Promise<void> {
+  await act('addItem', {
+    code: s.code,
+    kind: s.kind,
+    ...(s.family ? { family: s.family } : {}),
+    ...(s.segments ? { segments: s.segments } : {}),
+    maker: s.maker,
+    facts: statedFacts(s.facts),
+    supply: {
+      supplier: s.maker === 'Skarv' ? 'NORDKANT' : 'HALVOR',
+      orderCode: `${s.maker.slice(0, 2).toUpperCase()}-${s.code}`,
+      ...(s.priceCents ? { priceCents: s.priceCents } : {}),
+      ...(s.pack ? { pack: s.pack } : {}),
+    },
+  });
+  await act('receiveStock', { item: s.code, place: s.place, quantity: s.stock });
 }
 
 async function furnish(act: (name: string, input: Record<string, unknown>) => Promise<Done>): Promise<void> {

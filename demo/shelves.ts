@@ -3,7 +3,7 @@ import type { Family, ItemKind, Origin } from '../src/core/cutters';
 /** What lies on the invented workshop's shelves beside what its programs use: every kind and family once or more. */
 
 type Facts = Record<string, string | [string, Origin]>;
-interface ShelfSpec {
+export interface ShelfSpec {
   code: string;
   kind: ItemKind;
   family?: Family;
@@ -13,6 +13,7 @@ interface ShelfSpec {
   stock: number;
   priceCents?: number;
   pack?: number;
+  segments?: { length: number; upper: number; lower: number }[];
 }
 
 export const SHELVES: ShelfSpec[] = [
@@ -354,9 +355,23 @@ export const SHELVES: ShelfSpec[] = [
     kind: 'extension',
     maker: 'Halden',
     place: 'HOLD',
-    stock: 1,
+    stock: 2,
     priceCents: 9400,
-    facts: { LPR: '100', DMM: '16', COLLET: '16', CLAMP_MIN: '1', CLAMP_MAX: '10' },
+    facts: {
+      LPR: '100',
+      DMM: '16',
+      OAL: '145',
+      CLAMPING: 'collet',
+      COLLET: '16',
+      CLAMP_MIN: '1',
+      CLAMP_MAX: '10',
+      DEPTH_MAX: '50',
+      RPM_MAX: '10000',
+    },
+    segments: [
+      { length: 72, upper: 16, lower: 16 },
+      { length: 28, upper: 22, lower: 22 },
+    ],
   },
   {
     code: 'PS40',
@@ -376,6 +391,115 @@ export const SHELVES: ShelfSpec[] = [
     priceCents: 240,
     pack: 10,
     facts: { FITS: 'FB63 insert seats', TORQUE: '3.5' },
+  },
+];
+
+/** What is put between holder and cutter, and what sits on it: came last, and is built with on the last day. */
+export const PARTS: ShelfSpec[] = [
+  {
+    code: 'C32-20',
+    kind: 'collet',
+    maker: 'Skarv',
+    place: 'HOLD',
+    stock: 2,
+    priceCents: 1900,
+    facts: { COLLET: '32', CLAMP_MIN: '19', CLAMP_MAX: '20', CSP: 'no' },
+  },
+  {
+    code: 'C32-16',
+    kind: 'collet',
+    maker: 'Skarv',
+    place: 'HOLD',
+    stock: 2,
+    priceCents: 1900,
+    facts: { COLLET: '32', CLAMP_MIN: '15', CLAMP_MAX: '16', GRIP_MIN: '27', CSP: 'yes' },
+  },
+  {
+    code: 'C16-6',
+    kind: 'collet',
+    maker: 'Skarv',
+    place: 'HOLD',
+    stock: 3,
+    priceCents: 1500,
+    facts: { COLLET: '16', CLAMP_MIN: '5', CLAMP_MAX: '6', GRIP_MIN: '16' },
+  },
+  {
+    code: 'SM50',
+    kind: 'body',
+    family: 'face',
+    maker: 'Halden',
+    place: 'CAB1-A',
+    stock: 1,
+    priceCents: 29800,
+    facts: {
+      DC: '50',
+      DCX: '62',
+      KAPR: '45',
+      APMX: '6',
+      LCF: '12',
+      SHANK: 'arbor bore',
+      DCB: '22',
+      LPR: '40',
+      CICT: '5',
+      MIID: 'SEKN 1203',
+      RPM_MAX: '9500',
+      WT: '0.41',
+    },
+  },
+  {
+    code: 'SEKN1203-M20',
+    kind: 'insert',
+    maker: 'Halden',
+    place: 'HOLD',
+    stock: 10,
+    priceCents: 760,
+    pack: 10,
+    facts: { ISO1832: 'SEKN 1203AFTN', GRADE: 'HM20', EDGES: '4', SUBSTRATE: 'carbide' },
+  },
+  {
+    code: 'FA22-40',
+    kind: 'holder',
+    maker: 'Halden',
+    place: 'HOLD',
+    stock: 1,
+    priceCents: 17600,
+    facts: {
+      CCMS: '40 taper',
+      LF: '50',
+      CLAMPING: 'face mill arbor',
+      CLAMP_MIN: '22',
+      CLAMP_MAX: '22',
+      RPM_MAX: '12000',
+      TORQUE: '80',
+    },
+    segments: [
+      { length: 27, upper: 63, lower: 63 },
+      { length: 23, upper: 48, lower: 48 },
+    ],
+  },
+  {
+    code: 'CC32-40',
+    kind: 'holder',
+    maker: 'Halden',
+    place: 'HOLD',
+    stock: 2,
+    priceCents: 16200,
+    facts: {
+      CCMS: '40 taper',
+      LF: '70',
+      CLAMPING: 'collet',
+      COLLET: '32',
+      CLAMP_MIN: '2',
+      CLAMP_MAX: '20',
+      DEPTH_MAX: '74',
+      RPM_MAX: '12000',
+      CSP: 'yes',
+      TORQUE: '136',
+    },
+    segments: [
+      { length: 27, upper: 63, lower: 63 },
+      { length: 43, upper: 50, lower: 50 },
+    ],
   },
 ];
 

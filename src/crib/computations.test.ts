@@ -67,6 +67,21 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
       ]),
     },
   ],
+  'assemblies/figures': [
+    {
+      cutter,
+      holder,
+      stickout: 30,
+      force: 100,
+      details: { cutter: { SUBSTRATE: 'carbide' }, holder: { code: 'SL10', WT: 1.2 } },
+    },
+    { rpm: { value: 12000 }, tip: { value: expect.closeTo(0.00479, 5) }, stiffness: expect.closeTo(1, 9) },
+  ],
+  'assemblies/clearance': [
+    { cutter, holder, stickout: 34, wall: { depth: 40, radial: 12, draft: 0 } },
+    // The face of 30 across is 15 from the axis: 3 in the wall at 34, more where the wall ends.
+    { nearest: { of: 'holder', gap: expect.closeTo(-4, 9), height: 40 }, judgement: { grade: 'stop' } },
+  ],
   'assemblies/outline': [
     { cutter, holder, stickout: 34, length: 94.1 },
     { length: 94.1, widest: 50 },

@@ -1,7 +1,7 @@
 import type { Figure } from '../because';
 import { type CutterGeometry, neckDiameter } from '../cutters';
 import { addsLength } from './holdsAs';
-import type { CutterDetails, Part } from './parts';
+import { type CutterDetails, isSeated, type Part } from './parts';
 
 /** N/mm². Carbide, and steels whether high-speed or of extensions; from memory. */
 const MODULUS: Record<string, number> = {
@@ -47,7 +47,7 @@ function cutterSections(c: CutterGeometry, E: number, stickout: number): Section
  * Side deflection at the tip under a stated force, mm, and the stiffness as a share of that of the same cutter at 3 x D
  * without extensions. A stepped cantilever by unit-load integral, flutes as 0.8 D; extensions as steel of their outline.
  * Holder and spindle give way too: the figure is a lower bound. null where the substrate, or the form of an extension, is
- * not known. Example: carbide, DC 10 with LCF 22, 40 out, 100 N: 0.009.
+ * not known, and for what is seated. Example: carbide, DC 10 with LCF 22, 40 out, 100 N: 0.009.
  */
 export function deflection(
   c: CutterGeometry,
@@ -59,6 +59,7 @@ export function deflection(
   const body = details.RPM_MAX !== undefined;
   const E = MODULUS[body ? 'steel' : (details.SUBSTRATE ?? '')];
   const extensions = parts.filter((p) => p.kind === 'extension').toReversed();
+  const seated = isSeated(details.SHANK);
   const unknown = [
     ...(E === undefined ? ['substrate'] : []),
     ...extensions
@@ -68,7 +69,9 @@ export function deflection(
   const because = {
     words: unknown.length
       ? `Cannot say: ${unknown.join(', ')} not known`
-      : 'At least: holder and spindle give way too. Flutes bend as a cylinder of 0.8 D',
+      : seated
+        ? 'Cannot say: what sits on an arbor or is screwed in bends less than what holds it'
+        : 'At least: holder and spindle give way too. Flutes bend as a cylinder of 0.8 D',
     formula: 'F Σ (xᵢ³ − xᵢ₋₁³) / 3 E I, I = π D⁴ / 64',
     values: [
       { name: 'side force', value: `${force} N` },
@@ -80,7 +83,7 @@ export function deflection(
       },
     ],
   };
-  if (E === undefined || unknown.length)
+  if (E === undefined || unknown.length || seated)
     return { tip: { value: null, because, assumed: [] }, stiffness: null };
   const sections = cutterSections(c, E, stickout);
   let at = stickout;

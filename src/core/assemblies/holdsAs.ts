@@ -49,6 +49,10 @@ const COLLET_LENGTHS: Record<string, number> = {
 export const colletSize = (words: string): string =>
   /^(?:ER ?|ISO 15488 ?-? ?[AB]? ?)?(\d{1,2})$/i.exec(words.trim())?.[1] ?? words.trim().toUpperCase();
 
+/** Two thirds of a collet's bore are to be filled (common practice), mm; null where its length is not known. */
+export const colletGrip = (length: number | null): number | null =>
+  length === null ? null : (2 / 3) * length;
+
 /** The form of what is drawn for want of an outline: a plain cylinder about what it takes or is. */
 const cylinder = (length: number, around: number | null): HolderSegment[] => {
   const wide = around ?? 40;

@@ -10,7 +10,7 @@ import {
   type HolderGeometry,
 } from '../cutters';
 import { DEFAULTS } from '../defaults';
-import { holdsAs } from './holdsAs';
+import { colletGrip, holdsAs } from './holdsAs';
 import { judgeParts } from './judgeParts';
 import { judgeSeat } from './judgeSeat';
 import { stiffAs } from './stiffAs';
@@ -234,7 +234,7 @@ function grip(
       [...base, ['greatest depth', h.DEPTH_MAX]],
       'The shank can go no deeper than the bore.',
     );
-  const ofCollet = colletLength === null ? null : (2 / 3) * colletLength;
+  const ofCollet = colletGrip(colletLength);
   const least_ =
     h.GRIP_MIN === null && depth !== null && depth > 0 && ofCollet !== null
       ? gripInCollet(depth, ofCollet, base)

@@ -31,6 +31,13 @@ export const judgeParts = (
 
 type Carrier = Held['carrier'];
 
+/** One part, put next onto what is put together so far; a spare is taken at its word. */
+export function judgePart(held: Held, part: Part, holder: HolderDetails): Judgement[] {
+  if (part.kind === 'collet') return collet(held.carrier, part);
+  if (part.kind === 'extension') return extension(held.carrier, part);
+  return part.kind === 'pull-stud' ? pullStud([part], holder) : [];
+}
+
 const range = (c: Pick<Part, 'CLAMP_MIN' | 'CLAMP_MAX'>): string =>
   c.CLAMP_MIN === c.CLAMP_MAX
     ? orUnknown(c.CLAMP_MAX)
@@ -42,6 +49,10 @@ function collet(carrier: Carrier, part: Part): Judgement[] {
   const judge = (grade: Grade, words: string, values: Value[]) => [
     say('COLLET_FITS', grade, words, why, values, 'size of the collet = size the nut takes'),
   ];
+  if (carrier.by !== carrier.code)
+    return judge('stop', `${carrier.by} is in ${carrier.code} already: no room for ${part.code}`, [
+      ['in it', carrier.by, carrier.code],
+    ]);
   if (part.COLLET === null && part.DMM !== null)
     return judge(...shankGoes(part.code, part.DMM, carrier), [
       ['outside of it', mm(part.DMM), part.code],

@@ -11,6 +11,7 @@ import {
   permissibleUnbalance,
   revolvedVolume,
   rpmLimit,
+  stickoutRange,
   weightOf,
 } from './index';
 
@@ -139,6 +140,11 @@ describe('each part against its neighbour (common practice)', () => {
     expect(grade({ ...withParts(C10), cutter: thin }, 'SHANK_FITS')).toBe('stop');
     expect(grade(withParts(C10), 'SHANK_FITS')).toBe('good');
   });
+  it('there is room for one', () =>
+    expect(found(withParts(C10, { ...C10, code: 'C32-8' }), 'COLLET_FITS').map((j) => j.grade)).toEqual([
+      'good',
+      'stop',
+    ]));
   it('a sleeve goes by its outside', () => {
     const bore = { ...chuck, CLAMP_MIN: 20, CLAMP_MAX: 20 };
     const holder = holderIs({ CLAMPING: 'hydraulic', COLLET: null });
@@ -226,6 +232,34 @@ describe('each part against its neighbour (common practice)', () => {
       found(build({ cutter: rough, details: { cutter: cutterIs(), holder: lock } }), 'CLAMPING'),
     ).toEqual([]);
   });
+});
+
+it('the range of a stickout is where judgeBuild stops nothing (both sides, random cutters and collets)', () => {
+  let seed = 3;
+  const next = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
+  const of = ['FLUTES_GRIPPED', 'NECK_GRIPPED', 'GRIP', 'DEPTH'];
+  const wrong = (b: Build) =>
+    judgeBuild(b).filter((j) => of.includes(j.code) && !['good', 'not judged'].includes(j.grade));
+  let asked = 0;
+  for (let i = 0; i < 200; i++) {
+    const LCF = 5 + next() * 30;
+    const c = geometry('square', {
+      DC: 10,
+      DMM: 10,
+      LCF,
+      OAL: 60 + next() * 40,
+      ...(next() < 0.3 ? { DN: 9, LU: LCF + next() * 20 } : {}),
+    });
+    const b = build({ cutter: c, parts: next() < 0.5 ? [C10] : [{ ...C10, GRIP_MIN: null }] });
+    const { least, most } = stickoutRange(b);
+    if (least === null || most === null || least >= most) continue;
+    asked++;
+    expect(wrong({ ...b, stickout: least })).toEqual([]);
+    expect(wrong({ ...b, stickout: most })).toEqual([]);
+    expect(wrong({ ...b, stickout: least - 0.01 })).not.toEqual([]);
+    expect(wrong({ ...b, stickout: most + 0.01 })).not.toEqual([]);
+  }
+  expect(asked).toBeGreaterThan(100);
 });
 
 // ISO 6462: bores of shell mills 16, 22, 27, 32, 40, 50, 60 mm, from memory.
@@ -367,5 +401,6 @@ describe('side deflection at the tip', () => {
       stiffness: null,
     });
     expect(deflection(mill, cutterIs(), [{ ...EXT, DMM: null }], 40, 100).tip.value).toBeNull();
+    expect(deflection(mill, cutterIs({ SHANK: 'arbor bore' }), [], 40, 100).tip.value).toBeNull();
   });
 });

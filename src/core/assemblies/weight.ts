@@ -134,7 +134,7 @@ function countCutter(
   const density = DENSITY[body ? 'steel' : (details.SUBSTRATE ?? '')];
   if (density === undefined) return count(name, null, 'substrate not known');
   const seated = isSeated(details.SHANK);
-  const whole = seated ? stickout : (c.OAL ?? stickout);
+  const whole = seated ? stickout : Math.max(stickout, c.OAL ?? 0);
   const outline = cutterOutline(c, whole);
   const all = kgOf(revolvedVolume([...outline.flute, ...outline.shank]), density);
   const gripped = Math.max(0, whole - stickout);

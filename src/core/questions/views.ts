@@ -67,11 +67,17 @@ export const MOVEMENTS = {
   before: 'number',
 } as const satisfies QuestionSpec;
 
-/** What can be taken for a build: words, ranges or a mark; an item whose stock comes first. */
+/**
+ * What can be taken for a build: words, ranges or a mark; an item whose stock comes first. Parts: what goes onto a holder
+ * and the parts that are on it already (`onto`, their codes as a JSON list from the spindle down) and takes the shank of a
+ * cutter (`shank`) comes first.
+ */
 export const TAKEABLE = {
-  what: ['cutter', 'holder'],
+  what: ['cutter', 'holder', 'part'],
   q: 'words',
   like: 'code',
+  onto: 'words',
+  shank: 'code',
 } as const satisfies QuestionSpec;
 
 export const NOTHING = {} as const satisfies QuestionSpec;

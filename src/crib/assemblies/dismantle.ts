@@ -2,6 +2,7 @@ import { found, type Moment, Problem } from '@/crib/door';
 import { type AssemblyRow, insertTakeDown, maybeAssembly } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { insertMovement, onePlaceOfKind, type PlaceRow } from '@/data/stock';
+import { heldBy } from './taking';
 
 /**
  * The assembly of a tag that still stands, or a Problem that says what became of it. What is done to it can't have
@@ -31,13 +32,17 @@ export async function standing(
   return assembly;
 }
 
-/** Moves cutter and holder out of the build; where to is said by place. */
+/** Where what holds the cutter goes: back where it came from, elsewhere by item, or it stays for the next build. */
+export type HeldGoes = 'stays' | { elsewhere: ReadonlyMap<number, PlaceRow> };
+export const BACK: HeldGoes = { elsewhere: new Map() };
+
+/** Moves all that was put together out of the build; where to is said by place. */
 export async function dismantle(
   c: Connection,
   moment: Moment,
   a: AssemblyRow,
   cutterTo: PlaceRow,
-  holderBack: boolean,
+  held: HeldGoes,
 ): Promise<void> {
   const inBuild = await onePlaceOfKind(c, 'build');
   moment.leansOn(a.entryId);
@@ -51,14 +56,17 @@ export async function dismantle(
     to: cutterTo.id,
     quantity: 1,
   });
-  if (holderBack)
-    await insertMovement(c, {
-      entryId: moment.entryId,
-      itemId: a.holderItemId,
-      lotId: a.holderLotId,
-      from: inBuild.id,
-      to: a.holderPlaceId,
-      quantity: 1,
-    });
+  if (held !== 'stays') {
+    const { parts, ...holder } = await heldBy(c, a);
+    for (const thing of [holder, ...parts])
+      await insertMovement(c, {
+        entryId: moment.entryId,
+        itemId: thing.itemId,
+        lotId: thing.lotId,
+        from: inBuild.id,
+        to: held.elsewhere.get(thing.itemId)?.id ?? thing.placeId,
+        quantity: 1,
+      });
+  }
   await insertTakeDown(c, moment.entryId, { assemblyId: a.id });
 }

@@ -3,9 +3,11 @@ export { buildAssembly } from './verbs/buildAssembly';
 export { resetStickout } from './verbs/resetStickout';
 export { takeDown } from './verbs/takeDown';
 // Shared with other rooms
-export { build, cutterSourceSchema } from './build';
-export type { CutterSource } from './build';
-export { dismantle, standing } from './dismantle';
+export { build } from './build';
+export { cutterSourceSchema, heldBy } from './taking';
+export { partsWith, putTogether } from './putTogether';
+export type { CutterSource } from './taking';
+export { BACK, dismantle, standing } from './dismantle';
 export { buildOf, goesInto, hereOf, machineOf, partsLeftOf } from './useFigures';
 // What can be reckoned
 export { ASSEMBLIES_COMPUTATIONS } from './computations';

@@ -11,6 +11,7 @@ import {
   type PassDepthRow,
 } from '@/data/jobs';
 import { type MachineRow, maybeMachine } from '@/data/shop';
+import type { SetPart } from './putTogether';
 
 /** Parts still to make of an operation; none of one that is closed or cancelled. */
 export const partsLeftOf = (o: OperationRow): number =>
@@ -36,12 +37,16 @@ export const buildOf = (
   present: CutterGeometry,
   holder: CribItem,
   stickout: number,
+  parts: readonly SetPart[] = [],
 ): UseBuild => ({
   name,
   cutter: present,
   body: cutter.kind === 'body' ? { rpmMax: factNumber(cutter, 'RPM_MAX') } : null,
   stickout,
   holder: { taper: holder.taper, rpmMax: holder.holder?.RPM_MAX ?? null },
+  extensions: parts
+    .filter((p) => p.item.kind === 'extension')
+    .map((p) => ({ code: p.item.code, rpmMax: factNumber(p.item, 'RPM_MAX') })),
 });
 
 /** A T of an operation that something is to be built for, with what is asked of it there. */

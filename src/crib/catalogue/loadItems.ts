@@ -125,7 +125,11 @@ function otherWords(kind: ItemKind, text: (symbol: string) => string | null): st
   const joined = (...parts: (string | null | false)[]) => parts.filter(Boolean).join(' ');
   const [min, max] = [text('CLAMP_MIN'), text('CLAMP_MAX')];
   const range =
-    min === null || max === null ? '' : min === max ? `, ${max} mm bore` : `, ${min} to ${max} mm`;
+    min === null || max === null
+      ? ''
+      : min === max
+        ? `, ${max} mm ${text('CLAMPING') === 'face mill arbor' ? 'pilot' : 'bore'}`
+        : `, ${min} to ${max} mm`;
   switch (kind) {
     case 'holder':
       return `${joined(text('CCMS'), text('CLAMPING'), 'holder')}${range}`;
@@ -133,6 +137,8 @@ function otherWords(kind: ItemKind, text: (symbol: string) => string | null): st
       return `${joined('collet', text('COLLET'))}${range}`;
     case 'insert':
       return joined(text('ISO1832'), 'insert', text('GRADE') && `grade ${text('GRADE')}`);
+    case 'extension':
+      return joined(text('CCMS'), 'extension', text('LPR') && `${text('LPR')} long`) + range;
     case 'spare':
       return joined('spare', text('FITS') && `for ${text('FITS')}`);
     default:

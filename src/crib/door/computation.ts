@@ -1,4 +1,5 @@
 import type { JSONSchema } from 'json-schema-to-ts';
+import { PART_KINDS } from '@/core/assemblies';
 import { FAMILY_NAMES, geometry, GEOMETRY_SYMBOLS, type CutterGeometry } from '@/core/cutters';
 import { LIMITS } from '@/core/limits';
 
@@ -65,7 +66,62 @@ export const holder = shape(
   },
   ['LF', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'DEPTH_MAX', 'RPM_MAX', 'segments'],
 );
-export const buildOf = { cutter, holder, stickout: positive } as const;
+const yesNo = { type: ['boolean', 'null'] } as const;
+/** What is between holder and cutter, or beside them; each fact null where it is not known. */
+const heldFacts = {
+  code: text,
+  CCMS: textOrNull,
+  CCWS: textOrNull,
+  CLAMPING: textOrNull,
+  SHANKS: textOrNull,
+  COLLET: textOrNull,
+  CSP: yesNo,
+  WT: orNull,
+  TORQUE: orNull,
+} as const;
+const segments = list(
+  shape({ length: positive, upper: positive, lower: positive }, ['length', 'upper', 'lower']),
+);
+export const parts = list(
+  shape(
+    {
+      kind: { enum: PART_KINDS },
+      setOut: orNull,
+      ...heldFacts,
+      DMM: orNull,
+      OAL: orNull,
+      LPR: orNull,
+      CLAMP_MIN: orNull,
+      CLAMP_MAX: orNull,
+      GRIP_MIN: orNull,
+      DEPTH_MAX: orNull,
+      RPM_MAX: orNull,
+      segments,
+    },
+    ['kind', 'code', 'segments'],
+  ),
+  12,
+);
+export const details = shape(
+  {
+    cutter: shape(
+      {
+        SHANK: textOrNull,
+        DCB: orNull,
+        LPR: orNull,
+        CCMS: textOrNull,
+        CSP: yesNo,
+        SUBSTRATE: textOrNull,
+        WT: orNull,
+        RPM_MAX: orNull,
+      },
+      [],
+    ),
+    holder: shape(heldFacts, ['code']),
+  },
+  ['cutter', 'holder'],
+);
+export const buildOf = { cutter, holder, stickout: positive, parts, details } as const;
 export const life = shape(
   {
     minutes: { type: 'number', minimum: 0, maximum: 1e7 },

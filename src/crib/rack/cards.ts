@@ -1,17 +1,17 @@
 import { group } from 'd3';
-import { type AssemblyOutline, assemblyOutline, expectedGaugeLength, judgeBuild } from '@/core/assemblies';
+import { type AssemblyOutline, assemblyOutline, judgeBuild } from '@/core/assemblies';
 import type { Figure, Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
 import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
 import { held, first } from '@/core/sure';
-import { buildOf, partsLeftOf } from '@/crib/assemblies';
-import { type CribItem, cutterOf, factNumber, factText, holderOf, loadItems } from '@/crib/catalogue';
+import { buildOf, partsLeftOf, partsWith, putTogether } from '@/crib/assemblies';
+import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { askedOf, openWork, type Work } from '@/crib/work';
 import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
-import { type AssemblyRow, measuredNow, type MeasuredRow } from '@/data/assemblies';
+import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
@@ -37,7 +37,10 @@ export interface AssemblyCard {
   tag: string;
   mark: string;
   cutter: Pick<CribItem, 'code' | 'kind' | 'family' | 'words' | 'guesses'> & { DC: number };
-  holder: Pick<CribItem, 'code' | 'words' | 'taper' | 'guesses'>;
+  /** `from`: the place it goes back to. */
+  holder: Pick<CribItem, 'code' | 'words' | 'taper' | 'guesses'> & { from: string };
+  /** Extensions and collets from the spindle down, then what stands beside. */
+  parts: (Pick<CribItem, 'code' | 'kind' | 'words' | 'guesses'> & { setOut: number | null; from: string })[];
   stickoutMm: number;
   stickoutEntered: string;
   expectedMm: number;
@@ -59,6 +62,7 @@ interface Standing {
   row: AssemblyRow;
   cutter: CutterGeometry;
   operations: OperationRow[];
+  together: ReturnType<typeof putTogether>;
 }
 
 interface Around {
@@ -70,6 +74,8 @@ interface Around {
   sizes: Map<number, { dc: number; lcf: number }>;
   /** Of bodies, by piece. */
   seatings: Map<number, Seating>;
+  /** Of builds that have any on record. */
+  parts: ReadonlyMap<number, PartRow[]>;
   tiesOf: Map<number, Asked[]>;
 }
 
@@ -119,8 +125,14 @@ async function standingOf(
     c,
     ids((r) => r.edgeSetId),
   );
+  const parts = await manyParts(
+    c,
+    ids((r) => r.id),
+  );
+  const more = [...new Set(parts.map((p) => p.itemId))].filter((id) => !items.has(id));
   const around: Around = {
-    items,
+    items: new Map([...items, ...(await loadItems(c, more)).map((i) => [i.id, i] as const)]),
+    parts: group(parts, (p) => p.assemblyId),
     book,
     measured: await measuredNow(
       c,
@@ -172,23 +184,21 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const holder = held(around.items, row.holderItemId);
   const present = regroundGeometry(cutterOf(cutter), around.sizes.get(row.pieceId) ?? null);
   const measured = measuredState(around.measured.get(row.id) ?? { newest: null, good: null });
-  const expectedMm = expectedGaugeLength(holderOf(holder).LF, row.stickoutMm);
+  const parts = partsWith(around.parts.get(row.id) ?? [], around.items);
+  const together = putTogether(cutter, present, holder, parts, row.stickoutMm);
+  const { build, held: stack, expectedMm } = together;
   const ties = around.tiesOf.get(row.id) ?? [];
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
   const wear = around.wear.get(row.edgeSetId) ?? null;
   const limit = wearLimit(present.DC);
   const worn = isWorn(wear?.flankWearMm ?? null, present.DC);
   const life = lifeOf(row, around.book, ties[0]?.operation ?? null, worn === true);
-  const judgements = judgeBuild({
-    cutter: present,
-    holder: holderOf(holder),
-    stickout: row.stickoutMm,
-    shank: { form: factText(cutter, 'SHANK'), takes: factText(holder, 'SHANKS') },
-  });
+  const judgements = judgeBuild(build);
+  const outline = assemblyOutline(present, stack.holder, row.stickoutMm, length);
   const seating = around.seatings.get(row.pieceId);
   const inserts = seating && { ...seating, seats: factNumber(cutter, 'CICT') };
   const state: Stands = {
-    ...buildOf(row.tag, cutter, present, holder, row.stickoutMm),
+    ...buildOf(row.tag, cutter, present, holder, row.stickoutMm, parts),
     build: judgements,
     measured,
     inserts: inserts ?? null,
@@ -206,11 +216,22 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
       guesses: cutter.guesses,
       DC: present.DC,
     },
-    holder: { code: holder.code, words: holder.words, taper: holder.taper, guesses: holder.guesses },
+    holder: {
+      code: holder.code,
+      words: holder.words,
+      taper: holder.taper,
+      guesses: holder.guesses,
+      from: row.holderPlace,
+    },
+    parts: parts.map(({ item: { code, kind, words, guesses }, setOut, row: { place } }) => ({
+      ...{ code, kind, words, guesses },
+      setOut,
+      from: place,
+    })),
     stickoutMm: row.stickoutMm,
     stickoutEntered: row.stickoutEntered,
     expectedMm,
-    outline: assemblyOutline(present, holderOf(holder), row.stickoutMm, length),
+    outline: { ...outline, assumed: [...stack.assumed, ...outline.assumed] },
     judgements,
     measured,
     life,
@@ -220,7 +241,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     who: row.who,
     entryId: row.entryId,
   };
-  return { card, row, cutter: cutterOf(cutter), operations: ties.map((t) => t.operation) };
+  return { card, row, cutter: cutterOf(cutter), operations: ties.map((t) => t.operation), together };
 }
 
 /** An assembly as it stands, before it is known on which machine it is to run. */

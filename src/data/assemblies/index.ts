@@ -1,9 +1,10 @@
 // Rows
-export type { AssemblyRow, MeasuredRow, MeasurementRow } from './types';
+export type { AssemblyRow, MeasuredRow, MeasurementRow, PartRow } from './types';
 // Reading
 export {
   manyAssembliesById,
   manyMeasurements,
+  manyParts,
   manyStandingAssemblies,
   manyTagsOfItems,
   maybeAssembly,
@@ -13,4 +14,10 @@ export {
   nextNumber,
 } from './read';
 // Writing
-export { insertAssembly, insertMeasurement, insertTakeDown, insertVerdict } from './write';
+export {
+  insertAssembly,
+  insertAssemblyPart,
+  insertMeasurement,
+  insertTakeDown,
+  insertVerdict,
+} from './write';

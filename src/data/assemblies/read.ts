@@ -1,9 +1,10 @@
 import { type Connection, many, maybeOne } from '@/data/database';
-import type { AssemblyRow, MeasuredRow, MeasurementRow } from './types';
+import type { AssemblyRow, MeasuredRow, MeasurementRow, PartRow } from './types';
 
-const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, p.lot_id as cutter_lot_id, es.fresh, e.happened_at as built_at, e.who,
+const ASSEMBLY = `select a.*, p.mark, p.item_id as cutter_item_id, p.lot_id as cutter_lot_id, es.fresh, hp.code as holder_place, e.happened_at as built_at, e.who,
     d.entry_id as taken_down_entry_id, d.happened_at as taken_down_at
   from assembly a join live_entry e on e.id = a.entry_id join piece p on p.id = a.piece_id join edge_set es on es.id = a.edge_set_id
+  join place hp on hp.id = a.holder_place_id
   left join lateral (select t.entry_id, te.happened_at from take_down t join live_entry te on te.id = t.entry_id where t.assembly_id = a.id) d on true`;
 /** Joins what stands now, so that what was taken down is never looked at. */
 const STANDING = ASSEMBLY.replace(
@@ -27,6 +28,15 @@ export const maybeAssembly = (c: Connection, tag: string) =>
   maybeOne<AssemblyRow>(c, `${ASSEMBLY} where a.tag = $1`, [tag]);
 export const maybeStandingAssemblyOfPiece = (c: Connection, pieceId: number) =>
   maybeOne<AssemblyRow>(c, `${STANDING} where n.piece_id = $1`, [pieceId]);
+
+/** What is put together with some assemblies, in order from the spindle down. */
+export const manyParts = (c: Connection, assemblyIds: readonly number[]) =>
+  many<PartRow>(
+    c,
+    `select x.assembly_id, x.item_id, x.place_id, q.code as place, x.lot_id, x.out_mm, x.out_entered
+     from assembly_part x join place q on q.id = x.place_id where x.assembly_id = any ($1) order by x.assembly_id, x.place_in_stack`,
+    [assemblyIds],
+  );
 
 /** The next free number of a series such as A-0108 or E-0210; countered numbers are not used again. */
 export async function nextNumber(

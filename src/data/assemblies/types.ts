@@ -9,6 +9,7 @@ export interface AssemblyRow {
   fresh: boolean;
   holderItemId: number;
   holderPlaceId: number;
+  holderPlace: string;
   holderLotId: number | null;
   stickoutMm: number;
   stickoutEntered: string;
@@ -17,6 +18,18 @@ export interface AssemblyRow {
   who: string;
   takenDownEntryId: number | null;
   takenDownAt: Date | null;
+}
+
+/** What is put together with cutter and holder, in order from the spindle down. */
+export interface PartRow {
+  assemblyId: number;
+  itemId: number;
+  /** The place it goes back to. */
+  placeId: number;
+  place: string;
+  lotId: number | null;
+  outMm: number | null;
+  outEntered: string | null;
 }
 
 export interface MeasurementRow {

@@ -13,6 +13,16 @@ export const insertAssembly = insertsWithId<{
   holderLotId?: number | null;
 }>('assembly');
 
+export const insertAssemblyPart = inserts<{
+  assemblyId: number;
+  placeInStack: number;
+  itemId: number;
+  placeId: number;
+  lotId?: number | null;
+  outMm?: number | null;
+  outEntered?: string | null;
+}>('assembly_part');
+
 export const insertTakeDown = inserts<{
   assemblyId: number;
 }>('take_down');

@@ -1,3 +1,4 @@
+export { BuildDrawing } from './BuildDrawing';
 export { CutterDrawing } from './CutterDrawing';
 export { DimensionedDrawing } from './DimensionedDrawing';
 export type { DimensionWords, Sureness } from './DimensionedDrawing';

@@ -44,6 +44,8 @@ export interface UseBuild {
   body: { rpmMax: number | null } | null;
   stickout: number;
   holder: { taper: string | null; rpmMax: number | null };
+  /** Extensions on the holder, each with its own limit; left out: none. */
+  extensions?: readonly { code: string; rpmMax: number | null }[];
 }
 
 /** What became of an assembly since it was built. */

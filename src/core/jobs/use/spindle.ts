@@ -24,13 +24,14 @@ function taper({ machine }: Pick<Use, 'machine'>, { holder, name }: UseBuild): J
 /** The highest S against the lowest limit, which is named; a limit that must be there and is not known is named too. */
 function rpm(
   { asks, machine }: Pick<Use, 'asks' | 'machine'>,
-  { body, holder, name }: UseBuild,
+  { body, holder, extensions = [], name }: UseBuild,
 ): Judgement | null {
   const top = Math.max(0, ...asks.spindle);
   if (top === 0) return null;
   const limits: { of: string; limit: number | null; source: string }[] = [
     { of: 'machine', limit: machine.rpmMax, source: machine.code },
     { of: 'holder', limit: holder.rpmMax, source: name },
+    ...extensions.map((e) => ({ of: `extension ${e.code}`, limit: e.rpmMax, source: name })),
     ...(body ? [{ of: 'cutter body', limit: body.rpmMax, source: name }] : []),
   ];
   const values: [string, string, string][] = [

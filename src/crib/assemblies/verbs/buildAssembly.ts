@@ -1,13 +1,14 @@
 import { defineVerb, field } from '@/crib/door';
-import { insertMovement, onePlaceOfKind } from '@/data/stock';
-import { build, type CutterSource, cutterSourceSchema, takeUnused, tieBuilt } from '../build';
+import { build, tieBuilt } from '../build';
+import { type CutterSource, cutterSourceSchema, partsSchema, takeHeld } from '../taking';
 import { goesInto, wantedFor } from '../useFigures';
 
 export const buildAssembly = defineVerb({
   name: 'buildAssembly',
   may: ['crib', 'operator'],
   path: 'assemblies',
-  summary: 'Build an assembly: pull cutter and holder from stock, set the stickout, get a tag number.',
+  summary:
+    'Build an assembly: pull cutter, holder and what is between them from stock, set the stickout, get a tag number.',
   properties: {
     cutter: cutterSourceSchema,
     holder: {
@@ -16,7 +17,8 @@ export const buildAssembly = defineVerb({
       required: ['item', 'place'],
       additionalProperties: false,
     },
-    stickout: field.length(0.5, 800, 'Tip to holder face.'),
+    parts: partsSchema,
+    stickout: field.length(0.5, 800, 'Tip to the face that holds it: the holder’s, or the last extension’s.'),
     despite: field.words(200),
     for: {
       type: 'object',
@@ -29,36 +31,20 @@ export const buildAssembly = defineVerb({
   required: ['cutter', 'holder', 'stickout'],
   async run(c, input, moment) {
     const aim = input.for ? await wantedFor(c, input.for.operation, Number(input.for.t)) : null;
-    const { item, place, lotId } = await takeUnused(
-      c,
-      moment,
-      'holder',
-      input.holder.item,
-      input.holder.place,
-      ['holder'],
-    );
-    const inBuild = await onePlaceOfKind(c, 'build');
-    await insertMovement(c, {
-      entryId: moment.entryId,
-      itemId: item.id,
-      lotId,
-      from: place.id,
-      to: inBuild.id,
-      quantity: 1,
-    });
+    const holder = await takeHeld(c, moment, input.holder, input.parts ?? []);
     const built = await build(
       c,
       moment,
       // The schema of a cutter’s source has three forms, which its type can’t say.
       input.cutter as CutterSource,
-      { itemId: item.id, placeId: place.id, lotId },
+      holder,
       input.stickout,
       input.despite,
       aim?.wanted ?? null,
       aim ? [aim.operation.job] : [],
     );
     if (aim) {
-      await goesInto(c, item.id, aim.operation.machine);
+      await goesInto(c, holder.itemId, aim.operation.machine);
       await tieBuilt(c, moment, aim.operation, Number(input.for?.t), built.assemblyId);
     }
     return { tag: built.tag, judgements: built.judgements };

@@ -3,6 +3,7 @@ import { insertTie, manyTiesOfAssemblies } from '@/data/jobs';
 import { onePlaceById } from '@/data/stock';
 import { build } from '../build';
 import { dismantle, standing } from '../dismantle';
+import { heldBy } from '../taking';
 
 /** A re-set stickout is a new build with a new tag, not measured until it is; the T it was tied to follow. */
 export const resetStickout = defineVerb({
@@ -19,12 +20,12 @@ export const resetStickout = defineVerb({
   async run(c, input, moment) {
     const old = await standing(c, moment, input.tag);
     const bench = await onePlaceById(c, old.holderPlaceId);
-    await dismantle(c, moment, old, bench, false);
+    await dismantle(c, moment, old, bench, 'stays');
     const built = await build(
       c,
       moment,
       { piece: old.mark },
-      { itemId: old.holderItemId, placeId: old.holderPlaceId, lotId: old.holderLotId },
+      await heldBy(c, old),
       input.stickout,
       input.despite,
     );

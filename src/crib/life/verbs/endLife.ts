@@ -1,5 +1,13 @@
 import { ENDING_NAMES, SIGNS } from '@/core/life';
-import { build, type CutterSource, cutterSourceSchema, dismantle, standing } from '@/crib/assemblies';
+import {
+  BACK,
+  build,
+  type CutterSource,
+  cutterSourceSchema,
+  dismantle,
+  heldBy,
+  standing,
+} from '@/crib/assemblies';
 import { defineVerb, field, foundInUse, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/work';
 import { insertTie, manyOperationsById, manyTiesOfAssemblies } from '@/data/jobs';
@@ -74,7 +82,7 @@ export const endLife = defineVerb({
       signs: JSON.stringify(input.signs ?? []),
       costCents: input.costCents ?? null,
     });
-    await dismantle(c, moment, assembly, to, !input.rebuild);
+    await dismantle(c, moment, assembly, to, input.rebuild ? 'stays' : BACK);
     if (!input.rebuild) return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null };
     const ties = await manyTiesOfAssemblies(c, [assembly.id]);
     const built = await build(
@@ -82,7 +90,7 @@ export const endLife = defineVerb({
       moment,
       // The schema of a cutter’s source has three forms, which its type can’t say.
       input.rebuild.cutter as CutterSource,
-      { itemId: assembly.holderItemId, placeId: assembly.holderPlaceId, lotId: assembly.holderLotId },
+      await heldBy(c, assembly),
       input.rebuild.stickout,
       input.rebuild.despite,
       null,

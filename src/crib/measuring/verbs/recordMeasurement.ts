@@ -1,10 +1,10 @@
-import { expectedGaugeLength } from '@/core/assemblies';
 import { regroundGeometry } from '@/core/cutters';
 import { questionMeasurement } from '@/core/measuring';
-import { standing } from '@/crib/assemblies';
-import { cutterOf, holderOf, loadPair } from '@/crib/catalogue';
+import { held } from '@/core/sure';
+import { partsWith, putTogether, standing } from '@/crib/assemblies';
+import { cutterOf, loadItems } from '@/crib/catalogue';
 import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
-import { insertMeasurement, measuredNow } from '@/data/assemblies';
+import { insertMeasurement, manyParts, measuredNow } from '@/data/assemblies';
 import { presentSizes } from '@/data/stock';
 
 export const recordMeasurement = defineVerb({
@@ -25,14 +25,23 @@ export const recordMeasurement = defineVerb({
     const L = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
-    const [cutterItem, holderItem] = await loadPair(c, assembly.cutterItemId, assembly.holderItemId);
+    const rows = await manyParts(c, [assembly.id]);
+    const ids = [assembly.cutterItemId, assembly.holderItemId, ...rows.map((r) => r.itemId)];
+    const items = new Map((await loadItems(c, [...new Set(ids)])).map((i) => [i.id, i]));
+    const cutterItem = held(items, assembly.cutterItemId);
     const sizes = await presentSizes(c, [assembly.pieceId]);
     const cutter = regroundGeometry(cutterOf(cutterItem), sizes.get(assembly.pieceId) ?? null);
-    const holder = holderOf(holderItem);
+    const { expectedMm } = putTogether(
+      cutterItem,
+      cutter,
+      held(items, assembly.holderItemId),
+      partsWith(rows, items),
+      assembly.stickoutMm,
+    );
     const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,
-      expected: expectedGaugeLength(holder.LF, assembly.stickoutMm),
+      expected: expectedMm,
       last: last?.gaugeLengthMm ?? null,
       D: D?.mm ?? null,
       DC: cutter.DC,

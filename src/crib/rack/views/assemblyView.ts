@@ -1,3 +1,4 @@
+import { buildFigures, type BuildFigures } from '@/core/assemblies';
 import { sameTaper } from '@/core/cutters';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -10,18 +11,21 @@ export interface AssemblyView extends AssemblyCard {
   measurements: MeasurementRow[];
   /** Empty until measured and out of question: then there is nothing to enter in a machine. */
   registers: MachineRegisters[];
+  /** What it weighs, how fast it may turn, how far its tip gives way. */
+  figures: BuildFigures;
 }
 
 /** One assembly that stands; null where there is none of that tag. */
 export async function assemblyView(c: Connection, tag: string, zone: string): Promise<AssemblyView | null> {
   const assembly = await maybeAssembly(c, tag.toUpperCase());
   if (!assembly || assembly.takenDownEntryId !== null) return null;
-  const { card, row, cutter, operations } = await standingOne(c, assembly);
+  const { card, row, cutter, operations, together } = await standingOne(c, assembly);
   const { measured } = card;
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
   return {
     ...card,
     measurements: await manyMeasurements(c, row.id),
+    figures: buildFigures(together.build),
     registers:
       measured.state === 'measured'
         ? machines

@@ -1,10 +1,28 @@
 import { group } from 'd3';
-import { type CutterGeometry, type HolderGeometry, itemQuery, regroundGeometry } from '@/core/cutters';
+import { type CutterDetails, type HolderDetails, type Part, PART_KINDS } from '@/core/assemblies';
+import type { Grade } from '@/core/because';
+import {
+  type CutterGeometry,
+  type HolderGeometry,
+  itemQuery,
+  type ItemKind,
+  regroundGeometry,
+} from '@/core/cutters';
 import type { Question, TAKEABLE } from '@/core/questions';
 import { DEFAULT_LADDER, isWorn, type Rung } from '@/core/life';
 import { countsAs, freeFor, inCrib, type Reservation, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
-import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
+import {
+  type CribItem,
+  cutterDetails,
+  factNumber,
+  factText,
+  holderDetails,
+  isPart,
+  loadItems,
+  partOf,
+} from '@/crib/catalogue';
+import { fitFirst, fitOf, type Together, togetherSoFar } from './fitting';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyLatestWear, maybeLadder } from '@/data/life';
@@ -31,6 +49,11 @@ export interface TakeSource {
   caution: string | null;
   cutter: CutterGeometry | null;
   holder: HolderGeometry | null;
+  part: Part | null;
+  /** Of a cutter or holder, beside its geometry. */
+  details: { cutter: CutterDetails | null; holder: HolderDetails | null };
+  /** Of a part: whether it goes onto what is put together so far; null: nothing was asked. */
+  fits: { grade: Grade; words: string } | null;
   /** The form of the shank, or the forms the holder takes. */
   shank: string | null;
   /** Jobs for which the last of them are set aside, so that none is free for others; empty: some are. */
@@ -66,11 +89,13 @@ export async function takeableView(
     : await manyTakeableIds(
         c,
         { words: words.slice(0, 10), ranges: ranges.slice(0, 10), kind: null },
-        what === 'cutter' ? ['cutter', 'body'] : ['holder'],
-        SHOWN + 1,
+        KINDS_OF[what],
+        what === 'part' ? PARTS_JUDGED : SHOWN + 1,
       );
   const like = asked.like && !asked.q?.trim() ? await maybeItem(c, asked.like) : null;
-  const ids = [...new Set([...(like ? [like.id] : []), ...found.slice(0, SHOWN)])];
+  const listed = [...new Set([...(like ? [like.id] : []), ...found])];
+  const together = what === 'part' ? await togetherSoFar(c, asked) : null;
+  const ids = (together ? await fitFirst(c, listed, together) : listed).slice(0, SHOWN);
   if (!ids.length) return { sources: [], more: false, against: null };
   const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
   // An older version that still lies here belongs beside the newer one, whatever words were typed.
@@ -102,6 +127,7 @@ export async function takeableView(
     ),
     ladder: (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER,
     items,
+    together,
   };
   const order = ids.flatMap((id) => [...olderThan(id, known), id]);
   const scannedItem = scanned && items.get(scanned.itemId);
@@ -126,7 +152,16 @@ interface Known {
   /** Flank wear read last of each edge set, mm. */
   wear: ReadonlyMap<number, number>;
   ladder: readonly Rung[];
+  together: Together | null;
 }
+
+/** So many parts are judged for whether they fit; the crib has fewer kinds of them. */
+const PARTS_JUDGED = 400;
+const KINDS_OF: Record<'cutter' | 'holder' | 'part', readonly ItemKind[]> = {
+  cutter: ['cutter', 'body'],
+  holder: ['holder'],
+  part: PART_KINDS,
+};
 
 /** Whether the last reading of a piece says that it is worn; null: none was taken. */
 const wornOf = (p: PieceRow, item: CribItem, known: Known): boolean | null =>
@@ -167,10 +202,17 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
     [...older, ...(kept ? [kept] : []), ...(standing && standing !== 'approved' ? [standing] : [])].join(
       '; ',
     ) || null;
+  const fits = known.together && isPart(item) ? fitOf(item, known.together) : null;
   const base = {
     item: item.code,
     words: item.words,
     holder: item.holder,
+    part: isPart(item) ? partOf(item) : null,
+    details: {
+      cutter: item.cutter && cutterDetails(item),
+      holder: item.holder && holderDetails(item),
+    },
+    fits: fits && { grade: fits.grade, words: fits.words },
     shank: factText(item, item.holder ? 'SHANKS' : 'SHANK'),
     taper: item.holder ? item.taper : null,
     body: item.kind === 'body' ? { rpmMax: factNumber(item, 'RPM_MAX') } : null,
@@ -181,7 +223,7 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
         ...base,
         value: `${item.code}|${p.place}`,
         keptFor: free > 0 ? [] : keptFor.map((k) => k.job),
-        take: `${p.quantity} ${item.holder ? '' : 'unused '}at ${p.place}`,
+        take: `${p.quantity} ${item.cutter ? 'unused ' : ''}at ${p.place}`,
         caution,
         cutter: item.cutter,
       }));

@@ -56,7 +56,7 @@ export function Judgements({ list }: { list: readonly Judgement[] }) {
       {[...list]
         .sort((a, b) => order.indexOf(a.grade) - order.indexOf(b.grade))
         .map((j) => (
-          <div key={j.code} style={{ padding: '3px 0' }}>
+          <div key={`${j.code} ${j.words}`} style={{ padding: '3px 0' }}>
             <GradeMark grade={j.grade}>{j.words}</GradeMark> <BecauseThis because={j.because} />
           </div>
         ))}

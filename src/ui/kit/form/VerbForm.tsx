@@ -33,6 +33,8 @@ type VerbFormProps<N extends VerbName> = {
   children?: ReactNode;
   /** What follows from what stands in the fields, shown below them as it is typed. */
   below?: (texts: Readonly<Record<string, string | undefined>>) => ReactNode;
+  /** Fields filled from beside the form, as if they were typed: each new object once. */
+  put?: Readonly<Record<string, string>> | null;
   /** Its first field is what somebody came for: the keyboard begins there. */
   begin?: boolean;
   /** Offers 'when it happened', for what is entered later. */
@@ -68,6 +70,7 @@ export function VerbForm<N extends VerbName>({
   said,
   children,
   below,
+  put,
   begin,
   when,
 }: VerbFormProps<N>) {
@@ -93,6 +96,9 @@ export function VerbForm<N extends VerbName>({
     defaultValues: starts,
   });
   useUnsent(formState.isDirty);
+  useEffect(() => {
+    for (const [name, text] of Object.entries(put ?? {})) setValue(key(name), text, { shouldDirty: true });
+  }, [put, setValue]);
   const first = begin ? fields.find((f) => f.kind !== 'legend') : undefined;
   const firstField = first ? key(first.name) : null;
   useEffect(() => {

@@ -21,7 +21,10 @@ export const foundSource = (source: TakeSource): FoundSource => ({
   value: source.value,
   title: `${source.item}: ${source.take}`,
   words: source.words,
-  caution: source.caution,
+  caution:
+    [source.fits && source.fits.grade !== 'good' && source.fits.words, source.caution]
+      .filter(Boolean)
+      .join('; ') || null,
   of: source,
 });
 /** What can be taken for a build and answers to the words; what is like an item stands first. */
@@ -31,6 +34,14 @@ export const takeables = (what: 'cutter' | 'holder', like?: string): Search =>
     more: view.more,
     against: view.against,
   }));
+
+/** What goes next onto a holder and the parts on it, from the spindle down; what fits first. */
+export const partsOnto = (onto: readonly string[], cutter: string | null): Search =>
+  asking<TakeableView>(
+    'takeable',
+    { what: 'part', onto: JSON.stringify(onto), ...(cutter ? { shank: cutter } : {}) },
+    (view) => ({ found: view.sources.map(foundSource), more: view.more }),
+  );
 
 /** Items of the catalogue by code or words. */
 export const items: Search = asking<CatalogueView>('items', { limit: '24' }, (view) => ({

@@ -1,29 +1,29 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { useState } from 'react';
 import { linkToEnd, linkToLabel } from '@/core/links';
 import type { AssemblyView } from '@/crib/rack';
-import { Entry } from '@/ui/kit/field';
-import { BecauseThis, GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
-import { ProblemNote, type Second, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
-import { Acts, Caution, Notice } from '@/ui/kit/page';
+import { GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
+import { Acts, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
-import { LifeRows, NotMeasured, Registers, Uses } from './assemblyFigures';
-import { placeOptions } from '@/ui/screens/common/options';
+import { AssemblyForm, isAct } from './AssemblyForm';
+import { BuildFiguresRows } from './BuildFiguresRows';
+import { InQuestion } from './InQuestion';
+import { LifeRows, NotMeasured, Parts, Registers, Uses } from './assemblyFigures';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
 
 /** An assembly's tag: its big figures, the question about it, its actions. */
 export function AssemblyTag({ card, places }: { card: AssemblyView; places: Place[] }) {
   const query = useQuery('rack');
-  const { entered, show, unitWord } = useLengths();
+  const { entered, unitWord } = useLengths();
   const act = query.get('do');
   const m = card.measured;
   const now = m.state === 'not measured' ? null : m.measurement;
+  const guesses = [card.cutter, card.holder, ...card.parts].flatMap((x) => x.guesses);
   const close = query.href({ open: null, do: null });
   const done = () => history.replaceState(null, '', query.href({ do: null }));
   return (
@@ -64,96 +64,9 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
           </Notice>
         ))}
       <Uses card={card} />
-      {m.state === 'in question' && <Question card={card} />}
-      {act === 'measure' ? (
-        <>
-          <h2>Measure {card.tag}</h2>
-          <VerbForm
-            verb="recordMeasurement"
-            fixed={{ tag: card.tag }}
-            submit="Record"
-            when
-            fields={[
-              {
-                name: 'gaugeLength',
-                label: 'Gauge length',
-                kind: 'length',
-                help: `expected ${show(card.expectedMm, 1)}`,
-              },
-              { name: 'diameter', label: 'Diameter', kind: 'length', optional: true },
-              { name: 'runout', label: 'Runout', kind: 'length', optional: true },
-            ]}
-            said={(d) =>
-              d.inQuestion
-                ? `${card.tag} recorded, in question: no register until it is settled`
-                : `${card.tag} measured`
-            }
-            onDone={done}
-          />
-          <Caution>Cutters are sharp even when worn: hold by the shank, never on the flutes.</Caution>
-        </>
-      ) : act === 'wear' ? (
-        <>
-          <h2>Flank wear</h2>
-          <VerbForm
-            verb="recordWear"
-            fixed={{ tag: card.tag }}
-            submit="Record"
-            when
-            fields={[
-              {
-                name: 'flankWear',
-                label: 'Flank wear VB',
-                kind: 'length',
-                help: `worn at ${show(card.wear.limit.value, 2)}. ${card.wear.limit.because.words}`,
-              },
-            ]}
-            said={() => `wear of ${card.tag} recorded`}
-            onDone={done}
-          />
-          <Caution>
-            Read wear with the spindle stopped and the coolant off, or the tool out of the machine; the edge
-            cuts even worn.
-          </Caution>
-        </>
-      ) : act === 'stickout' ? (
-        <>
-          <h2>Set the stickout anew</h2>
-          <p className="soft small">
-            A new build with a new tag, not measured until it is. The jobs it is tied to follow it.
-          </p>
-          <VerbForm
-            verb="resetStickout"
-            fixed={{ tag: card.tag }}
-            submit="Set anew"
-            fields={[
-              { name: 'stickout', label: 'Stickout', kind: 'length' },
-              { name: 'despite', label: 'Why, if a stop is judged', optional: true },
-            ]}
-            said={(d) => `${card.tag} is now ${d.tag}, to be measured`}
-          />
-        </>
-      ) : act === 'down' ? (
-        <>
-          <h2>Take down</h2>
-          <p className="soft small">
-            The cutter is still good and its life goes on. If it ended, end its life instead.
-          </p>
-          <VerbForm
-            verb="takeDown"
-            fixed={{ tag: card.tag }}
-            submit="Take down"
-            fields={[
-              {
-                name: 'cutterTo',
-                label: 'Cutter goes to',
-                kind: 'choice',
-                options: placeOptions(places),
-              },
-            ]}
-            said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}
-          />
-        </>
+      {m.state === 'in question' && <InQuestion card={card} />}
+      {act !== null && isAct(act) ? (
+        <AssemblyForm act={act} card={card} places={places} onDone={done} />
       ) : (
         <Acts>
           <Button
@@ -196,68 +109,15 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
       ))}
       <LifeRows card={card} />
       <h2>The build</h2>
+      <Parts card={card} />
+      <BuildFiguresRows expected={m.state === 'measured' ? null : card.expectedMm} figures={card.figures} />
       <Judgements list={card.judgements} />
-      {card.cutter.guesses.length + card.holder.guesses.length > 0 && (
-        <p className="soft small">
-          Leans on a guess: {[...card.cutter.guesses, ...card.holder.guesses].join(', ')}.
-        </p>
-      )}
+      {guesses.length > 0 && <p className="soft small">Leans on a guess: {guesses.join(', ')}.</p>}
       {card.outline.assumed.length > 0 && (
         <p className="soft small">{card.outline.assumed.map((a) => a.words).join('; ')}.</p>
       )}
       <Past card={card} />
     </Tag>
-  );
-}
-
-function Question({ card }: { card: AssemblyView }) {
-  const { send, problem, pending, barred } = useVerb('judgeMeasurement');
-  const [last, setLast] = useState(true);
-  const [reason, setReason] = useState('');
-  if (card.measured.state !== 'in question') return null;
-  const { measurement } = card.measured;
-  const judge = (accepted: boolean, second?: Second) => {
-    setLast(accepted);
-    void send(
-      { measurement: measurement.entryId, accepted, reason },
-      () => `${card.tag}: measurement ${accepted ? 'accepted' : 'rejected'}`,
-      second,
-    );
-  };
-  return (
-    <Notice>
-      {measurement.questions.map((q) => (
-        <div key={q.code}>
-          <strong>{q.words}.</strong> {q.because.words} <BecauseThis because={q.because} />
-        </div>
-      ))}
-      <label className="small" style={{ display: 'block' }}>
-        Reason to accept or reject
-        <Entry
-          value={reason}
-          onChange={(e) => setReason(e.target.value)}
-          style={{
-            width: '100%',
-            font: 'inherit',
-            padding: 6,
-            background: 'var(--sheet)',
-            color: 'var(--ink)',
-            border: '1px solid var(--line)',
-          }}
-        />
-      </label>
-      <ProblemNote problem={problem} onSecond={(second) => judge(last, second)} />
-      <Acts>
-        <SendButton size="small" pending={pending} barred={barred} onSend={() => judge(true)}>
-          Accept
-        </SendButton>
-        {barred === null && (
-          <SendButton size="small" pending={pending} onSend={() => judge(false)}>
-            Reject
-          </SendButton>
-        )}
-      </Acts>
-    </Notice>
   );
 }
 

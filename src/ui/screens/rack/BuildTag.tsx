@@ -1,72 +1,110 @@
 'use client';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { expectedGaugeLength, judgeBuild } from '@/core/assemblies';
-import { asksOf, judgeFit } from '@/core/jobs';
+import { useMemo, useState } from 'react';
+import type { Wall } from '@/core/assemblies';
+import { DEFAULTS } from '@/core/defaults';
 import { linkTo } from '@/core/links';
-import { parseLength } from '@/core/units';
+import { last } from '@/core/sure';
+import { formatLength, parseLength } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
 import { Judgements } from '@/ui/kit/figure';
-import { type Found, VerbForm } from '@/ui/kit/form';
-import { Caution, Notice } from '@/ui/kit/page';
+import { type FieldSpec, type Found, VerbForm } from '@/ui/kit/form';
+import { Caution, Fold, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
-import { type FoundSource, sourceOf, takeables } from '@/ui/screens/common/found';
+import { BuildDrawing } from '@/ui/rack';
+import { type FoundSource, partsOnto, sourceOf, takeables } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
+import { BuildFiguresRows } from './BuildFiguresRows';
+import { Beside } from './Beside';
+import { judgedBuild } from './judgedBuild';
 
 const CUTTERS = takeables('cutter');
 const HOLDERS = takeables('holder');
+/** More than any stack has. */
+const MOST_PARTS = 8;
 
-/** Build an assembly: cutter and holder from stock, the stickout; judged while it is typed. */
+const take = (found: Found | null): TakeSource | null =>
+  // Found by takeables(), whose finds carry what they are of.
+  (found as FoundSource | null)?.of ?? null;
+
+/** Build an assembly: cutter, holder and what is between them from stock, the stickout; judged while it is set. */
 export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) {
   const query = useQuery('rack');
   const router = useRouter();
-  const { show, unit: shownUnit } = useLengths();
+  const { show, unit } = useLengths();
   const [cutter, setCutter] = useState<TakeSource | null>(null);
   const [holder, setHolder] = useState<TakeSource | null>(null);
-  /** With the unit it was typed in. */
-  const [typed, setTyped] = useState({ text: '', unit: shownUnit });
+  const [parts, setParts] = useState<(TakeSource | null)[]>([]);
+  const [asked, setAsked] = useState(0);
+  /** As typed, each with the unit it was typed in. */
+  const [typed, setTyped] = useState<Record<string, { text: string; unit: typeof unit }>>({});
+  const [put, setPut] = useState<Record<string, string> | null>(null);
+  const [wall, setWall] = useState<Wall | null>(null);
+  const [force, setForce] = useState<number>(DEFAULTS.sideForceN);
   const wanted = job?.tools.find((x) => String(x.t) === t);
-  const stickout = parseLength(typed.text, typed.unit);
-  const judged =
-    cutter?.cutter && holder?.holder && stickout && stickout.mm > 0
-      ? [
-          ...judgeBuild({
-            cutter: cutter.cutter,
-            holder: holder.holder,
-            stickout: stickout.mm,
-            shank: { form: cutter.shank, takes: holder.shank },
-          }),
-          // For a T: what its program asks, before anybody tightens a nut.
-          ...(job && wanted
-            ? judgeFit(
-                { asks: asksOf(wanted.tool), here: wanted.here, machine: job.machine },
-                {
-                  name: 'this build',
-                  cutter: cutter.cutter,
-                  body: cutter.body,
-                  stickout: stickout.mm,
-                  holder: { taper: holder.taper, rpmMax: holder.holder.RPM_MAX },
-                },
-              )
-            : []),
-        ]
-      : null;
+  const mm = (name: string) => {
+    const length = typed[name] && parseLength(typed[name].text, typed[name].unit);
+    return length && length.mm > 0 ? length.mm : null;
+  };
+  const chosen = {
+    cutter,
+    holder,
+    parts: parts.flatMap((source, i) => (source ? [{ source, setOut: mm(`out${i}`) }] : [])),
+  };
+  const judged = judgedBuild(chosen, mm('stickout'), { wall, force, job, t });
+  const slots = Math.min(
+    MOST_PARTS,
+    Math.max(asked, parts.length, chosen.parts.length + (judged?.asksCollet ? 1 : 0)),
+  );
+  const seated = judged !== null && judged.range.least !== null && judged.range.least === judged.range.most;
+  const setStickout = (length: number) => {
+    const text = formatLength(length, unit, unit === 'mm' ? 1 : 2);
+    setTyped((before) => ({ ...before, stickout: { text, unit } }));
+    setPut({ stickout: text });
+  };
+  const pickPart = (i: number) => (found: Found | null) =>
+    setParts((before) => {
+      const after = Array.from({ length: Math.max(before.length, i + 1) }, (_, n) => before[n] ?? null);
+      after[i] = take(found);
+      while (after.length && last(after) === null) after.pop();
+      return after;
+    });
+  const searches = usePartSearches(holder, parts, cutter, slots);
   const others = cutter?.keptFor.filter((j) => j !== job?.operation.job) ?? [];
   const isKept = others.length > 0 && others.length === cutter?.keptFor.length;
   // One reason overrules both: so both are said.
   const against = [
-    judged?.some((j) => j.grade === 'stop') && 'a stop is judged',
+    judged?.judgements?.some((j) => j.grade === 'stop') && 'a stop is judged',
     isKept && `the last are set aside for ${others.join(', ')}`,
   ]
     .filter(Boolean)
     .join(', and ');
   const why = against && `${against[0]?.toUpperCase()}${against.slice(1)}: why build it all the same?`;
-  const pick = (set: (source: TakeSource | null) => void) => (found: Found | null) =>
-    // Found by takeables(), whose finds carry what they are of.
-    set((found as FoundSource | null)?.of ?? null);
+  const partFields = Array.from({ length: slots }, (_, i): FieldSpec[] => [
+    {
+      name: `part${i}`,
+      label: partLabel(i, judged?.asksCollet ?? null, parts),
+      kind: 'search',
+      wide: true,
+      search: searches[i],
+      onPick: pickPart(i),
+    },
+    ...(parts[i]?.part?.kind === 'extension'
+      ? [
+          {
+            name: `out${i}`,
+            label: `${parts[i].item} stands out`,
+            kind: 'length' as const,
+            optional: parts[i].part.LPR !== null,
+            help: parts[i].part.LPR === null ? undefined : `${show(parts[i].part.LPR, 1)} when seated`,
+          },
+        ]
+      : []),
+  ]).flat();
   return (
     <Tag
       over="A new build"
@@ -83,14 +121,15 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       <div
         onChange={(e) => {
           const field = e.target;
-          if (field instanceof HTMLInputElement && field.name === 'stickout')
-            setTyped({ text: field.value, unit: shownUnit });
+          if (field instanceof HTMLInputElement && /^(stickout|out\d)$/.test(field.name))
+            setTyped((before) => ({ ...before, [field.name]: { text: field.value, unit } }));
         }}
       >
         <VerbForm
           verb="buildAssembly"
           submit="Build"
           when
+          put={put}
           fixed={job && t ? { for: { operation: job.operation.id, t } } : {}}
           fields={[
             {
@@ -99,7 +138,13 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
               kind: 'search',
               wide: true,
               search: CUTTERS,
-              onPick: pick(setCutter),
+              onPick: (found) => {
+                const source = take(found);
+                setCutter(source);
+                const own = source?.details.cutter;
+                // Nobody sets how far a shell mill or a screwed-in head stands out.
+                if (own?.LPR && /^(arbor bore|threaded)$/.test(own.SHANK ?? '')) setStickout(own.LPR);
+              },
             },
             {
               name: 'holder',
@@ -107,50 +152,72 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
               kind: 'search',
               wide: true,
               search: HOLDERS,
-              onPick: pick(setHolder),
+              onPick: (found) => setHolder(take(found)),
             },
-            { name: 'stickout', label: 'Stickout, tip to holder face', kind: 'length', wide: true },
-            ...(why
-              ? [
-                  {
-                    name: 'despite',
-                    label: why,
-                    wide: true,
-                    optional: true,
-                  },
-                ]
-              : []),
+            ...partFields,
+            {
+              name: 'stickout',
+              label: parts.some((p) => p?.part?.kind === 'extension')
+                ? 'Stickout, tip to the extension’s face'
+                : 'Stickout, tip to holder face',
+              kind: 'length',
+              wide: true,
+            },
+            ...(why ? [{ name: 'despite', label: why, wide: true, optional: true }] : []),
           ]}
-          shape={(input) => ({
-            ...input,
-            ...(input.cutter ? { cutter: sourceOf(String(input.cutter)) } : {}),
-            ...(input.holder ? { holder: sourceOf(String(input.holder)) } : {}),
-          })}
+          shape={shaped}
           said={(d) => `${d.tag} built: measure it next`}
           onDone={(d) => router.push(linkTo('rack', { open: d.tag, do: 'measure' }), { scroll: false })}
         >
-          {[cutter, holder].map(
-            (s) =>
+          {holder && slots < MOST_PARTS && (
+            <Button variant="text" size="small" onClick={() => setAsked(slots + 1)}>
+              one more part: extension, collet, pull stud, spare
+            </Button>
+          )}
+          {[cutter, holder, ...parts].map(
+            (s, i) =>
               s?.caution && (
-                <Notice key={s.value}>
+                <Notice key={`${s.value} ${i}`}>
                   {s.item}: {s.caution}
                 </Notice>
               ),
           )}
-          {judged && holder?.holder && stickout && (
+          {judged && (
             <>
-              <p>
-                Expected gauge length{' '}
-                <span className="fig">{show(expectedGaugeLength(holder.holder.LF, stickout.mm), 1)}</span>
-              </p>
-              <Judgements list={judged} />
+              <BuildDrawing
+                outline={judged.outline}
+                stickout={judged.shown}
+                longest={judged.longest}
+                range={judged.range}
+                wall={wall}
+                reachMm={wanted?.reachMm ?? null}
+                show={show}
+                unit={unit}
+                onStickout={seated ? null : setStickout}
+              />
+              {judged.outline.assumed.length > 0 && (
+                <p className="soft small">{judged.outline.assumed.map((a) => a.words).join('; ')}.</p>
+              )}
+              <BuildFiguresRows
+                expected={judged.expected}
+                ratio={`${(judged.shown / judged.build.cutter.DC).toFixed(1)} × D out`}
+                figures={judged.figures}
+                onForce={setForce}
+              />
+              <Beside unit={unit} cutter={judged.build.cutter} onWall={setWall} />
+              {judged.beside && <Judgements list={[judged.beside.judgement]} />}
+              {judged.judgements ? (
+                <Shown list={judged.judgements} />
+              ) : (
+                <p className="soft">Type the stickout, or take hold of the tip: it is judged as it is set.</p>
+              )}
             </>
           )}
           <Caution>
             Hold by the shank. Shank and bore clean and dry, nut to its stated torque. A heated holder burns
             long after it looks cold: gloves and tongs, and measure it cold. Lift heavy ones with two or a
             hoist. Pull stud of this machine and to its torque: a wrong one lets the tool go.
-            {judged?.some((j) => j.code === 'RATIO' && j.grade === 'question') &&
+            {judged?.judgements?.some((j) => j.code === 'RATIO' && j.grade === 'question') &&
               ' A long tool whips at speed: balance it, start slow, door shut.'}
           </Caution>
         </VerbForm>
@@ -161,4 +228,61 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       </p>
     </Tag>
   );
+}
+
+/** What must be looked at, and what is good in a line that unfolds. */
+function Shown({ list }: { list: NonNullable<NonNullable<ReturnType<typeof judgedBuild>>['judgements']> }) {
+  const good = list.filter((j) => j.grade === 'good');
+  const rest = list.filter((j) => j.grade !== 'good');
+  return (
+    <>
+      <Judgements list={rest} />
+      {good.length > 0 && (
+        <Fold label={`● ${rest.length ? `${good.length} good` : `all ${good.length} good`}`} says>
+          <Judgements list={good} />
+        </Fold>
+      )}
+    </>
+  );
+}
+
+/** Each field finds what goes next onto those before it. */
+function usePartSearches(
+  holder: TakeSource | null,
+  parts: readonly (TakeSource | null)[],
+  cutter: TakeSource | null,
+  slots: number,
+) {
+  const stack = [holder?.item ?? '', ...parts.map((p) => p?.item ?? '')].join('\n');
+  const of = cutter?.item ?? null;
+  return useMemo(() => {
+    const [first = '', ...rest] = stack.split('\n');
+    return Array.from({ length: slots }, (_, i) =>
+      partsOnto([first, ...rest.slice(0, i)].filter(Boolean), of),
+    );
+  }, [stack, of, slots]);
+}
+
+function partLabel(i: number, asksCollet: string | null, parts: readonly (TakeSource | null)[]): string {
+  const asked = asksCollet !== null && !parts[i] && parts.slice(0, i).every(Boolean);
+  return asked ? `Collet ${asksCollet}, or what goes in` : `Part ${i + 1}, from the spindle down`;
+}
+
+/** Fields of the form as the verb takes them: parts in order, each from its place. */
+function shaped(input: Record<string, unknown>): Record<string, unknown> {
+  const { cutter, holder, ...rest } = input;
+  const parts: Record<string, unknown>[] = [];
+  for (let i = 0; i < MOST_PARTS; i++) {
+    const source = rest[`part${i}`];
+    const out = rest[`out${i}`];
+    delete rest[`part${i}`];
+    delete rest[`out${i}`];
+    if (source) parts.push({ ...sourceOf(String(source)), ...(out === undefined ? {} : { out }) });
+  }
+  return {
+    ...rest,
+    ...(cutter ? { cutter: sourceOf(String(cutter)) } : {}),
+    ...(holder ? { holder: sourceOf(String(holder)) } : {}),
+    ...(parts.length ? { parts } : {}),
+  };
 }

@@ -3,9 +3,10 @@ import Link from 'next/link';
 import { linkTo, linkToRun } from '@/core/links';
 import { registerText } from '@/core/measuring';
 import type { LengthUnit } from '@/core/units';
-import type { AssemblyCard, MachineRegisters } from '@/crib/rack';
+import type { AssemblyCard, AssemblyView, MachineRegisters } from '@/crib/rack';
 import { BecauseThis, GradeMark, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
+import styles from './Rack.module.css';
 
 export const NotMeasured = () => <Unknown>not measured</Unknown>;
 
@@ -33,6 +34,28 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
 /** A register as it is typed in, or what is needed before there is one. */
 const InRegister = ({ register, unit }: { register: MachineRegisters['H']; unit: LengthUnit }) =>
   'needs' in register ? <Unknown>needs {register.needs}</Unknown> : registerText(register, unit);
+
+/** What is put together, from the spindle down, each with the way to it. */
+export function Parts({ card }: { card: AssemblyView }) {
+  const { show, unitWord } = useLengths();
+  return (
+    <ul className={styles.parts}>
+      {[card.holder, ...card.parts, card.cutter].map((x, i) => (
+        <li key={`${x.code} ${i}`}>
+          <Link className="fig" href={linkTo('cutters', { open: x.code })}>
+            {x.code}
+          </Link>{' '}
+          <span className="soft">{x.words}</span>
+          {'setOut' in x && x.setOut !== null && (
+            <span className="soft">
+              , {show(x.setOut, 1)} {unitWord} out
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
 
 /** For each T it is tied to, whether it may run there, and why not. */
 export function Uses({ card }: { card: AssemblyCard }) {
