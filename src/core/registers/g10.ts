@@ -1,0 +1,125 @@
+import type { DiameterSchool } from '../measuring';
+import { registerNumber } from './readBack';
+
+/**
+ * How a control takes its tool table from a program. 'table': one block a tool, L1, Z the length and R the radius (the
+ * RS-274/NGC form). 'geometry and wear': a block a register, L10 and L11 length geometry and wear, L12 and L13 diameter.
+ */
+export const G10_FORMS = ['table', 'geometry and wear'] as const;
+export type G10Form = (typeof G10_FORMS)[number];
+
+export interface OffsetLine {
+  t: number;
+  /** In the machine's own unit, as text; null: not written. */
+  h: string | null;
+  d: string | null;
+}
+
+export interface Sheet {
+  machine: string;
+  unit: 'mm' | 'inch';
+  diameterSchool: DiameterSchool;
+  form: G10Form;
+  /** What stands above, in words: when it was made. */
+  made: string;
+  lines: readonly (OffsetLine & { words: string })[];
+}
+
+/** ASCII with a point always: −347.684 -> -347.684; 12 -> 12. */
+const plain = (text: string): string => {
+  const t = text.replace('−', '-');
+  return t.includes('.') ? t : `${t}.`;
+};
+/** What stands in brackets may hold no bracket, and a control's screen has capitals only. */
+const comment = (words: string): string =>
+  `(${words
+    .toUpperCase()
+    .normalize('NFKD')
+    .replace(/[()%]/g, ' ')
+    .replace(/[^ -~]/g, '')})`;
+const half = (text: string, unit: 'mm' | 'inch'): string =>
+  ((registerNumber(text) ?? 0) / 2).toFixed(unit === 'mm' ? 4 : 5);
+const isWear = (school: DiameterSchool): boolean => school === 'wear-diameter' || school === 'wear-radius';
+
+/**
+ * A program that writes a machine's registers when it is run there: it says G90 (a modal G91 would add instead of set) and
+ * G20 or G21, and every figure has a point. A blank register is not written. Wear registers are set to nothing, since
+ * they add; where the school holds the difference to the programmed size, that is what goes into the wear register.
+ * Forms from memory of the RS-274/NGC interpreter and of common ISO 6983 dialects: a control's own manual decides.
+ * Example: T7 with -347.684 and 4.994: G10 L1 P7 Z-347.684 R4.994.
+ */
+export function registersAsG10(sheet: Sheet): string {
+  const { unit, form, diameterSchool: school } = sheet;
+  const blocks = sheet.lines.flatMap(({ t, h, d, words }) => {
+    if (h === null && d === null) return [];
+    const said = comment(`T${t} ${words}`);
+    if (form === 'table') {
+      // Its R is a radius, whatever else the machine holds.
+      const R = d === null ? null : /diameter/.test(school) ? half(d, unit) : plain(d);
+      return [said, `G10 L1 P${t}${h === null ? '' : ` Z${plain(h)}`}${R === null ? '' : ` R${R}`}`];
+    }
+    return [
+      said,
+      ...(h === null ? [] : [`G10 L10 P${t} R${plain(h)}`, `G10 L11 P${t} R0.`]),
+      ...(d === null
+        ? []
+        : isWear(school)
+          ? [`G10 L12 P${t} R0.`, `G10 L13 P${t} R${plain(d)}`]
+          : [`G10 L12 P${t} R${plain(d)}`, `G10 L13 P${t} R0.`]),
+    ];
+  });
+  return [
+    '%',
+    comment(`REGISTERS OF ${sheet.machine}, ${sheet.made}`),
+    comment(`${unit === 'mm' ? 'MILLIMETRES' : 'INCHES'}. IT SETS, IT DOES NOT ADD`),
+    `${unit === 'mm' ? 'G21' : 'G20'} G90`,
+    ...blocks,
+    'M30',
+    '%',
+    '',
+  ].join('\n');
+}
+
+/**
+ * The registers in such a program, or in a table with T, H and D, as they stand there: to be held against what they should
+ * be, never to be taken over. Lines of neither form are left out. Linear in the text.
+ * Example: 'G10 L10 P7 R-347.684' -> T7, H -347.684.
+ */
+export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | 'inch'): OffsetLine[] {
+  const found = new Map<number, { h: string | null; d: string | null; wear: string | null }>();
+  const at = (t: number) => {
+    const now = found.get(t) ?? { h: null, d: null, wear: null };
+    found.set(t, now);
+    return now;
+  };
+  for (const raw of text.split(/\r?\n/)) {
+    if (raw.length > 400) continue;
+    const line = raw.replace(/\([^)]*\)/g, ' ').toUpperCase();
+    const word = (letter: string) => new RegExp(`${letter} ?(-?[0-9.]+)`).exec(line)?.[1];
+    const P = Number(word('P') ?? NaN);
+    if (/G10(?!\d)/.test(line) && Number.isInteger(P)) {
+      const L = word('L');
+      const [Z, R] = [word('Z'), word('R')];
+      const now = at(P);
+      if (L === '1') {
+        if (Z !== undefined) now.h = Z;
+        if (R !== undefined)
+          now.d = /diameter/.test(school) ? (Number(R) * 2).toFixed(unit === 'mm' ? 3 : 4) : R;
+      } else if (L === '10') now.h = R ?? now.h;
+      else if (L === '12') now.d = R ?? now.d;
+      else if (L === '13') now.wear = R ?? now.wear;
+      continue;
+    }
+    const cells = raw.split(/[;,\t]/).map((c) => c.trim().replace(/^"|"$/g, ''));
+    const [t = '', h = '', d = ''] = cells;
+    if (!/^T?\d{1,4}$/i.test(t) || (registerNumber(h) === null && registerNumber(d) === null)) continue;
+    const now = at(Number(t.replace(/^T/i, '')));
+    if (registerNumber(h) !== null) now.h = h;
+    if (registerNumber(d) !== null) now.d = d;
+  }
+  return [...found].map(([t, { h, d, wear }]) => ({
+    t,
+    h,
+    d: isWear(school) && wear !== null ? wear : d,
+  }));
+}

@@ -1,0 +1,8 @@
+// What a machine was given, and what changed since
+export { sinceGiven } from './sinceGiven';
+export type { Numbers, SinceGiven } from './sinceGiven';
+// What was read back from its control
+export { registerNumber, whyOther } from './readBack';
+// As a program that writes it
+export { G10_FORMS, readOffsets, registersAsG10 } from './g10';
+export type { G10Form, OffsetLine, Sheet } from './g10';
