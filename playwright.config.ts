@@ -42,7 +42,13 @@ export default defineConfig({
     { name: 'starts', testMatch: 'server.spec.ts', fullyParallel: true, dependencies: ['reads'] },
     {
       name: 'writes',
-      testMatch: ['builds.spec.ts', 'shelves.spec.ts', 'together.spec.ts', 'doors.spec.ts'],
+      testMatch: [
+        'builds.spec.ts',
+        'registers.spec.ts',
+        'shelves.spec.ts',
+        'together.spec.ts',
+        'doors.spec.ts',
+      ],
       dependencies: ['reads'],
       workers: 1,
     },

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readProgram, type ProgramReport } from '../src/core/programs';
 import { perform, type Crib, type Done } from '../src/crib/door';
+import { registersView } from '../src/crib/registers';
 import { verbNamed } from '../src/crib/verbs';
 import type { Database } from '../src/data/database';
 import { MORE_PLACES, PARTS, SHELVES, type ShelfSpec } from './shelves';
@@ -256,9 +257,27 @@ export async function fillDemo(
   for (const order of arriving) {
     await act('receiveOrder', { number: order.number, quantity: order.quantity, place: placeOf(order.item) });
   }
+  await giveNumbers();
   await lastMorning();
   await putTogether();
   return counts;
+
+  /** What stands is in the controls, read back the week before; what changes since is to be seen. Takes no chances. */
+  async function giveNumbers(): Promise<void> {
+    for (const machine of ['MILL-2', 'HORI-3']) {
+      const sheet = await registersView(db, { machine }, 'UTC');
+      const lines = (sheet?.lines ?? []).filter((l) => l.h !== null && !l.clashes && l.t !== 12);
+      if (!lines.length) continue;
+      counts.entries += 1;
+      await perform(crib, verbNamed('giveRegisters')!, {
+        who: 'IK',
+        formId: randomUUID(),
+        machine,
+        how: machine === 'MILL-2' ? 'read back' : 'sent',
+        lines: lines.map(({ t, tag, h, d }) => ({ t, tag, h, ...(d === null ? {} : { d }) })),
+      });
+    }
+  }
 
   /** Two builds of several parts: a long reach on an extension, a shell mill on its arbor. Takes none of the chances. */
   async function putTogether(): Promise<void> {

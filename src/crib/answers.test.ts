@@ -101,6 +101,7 @@ it('the views of a small crib answer what the screens are tested on', async () =
     assemblies: '',
     assembly: `tag=${built.tag}`,
     run: `operation=${operation}`,
+    registers: 'machine=M2',
     job: 'number=J-1',
     lives: '',
     life: 'item=EM10&material=C45',

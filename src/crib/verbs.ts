@@ -16,6 +16,7 @@ import {
   storeProgram,
   tieTool,
 } from '@/crib/jobs';
+import { giveRegisters } from '@/crib/registers';
 import { counterEntryOf } from '@/crib/ledger';
 import { endLife, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
@@ -99,6 +100,7 @@ const DONE = [
   stateOperation,
   storeProgram,
   tieTool,
+  giveRegisters,
   statePassDepth,
   logParts,
   assignUse,

@@ -5,6 +5,7 @@ import {
   A_LIFE,
   A_PLACE,
   A_RUN,
+  REGISTERS,
   AFTER_ROW,
   AN_ASSEMBLY,
   AN_ITEM,
@@ -32,6 +33,7 @@ import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
 import { peopleView } from '@/crib/people';
+import { registersView } from '@/crib/registers';
 import { countView, placesView, placeView } from '@/crib/places';
 import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
@@ -150,6 +152,12 @@ export const VIEWS: readonly View[] = [
     'An operation at the machine: its tools, life left, minutes without a tag.',
     A_RUN,
     (crib, { operation }) => runView(crib.db, operation ?? 0),
+  ),
+  view(
+    'registers',
+    'What a machine is to be given, T by T, against what it was given last; of all its open jobs or one; what changed, or all.',
+    REGISTERS,
+    (crib, asked) => registersView(crib.db, asked, crib.zone),
   ),
   view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
     lifeView(crib.db, after ?? null),

@@ -9,6 +9,7 @@ export {
   A_LIFE,
   A_PLACE,
   A_RUN,
+  REGISTERS,
   AFTER_ROW,
   AN_ASSEMBLY,
   AN_ITEM,

@@ -1,7 +1,7 @@
 import { SET_UP_KINDS } from '../setUp';
 import { FAMILY_NAMES, ITEM_KINDS } from '../cutters';
 import type { Question, QuestionSpec } from './question';
-import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, STOCK } from './views';
+import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, REGISTERS, STOCK } from './views';
 
 /** What each page's address may say: what is open beside, what is being done, and the question its list answers. */
 export const PAGES = {
@@ -48,6 +48,7 @@ export const PAGES = {
     new: SET_UP_KINDS,
     do: ['figures', 'change', 'days'],
   },
+  registers: REGISTERS,
   jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },

@@ -86,6 +86,12 @@ export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;
 export const A_COUNT = { number: 'code' } as const satisfies QuestionSpec;
 export const AN_ASSEMBLY = { tag: 'code' } as const satisfies QuestionSpec;
 export const A_JOB = { number: 'code' } as const satisfies QuestionSpec;
+/** What a machine is to be given: for all of its open jobs, or one; what changed since it was last given them, or all. */
+export const REGISTERS = {
+  machine: 'code',
+  job: 'code',
+  what: ['changed', 'all'],
+} as const satisfies QuestionSpec;
 export const A_RUN = { operation: 'number' } as const satisfies QuestionSpec;
 export const A_LIFE = { item: 'code', material: 'code' } as const satisfies QuestionSpec;
 /** A page that goes on after a row. */

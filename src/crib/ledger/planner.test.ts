@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Connection, Database, Param } from '@/data/database';
+import { registersView } from '@/crib/registers';
 import { perform } from '../door';
 import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '../testing';
 import { todayView } from '../today';
@@ -136,6 +137,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['assembly', { tag: 'A-0001' }],
     ['job', { number: 'J-1' }],
     ['run', { operation: '1' }],
+    ['registers', { machine: 'M2' }],
     ['jobs', { after: '1' }],
     ['lives', { after: '1-1' }],
     ['life', { item: 'EM10', material: 'C45' }],
@@ -216,6 +218,9 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('assignUse', { operation, t: 7, tag: 'A-0001' });
   const { entry: measurement } = await does('recordMeasurement', { tag: 'A-0001', gaugeLength: 97 });
   await does('judgeMeasurement', { measurement, accepted: true, reason: 'set so' });
+  const sheet = await registersView(crib.db, { machine: 'M2' }, 'UTC');
+  const { t, tag, h } = sheet!.lines[0]!;
+  await does('giveRegisters', { machine: 'M2', how: 'sent', lines: [{ t, tag, h }] });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });
   await does('stateOperation', { operation, highestBeside: 1 });

@@ -54,6 +54,7 @@ const ASKED: Record<string, string> = {
   assembly: 'tag=A-0001',
   job: 'number=J-1',
   run: 'operation=1',
+  registers: 'machine=M2',
   life: 'item=EM10&material=C45',
 };
 
@@ -304,6 +305,11 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ['stateDay', () => ({ day: '2027-01-06', closed: 'yes' })],
   ['storeProgram', () => ({ operation, text: oneToolProgram(7, 5, -44) })],
   ['tieTool', () => ({ operation, t: 7, tag: 'A-0002' })],
+  // K 490, L 94.1: the datum school.
+  [
+    'giveRegisters',
+    () => ({ machine: 'M2', how: 'read back', lines: [{ t: 7, tag: 'A-0001', h: '-395.900' }] }),
+  ],
   ['statePassDepth', () => ({ operation, t: 7, depth: 40 })],
   ['logParts', () => ({ operation, parts: 6 })],
   ['assignUse', () => ({ operation, t: 7, tag: 'A-0002' })],

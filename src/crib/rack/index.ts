@@ -7,4 +7,5 @@ export type { RackCard, RackView } from './views/rackView';
 export { standingCards, standingOn } from './cards';
 export type { AssemblyCard } from './cards';
 export { judgedUse } from './judgedUse';
+export { registersOn } from './registers';
 export type { MachineRegisters } from './registers';

@@ -2,6 +2,7 @@ import type { FromSchema } from 'json-schema-to-ts';
 import { DIAMETER_SCHOOLS, figureNeeded, LENGTH_SCHOOLS } from '@/core/measuring';
 import { namesOf } from '@/core/names';
 import { POINTS } from '@/core/programs';
+import { G10_FORMS } from '@/core/registers';
 import { field, maybeLength, maybeNumber, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { insertMachineFigures } from '@/data/shop';
@@ -24,6 +25,7 @@ export const figures = {
   rapid: field.length(1, 500_000, 'Rapid rate a minute.'),
   toolChangeS: field.decimal(0, 3600),
   withoutPoint: field.choice(POINTS),
+  g10Form: field.choice(G10_FORMS),
 } as const;
 export const REQUIRED = ['taper', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
@@ -72,5 +74,6 @@ export async function writeFigures(
     rapidMmMin: maybeLength(f.rapid)?.mm ?? null,
     toolChangeS: maybeNumber(f.toolChangeS),
     withoutPoint: f.withoutPoint ?? null,
+    g10Form: f.g10Form ?? null,
   });
 }

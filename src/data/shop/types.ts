@@ -1,5 +1,6 @@
 import type { DiameterSchool, LengthSchool } from '@/core/measuring';
 import type { Points } from '@/core/programs';
+import type { G10Form } from '@/core/registers';
 import type { LengthUnit } from '@/core/units';
 
 export interface PersonRow {
@@ -51,6 +52,8 @@ export interface MachineRow {
   toolChangeS: number | null;
   /** How it takes a number without a point; null: not known. */
   withoutPoint: Points | null;
+  /** How its control takes a tool table from a program; null: nobody said. */
+  g10Form: G10Form | null;
   /** Since when it reckons H with the figures that are in force. */
   lengthsSince: Date;
 }

@@ -57,6 +57,7 @@ export const insertMachineFigures = inserts<{
   rapidMmMin?: number | null;
   toolChangeS?: number | null;
   withoutPoint?: string | null;
+  g10Form?: string | null;
 }>('machine_figures');
 
 export const insertShopWeek = inserts<{ minutes: readonly number[] }>('shop_week');

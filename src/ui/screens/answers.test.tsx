@@ -8,6 +8,7 @@ import { ChooseScreen } from '@/ui/screens/choosing/ChooseScreen';
 import { KeepingScreen } from '@/ui/screens/keeping/KeepingScreen';
 import { JobsScreen } from '@/ui/screens/jobs/JobsScreen';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
+import { RegistersScreen } from '@/ui/screens/registers/RegistersScreen';
 import { HistoryScreen } from '@/ui/screens/ledger/HistoryScreen';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
 import { LifeScreen } from '@/ui/screens/life/LifeScreen';
@@ -106,6 +107,7 @@ const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: Re
     /A part takes/,
   ],
   ['at the machine', '', () => <RunScreen view={answer('run')} />, /10 of 40 made/],
+  ['registers', 'machine=M2', () => <RegistersScreen view={answer('registers')} />, /Numbers for M2/],
   [
     'ending a life',
     '',

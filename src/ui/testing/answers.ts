@@ -9,6 +9,7 @@ import type { HistoryLine } from '@/crib/ledger';
 import type { LifeSheet, LifeView } from '@/crib/life';
 import type { CountView, PlacesView, PlaceView } from '@/crib/places';
 import type { AssemblyView, RackView } from '@/crib/rack';
+import type { RegistersView } from '@/crib/registers';
 import type { ShopView } from '@/crib/shop';
 import type { MovementsView, TakeableView } from '@/crib/stock';
 import type { TodayView } from '@/crib/today';
@@ -21,6 +22,7 @@ interface Answers {
   assemblies: RackView;
   assembly: AssemblyView;
   run: RunView;
+  registers: RegistersView;
   job: JobView;
   lives: LifeView;
   life: LifeSheet;

@@ -81,6 +81,17 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     ],
     help: 'blank: not known, programs with such numbers are asked about',
   },
+  {
+    name: 'g10Form',
+    label: 'Takes registers from a program as',
+    kind: 'choice',
+    optional: true,
+    options: [
+      ['table', 'G10 L1, length and radius of a tool at once'],
+      ['geometry and wear', 'G10 L10 to L13, geometry and wear apart'],
+    ],
+    help: 'by the control’s own manual',
+  },
 ];
 
 export const SET_UP: {

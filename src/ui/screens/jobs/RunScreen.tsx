@@ -48,6 +48,7 @@ export function RunScreen({
             You sign as <strong className="fig">{who}</strong>
           </div>
         )}
+        <Link href={linkTo('registers', { machine: o.machine, job: o.job })}>Numbers for {o.machine}</Link>
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
         <Acts>

@@ -7,6 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { USUAL_CALENDAR } from '@/core/buying';
+import { linkTo } from '@/core/links';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
 import { SET_UP_KINDS, type SetUpKind } from '@/core/setUp';
@@ -178,6 +179,7 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
     rpmMax: m.rpmMax === null ? '' : String(m.rpmMax),
     toolChangeS: m.toolChangeS === null ? '' : String(m.toolChangeS),
     withoutPoint: m.withoutPoint ?? '',
+    g10Form: m.g10Form ?? '',
   };
   return (
     <Tag
@@ -224,6 +226,9 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
         </>
       ) : (
         <Acts>
+          <Button variant="contained" component={Link} href={linkTo('registers', { machine: m.code })}>
+            Numbers to give it
+          </Button>
           <Button component={Link} href={query.href({ do: 'figures' })} scroll={false}>
             New K or other figures
           </Button>

@@ -3,7 +3,7 @@ import { connection } from 'next/server';
 import { LIMITS } from '@/core/limits';
 import { isOne, namesOf } from '@/core/names';
 import { POINTS } from '@/core/programs';
-import { CATALOGUE, MOVEMENTS, STOCK } from '@/core/questions';
+import { CATALOGUE, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { parseNumber } from '@/core/units';
 import { ACTS } from '@/crib/acts';
@@ -35,6 +35,7 @@ import { type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
 import { checkProgramText, readProgramText } from '@/crib/jobs';
 import { webOf } from '@/crib/keeping';
 import { openApi } from '@/crib/openapi';
+import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
 import { maybePicture } from '@/data/catalogue';
@@ -91,6 +92,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const [list, format, ...more] = path.split('.');
     if (!more.length && isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
       return await exported(new URL(request.url).searchParams, list, format);
+    if (list === 'registers' && !more.length && isOne(namesOf(REGISTER_FILES), format))
+      return await registersFile(new URL(request.url).searchParams, format);
     if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
@@ -181,6 +184,19 @@ async function exported(query: URLSearchParams, list: keyof typeof LISTS, format
       'content-type': TYPES[format],
       ...PRIVATE,
       'content-disposition': `attachment; filename="${list}.${format}"`,
+    },
+  });
+}
+
+/** What a machine is to be given, as a file. */
+async function registersFile(query: URLSearchParams, as: RegisterFile): Promise<Response> {
+  const { db, now, zone } = await crib();
+  const { text, name } = await exportRegisters(db, readQuestion(REGISTERS, query), as, now(), zone);
+  return new Response(text, {
+    headers: {
+      'content-type': REGISTER_FILES[as],
+      ...PRIVATE,
+      'content-disposition': `attachment; filename="${name}"`,
     },
   });
 }

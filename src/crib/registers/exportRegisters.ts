@@ -1,0 +1,87 @@
+import Papa from 'papaparse';
+import { registersAsG10 } from '@/core/registers';
+import { localDay } from '@/core/units';
+import { Problem } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import { maybeMachine } from '@/data/shop';
+import { asMtconnect } from './mtconnect';
+import { sheetWithCards } from './sheet';
+import { type RegistersAsked, registersOf } from './views/registersView';
+
+/** How a machine's numbers go out: a program that writes them, a table, JSON, or assets of the MTConnect standard. */
+export const REGISTER_FILES = {
+  nc: 'text/plain; charset=us-ascii',
+  csv: 'text/csv; charset=utf-8',
+  json: 'application/json',
+  xml: 'application/xml',
+} as const;
+export type RegisterFile = keyof typeof REGISTER_FILES;
+
+/**
+ * What a machine is to be given as a file: what changed since it was last given its numbers, or all. A program is refused
+ * where two tools want one T, since it would write the one over the other: of one job it goes.
+ */
+export async function exportRegisters(
+  c: Connection,
+  asked: RegistersAsked,
+  as: RegisterFile,
+  now: Date,
+  zone: string,
+): Promise<{ text: string; name: string }> {
+  const view = await registersOf(c, { ...asked, what: asked.what ?? 'changed' }, zone);
+  const { machine } = view;
+  const name = `${machine.code}-registers.${as}`;
+  if (as === 'json') return { text: JSON.stringify(view, null, 1), name };
+  if (as === 'csv')
+    return {
+      text: `${Papa.unparse(
+        {
+          fields: ['T', 'H', 'D', 'unit', 'tag', 'cutter', 'jobs', 'since', 'lacks'],
+          data: view.lines.map((l) => [
+            l.t,
+            l.h ?? '',
+            l.d ?? '',
+            machine.units,
+            l.tag ?? '',
+            l.words ?? '',
+            l.jobs.join(' '),
+            l.since.state,
+            l.lacks.join('; '),
+          ]),
+        },
+        { newline: '\n' },
+      ).replaceAll('−', '-')}\n`,
+      name,
+    };
+  if (as === 'xml') {
+    const row = await maybeMachine(c, machine.code);
+    const standing = row ? await sheetWithCards(c, row, zone) : [];
+    const wanted = new Set(view.lines.flatMap((l) => (l.tag === null ? [] : [`${l.t} ${l.tag}`])));
+    const tools = standing.flatMap(({ line, card }) =>
+      card && wanted.delete(`${line.t} ${card.tag}`) ? [{ card, t: line.t }] : [],
+    );
+    return { text: asMtconnect(machine.code, tools, now), name };
+  }
+  const clash = view.lines.find((l) => l.clashes);
+  if (clash)
+    throw new Problem('CONFLICT', `Two tools want T${clash.t} of ${machine.code}`, {
+      field: 'job',
+      value: clash.t,
+      limit: 'one tool a T',
+      wayOut: `Choose one job: ${view.jobs.join(', ')}.`,
+    });
+  return {
+    text: registersAsG10({
+      machine: machine.code,
+      unit: machine.units,
+      diameterSchool: machine.diameterSchool,
+      form: machine.g10Form,
+      made: `${asked.job ? `${asked.job}, ` : ''}${localDay(now, zone)}`,
+      lines: view.lines.map(({ t, h, d, tag, words }) => ({
+        ...{ t, h, d },
+        words: [tag, words].filter(Boolean).join(' '),
+      })),
+    }),
+    name,
+  };
+}

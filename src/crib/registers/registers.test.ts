@@ -1,0 +1,178 @@
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import Papa from 'papaparse';
+import { readOffsets } from '@/core/registers';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { exportRegisters } from './exportRegisters';
+import { registersView } from './views/registersView';
+
+let crib: TestCrib;
+const at = (item: string) => ({ item, place: 'S1' });
+const job = async (number: string, t: number, due = '2027-02-01') => {
+  const { operation } = await crib.do('addJob', {
+    number,
+    part: 'Cap',
+    material: 'C45',
+    quantity: 5,
+    due,
+    machine: 'M2',
+    highestBeside: 0,
+  });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(t, 1) });
+  return operation as number;
+};
+const build = async (t: number, operation: number) =>
+  String(
+    (
+      await crib.do('buildAssembly', {
+        cutter: at('EM10'),
+        holder: at('SL10'),
+        stickout: 34,
+        for: { operation, t },
+      })
+    ).tag,
+  );
+const view = async (asked: object = {}) =>
+  (await registersView(crib.db, { machine: 'M2', ...asked }, 'UTC'))!;
+const file = (as: 'nc' | 'csv' | 'json' | 'xml', asked: object = {}) =>
+  exportRegisters(crib.db, { machine: 'M2', ...asked }, as, new Date('2027-01-12T09:00:00Z'), 'UTC');
+const states = async () => (await view()).lines.map((l) => [l.t, l.since.state]);
+let tag: string;
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  await crib.do('receiveStock', { ...at('SL10'), quantity: 3 });
+  tag = await build(7, await job('J-1', 7));
+});
+afterAll(() => crib.db.close());
+
+const give = (over: object = {}, how = 'read back') =>
+  crib.do('giveRegisters', {
+    machine: 'M2',
+    how,
+    lines: [{ t: 7, tag, h: '-395.888', d: '4.994', ...over }],
+  });
+
+it('nothing can be given before it is measured, and the file has no figure for it', async () => {
+  expect((await view()).lines).toMatchObject([{ t: 7, tag, h: null, lacks: ['not measured'] }]);
+  await expect(give()).rejects.toMatchObject({ parts: [{ field: 'lines/0/h' }] });
+  expect((await file('nc')).text).not.toContain('G10');
+});
+
+// K 490, L 94.112, D 9.988: H −395.888 by the datum school, D 4.994 by radius (hand arithmetic).
+it('what is read back must be what is due: a slip is named, and nothing is recorded', async () => {
+  await crib.do('recordMeasurement', { tag, gaugeLength: '94.112', diameter: '9.988' });
+  expect(await states()).toEqual([[7, 'new']]);
+  for (const [over, words] of [
+    [{ h: '-395.878' }, 'it is another figure'],
+    [{ h: '395.888' }, 'the sign is the other one'],
+    [{ h: '4.994' }, 'that is D7'],
+    [{ d: '9.988' }, 'it is another figure'],
+    [{ h: undefined }, 'is to be read back'],
+    [{ t: 8 }, 'is not on T8'],
+    [{ tag: 'A-0999' }, 'is not on T7'],
+  ] as const)
+    await expect(give(over)).rejects.toThrow(words);
+  await expect(
+    crib.do('giveRegisters', {
+      machine: 'M2',
+      how: 'sent',
+      lines: [
+        { t: 7, tag, h: '-395.888' },
+        { t: 7, tag, h: '-395.888' },
+      ],
+    }),
+  ).rejects.toThrow('T7 is there twice');
+  expect(await states()).toEqual([[7, 'new']]);
+  await give();
+  expect(await view()).toMatchObject({
+    toGive: 0,
+    lines: [{ since: { state: 'same' }, given: { how: 'read back' } }],
+  });
+  expect((await file('nc')).text).not.toContain('G10');
+  expect((await file('nc', { what: 'all' })).text).toContain('G10 L1 P7 Z-395.888 R4.994');
+});
+
+it('a new measurement, a new K, an older sheet: each shows, and the old figures are refused', async () => {
+  await crib.do('recordMeasurement', { tag, gaugeLength: '94.120', diameter: '9.988' });
+  expect((await view()).lines[0]!.since).toEqual({ state: 'changed', words: 'H was −395.888' });
+  await expect(give()).rejects.toThrow('H7 reads -395.888, it should be −395.880');
+  await give({ h: '-395.880' });
+  const { taper, lengthSchool, diameterSchool, units } = {
+    taper: '40 taper',
+    lengthSchool: 'datum',
+    diameterSchool: 'radius',
+    units: 'mm',
+  };
+  await crib.do('changeMachine', {
+    code: 'M2',
+    k: '490.030',
+    hEqualsT: 'yes',
+    g10Form: 'geometry and wear',
+    ...{ taper, lengthSchool, diameterSchool, units },
+  });
+  expect((await view()).lines[0]).toMatchObject({ h: '−395.910', since: { state: 'changed' } });
+  expect((await file('nc')).text).toContain('G10 L10 P7 R-395.910\nG10 L11 P7 R0.');
+  await give({ h: '-395.910' }, 'sent');
+  expect(await states()).toEqual([[7, 'same']]);
+});
+
+it('a length in question leaves the control with what nobody vouches for', async () => {
+  await crib.do('recordMeasurement', { tag, gaugeLength: '94.9' });
+  expect((await view()).lines[0]).toMatchObject({
+    h: null,
+    lacks: ['its length is in question'],
+    since: { state: 'cannot say', words: `the control still has −395.910 of ${tag}` },
+  });
+  await crib.do('recordMeasurement', { tag, gaugeLength: '94.120', diameter: '9.988' });
+});
+
+it('two jobs that want one T are shown beside each other, and no program writes the one over the other', async () => {
+  const operation = await job('J-2', 7, '2027-03-01');
+  const other = await build(7, operation);
+  await crib.do('recordMeasurement', { tag: other, gaugeLength: '94.300', diameter: '9.990' });
+  const { lines, jobs } = await view();
+  expect(lines.map((l) => [l.t, l.tag, l.jobs, l.clashes])).toEqual([
+    [7, tag, ['J-1'], true],
+    [7, other, ['J-2'], true],
+  ]);
+  expect(jobs).toEqual(['J-1', 'J-2']);
+  await expect(file('nc', { what: 'all' })).rejects.toMatchObject({ code: 'CONFLICT' });
+  const ofJob = (await file('nc', { what: 'all', job: 'J-2' })).text;
+  expect(readOffsets(ofJob, 'radius', 'mm')).toEqual([{ t: 7, h: '-395.730', d: '4.995' }]);
+  // The same T with another tool is a change, even where only the tool is another.
+  expect(lines[1]!.since).toMatchObject({ state: 'changed' });
+});
+
+it('CSV, JSON and MTConnect assets read back as they were', async () => {
+  const csv = Papa.parse<Record<string, string>>((await file('csv', { what: 'all' })).text.trim(), {
+    header: true,
+  });
+  expect(csv.data.map((r) => [r.T, r.H, r.D, r.tag])).toEqual([
+    ['7', '-395.910', '4.994', tag],
+    ['7', '-395.730', '4.995', 'A-0002'],
+  ]);
+  expect(JSON.parse((await file('json', { what: 'all' })).text).lines).toHaveLength(2);
+  const { text } = await file('xml', { what: 'all' });
+  expect(XMLValidator.validate(text)).toBe(true);
+  const read = new XMLParser({ ignoreAttributes: false, parseTagValue: false }).parse(text);
+  const [tool] = read.MTConnectAssets.Assets.CuttingTool;
+  expect(tool).toMatchObject({ '@_assetId': tag, '@_toolId': 'EM10' });
+  const cycle = tool.CuttingToolLifeCycle;
+  expect(cycle.CutterStatus.Status).toEqual(['MEASURED', 'NEW']);
+  expect(cycle.ToolLife).toMatchObject({ '@_type': 'MINUTES', '@_countDirection': 'UP', '#text': '0.0' });
+  expect(cycle.ProgramToolNumber).toBe('7');
+  expect(cycle.Measurements.FunctionalLength).toMatchObject({
+    '@_code': 'LF',
+    '@_units': 'MILLIMETER',
+    '@_nominal': '94.0000',
+    '#text': '94.1200',
+  });
+  expect(cycle.Measurements.CuttingDiameterMax).toMatchObject({ '@_code': 'DC', '#text': '9.9880' });
+});
+
+it('what is not on the machine any more is told, since the control still has it', async () => {
+  await crib.do('takeDown', { tag, cutterTo: 'S1' });
+  const lines = (await view()).lines.filter((l) => l.tag !== 'A-0002');
+  expect(lines).toMatchObject([{ t: 7, tag: null, since: { state: 'gone' } }]);
+  expect(await registersView(crib.db, { machine: 'NONE' }, 'UTC')).toBeNull();
+});

@@ -1,0 +1,63 @@
+import type { G10Form } from '@/core/registers';
+import type { Question, REGISTERS } from '@/core/questions';
+import { found } from '@/crib/door';
+import type { Connection } from '@/data/database';
+import { type MachineRow, maybeMachine } from '@/data/shop';
+import { type SheetLine, sheetOf } from '../sheet';
+
+export type RegistersAsked = Question<typeof REGISTERS>;
+
+export interface RegistersView {
+  machine: Pick<
+    MachineRow,
+    'code' | 'name' | 'units' | 'lengthSchool' | 'diameterSchool' | 'hEqualsT' | 'lengthsSince'
+  > & { g10Form: G10Form };
+  /** Open jobs on it that have a tool tied. */
+  jobs: string[];
+  lines: SheetLine[];
+  /** Lines to be given: new, changed, or nobody can say. */
+  toGive: number;
+}
+
+/** What a machine is to be given, T by T, and how that stands against what it was given last; null: no such machine. */
+export async function registersView(
+  c: Connection,
+  asked: RegistersAsked,
+  zone: string,
+): Promise<RegistersView | null> {
+  const machine = await maybeMachine(c, asked.machine ?? '');
+  return machine && viewOf(c, machine, asked, zone);
+}
+
+/** The same of a machine that must be there. */
+export const registersOf = async (c: Connection, asked: RegistersAsked, zone: string) =>
+  viewOf(
+    c,
+    found(await maybeMachine(c, asked.machine ?? ''), 'machine', asked.machine ?? '', 'machine'),
+    asked,
+    zone,
+  );
+
+async function viewOf(
+  c: Connection,
+  machine: MachineRow,
+  asked: RegistersAsked,
+  zone: string,
+): Promise<RegistersView> {
+  const all = await sheetOf(c, machine, zone);
+  const { code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince } = machine;
+  // Of one job nothing clashes: its T are its own.
+  const ofJob = asked.job
+    ? all.filter((l) => l.jobs.includes(asked.job ?? '')).map((l) => ({ ...l, clashes: false }))
+    : all;
+  const lines = asked.what === 'changed' ? ofJob.filter((l) => l.since.state !== 'same') : ofJob;
+  return {
+    machine: {
+      ...{ code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince },
+      g10Form: machine.g10Form ?? 'table',
+    },
+    jobs: [...new Set(all.flatMap((l) => l.jobs))],
+    lines,
+    toGive: ofJob.filter((l) => l.since.state === 'new' || l.since.state === 'changed').length,
+  };
+}

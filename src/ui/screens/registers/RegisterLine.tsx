@@ -1,0 +1,144 @@
+import Link from 'next/link';
+import { linkTo } from '@/core/links';
+import { whyOther } from '@/core/registers';
+import type { LengthUnit } from '@/core/units';
+import type { SheetLine } from '@/crib/registers';
+import { Entry } from '@/ui/kit/field';
+import { BecauseThis, GradeMark } from '@/ui/kit/figure';
+import { useTimes } from '@/ui/shell';
+import styles from './Registers.module.css';
+
+/** What the control shows, as typed. */
+export interface Read {
+  h?: string;
+  d?: string;
+}
+export const keyOf = (l: SheetLine): string => `${l.t} ${l.tag ?? ''} ${l.jobs.join(' ')}`;
+
+/** One T: the tool, what goes into H and D, what was given, and a place for what the control shows. */
+export function RegisterLine({
+  line: l,
+  unit,
+  others,
+  read,
+  onRead,
+}: {
+  line: SheetLine;
+  unit: LengthUnit;
+  others: readonly SheetLine[];
+  read: Read;
+  onRead: (read: Read) => void;
+}) {
+  const { moment } = useTimes();
+  const isSame = l.since.state === 'same';
+  return (
+    <section
+      className={isSame ? `${styles.line} ${styles.same}` : styles.line}
+      aria-label={`T${l.t} ${l.tag ?? ''}`}
+    >
+      <div className={styles.t}>T{l.t}</div>
+      <div className={styles.tool}>
+        {l.tag === null ? (
+          <GradeMark grade="question">{l.since.words}: leave it or clear it there</GradeMark>
+        ) : (
+          <>
+            <Link className="fig" href={linkTo('rack', { open: l.tag })}>
+              {l.tag}
+            </Link>{' '}
+            {l.words} <span className="soft">{l.jobs.join(', ')}</span>
+            <div>
+              {isSame ? (
+                <span className="soft small">
+                  {l.given?.how} {l.given && moment(l.given.happenedAt)} by {l.given?.who}
+                </span>
+              ) : (
+                <GradeMark grade={l.h === null ? 'stop' : 'question'}>
+                  {l.clashes ? 'wanted by two jobs; ' : ''}
+                  {l.since.words}
+                </GradeMark>
+              )}
+              {isSame && l.given?.how === 'sent' && <br />}
+              {isSame && l.given?.how === 'sent' && (
+                <GradeMark grade="question">sent as a file, not read back yet</GradeMark>
+              )}
+            </div>
+            {l.lacks.length > 0 && <div className="soft small">{l.lacks.join('; ')}</div>}
+            {l.because && <BecauseThis because={l.because} />}
+          </>
+        )}
+      </div>
+      {l.tag !== null &&
+        (['h', 'd'] as const).map((name) => (
+          <Register
+            key={name}
+            label={`${name.toUpperCase()}${l.t}`}
+            due={l[name]}
+            unit={unit}
+            others={others}
+            read={read[name] ?? ''}
+            onRead={(text) => onRead({ ...read, [name]: text })}
+          />
+        ))}
+    </section>
+  );
+}
+
+function Register({
+  label,
+  due,
+  unit,
+  others,
+  read,
+  onRead,
+}: {
+  label: string;
+  due: string | null;
+  unit: LengthUnit;
+  others: readonly SheetLine[];
+  read: string;
+  onRead: (text: string) => void;
+}) {
+  const names = others.flatMap((l) => [
+    ...(l.h === null ? [] : [{ name: `H${l.t}`, text: l.h }]),
+    ...(l.d === null ? [] : [{ name: `D${l.t}`, text: l.d }]),
+  ]);
+  const why =
+    read.trim() && due !== null
+      ? whyOther(
+          read,
+          due,
+          unit,
+          names.filter((n) => n.name !== label),
+        )
+      : null;
+  return (
+    <div className={label.startsWith('H') ? `${styles.read} ${styles.h}` : styles.read}>
+      <div>
+        <span className="soft small">{label} </span>
+        {due === null ? (
+          <span className="soft">none yet</span>
+        ) : (
+          <span className={styles.figure}>{due}</span>
+        )}{' '}
+        {due !== null && <span className="soft small">{unit === 'mm' ? 'mm' : 'in'}</span>}
+      </div>
+      {due !== null && (
+        <>
+          <Entry
+            aria-label={`${label}: what the control shows`}
+            inputMode="decimal"
+            className="fig"
+            placeholder="control shows"
+            value={read}
+            onChange={(e) => onRead(e.target.value)}
+          />
+          {read.trim() && (
+            <span className="small">
+              <GradeMark grade={why === null ? 'good' : 'stop'}>{why ?? 'as it should be'}</GradeMark>
+            </span>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
