@@ -22,7 +22,7 @@ const PICTURES = [
   ['lists', '/exchange', { list: true }],
   ['people', '/people?open=TO'],
   ['backups', '/keeping', { backedUp: true }],
-  ['machines', '/machines?open=MILL-2'],
+  ['registers', '/registers?machine=HORI-3'],
   ['jobs', '/jobs'],
   ['job', '/jobs?open=J-3120&t=3'],
   ['life', '/life'],

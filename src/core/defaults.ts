@@ -28,6 +28,11 @@ export const DEFAULTS = {
   boreOffMm: 0.05,
   /** mm between an assembly and a wall beside it that is left free (practice). */
   wallClearanceMm: 0.5,
+  /** mm: a reading of the master may be off by so much (practice). */
+  zeroOffMm: 0.005,
+  /** Readings that must agree, and within how many mm, before a length is taken from a device (practice). */
+  readingsWanted: 2,
+  readingsWithinMm: 0.005,
   /** N: a side force to reckon a deflection with until somebody states one (practice). */
   sideForceN: 100,
   /** Balance quality G, mm/s, that a permissible unbalance is reckoned for: ISO 21940-11's usual one for tools (practice). */

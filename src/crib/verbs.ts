@@ -17,6 +17,7 @@ import {
   tieTool,
 } from '@/crib/jobs';
 import { giveRegisters } from '@/crib/registers';
+import { addDevice, checkDevice } from '@/crib/devices';
 import { counterEntryOf } from '@/crib/ledger';
 import { endLife, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
@@ -101,6 +102,8 @@ const DONE = [
   storeProgram,
   tieTool,
   giveRegisters,
+  addDevice,
+  checkDevice,
   statePassDepth,
   logParts,
   assignUse,

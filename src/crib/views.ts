@@ -27,6 +27,7 @@ import { catalogueView, itemView, savedViews } from '@/crib/catalogue';
 import { chooseView, rulesInForce } from '@/crib/choosing';
 import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
+import { devicesView } from '@/crib/devices';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
@@ -158,6 +159,12 @@ export const VIEWS: readonly View[] = [
     'What a machine is to be given, T by T, against what it was given last; of all its open jobs or one; what changed, or all.',
     REGISTERS,
     (crib, asked) => registersView(crib.db, asked, crib.zone),
+  ),
+  view(
+    'devices',
+    'Devices that measure: whether they may be believed today, and what one that is off puts in question.',
+    NOTHING,
+    (crib) => devicesView(crib.db, localDay(crib.now(), crib.zone), crib.zone),
   ),
   view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
     lifeView(crib.db, after ?? null),

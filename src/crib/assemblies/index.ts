@@ -5,6 +5,7 @@ export { takeDown } from './verbs/takeDown';
 // Shared with other rooms
 export { build } from './build';
 export { cutterSourceSchema, heldBy } from './taking';
+export { expectedOf } from './expectedOf';
 export { partsWith, putTogether } from './putTogether';
 export type { CutterSource } from './taking';
 export { BACK, dismantle, standing } from './dismantle';

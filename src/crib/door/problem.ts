@@ -26,6 +26,7 @@ export const PROBLEM_CODES = {
   CLOCK_BACK: 'The machine’s clock was set back',
   BUSY: 'Too much is asked at once',
   STOPPED: 'It was stopped before it was done',
+  DEVICE_SILENT: 'A device does not answer',
   INTERNAL: 'Something broke here; nothing was written',
 } as const;
 export type ProblemCode = keyof typeof PROBLEM_CODES;
@@ -48,6 +49,7 @@ const STATUS: Record<ProblemCode, number> = {
   CLOCK_BACK: 503,
   BUSY: 503,
   STOPPED: 409,
+  DEVICE_SILENT: 504,
   INTERNAL: 500,
 };
 

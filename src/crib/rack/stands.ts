@@ -23,13 +23,14 @@ export function lengthOn(
   measured: MeasuredState,
 ): Pick<
   UseState,
-  'measured' | 'question' | 'diameterMeasured' | 'runout' | 'registerNeeds' | 'figuresChanged'
+  'measured' | 'question' | 'deviceDoubt' | 'diameterMeasured' | 'runout' | 'registerNeeds' | 'figuresChanged'
 > {
   const m = measured.state === 'not measured' ? null : measured.measurement;
   const H = m && hOn(machine, m, operation);
   return {
     measured: measured.state,
     question: measured.state === 'in question' ? (measured.measurement.questions[0]?.words ?? null) : null,
+    deviceDoubt: m?.deviceDoubt ?? false,
     diameterMeasured: m?.diameterMm != null,
     runout: m?.runoutMm ?? null,
     registerNeeds: H && 'needs' in H ? H.needs : null,

@@ -53,7 +53,11 @@ export async function nextNumber(
   const n = (last?.n ?? 0) + 1;
   return `${prefix}-${String(n).padStart(4, '0')}`;
 }
-const MEASUREMENT = `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
+/** Of a measurement m of the entry e: its device, and whether the first check of it after that was bad. */
+const DEVICE = `(select code from device where id = m.device_id) as device,
+  (m.device_id is not null and (select z.ok from zero_check z join live_entry ze on ze.id = z.entry_id
+    where z.device_id = m.device_id and z.at > e.happened_at order by z.at limit 1) is false) as device_doubt`;
+const MEASUREMENT = `select m.*, ${DEVICE}, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
   from measurement m join live_entry e on e.id = m.entry_id
   left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id
     order by xe.happened_at desc, xe.id desc limit 1) v on true`;
@@ -71,7 +75,7 @@ export async function measuredNow(
 ): Promise<Map<number, MeasuredRow>> {
   const rows = await many<MeasurementRow & { isNewest: boolean; isGood: boolean }>(
     c,
-    `select m.*, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason,
+    `select m.*, ${DEVICE}, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason,
        m.entry_id = n.newest_id as is_newest, m.entry_id is not distinct from n.good_id as is_good
      from assembly_now n join measurement m on m.entry_id = n.newest_id or m.entry_id = n.good_id join entry e on e.id = m.entry_id
      left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id

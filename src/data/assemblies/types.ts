@@ -45,6 +45,10 @@ export interface MeasurementRow {
   happenedAt: Date;
   who: string;
   note: string | null;
+  /** The device it was read from; null: typed. */
+  device: string | null;
+  /** At its next check the device was off at its master: what it read since the last good one may be wrong. */
+  deviceDoubt: boolean;
   verdictEntryId: number | null;
   accepted: boolean | null;
   reason: string | null;

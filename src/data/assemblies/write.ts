@@ -35,6 +35,7 @@ export const insertMeasurement = inserts<{
   diameterEntered?: string | null;
   runoutMm?: number | null;
   runoutEntered?: string | null;
+  deviceId?: number | null;
   questions: string;
 }>('measurement');
 

@@ -101,6 +101,13 @@ function measured(state: UseState): Judgement {
         why,
       );
     case 'measured':
+      if (state.deviceDoubt)
+        return say(
+          'MEASURED',
+          'question',
+          'Measured with a device that was off at its next check: measure it again',
+          why,
+        );
       return say('MEASURED', 'good', 'Measured, and not moved since', why);
   }
 }

@@ -1,23 +1,46 @@
-import { regroundGeometry } from '@/core/cutters';
 import { questionMeasurement } from '@/core/measuring';
-import { held } from '@/core/sure';
-import { partsWith, putTogether, standing } from '@/crib/assemblies';
-import { cutterOf, loadItems } from '@/crib/catalogue';
-import { defineVerb, field, maybeLength, toLength } from '@/crib/door';
-import { insertMeasurement, manyParts, measuredNow } from '@/data/assemblies';
-import { presentSizes } from '@/data/stock';
+import { expectedOf, standing } from '@/crib/assemblies';
+import { defineVerb, field, found, maybeLength, type Moment, Problem, toLength } from '@/crib/door';
+import { insertMeasurement, measuredNow } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import { type DeviceRow, insertReading, maybeDevice, maybeTaken } from '@/data/devices';
+
+const mmRead = { type: 'number', minimum: -1000, maximum: 5000 } as const;
+const readingsSchema = {
+  type: 'array',
+  minItems: 1,
+  maxItems: 20,
+  description: 'The readings of the device that the length is the mean of, mm, by its own count.',
+  items: {
+    type: 'object',
+    properties: {
+      serial: { type: 'integer', minimum: 0, maximum: 999_999_999 },
+      length: mmRead,
+      diameter: mmRead,
+      runout: mmRead,
+    },
+    required: ['serial', 'length'],
+    additionalProperties: false,
+  },
+} as const;
+type ReadingsTaken = readonly { serial: number; length: number; diameter?: number; runout?: number }[];
+
+/** mm: a length that was rounded for typing may be off its readings' mean by so much. */
+const ROUNDED_MM = 0.0011;
 
 export const recordMeasurement = defineVerb({
   name: 'recordMeasurement',
   may: ['crib', 'operator'],
   path: 'measurements',
   summary:
-    'Record gauge length, diameter and runout of an assembly. Far from expected or from the last is in question.',
+    'Record gauge length, diameter and runout of an assembly, typed or read from a device. Far from expected or from the last is in question.',
   properties: {
     tag: field.words(20),
     gaugeLength: field.length(5, 1500, 'Gauge line to tip.'),
     diameter: field.length(0.05, 500),
     runout: field.length(0, 2),
+    device: field.code,
+    readings: readingsSchema,
   },
   required: ['tag', 'gaugeLength'],
   async run(c, input, moment) {
@@ -25,26 +48,15 @@ export const recordMeasurement = defineVerb({
     const L = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
-    const rows = await manyParts(c, [assembly.id]);
-    const ids = [assembly.cutterItemId, assembly.holderItemId, ...rows.map((r) => r.itemId)];
-    const items = new Map((await loadItems(c, [...new Set(ids)])).map((i) => [i.id, i]));
-    const cutterItem = held(items, assembly.cutterItemId);
-    const sizes = await presentSizes(c, [assembly.pieceId]);
-    const cutter = regroundGeometry(cutterOf(cutterItem), sizes.get(assembly.pieceId) ?? null);
-    const { expectedMm } = putTogether(
-      cutterItem,
-      cutter,
-      held(items, assembly.holderItemId),
-      partsWith(rows, items),
-      assembly.stickoutMm,
-    );
+    const device = await deviceOf(c, moment, input.device, input.readings ?? [], L.mm);
+    const { expectedMm, DC } = await expectedOf(c, assembly);
     const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,
       expected: expectedMm,
       last: last?.gaugeLengthMm ?? null,
       D: D?.mm ?? null,
-      DC: cutter.DC,
+      DC,
     });
     moment.leansOn(assembly.entryId);
     await insertMeasurement(c, moment.entryId, {
@@ -55,9 +67,60 @@ export const recordMeasurement = defineVerb({
       diameterEntered: D?.entered ?? null,
       runoutMm: runout?.mm ?? null,
       runoutEntered: runout?.entered ?? null,
+      deviceId: device?.id ?? null,
       questions: JSON.stringify(questions),
     });
+    for (const r of device ? (input.readings ?? []) : [])
+      await insertReading(c, moment.entryId, {
+        deviceId: device?.id ?? 0,
+        serial: r.serial,
+        lengthMm: r.length,
+        diameterMm: r.diameter ?? null,
+        runoutMm: r.runout ?? null,
+      });
     return { tag: assembly.tag, inQuestion: questions.length > 0, questions };
   },
   says: (a) => `${a.tag} measured${a.inQuestion ? ', in question' : ''}`,
 });
+
+/** The device the length was read from; null: it was typed. Readings are of one device, its own, and taken once. */
+async function deviceOf(
+  c: Connection,
+  moment: Moment,
+  code: string | undefined,
+  readings: ReadingsTaken,
+  length: number,
+): Promise<DeviceRow | null> {
+  if (code === undefined && readings.length)
+    throw new Problem('INVALID_INPUT', 'Of which device are these readings?', {
+      field: 'device',
+      limit: 'a device, where there are readings',
+      wayOut: 'Name it; or leave the readings out and type the length.',
+    });
+  if (code === undefined) return null;
+  const device = found(await maybeDevice(c, code), 'device', code, 'device');
+  moment.leansOn(device.entryId);
+  const serials = readings.map((r) => r.serial);
+  const twice = serials.find((s, i) => serials.indexOf(s) !== i);
+  const taken = await maybeTaken(c, device.id, serials);
+  if (twice !== undefined || taken)
+    throw new Problem('CONFLICT', `Reading ${twice ?? taken?.serial} of ${device.code} was taken already`, {
+      field: 'readings',
+      value: twice ?? taken?.serial,
+      limit: 'each reading once',
+      wayOut: taken ? `It is in a measurement of ${taken.tag}. Read again.` : 'Leave the second one out.',
+    });
+  const mean = readings.reduce((sum, r) => sum + r.length, 0) / (readings.length || 1);
+  if (readings.length && Math.abs(mean - length) > ROUNDED_MM)
+    throw new Problem(
+      'INVALID_INPUT',
+      `The readings come to ${mean.toFixed(4)} mm, not ${length.toFixed(4)}`,
+      {
+        field: 'gaugeLength',
+        value: length,
+        limit: 'the mean of its readings',
+        wayOut: 'Take over what was read; or leave the readings out and type the length.',
+      },
+    );
+  return device;
+}

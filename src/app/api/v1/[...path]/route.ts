@@ -35,6 +35,7 @@ import { type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
 import { checkProgramText, readProgramText } from '@/crib/jobs';
 import { webOf } from '@/crib/keeping';
 import { openApi } from '@/crib/openapi';
+import { READ_DEVICE, type ReadDevice, readDevice } from '@/crib/devices';
 import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
@@ -117,6 +118,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     if (act) return await acted(request, act);
     const signed = await mustBeSigned(request);
     if (path === 'programs/read') return await readSentProgram(request);
+    if (path === 'devices/read') return json(await deviceRead(request));
     if (path === 'items/import-preview') return json(await previewed(request));
     const computation = COMPUTATIONS.find((c) => c.path === path);
     const verb = VERBS.find((v) => v.path === path);
@@ -256,6 +258,14 @@ async function previewed(request: Request) {
   const { db, beside } = await crib();
   const bytes = Buffer.from(content, 'base64');
   return shownPreview(await previewImport(db, bytes, mapping, beside, request.signal));
+}
+
+/** One reading of a device; nothing is written. */
+async function deviceRead(request: Request) {
+  const input = await jsonBody(request, bodyBytes(READ_DEVICE));
+  validate(READ_DEVICE, input);
+  // Checked one line above.
+  return readDevice((await crib()).db, input as ReadDevice);
 }
 
 async function readSentProgram(request: Request): Promise<Response> {

@@ -1,0 +1,31 @@
+import type { FromSchema } from 'json-schema-to-ts';
+import type { LineRead } from '@/core/devices';
+import { expectedOf } from '@/crib/assemblies';
+import { field, found } from '@/crib/door';
+import { maybeAssembly } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import { maybeDevice } from '@/data/devices';
+import { askDevice } from './askDevice';
+
+/** What a device is asked for: the tool of a tag, its master (no tag), or its last reading again. */
+export const READ_DEVICE = {
+  type: 'object',
+  properties: { device: field.code, tag: field.words(20), again: { type: 'boolean' } },
+  required: ['device'],
+  additionalProperties: false,
+} as const;
+export type ReadDevice = FromSchema<typeof READ_DEVICE>;
+
+/**
+ * Takes one reading from a device. Nothing is written: what was read is recorded with the measurement it becomes. Where the
+ * answer was lost, `again` gives the same reading under the same count.
+ */
+export async function readDevice(c: Connection, input: ReadDevice): Promise<LineRead> {
+  const device = found(await maybeDevice(c, input.device), 'device', input.device, 'device');
+  if (input.again) return askDevice(device.code, device.port, { what: 'LAST' });
+  if (input.tag === undefined)
+    return askDevice(device.code, device.port, { what: 'ZERO', length: device.masterMm });
+  const assembly = found(await maybeAssembly(c, input.tag.toUpperCase()), 'tag', input.tag, 'assembly');
+  const { expectedMm, DC } = await expectedOf(c, assembly);
+  return askDevice(device.code, device.port, { what: 'READ', length: expectedMm, diameter: DC });
+}

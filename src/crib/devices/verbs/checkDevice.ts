@@ -1,0 +1,24 @@
+import { isNear } from '@/core/devices';
+import { defineVerb, field, found, toLength } from '@/crib/door';
+import { insertZeroCheck, manyReadSince, maybeDevice, maybeLastGood } from '@/data/devices';
+
+export const checkDevice = defineVerb({
+  name: 'checkDevice',
+  may: ['crib', 'operator'],
+  path: 'device-checks',
+  summary:
+    'Record what a device reads at its master. One that is off puts in question what it read since it was last good.',
+  properties: { device: field.code, reading: field.length(5, 800, 'What it reads at its master.') },
+  required: ['device', 'reading'],
+  async run(c, input, moment) {
+    const device = found(await maybeDevice(c, input.device), 'device', input.device, 'device');
+    const off = toLength(input.reading).mm - device.masterMm;
+    const ok = isNear(off);
+    moment.leansOn(device.entryId);
+    const good = await maybeLastGood(c, device.id);
+    const doubted = ok ? [] : (await manyReadSince(c, device.id, good?.at ?? null)).map((r) => r.tag);
+    await insertZeroCheck(c, moment.entryId, { deviceId: device.id, at: moment.happenedAt, offMm: off, ok });
+    return { device: device.code, off, ok, doubted };
+  },
+  says: (a) => `${a.device} checked, ${a.ok ? 'good' : 'off'}`,
+});
