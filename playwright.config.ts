@@ -44,6 +44,7 @@ export default defineConfig({
       name: 'writes',
       testMatch: [
         'builds.spec.ts',
+        'measuring.spec.ts',
         'registers.spec.ts',
         'shelves.spec.ts',
         'together.spec.ts',

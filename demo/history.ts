@@ -289,6 +289,8 @@ export async function fillDemo(
       return perform(crib, verbNamed(name)!, { who, formId: randomUUID(), ...input });
     };
     for (const spec of PARTS) await shelve(quietly, spec);
+    // A stand-in that npm run demo starts beside the shop.
+    await quietly('addDevice', { code: 'PRE-1', name: 'Presetter', port: '4400', master: '200' });
     const hold = (item: string) => ({ item, place: 'HOLD' });
     const long = await quietly('buildAssembly', {
       cutter: { item: 'EM6-LN', place: 'CAB1-A' },
@@ -315,6 +317,8 @@ export async function fillDemo(
       stickout: '40',
     });
     await quietly('recordMeasurement', { tag: shell.tag, gaugeLength: '90.012', runout: '0.008' });
+    clock = new Date(now.getTime() - 2 * 3_600_000);
+    await quietly('checkDevice', { device: 'PRE-1', reading: '200.002' });
   }
 
   /** The rest of the shelves, and what the crib does beside the programs: lending, counting, regrinding. */

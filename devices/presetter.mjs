@@ -17,8 +17,12 @@ let seed = Number(option('seed', '7'));
 const chance = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
 /** About normal: twelve chances less their mean. */
 const normal = () => Array.from({ length: 12 }, chance).reduce((a, b) => a + b, -6);
-/** How far a tool really is from what is expected of it: the same each time it is put in. */
-const ownOff = (aim) => ((Math.round(aim * 1000) * 7919) % 200) / 1000 - 0.1;
+/**
+ * How far a tool really is from where it looks: the same each time it is put in. An aim to the thousandth is a length that
+ * was measured before, and the tool is as it was; a rounder one is what it was built to.
+ */
+const ownOff = (aim) =>
+  Math.abs(aim * 10 - Math.round(aim * 10)) > 1e-6 ? 0 : ((Math.round(aim * 1000) * 7919) % 200) / 1000 - 0.1;
 
 // It counts on from the clock, so that one that was switched off does not count the same twice.
 let serial = Number(option('first', String(Math.floor(Date.now() / 1000) % 1_000_000_000)));
@@ -61,6 +65,13 @@ const server = createServer((socket) => {
     }
   });
 });
+// Another demo has the port: that one answers.
+server.on('error', (error) => {
+  console.error(`presetter: ${error.message}`);
+  process.exit(1);
+});
+// It is of no use to anybody without whoever started it.
+if (process.ppid) setInterval(() => process.ppid === 1 && process.exit(0), 2000).unref();
 server.listen(port, '127.0.0.1', () => console.log(`presetter at 127.0.0.1:${server.address().port}`));
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.on(signal, () => server.close(() => process.exit(0)) && process.exit(0));

@@ -1,9 +1,10 @@
 // npm run demo: install, build, fill the demo folder if empty, start, print the address. `-- --fresh` starts over.
 import { existsSync, readdirSync, rmSync } from 'node:fs';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { join } from 'node:path';
 import { copyDemo, fill } from './keptDemo.mjs';
 import { makeFolder } from './makeFolder.mjs';
-import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { ensureBuilt, ensureInstalled, ROOT } from './prepare.mjs';
 import { BadSetting, DEMO_FOLDER, demoMark, markDemo, readSettings } from './settings.mjs';
 
 const folder = process.env.STABLE_DEMO_FOLDER ?? DEMO_FOLDER;
@@ -37,6 +38,12 @@ if (!demoMark(folder)?.complete) {
   if (process.env.STABLE_KEEP_DEMO && process.env.STABLE_NOW) copyDemo(process.env.STABLE_KEEP_DEMO, folder);
   else fill(folder);
 }
+// The shop's presetter, simulated: a process of its own, which ends with the demo. Its port is in the demo's books.
+const presetter = spawn('node', [join(ROOT, 'devices', 'presetter.mjs'), '--port', '4400'], {
+  stdio: ['ignore', 'ignore', 'inherit'],
+});
+presetter.on('error', (error) => console.error(`The simulated presetter did not start: ${error.message}`));
+process.on('exit', () => presetter.kill('SIGTERM'));
 try {
   const settings = readSettings(process.env, { demo: true, folder });
   const { serveOrExplain } = await import('./serve.mjs');

@@ -5,6 +5,7 @@ import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
+import { READ_DEVICE } from '@/crib/devices';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
 import { VERBS } from '@/crib/verbs';
@@ -145,6 +146,17 @@ export function openApi(): object {
     requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
     responses: {
       200: { description: 'The program report', content: json({ type: 'object' }) },
+      default: problem,
+    },
+  };
+  at('devices/read').post = {
+    operationId: 'devices_read',
+    summary:
+      'One reading of a device: of the tool of a tag, of its master, or its last one again. A fault is answered as it came. Nothing is written.',
+    tags: ['computations'],
+    requestBody: { required: true, content: json(READ_DEVICE) },
+    responses: {
+      200: { description: 'A reading or a fault', content: json({ type: 'object' }) },
       default: problem,
     },
   };

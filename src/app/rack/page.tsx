@@ -1,3 +1,4 @@
+import { devicesView } from '@/crib/devices';
 import { jobView, openJobs } from '@/crib/jobs';
 import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
@@ -8,7 +9,7 @@ import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
   const { asked, wrong } = await askedOf('rack', searchParams);
-  const { db, zone, view } = await openForPage();
+  const { db, zone, today, view } = await openForPage();
   return (
     <Asked wrong={wrong}>
       <RackScreen
@@ -19,6 +20,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
         card={asked.open === undefined ? null : await assemblyView(db, asked.open, zone)}
         job={asked.job === undefined ? null : await jobView(db, asked.job)}
         places={(await view(shopView)).places}
+        devices={asked.do === 'measure' ? await devicesView(db, today, zone) : []}
       />
     </Asked>
   );

@@ -44,8 +44,8 @@ export const PAGES = {
   machines: {
     open: 'code',
     /** What is open, where it is no machine. */
-    what: SET_UP_KINDS,
-    new: SET_UP_KINDS,
+    what: [...SET_UP_KINDS, 'device'],
+    new: [...SET_UP_KINDS, 'device'],
     do: ['figures', 'change', 'days'],
   },
   registers: REGISTERS,

@@ -2,7 +2,7 @@ import type { FromSchema } from 'json-schema-to-ts';
 import type { LineRead } from '@/core/devices';
 import { expectedOf } from '@/crib/assemblies';
 import { field, found } from '@/crib/door';
-import { maybeAssembly } from '@/data/assemblies';
+import { maybeAssembly, measuredNow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { maybeDevice } from '@/data/devices';
 import { askDevice } from './askDevice';
@@ -27,5 +27,11 @@ export async function readDevice(c: Connection, input: ReadDevice): Promise<Line
     return askDevice(device.code, device.port, { what: 'ZERO', length: device.masterMm });
   const assembly = found(await maybeAssembly(c, input.tag.toUpperCase()), 'tag', input.tag, 'assembly');
   const { expectedMm, DC } = await expectedOf(c, assembly);
-  return askDevice(device.code, device.port, { what: 'READ', length: expectedMm, diameter: DC });
+  const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
+  return askDevice(device.code, device.port, {
+    what: 'READ',
+    // It looks where the tool was last seen.
+    length: last?.gaugeLengthMm ?? expectedMm,
+    diameter: last?.diameterMm ?? DC,
+  });
 }

@@ -138,6 +138,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['job', { number: 'J-1' }],
     ['run', { operation: '1' }],
     ['registers', { machine: 'M2' }],
+    ['devices', {}],
     ['jobs', { after: '1' }],
     ['lives', { after: '1-1' }],
     ['life', { item: 'EM10', material: 'C45' }],
@@ -220,6 +221,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('judgeMeasurement', { measurement, accepted: true, reason: 'set so' });
   const sheet = await registersView(crib.db, { machine: 'M2' }, 'UTC');
   const { t, tag, h } = sheet!.lines[0]!;
+  await does('addDevice', { code: 'PRE-1', name: 'Presetter', port: 4400, master: 200 });
+  await does('checkDevice', { device: 'PRE-1', reading: 200.02 });
   await does('giveRegisters', { machine: 'M2', how: 'sent', lines: [{ t, tag, h }] });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });

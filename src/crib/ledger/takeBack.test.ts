@@ -43,6 +43,8 @@ beforeAll(async () => {
   await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
   await crib.do('endLife', { tag: 'A-0003', kind: 'preventive', cutterTo: 'USED' });
   await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-01-20' });
+  await crib.do('addDevice', { code: 'PRE-1', name: 'Presetter', port: 4400, master: 200 });
+  await crib.do('checkDevice', { device: 'PRE-1', reading: 200.001 });
 });
 afterAll(() => crib.db.close());
 
@@ -305,6 +307,8 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ['stateDay', () => ({ day: '2027-01-06', closed: 'yes' })],
   ['storeProgram', () => ({ operation, text: oneToolProgram(7, 5, -44) })],
   ['tieTool', () => ({ operation, t: 7, tag: 'A-0002' })],
+  ['addDevice', () => ({ code: 'PRE-2', name: 'Height stand', port: 4401, master: 100 })],
+  ['checkDevice', () => ({ device: 'PRE-1', reading: 200.02 })],
   // K 490, L 94.1: the datum school.
   [
     'giveRegisters',

@@ -4,7 +4,7 @@ import type { DeviceRow } from './types';
 const DEVICE = `select d.id, d.code, d.name, d.port, d.master_mm, d.master_entered, d.entry_id, z.at as checked_at, z.off_mm, z.ok
   from device d join live_entry e on e.id = d.entry_id
   left join lateral (select c.at, c.off_mm, c.ok from zero_check c join live_entry ce on ce.id = c.entry_id
-    where c.device_id = d.id order by c.at desc limit 1) z on true`;
+    where c.device_id = d.id order by c.at desc, c.entry_id desc limit 1) z on true`;
 export const manyDevices = (c: Connection) => many<DeviceRow>(c, `${DEVICE} order by d.code`);
 export const maybeDevice = (c: Connection, code: string) =>
   maybeOne<DeviceRow>(c, `${DEVICE} where d.code = $1`, [code]);
@@ -31,6 +31,6 @@ export const manyReadSince = (c: Connection, deviceId: number, since: Date | nul
 export const maybeLastGood = (c: Connection, deviceId: number) =>
   maybeOne<{ at: Date }>(
     c,
-    `select z.at from zero_check z join live_entry e on e.id = z.entry_id where z.device_id = $1 and z.ok order by z.at desc limit 1`,
+    `select z.at from zero_check z join live_entry e on e.id = z.entry_id where z.device_id = $1 and z.ok order by z.at desc, z.entry_id desc limit 1`,
     [deviceId],
   );

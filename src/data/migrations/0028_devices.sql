@@ -18,7 +18,7 @@ create table zero_check (
   off_mm double precision not null check (abs(off_mm) < 1000),
   ok boolean not null
 );
-create index zero_check_by_device on zero_check (device_id, at);
+create index zero_check_by_device on zero_check (device_id, at, entry_id);
 create table reading (
   entry_id int not null references measurement (entry_id),
   device_id int not null references device (id),

@@ -1,6 +1,8 @@
 'use client';
 import { placeOptions } from '@/ui/screens/common/options';
+import type { DeviceLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
+import { Measure } from './Measure';
 import { isOne } from '@/core/names';
 import { VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
@@ -14,6 +16,7 @@ export const isAct = (act: string): act is Act => isOne(ACTS, act);
 interface Props {
   card: AssemblyView;
   places: readonly Place[];
+  devices: readonly DeviceLine[];
   onDone: () => void;
 }
 
@@ -21,38 +24,6 @@ interface Props {
 export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
   const Form = { measure: Measure, wear: Wear, stickout: Stickout, down: Down }[act];
   return <Form {...props} />;
-}
-
-function Measure({ card, onDone }: Props) {
-  const { show } = useLengths();
-  return (
-    <>
-      <h2>Measure {card.tag}</h2>
-      <VerbForm
-        verb="recordMeasurement"
-        fixed={{ tag: card.tag }}
-        submit="Record"
-        when
-        fields={[
-          {
-            name: 'gaugeLength',
-            label: 'Gauge length',
-            kind: 'length',
-            help: `expected ${show(card.expectedMm, 1)}`,
-          },
-          { name: 'diameter', label: 'Diameter', kind: 'length', optional: true },
-          { name: 'runout', label: 'Runout', kind: 'length', optional: true },
-        ]}
-        said={(d) =>
-          d.inQuestion
-            ? `${card.tag} recorded, in question: no register until it is settled`
-            : `${card.tag} measured`
-        }
-        onDone={onDone}
-      />
-      <Caution>Cutters are sharp even when worn: hold by the shank, never on the flutes.</Caution>
-    </>
-  );
 }
 
 function Wear({ card, onDone }: Props) {

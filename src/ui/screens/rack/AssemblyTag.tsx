@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkToEnd, linkToLabel } from '@/core/links';
+import type { DeviceLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
 import { Acts, Notice } from '@/ui/kit/page';
@@ -17,7 +18,15 @@ import { LifeRows, NotMeasured, Parts, Registers, Uses } from './assemblyFigures
 type Place = { code: string; name: string; kind: string; inUse: boolean };
 
 /** An assembly's tag: its big figures, the question about it, its actions. */
-export function AssemblyTag({ card, places }: { card: AssemblyView; places: Place[] }) {
+export function AssemblyTag({
+  card,
+  places,
+  devices,
+}: {
+  card: AssemblyView;
+  places: Place[];
+  devices: readonly DeviceLine[];
+}) {
   const query = useQuery('rack');
   const { entered, unitWord } = useLengths();
   const act = query.get('do');
@@ -66,7 +75,7 @@ export function AssemblyTag({ card, places }: { card: AssemblyView; places: Plac
       <Uses card={card} />
       {m.state === 'in question' && <InQuestion card={card} />}
       {act !== null && isAct(act) ? (
-        <AssemblyForm act={act} card={card} places={places} onDone={done} />
+        <AssemblyForm act={act} card={card} places={places} devices={devices} onDone={done} />
       ) : (
         <Acts>
           <Button
@@ -133,7 +142,9 @@ function Past({ card }: { card: AssemblyView }) {
           <span className="fig">{entered(m.gaugeLengthEntered, m.gaugeLengthMm)}</span>{' '}
           <span className="soft small">
             {moment(m.happenedAt)}, {m.who}
+            {m.device && `, ${m.device}`}
           </span>{' '}
+          {m.deviceDoubt && <GradeMark grade="question">{m.device} was off at its next check</GradeMark>}
           {m.questions.length > 0 && (
             <GradeMark grade={m.accepted === null ? 'question' : m.accepted ? 'good' : 'stop'}>
               {m.accepted === null

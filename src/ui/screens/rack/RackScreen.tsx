@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import type { DeviceLine } from '@/crib/devices';
 import type { JobView } from '@/crib/jobs';
 import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
 import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
@@ -27,6 +28,7 @@ export function RackScreen({
   job,
   card,
   places,
+  devices = [],
 }: {
   view: RackView;
   /** Operations with parts to make and a program. */
@@ -36,6 +38,8 @@ export function RackScreen({
   /** The assembly that is open. */
   card: AssemblyView | null;
   places: { code: string; name: string; kind: string; inUse: boolean }[];
+  /** What a length can be read from; asked for where one is measured. */
+  devices?: readonly DeviceLine[];
 }) {
   const query = useQuery('rack');
   const router = useRouter();
@@ -57,7 +61,7 @@ export function RackScreen({
   const beside = building ? (
     <BuildTag job={query.get('operation') === null ? null : job} t={query.get('t')} />
   ) : card ? (
-    <AssemblyTag key={card.tag} card={card} places={places} />
+    <AssemblyTag key={card.tag} card={card} places={places} devices={devices} />
   ) : open ? (
     <Notice now>
       {open} does not stand any more. Its history is under <Link href="/history">Entries</Link>.

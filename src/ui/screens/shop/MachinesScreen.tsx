@@ -11,19 +11,21 @@ import { linkTo } from '@/core/links';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
 import { SET_UP_KINDS, type SetUpKind } from '@/core/setUp';
+import type { DeviceLine } from '@/crib/devices';
 import type { ShopView } from '@/crib/shop';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Acts, Caution, Empty, Fold, Head } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
+import { AddDeviceTag, Devices, DeviceTag } from '@/ui/screens/devices/Devices';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths, useTimes } from '@/ui/shell';
 import { ChangeForm, ChangeTag, linesOf, type SetUpLine } from './ChangeTag';
 import { CalendarTag, weekWords } from './Calendar';
 
 /** Machines with their schools of registers, and the rest of the shop. */
-export function MachinesScreen({ shop }: { shop: ShopView }) {
+export function MachinesScreen({ shop, devices = [] }: { shop: ShopView; devices?: readonly DeviceLine[] }) {
   const query = useQuery('machines');
   const { show } = useLengths();
   const lines = linesOf(shop);
@@ -31,7 +33,12 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
   const line = lines[what].find((l) => l.code === query.get('open')) ?? null;
   const open = what === 'machine' ? (shop.machines.find((m) => m.code === line?.code) ?? null) : null;
   const adding = query.get('new');
-  const beside = isOne(namesOf(SET_UP), adding) ? (
+  const device = query.get('what') === 'device' && devices.find((d) => d.code === query.get('open'));
+  const beside = device ? (
+    <DeviceTag key={device.code} device={device} closeHref={query.href({ what: null, open: null })} />
+  ) : adding === 'device' ? (
+    <AddDeviceTag closeHref={query.href({ new: null })} />
+  ) : isOne(namesOf(SET_UP), adding) ? (
     <Tag over="New" number={SET_UP[adding].title} closeHref={query.href({ new: null })}>
       <p className="soft">{SET_UP[adding].why}</p>
       <VerbForm
@@ -112,6 +119,11 @@ export function MachinesScreen({ shop }: { shop: ShopView }) {
           </TableBody>
         </Table>
       )}
+      <Devices
+        devices={devices}
+        hrefOf={(code) => query.href({ what: 'device', open: code, new: null, do: null })}
+        addHref={query.href({ new: 'device', open: null, what: null })}
+      />
       <h1 style={{ marginTop: 34 }}>The shop</h1>
       <p>
         Hours: {weekWords(shop.week ?? USUAL_CALENDAR.week)}

@@ -1,0 +1,50 @@
+import { DEMO } from '../playwright.config';
+import { expect, fill, fitsWidth, said, tagOf, test } from './help';
+
+test.use({ baseURL: DEMO });
+
+/** With the simulated presetter that the demo starts beside itself. */
+test('a length is read till it repeats and recorded with its device; what is typed over is no reading', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/rack?open=A-0053&do=measure');
+  const tag = tagOf(page);
+  await expect(tag.getByText('Checked today, 0.002 mm off')).toBeVisible();
+  const read = tag.getByRole('button', { name: 'Read from PRE-1' });
+  await read.click();
+  await expect(tag.getByText('once more: a reading counts when it repeats')).toBeVisible();
+  await read.click();
+  await expect(tag.getByText(/2 agree within 0\.00\d\d/)).toBeVisible();
+  await expect(tag.getByLabel('Gauge length')).toHaveValue(/^204\.0\d\d\d mm$/);
+  await fitsWidth(page);
+  await tag.getByRole('button', { name: 'Record' }).click();
+  await expect(said(page)).toContainText('A-0053 measured');
+  await expect(tag.getByText(/IK, PRE-1/)).toBeVisible();
+
+  await page.goto('/rack?open=A-0053&do=measure');
+  await read.click();
+  await read.click();
+  await expect(tag.getByText(/2 agree within/)).toBeVisible();
+  await fill(tag, { 'Gauge length': '204.09' });
+  await tag.getByRole('button', { name: 'Record' }).click();
+  await expect(said(page)).toContainText('A-0053 measured');
+  await expect(tag.getByText(/IK, PRE-1/)).toHaveCount(1);
+});
+
+test('a device is checked at its master; one that is off names what it measured since', async ({ page }) => {
+  await page.goto('/machines');
+  await page.getByRole('link', { name: 'PRE-1' }).click();
+  const tag = tagOf(page);
+  await tag.getByRole('button', { name: 'Read from PRE-1' }).click();
+  await expect(tag.getByLabel('It reads')).toHaveValue(/^(200\.00|199\.99)\d\d mm$/);
+  await tag.getByRole('button', { name: 'Record the check' }).click();
+  await expect(said(page)).toContainText('PRE-1 is good for today');
+  await fill(tag, { 'It reads': '200.03' });
+  await tag.getByRole('button', { name: 'Record the check' }).click();
+  await expect(said(page)).toContainText('PRE-1 is off: 0 to measure again');
+  await expect(tag.getByText('0.03 mm off at its master: set it to zero and check again')).toBeVisible();
+  await fill(tag, { 'It reads': '200' });
+  await tag.getByRole('button', { name: 'Record the check' }).click();
+  await expect(said(page)).toContainText('PRE-1 is good for today');
+});
