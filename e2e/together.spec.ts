@@ -104,6 +104,8 @@ test('keys alone: skip to the screen, the scan line, the keys’ own help, a lin
 });
 
 test('a line that is pressed stays under the hand while other lines come', async ({ page }) => {
+  // High enough for the line to be there at once: what types below goes back to the top of the page.
+  await page.setViewportSize({ width: 1280, height: 1400 });
   await page.goto('/cutters', { waitUntil: 'networkidle' });
   const line = page.getByRole('link', { name: 'D12' });
   await line.hover();

@@ -18,46 +18,25 @@ export const ITEM_KINDS = namesOf(KINDS);
 
 const CENTRE: readonly FactSymbol[] = ['CCC', 'APMX'];
 const SHANKED: readonly FactSymbol[] = ['DMM', 'OAL', 'SHANK', 'TCDMM', 'CSP'];
+/** What a holder or an extension takes, and how. */
+const HOLDS: readonly FactSymbol[] = [
+  'CLAMPING',
+  'SHANKS',
+  'COLLET',
+  'CLAMP_MIN',
+  'CLAMP_MAX',
+  'GRIP_MIN',
+  'DEPTH_MAX',
+  'RPM_MAX',
+];
 /** Of what is screwed in or sits on an arbor, beside its shank's: how far it stands out is its own, not set. */
 const SEATED: readonly FactSymbol[] = ['CCMS', 'LPR', 'WT'];
 const SOLID: readonly FactSymbol[] = ['SUBSTRATE', 'COATING', 'REGRINDS', 'DC_MIN'];
 const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly FactSymbol[]> = {
   insert: ['ISO1832', 'GRADE', 'IC', 'S', 'RE', 'APMX', 'CEDC', 'EDGES', 'SUBSTRATE', 'COATING', 'HAND'],
-  holder: [
-    'CCMS',
-    'LF',
-    'CLAMPING',
-    'SHANKS',
-    'COLLET',
-    'CLAMP_MIN',
-    'CLAMP_MAX',
-    'GRIP_MIN',
-    'DEPTH_MAX',
-    'RPM_MAX',
-    'CSP',
-    'TORQUE',
-    'CCWS',
-    'WT',
-  ],
+  holder: ['CCMS', 'LF', ...HOLDS, 'CSP', 'TORQUE', 'CCWS', 'WT'],
   collet: ['COLLET', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'CSP', 'DMM', 'OAL', 'WT'],
-  extension: [
-    'CCMS',
-    'LPR',
-    'DMM',
-    'CLAMPING',
-    'SHANKS',
-    'COLLET',
-    'CLAMP_MIN',
-    'CLAMP_MAX',
-    'GRIP_MIN',
-    'DEPTH_MAX',
-    'RPM_MAX',
-    'OAL',
-    'CSP',
-    'TORQUE',
-    'CCWS',
-    'WT',
-  ],
+  extension: ['CCMS', 'LPR', 'DMM', ...HOLDS, 'OAL', 'CSP', 'TORQUE', 'CCWS', 'WT'],
   'pull-stud': ['CCMS', 'TORQUE', 'CSP', 'WT'],
   spare: ['FITS', 'TORQUE', 'WT'],
 };

@@ -103,6 +103,20 @@ describe('questionMeasurement: both sides of each limit', () => {
     expect(codes(142.801)).toEqual(['FAR_FROM_EXPECTED']);
     expect(codes(141.799)).toEqual(['FAR_FROM_EXPECTED']);
   });
+  // ISO 80000-3: an inch is 25.4 mm exactly. 142.3 mm are 5.602 in.
+  it('what would be right in the other unit is told so, and not as far off', () => {
+    expect(codes(5.602)).toEqual(['WRONG_UNIT']);
+    expect(codes(142.3 * 25.4)).toEqual(['WRONG_UNIT']);
+    expect(codes(142.8 / 25.4)).toEqual(['WRONG_UNIT']);
+    expect(codes(142.9 / 25.4)).toEqual(['FAR_FROM_EXPECTED']);
+  });
+  it('says what commonly makes it so, by its side and by how much', () => {
+    const why = (L: number) =>
+      questionMeasurement({ L, expected: 142.3, last: null, D: null, DC: 10 })[0]!.because.words;
+    expect(why(144)).toContain('collet that is not snapped');
+    expect(why(141)).toContain('Slipped in');
+    expect(why(160)).toContain('extension');
+  });
   it('0.02 mm from the last of the same build', () => {
     expect(codes(142.336, 142.316)).toEqual([]);
     expect(codes(142.337, 142.316)).toEqual(['FAR_FROM_LAST']);

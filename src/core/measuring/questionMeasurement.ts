@@ -2,7 +2,7 @@ import type { Because } from '../because';
 import { DEFAULTS } from '../defaults';
 
 interface MeasurementQuestion {
-  code: 'FAR_FROM_EXPECTED' | 'FAR_FROM_LAST' | 'DIAMETER_FAR_FROM_DC';
+  code: 'WRONG_UNIT' | 'FAR_FROM_EXPECTED' | 'FAR_FROM_LAST' | 'DIAMETER_FAR_FROM_DC';
   words: string;
   because: Because;
 }
@@ -31,13 +31,14 @@ export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
   const questions: MeasurementQuestion[] = [];
   const over = (difference: number, limit: number) => Math.abs(difference) > limit + 1e-4;
   const fromExpected = m.L - m.expected;
-  if (over(fromExpected, DEFAULTS.measuredFromExpectedMm))
+  const unit = otherUnit(m);
+  if (unit !== null) questions.push(unit);
+  else if (over(fromExpected, DEFAULTS.measuredFromExpectedMm))
     questions.push({
       code: 'FAR_FROM_EXPECTED',
       words: `${mm(Math.abs(fromExpected))} ${fromExpected > 0 ? 'longer' : 'shorter'} than holder and stickout say`,
       because: {
-        words:
-          'Wrong tool, wrong stickout, or another holder than the tag says? Check all three, then measure again.',
+        words: whyFar(fromExpected),
         formula: 'measured − (gauge line to face + stickout)',
         values: [
           { name: 'measured', value: mm(m.L) },
@@ -81,4 +82,34 @@ export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
       },
     });
   return questions;
+}
+
+/** A length that would be right in the other unit was read in that one: 25.4 to one, exactly (ISO 80000-3). */
+function otherUnit({ L, expected }: MeasuredAgainst): MeasurementQuestion | null {
+  const near = (mm: number) => Math.abs(mm - expected) <= DEFAULTS.measuredFromExpectedMm;
+  const [inInches, inMm] = [near(L * 25.4), near(L / 25.4)];
+  if (!inInches && !inMm) return null;
+  return {
+    code: 'WRONG_UNIT',
+    words: inInches ? 'looks like inches entered as millimetres' : 'looks like millimetres entered as inches',
+    because: {
+      words:
+        'The figure would be right in the other unit. Look at what the device shows, then enter it with its unit.',
+      formula: 'expected ≈ 25.4 × measured, or measured ≈ 25.4 × expected',
+      values: [
+        { name: 'measured', value: mm(L) },
+        { name: 'expected', value: mm(expected) },
+      ],
+    },
+  };
+}
+
+/** What commonly makes a length so far off, by its side and by how much (common practice). */
+function whyFar(off: number): string {
+  const much = Math.abs(off) > 3;
+  if (much)
+    return 'Wrong tool, wrong stickout, another holder or an extension than the tag says? Check all, then measure again.';
+  return off > 0
+    ? 'Wrong stickout, a collet that is not snapped into its nut, a chip on the taper, or another holder than the tag says? Check, then measure again.'
+    : 'Slipped in, wrong stickout, wrong tool, or another holder than the tag says? Check, then measure again.';
 }

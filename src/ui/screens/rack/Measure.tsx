@@ -8,7 +8,7 @@ import type { AssemblyView } from '@/crib/rack';
 import { GradeMark } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Caution, Notice } from '@/ui/kit/page';
-import { ReadDevice } from '@/ui/screens/devices/ReadDevice';
+import { ReadDevice } from '@/ui/screens/devices';
 import { useLengths } from '@/ui/shell';
 
 const { readingsWanted, readingsWithinMm } = DEFAULTS;

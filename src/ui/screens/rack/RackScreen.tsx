@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { DeviceLine } from '@/crib/devices';
@@ -10,8 +11,10 @@ import { Rack, type RackSlot } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useScreenScan } from '@/ui/shell';
 import { AssemblyTag } from './AssemblyTag';
-import { BuildTag } from './BuildTag';
 import styles from './Rack.module.css';
+
+/** Comes when somebody builds: what it reckons with is no part of the first view. */
+const BuildTag = dynamic(() => import('./BuildTag').then((m) => m.BuildTag));
 
 type Order = 'tag' | 't' | 'length' | 'life';
 const ORDERS: [Order, string][] = [

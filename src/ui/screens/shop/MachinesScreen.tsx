@@ -18,7 +18,7 @@ import { VerbForm } from '@/ui/kit/form';
 import { Acts, Caution, Empty, Fold, Head } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
-import { AddDeviceTag, Devices, DeviceTag } from '@/ui/screens/devices/Devices';
+import { AddDeviceTag, Devices, DeviceTag } from '@/ui/screens/devices';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths, useTimes } from '@/ui/shell';
 import { ChangeForm, ChangeTag, linesOf, type SetUpLine } from './ChangeTag';

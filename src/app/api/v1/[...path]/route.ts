@@ -1,50 +1,43 @@
-import { createReadStream, rmSync, statSync } from 'node:fs';
 import { connection } from 'next/server';
 import { LIMITS } from '@/core/limits';
 import { isOne, namesOf } from '@/core/names';
 import { POINTS } from '@/core/programs';
-import { CATALOGUE, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { parseNumber } from '@/core/units';
 import { ACTS } from '@/crib/acts';
 import { compute, COMPUTATIONS } from '@/crib/computations';
 import {
-  type Beside,
   bodyBytes,
-  type Crib,
   here,
   mayRead,
   performAs,
   Problem,
   PROBLEM_CODES,
-  readQuestion,
-  type Signed,
   toProblem,
   validate,
 } from '@/crib/door';
-import {
-  exportItems,
-  exportMovements,
-  exportStock,
-  type Format,
-  listFields,
-  previewImport,
-  shownPreview,
-} from '@/crib/exchange';
+import { listFields, previewImport, shownPreview } from '@/crib/exchange';
 import { type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
 import { checkProgramText, readProgramText } from '@/crib/jobs';
-import { webOf } from '@/crib/keeping';
 import { openApi } from '@/crib/openapi';
 import { READ_DEVICE, type ReadDevice, readDevice } from '@/crib/devices';
-import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
+import { REGISTER_FILES } from '@/crib/registers';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
-import { maybePicture } from '@/data/catalogue';
-import { maybeProgramText } from '@/data/jobs';
 import { jsonBody, textBody } from '../../../server/body';
 import { crib } from '../../../server/crib';
 import { cookieOf } from '../../../server/cookie';
 import { actContext, mustBeSigned, signedBy } from '../../../server/signed';
+import {
+  exported,
+  LISTS,
+  PRIVATE,
+  registersFile,
+  shownPicture,
+  storedProgram,
+  TYPES,
+  wholeArchive,
+} from '../../../server/files';
 import { openFor } from '../../../server/views';
 
 type Context = { params: Promise<{ path: string[] }> };
@@ -61,8 +54,6 @@ const answer = (error: unknown): Response => {
     },
   });
 };
-/** What is said to one is kept by nobody on the way. */
-const PRIVATE = { 'cache-control': 'no-store' };
 const json = (value: unknown, more: { status?: number; headers?: Record<string, string> } = {}) =>
   Response.json(value, {
     status: more.status ?? 200,
@@ -97,9 +88,10 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       return await registersFile(new URL(request.url).searchParams, format);
     if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
-    if (picture) return await shownPicture(Number(picture[1]), picture[2] !== undefined);
+    if (picture)
+      return (await shownPicture(Number(picture[1]), picture[2] !== undefined)) ?? answer(nothingHere(path));
     const program = /^programs\/(\d{1,9})$/.exec(path);
-    if (program) return await storedProgram(Number(program[1]));
+    if (program) return (await storedProgram(Number(program[1]))) ?? answer(nothingHere(path));
     const view = VIEWS.find((v) => v.path === path);
     if (!view) throw nothingHere(path);
     mayRead(signed, view.may, path);
@@ -158,91 +150,6 @@ async function computed(path: string, input: unknown, signal: AbortSignal): Prom
   return beside(compute, { path, input }, { signal });
 }
 
-const TYPES = {
-  csv: 'text/csv; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-  json: 'application/json',
-} as const;
-/** Lists that go out as files, each what is seen of it. */
-const LISTS = {
-  items: (c, query, format, beside) => exportItems(c, readQuestion(CATALOGUE, query), format, beside),
-  stock: (c, query, format, beside) => exportStock(c, readQuestion(STOCK, query), format, beside),
-  movements: (c, query, format, beside) => exportMovements(c, readQuestion(MOVEMENTS, query), format, beside),
-} satisfies Record<
-  string,
-  (
-    c: Crib['db'],
-    query: URLSearchParams,
-    format: Format,
-    beside?: Beside,
-  ) => Promise<Uint8Array | AsyncIterable<Uint8Array>>
->;
-async function exported(query: URLSearchParams, list: keyof typeof LISTS, format: Format): Promise<Response> {
-  const { db, beside } = await crib();
-  const made = await LISTS[list](db, query, format, beside);
-  // Bytes of the database or of ExcelJS lie in a plain buffer, which their type leaves open.
-  return new Response(made instanceof Uint8Array ? (made as BodyInit) : webOf(made), {
-    headers: {
-      'content-type': TYPES[format],
-      ...PRIVATE,
-      'content-disposition': `attachment; filename="${list}.${format}"`,
-    },
-  });
-}
-
-/** What a machine is to be given, as a file. */
-async function registersFile(query: URLSearchParams, as: RegisterFile): Promise<Response> {
-  const { db, now, zone } = await crib();
-  const { text, name } = await exportRegisters(db, readQuestion(REGISTERS, query), as, now(), zone);
-  return new Response(text, {
-    headers: {
-      'content-type': REGISTER_FILES[as],
-      ...PRIVATE,
-      'content-disposition': `attachment; filename="${name}"`,
-    },
-  });
-}
-
-/** All that is kept as open files. The file goes once it was sent, or nobody takes it any more. */
-async function wholeArchive(signed: Signed): Promise<Response> {
-  mayRead(signed, [], 'archive.zip');
-  const { keeper } = await crib();
-  const { file, name } = await sure(keeper, 'a server keeps its folder').archive();
-  const stream = createReadStream(file);
-  stream.once('close', () => rmSync(file, { force: true }));
-  return new Response(webOf(stream), {
-    headers: {
-      'content-type': 'application/zip',
-      'content-length': String(statSync(file).size),
-      ...PRIVATE,
-      'content-disposition': `attachment; filename="${name}"`,
-    },
-  });
-}
-
-/** A kept picture or its thumbnail: what an entry kept never changes. */
-async function shownPicture(entry: number, small: boolean): Promise<Response> {
-  const picture = await maybePicture((await crib()).db, entry);
-  if (!picture) throw nothingHere(`pictures/${entry}`);
-  // As above.
-  return new Response((small ? picture.thumb : picture.bytes) as BodyInit, {
-    headers: {
-      'content-type': picture.mime,
-      'cache-control': 'private, max-age=86400',
-      'x-content-type-options': 'nosniff',
-    },
-  });
-}
-
-/** A program as it was stored, by its entry. */
-async function storedProgram(entry: number): Promise<Response> {
-  const program = await maybeProgramText((await crib()).db, entry);
-  if (!program) throw nothingHere(`programs/${entry}`);
-  return new Response(program.text, {
-    headers: { 'content-type': 'text/plain; charset=utf-8', 'x-content-type-options': 'nosniff', ...PRIVATE },
-  });
-}
-
 const PREVIEW = {
   type: 'object',
   properties: listFields,
@@ -251,22 +158,26 @@ const PREVIEW = {
 } as const;
 /** What importing a list would do; nothing is written. */
 async function previewed(request: Request) {
-  const input = await jsonBody(request, bodyBytes(PREVIEW));
-  validate(PREVIEW, input);
-  // Checked one line above.
-  const { content, mapping } = input as { content: string; mapping?: Record<string, string | null> };
+  const { content, mapping } = await bodyOf<{ content: string; mapping?: Record<string, string | null> }>(
+    request,
+    PREVIEW,
+  );
   const { db, beside } = await crib();
   const bytes = Buffer.from(content, 'base64');
   return shownPreview(await previewImport(db, bytes, mapping, beside, request.signal));
 }
 
-/** One reading of a device; nothing is written. */
-async function deviceRead(request: Request) {
-  const input = await jsonBody(request, bodyBytes(READ_DEVICE));
-  validate(READ_DEVICE, input);
+/** A body that its schema lets in, in the type the schema has. */
+async function bodyOf<Body>(request: Request, schema: object): Promise<Body> {
+  const input = await jsonBody(request, bodyBytes(schema));
+  validate(schema, input);
   // Checked one line above.
-  return readDevice((await crib()).db, input as ReadDevice);
+  return input as Body;
 }
+
+/** One reading of a device; nothing is written. */
+const deviceRead = async (request: Request) =>
+  readDevice((await crib()).db, await bodyOf<ReadDevice>(request, READ_DEVICE));
 
 async function readSentProgram(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;

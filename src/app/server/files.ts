@@ -1,0 +1,106 @@
+import 'server-only';
+import { createReadStream, rmSync, statSync } from 'node:fs';
+import { CATALOGUE, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
+import { sure } from '@/core/sure';
+import { type Beside, type Crib, mayRead, readQuestion, type Signed } from '@/crib/door';
+import { exportItems, exportMovements, exportStock, type Format } from '@/crib/exchange';
+import { webOf } from '@/crib/keeping';
+import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
+import { maybePicture } from '@/data/catalogue';
+import { maybeProgramText } from '@/data/jobs';
+import { crib } from './crib';
+
+/** What is said to one is kept by nobody on the way. */
+export const PRIVATE = { 'cache-control': 'no-store' };
+
+/** Types of the lists that go out. */
+export const TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  json: 'application/json',
+} as const;
+/** Lists that go out as files, each what is seen of it. */
+export const LISTS = {
+  items: (c, query, format, beside) => exportItems(c, readQuestion(CATALOGUE, query), format, beside),
+  stock: (c, query, format, beside) => exportStock(c, readQuestion(STOCK, query), format, beside),
+  movements: (c, query, format, beside) => exportMovements(c, readQuestion(MOVEMENTS, query), format, beside),
+} satisfies Record<
+  string,
+  (
+    c: Crib['db'],
+    query: URLSearchParams,
+    format: Format,
+    beside?: Beside,
+  ) => Promise<Uint8Array | AsyncIterable<Uint8Array>>
+>;
+export async function exported(
+  query: URLSearchParams,
+  list: keyof typeof LISTS,
+  format: Format,
+): Promise<Response> {
+  const { db, beside } = await crib();
+  const made = await LISTS[list](db, query, format, beside);
+  // Bytes of the database or of ExcelJS lie in a plain buffer, which their type leaves open.
+  return attached(
+    made instanceof Uint8Array ? (made as BodyInit) : webOf(made),
+    TYPES[format],
+    `${list}.${format}`,
+  );
+}
+
+/** A file to be kept. */
+const attached = (body: BodyInit, type: string, name: string) =>
+  new Response(body, {
+    headers: {
+      'content-type': type,
+      ...PRIVATE,
+      'content-disposition': `attachment; filename="${name}"`,
+    },
+  });
+
+/** What a machine is to be given, as a file. */
+export async function registersFile(query: URLSearchParams, as: RegisterFile): Promise<Response> {
+  const { db, now, zone } = await crib();
+  const { text, name } = await exportRegisters(db, readQuestion(REGISTERS, query), as, now(), zone);
+  return attached(text, REGISTER_FILES[as], name);
+}
+
+/** All that is kept as open files. The file goes once it was sent, or nobody takes it any more. */
+export async function wholeArchive(signed: Signed): Promise<Response> {
+  mayRead(signed, [], 'archive.zip');
+  const { keeper } = await crib();
+  const { file, name } = await sure(keeper, 'a server keeps its folder').archive();
+  const stream = createReadStream(file);
+  stream.once('close', () => rmSync(file, { force: true }));
+  return new Response(webOf(stream), {
+    headers: {
+      'content-type': 'application/zip',
+      'content-length': String(statSync(file).size),
+      ...PRIVATE,
+      'content-disposition': `attachment; filename="${name}"`,
+    },
+  });
+}
+
+/** A kept picture or its thumbnail: what an entry kept never changes. */
+export async function shownPicture(entry: number, small: boolean): Promise<Response | null> {
+  const picture = await maybePicture((await crib()).db, entry);
+  if (!picture) return null;
+  // As above.
+  return new Response((small ? picture.thumb : picture.bytes) as BodyInit, {
+    headers: {
+      'content-type': picture.mime,
+      'cache-control': 'private, max-age=86400',
+      'x-content-type-options': 'nosniff',
+    },
+  });
+}
+
+/** A program as it was stored, by its entry. */
+export async function storedProgram(entry: number): Promise<Response | null> {
+  const program = await maybeProgramText((await crib()).db, entry);
+  if (!program) return null;
+  return new Response(program.text, {
+    headers: { 'content-type': 'text/plain; charset=utf-8', 'x-content-type-options': 'nosniff', ...PRIVATE },
+  });
+}

@@ -1,0 +1,2 @@
+export { AddDeviceTag, Devices, DeviceTag } from './Devices';
+export { ReadDevice } from './ReadDevice';
