@@ -104,11 +104,8 @@ test('keys alone: skip to the screen, the scan line, the keys’ own help, a lin
 });
 
 test('a line that is pressed stays under the hand while other lines come', async ({ page }) => {
-  // High enough for the line to be there at once: what types below goes back to the top of the page.
-  await page.setViewportSize({ width: 1280, height: 1400 });
   await page.goto('/cutters', { waitUntil: 'networkidle' });
   const line = page.getByRole('link', { name: 'D12' });
-  await line.hover();
   // The answer comes when the line is pressed.
   let press = () => {};
   const pressed = new Promise<void>((resolve) => (press = resolve));
@@ -121,6 +118,9 @@ test('a line that is pressed stays under the hand while other lines come', async
     field.focus({ preventScroll: true });
     document.execCommand('insertText', false, 'drill');
   });
+  // What typing moves by itself has moved: the field comes into view, and what can be done with a question.
+  await expect(page.getByRole('button', { name: 'keep this question' })).toBeVisible();
+  await line.hover();
   await page.mouse.down();
   press();
   await (await answered).finished();
