@@ -1,3 +1,5 @@
+import { standsBeside, type Part } from '../src/core/assemblies';
+import { geometry } from '../src/core/cutters';
 import { kaplanMeier } from '../src/core/life';
 import { readProgram } from '../src/core/programs';
 import { previewImport } from '../src/crib/exchange';
@@ -17,6 +19,37 @@ async function best(times: number, work: () => unknown): Promise<number> {
 }
 const say = (name: string, ratio: number, note: string) =>
   console.log(`${name.padEnd(72)} ${ratio.toFixed(2).padStart(7)}   ${note}`);
+
+const EXTENSION: Part = {
+  ...{ code: 'X16', kind: 'extension', setOut: null, CCMS: null, CCWS: null, CLAMPING: null, SHANKS: null },
+  ...{
+    COLLET: null,
+    DMM: 16,
+    OAL: 145,
+    LPR: 100,
+    CLAMP_MIN: 6,
+    CLAMP_MAX: 6,
+    GRIP_MIN: null,
+    DEPTH_MAX: null,
+  },
+  ...{ RPM_MAX: null, TORQUE: null, CSP: null, WT: null },
+  segments: [
+    { length: 72, upper: 16, lower: 16 },
+    { length: 28, upper: 22, lower: 22 },
+  ],
+};
+const STACK = {
+  cutter: geometry('corner-radius', { DC: 6, RE: 1, DMM: 6, LCF: 9, DN: 5.8, LU: 30, OAL: 80 }),
+  holder: {
+    ...{ LF: 70, CLAMP_MIN: 2, CLAMP_MAX: 20, GRIP_MIN: null, DEPTH_MAX: null, RPM_MAX: null },
+    segments: [
+      { length: 27, upper: 63, lower: 63 },
+      { length: 43, upper: 50, lower: 50 },
+    ],
+  },
+  parts: [EXTENSION],
+};
+const WALL = { depth: 60, radial: 9, draft: 2 };
 
 /** Milliseconds that a list of so many cutters takes into an empty crib, its preview included. */
 async function importing(rows: number): Promise<number> {
@@ -49,6 +82,14 @@ async function main(): Promise<void> {
     'program of 100,000 blocks against 10 x a tenth of it',
     (await best(3, () => readProgram(large))) / (10 * (await best(5, () => readProgram(small)))),
     '1 is linear',
+  );
+  // Of a build on an extension beside a wall: outline, way off and least stickout, as its drawing asks while it is dragged.
+  const checks = 20_000;
+  const took = await best(12, () => {
+    for (let i = 0; i < checks; i += 1) standsBeside({ ...STACK, stickout: 20 + (i % 40) / 4 }, WALL, 0.5);
+  });
+  console.log(
+    `${'clearance of a stack beside a wall, checks a second'.padEnd(72)} ${Math.round((1000 * checks) / took)}`,
   );
   const lives = (n: number) =>
     Array.from({ length: n }, (_, i) => ({ minutes: (i * 37) % 500, failed: i % 3 > 0 }));

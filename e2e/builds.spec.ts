@@ -82,3 +82,21 @@ test('a stack of parts is offered, drawn, judged while the tip is moved, built, 
   const at = await page.request.get('/api/v1/stock?q=C16-6');
   expect((await at.json()).lines.map((l: { place: string }) => l.place)).toContain('CAB1-C');
 });
+
+test('the rack is found by words, by machine and by taper, and the address holds it', async ({ page }) => {
+  await page.goto('/rack');
+  const rack = page.getByRole('group', { name: 'Rack, to scale, hanging from the gauge line' });
+  const hang = rack.getByRole('link');
+  await expect(page.getByText(/^\d+ assemblies/)).toBeVisible();
+  await page.getByLabel('Find on the rack').fill('face mill');
+  await expect(page.getByText(/^3 of \d+ assemblies/)).toBeVisible();
+  await expect(hang).toHaveCount(3);
+  await page.getByLabel('Find on the rack').fill('');
+  await page.getByLabel('Taper').selectOption('R8');
+  await expect(hang).toHaveCount(2);
+  await page.reload();
+  await expect(hang).toHaveCount(2);
+  await page.getByLabel('Find on the rack').fill('no such tool');
+  await page.getByRole('link', { name: 'Show all' }).click();
+  await expect(page.getByText(/^\d+ assemblies/)).toBeVisible();
+});

@@ -43,14 +43,16 @@ export function assemblyOutline(
   }
   const shown = cutterOutline(cutter, Math.max(stickout, length - holder.LF));
   const hang = (points: OutlinePoint[]) => points.map((p) => ({ z: length - p.z, r: p.r })).reverse();
-  const all = [...drawn, ...shown.flute, ...shown.shank];
   return {
     holder: drawn,
     shank: hang(shown.shank),
     flute: hang(shown.flute),
     openEnd: shown.openEnd,
     length,
-    widest: 2 * Math.max(...all.map((p) => p.r)),
+    widest: 2 * Math.max(widestOf(drawn), widestOf(shown.flute), widestOf(shown.shank)),
     assumed: [...assumed, ...shown.assumed.map((a) => ({ of: 'cutter' as const, ...a }))],
   };
 }
+
+/** The largest radius of some points, mm; 0 for none. */
+const widestOf = (points: readonly OutlinePoint[]): number => points.reduce((r, p) => (p.r > r ? p.r : r), 0);

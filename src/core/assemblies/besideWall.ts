@@ -6,11 +6,14 @@ import { clearanceOf, leastStickout, type Wall } from './clearance';
 import { holdsAs } from './holdsAs';
 import type { Build } from './judgeBuild';
 
-interface BesideWall {
+/** How a build stands beside a wall. */
+interface Stands {
   /** Where it is nearest: of what, how far off (below 0: in the wall), how high above the tip, mm; null: nothing is beside it. */
   nearest: { of: 'cutter' | 'holder'; gap: number; height: number } | null;
   /** The least stickout at which all clears, mm; null: the cutter itself meets the wall, and no stickout mends that. */
   leastStickout: number | null;
+}
+interface BesideWall extends Stands {
   judgement: Judgement;
 }
 
@@ -20,11 +23,13 @@ interface BesideWall {
  * than the drawing. Plane geometry.
  * Example: a holder of 50 across on 34 of stickout, a wall 40 deep at 12: stop, 40 of stickout clear.
  */
-export function besideWall(
-  { cutter, holder, parts, stickout }: Build,
-  wall: Wall,
-  free: number = DEFAULTS.wallClearanceMm,
-): BesideWall {
+export function besideWall(build: Build, wall: Wall, free: number = DEFAULTS.wallClearanceMm): BesideWall {
+  const stands = standsBeside(build, wall, free);
+  return { ...stands, judgement: judged(stands.nearest, stands.leastStickout, wall, free) };
+}
+
+/** The same without words: what is asked again and again while a tip is dragged. */
+export function standsBeside({ cutter, holder, parts, stickout }: Build, wall: Wall, free: number): Stands {
   const stack = holdsAs(holder, parts).holder;
   const outline = assemblyOutline(cutter, stack, stickout);
   // From the tip up.
@@ -32,29 +37,29 @@ export function besideWall(
     points.map((p) => ({ z: outline.length - p.z, r: p.r })).reverse();
   const body = up(outline.holder);
   const shank = up(outline.shank);
-  const near = [
-    { of: 'cutter' as const, at: clearanceOf(shank, wall) },
-    { of: 'holder' as const, at: clearanceOf(body, wall) },
-  ]
-    .flatMap(({ of, at }) => (at ? [{ of, ...at }] : []))
-    .sort((a, b) => a.gap - b.gap)[0];
-  // All of the cutter that could stand out, not only what does: a longer stickout brings more of it beside the wall.
-  const whole = cutterOutline(cutter, Math.max(stickout, cutter.OAL ?? 0)).shank;
-  const own = clearanceOf(whole, wall);
+  const [ofCutter, ofHolder] = [clearanceOf(shank, wall), clearanceOf(body, wall)];
+  const near: Stands['nearest'] =
+    ofCutter && (!ofHolder || ofCutter.gap <= ofHolder.gap)
+      ? { of: 'cutter', ...ofCutter }
+      : ofHolder && { of: 'holder', ...ofHolder };
   const least = leastStickout(
     body.map((p) => ({ z: p.z - stickout, r: p.r })),
     wall,
     free,
   );
-  const mended = own === null || own.gap >= free - 1e-9 ? Math.max(least, 0) : null;
-  return {
-    nearest: near ?? null,
-    leastStickout: mended,
-    judgement: judged(near ?? null, mended, wall, free),
-  };
+  // Asked only where it is near: a longer stickout brings more of the cutter itself beside the wall.
+  const isOwn = near !== null && near.gap < free - 1e-9 && ownShankMeets(cutter, stickout, wall, free);
+  const mended = isOwn ? null : least;
+  return { nearest: near, leastStickout: mended };
 }
 
-function judged(near: BesideWall['nearest'], least: number | null, wall: Wall, free: number): Judgement {
+/** Whether what no stickout moves, neck and shank of the whole cutter, meets the wall. */
+function ownShankMeets(cutter: Build['cutter'], stickout: number, wall: Wall, free: number): boolean {
+  const own = clearanceOf(cutterOutline(cutter, Math.max(stickout, cutter.OAL ?? 0)).shank, wall);
+  return own !== null && own.gap < free - 1e-9;
+}
+
+function judged(near: Stands['nearest'], least: number | null, wall: Wall, free: number): Judgement {
   const values: [string, string][] = [
     ['wall', `${mm(wall.depth)} deep, ${mm(wall.radial)} from the axis, ${wall.draft}° draft`],
     ['nearest', near ? `${mm(near.gap)} at ${mm(near.height)} above the tip` : 'nothing is beside it'],

@@ -21,6 +21,6 @@ export { deflection } from './deflection';
 export { buildFigures } from './buildFigures';
 export type { BuildFigures } from './buildFigures';
 // Beside a wall
-export { besideWall } from './besideWall';
+export { besideWall, standsBeside } from './besideWall';
 export { clearanceOf, leastStickout } from './clearance';
 export type { Wall } from './clearance';

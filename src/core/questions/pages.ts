@@ -15,6 +15,9 @@ export const PAGES = {
     operation: 'number',
     t: 'number',
     by: ['tag', 't', 'length', 'life'],
+    find: 'words',
+    machine: 'code',
+    taper: 'words',
   },
   cutters: {
     ...CATALOGUE,

@@ -55,31 +55,26 @@ export function Rack({
     size.width - AXIS,
     size.height,
   );
-  const starts = layout.rows.map((_, i) =>
-    layout.rows.slice(0, i).reduce((sum, r) => sum + r.length * layout.scale + ROW_LABELS, 0),
-  );
-  const height = layout.rows.reduce((sum, r) => sum + r.length * layout.scale + ROW_LABELS, 0);
   return (
-    <div ref={box}>
-      <svg
-        width={size.width}
-        height={height}
-        role="group"
-        aria-label="Rack, to scale, hanging from the gauge line"
-        style={{ display: 'block' }}
-      >
-        {layout.rows.map((row, i) => (
-          <RackRow
-            key={row.first}
-            slots={slots.slice(row.first, row.first + row.count)}
-            y={(starts[i] ?? 0) + TOP}
-            layout={layout}
-            length={row.length}
-            open={open}
-            hrefOf={hrefOf}
-          />
-        ))}
-      </svg>
+    <div ref={box} role="group" aria-label="Rack, to scale, hanging from the gauge line">
+      {layout.rows.map((row) => {
+        const height = row.length * layout.scale + ROW_LABELS;
+        return (
+          // A row out of sight is laid out and not painted: five hundred of them scroll as one does.
+          <div key={row.first} style={{ contentVisibility: 'auto', containIntrinsicHeight: height, height }}>
+            <svg width={size.width} height={height} style={{ display: 'block' }}>
+              <RackRow
+                slots={slots.slice(row.first, row.first + row.count)}
+                y={TOP}
+                layout={layout}
+                length={row.length}
+                open={open}
+                hrefOf={hrefOf}
+              />
+            </svg>
+          </div>
+        );
+      })}
     </div>
   );
 }

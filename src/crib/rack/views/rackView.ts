@@ -9,6 +9,7 @@ import { type AssemblyCard, standingCards, type TiedTo } from '../cards';
 export interface RackCard {
   tag: string;
   cutter: { code: string; words: string };
+  holder: { code: string; taper: string | null };
   stickoutMm: number;
   outline: AssemblyOutline;
   measured: { state: AssemblyCard['measured']['state']; lengthMm: number | null };
@@ -21,7 +22,7 @@ export interface RackCard {
   ties: RackTie[];
 }
 /** A T it is tied to, with the answer whether it may run there, and why not. */
-export interface RackTie extends Pick<TiedTo, 'operation' | 'job' | 't' | 'reachMm'> {
+export interface RackTie extends Pick<TiedTo, 'operation' | 'job' | 'machine' | 't' | 'reachMm'> {
   use: Pick<UseJudgement, 'grade' | 'why' | 'goodFor'>;
 }
 export interface RackView {
@@ -35,6 +36,7 @@ const drawn = (points: AssemblyOutline['flute']) =>
 export const rackCard = (a: AssemblyCard): RackCard => ({
   tag: a.tag,
   cutter: { code: a.cutter.code, words: a.cutter.words },
+  holder: { code: a.holder.code, taper: a.holder.taper },
   stickoutMm: a.stickoutMm,
   outline: {
     ...a.outline,
@@ -49,9 +51,10 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   life: { minutes: a.life.minutes, used: a.life.used, leftMinutes: a.life.leftMinutes },
   wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limit.value,
   build: worstGrade(a.judgements),
-  ties: a.ties.map(({ operation, job, t, reachMm, use: { grade, why, goodFor } }) => ({
+  ties: a.ties.map(({ operation, job, machine, t, reachMm, use: { grade, why, goodFor } }) => ({
     operation,
     job,
+    machine,
     t,
     reachMm,
     use: { grade, why, goodFor },

@@ -11,6 +11,7 @@ import { Rack, type RackSlot } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useScreenScan } from '@/ui/shell';
 import { AssemblyTag } from './AssemblyTag';
+import { answersTo, Finding } from './Finding';
 import styles from './Rack.module.css';
 
 /** Comes when somebody builds: what it reckons with is no part of the first view. */
@@ -56,10 +57,9 @@ export function RackScreen({
     return 'again: measure it';
   });
 
-  const slots = sortSlots(
-    job ? slotsOfJob(job, view.assemblies) : view.assemblies.map((a) => slotOf(a, job)),
-    order,
-  );
+  const asked = { find: query.get('find') ?? '', machine: query.get('machine'), taper: query.get('taper') };
+  const shown = job ? [] : view.assemblies.filter((a) => answersTo(a, asked));
+  const slots = sortSlots(job ? slotsOfJob(job, view.assemblies) : shown.map((a) => slotOf(a, job)), order);
   const waiting = view.assemblies.filter((a) => a.measured.state !== 'measured').length;
   const beside = building ? (
     <BuildTag job={query.get('operation') === null ? null : job} t={query.get('t')} />
@@ -80,7 +80,9 @@ export function RackScreen({
               ? `${job.ready} of ${job.tools.length} tools ready`
               : view.assemblies.length === 1
                 ? '1 assembly'
-                : `${view.assemblies.length} assemblies`}
+                : shown.length < view.assemblies.length
+                  ? `${shown.length} of ${view.assemblies.length} assemblies`
+                  : `${view.assemblies.length} assemblies`}
             {waiting > 0 && ` · ${waiting} without a length to trust`}
           </div>
         </div>
@@ -118,7 +120,13 @@ export function RackScreen({
           }))}
         />
       </div>
-      {slots.length === 0 ? (
+      {!job && view.assemblies.length > 0 && <Finding all={view.assemblies} asked={asked} />}
+      {slots.length === 0 && view.assemblies.length > 0 && !job ? (
+        <Empty>
+          Nothing on the rack answers to this.{' '}
+          <Link href={query.href({ find: null, machine: null, taper: null })}>Show all</Link>
+        </Empty>
+      ) : slots.length === 0 ? (
         <Empty>
           Here hang the assemblies, drawn to scale from one gauge line.{' '}
           <Link href={query.href({ new: 'build' })}>Build the first one</Link>: it needs a cutter and a holder
