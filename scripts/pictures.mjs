@@ -12,8 +12,8 @@ const PICTURES = [
   ['rack', '/rack?open=QUESTION'],
   [
     'build',
-    '/rack?new=build&job=J-2205&operation=2&t=16',
-    { fill: { 'Cutter from': 'CH12-90', 'Holder from': 'CC20-40', Stickout: '30' } },
+    '/rack?new=build',
+    { fill: { 'Cutter from': 'EM6-LN', 'Holder from': 'CC32-40', 'Collet 32': 'C32-6', Stickout: '34' } },
   ],
   ['cutters', '/cutters?open=CR12-2'],
   ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],

@@ -130,17 +130,8 @@ export default function BuildDrawn({
                 strokeWidth="5"
               />
             )}
-            <text
-              x={x(face + longest)}
-              textAnchor="end"
-              y={high - 3}
-              fontSize="12"
-              fill="var(--soft)"
-              className="fig"
-            >
-              {most > least
-                ? `${range.least === null ? '' : 'from '}${range.least === null ? 'to' : show(least, 1)}${range.most === null ? '' : ` ${range.least === null ? '' : 'to '}${show(most, 1)}`}`
-                : 'no stickout is right: flutes or grip'}
+            <text x={LEFT} y={high - 3} fontSize="12" fill="var(--soft)" className="fig">
+              {rangeWords(range, show, most > least)}
             </text>
           </g>
         )}
@@ -160,4 +151,16 @@ export default function BuildDrawn({
       )}
     </div>
   );
+}
+
+/** The stretch in which a stickout is right, in words; '' where nothing known bounds it. */
+function rangeWords(
+  { least, most }: StickoutRange,
+  show: (mm: number, decimals: number) => string,
+  isAny: boolean,
+): string {
+  if (!isAny) return 'no stickout is right: flutes or grip';
+  const words = [least !== null && `from ${show(least, 1)}`, most !== null && `to ${show(most, 1)}`];
+  const said = words.filter(Boolean).join(' ');
+  return said && `stickout right ${said}`;
 }
