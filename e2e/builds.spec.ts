@@ -30,7 +30,7 @@ test('a stack of parts is offered, drawn, judged while the tip is moved, built, 
   await choose('Holder from', 'CC32-40', /^CC32-40: /);
   // The holder asks for a collet: what fits the shank of 6 stands first, what does not says why.
   await tag.getByRole('combobox', { name: /^Collet 32/ }).click();
-  await expect(page.getByRole('option').first()).toContainText('C32-6');
+  await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('C32-6');
   await expect(page.getByRole('option', { name: /C16-6/ })).toContainText(
     'C16-6 is a collet 16; CC32-40 takes 32',
   );

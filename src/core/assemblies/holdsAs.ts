@@ -82,10 +82,10 @@ export function holdsAs(
     ...{ CLAMP_MIN, CLAMP_MAX, GRIP_MIN, DEPTH_MAX },
   };
   const stack = parts.filter((p) => p.kind === 'extension' || p.kind === 'collet');
-  const longer = stack.some((p) => (addsLength(p) ?? 0) > 0);
   const assumed: AssemblyOutline['assumed'] = [];
   const segments = [...holder.segments];
-  if (longer && !segments.length) {
+  // By what the holder itself takes, not by the collet that is in it.
+  if (stack.length && !segments.length) {
     assumed.push({ of: 'holder', symbol: 'outline', words: 'holder outline not known: drawn as a cylinder' });
     segments.push(...cylinder(holder.LF, (holder.CLAMP_MAX ?? 20) * 2));
   }
@@ -113,7 +113,7 @@ export function holdsAs(
     if (length === null) lengthUnknown.push(part.code);
     LF += length ?? 0;
     const own = part.segments.length > 0 && part.setOut === null;
-    if (longer && !own)
+    if (!own)
       assumed.push({
         of: 'holder',
         symbol: 'outline',

@@ -99,13 +99,9 @@ export function weightOf(build: {
     // A solid outline of the holder has the collet in it.
     else if (part.kind !== 'collet' || stated !== null) count(part.code, null, 'not stated');
   }
-  countCutter(
-    c,
-    details.cutter,
-    stickout,
-    stated === null && parts.every((p) => p.kind !== 'extension'),
-    count,
-  );
+  const carrier = parts.findLast((p) => p.kind === 'extension');
+  const inSteel = carrier ? carrier.WT === null && carrier.segments.length > 0 : stated === null && outlined;
+  countCutter(c, details.cutter, stickout, inSteel, count);
   return {
     value: sum,
     atLeast: missing.length > 0,

@@ -119,7 +119,10 @@ function lacksOf({ card, tag, registers }: Wanted): string[] {
   if (!card) return [`${tag} was taken down`];
   if (card.measured.state === 'not measured') return ['not measured'];
   if (card.measured.state === 'in question') return ['its length is in question'];
+  const { device, deviceDoubt } = card.measured.measurement;
   return [
+    // Whoever runs it is asked the same (core/jobs/use/registers.ts).
+    ...(deviceDoubt ? [`measured with ${device}, which was off at its next check: measure again`] : []),
     ...(registers && 'needs' in registers.H ? [`H needs ${registers.H.needs}`] : []),
     ...(registers && 'needs' in registers.D ? [`D needs ${registers.D.needs}`] : []),
   ];
