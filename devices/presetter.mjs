@@ -71,7 +71,8 @@ server.on('error', (error) => {
   process.exit(1);
 });
 // It is of no use to anybody without whoever started it.
-if (process.ppid) setInterval(() => process.ppid === 1 && process.exit(0), 2000).unref();
+const startedBy = process.ppid;
+setInterval(() => process.ppid !== startedBy && process.exit(0), 2000).unref();
 server.listen(port, '127.0.0.1', () => console.log(`presetter at 127.0.0.1:${server.address().port}`));
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.on(signal, () => server.close(() => process.exit(0)) && process.exit(0));

@@ -132,6 +132,8 @@ test('a line that is pressed stays under the hand while other lines come', async
 test('the address holds the state: reloading and going back show the same', async ({ page }) => {
   await page.goto('/cutters');
   await page.getByLabel('Words to find').fill('drill');
+  // The answer has come: the lines that are there stay where they are.
+  await expect(page.getByRole('link', { name: 'BN8' })).toBeHidden();
   await page.getByRole('link', { name: 'D12' }).click();
   await expect(page.getByRole('heading', { name: 'D12' })).toBeVisible();
   await page.reload({ waitUntil: 'networkidle' });
