@@ -143,6 +143,18 @@ it('two jobs that want one T are shown beside each other, and no program writes 
   expect(lines[1]!.since).toMatchObject({ state: 'changed' });
 });
 
+it('two operations of one job that want one T clash even when that job is chosen', async () => {
+  const again = await job('J-2B', 9);
+  await build(9, again);
+  const sheet = (await view({ job: 'J-2B' })).lines;
+  expect(sheet.map((l) => l.clashes)).toEqual([false]);
+  const { onlyOf } = await import('./views/registersView');
+  const [line] = sheet;
+  expect(onlyOf('J-2B', [line!, { ...line!, tag: 'A-0099' }]).map((l) => l.clashes)).toEqual([true, true]);
+  await crib.do('takeDown', { tag: line!.tag, cutterTo: 'S1' });
+  await crib.do('tieTool', { operation: again, t: 9 });
+});
+
 it('CSV, JSON and MTConnect assets read back as they were', async () => {
   const csv = Papa.parse<Record<string, string>>((await file('csv', { what: 'all' })).text.trim(), {
     header: true,

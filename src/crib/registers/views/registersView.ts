@@ -46,10 +46,7 @@ async function viewOf(
 ): Promise<RegistersView> {
   const all = await sheetOf(c, machine, zone);
   const { code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince } = machine;
-  // Of one job nothing clashes: its T are its own.
-  const ofJob = asked.job
-    ? all.filter((l) => l.jobs.includes(asked.job ?? '')).map((l) => ({ ...l, clashes: false }))
-    : all;
+  const ofJob = asked.job ? onlyOf(asked.job, all) : all;
   const lines = asked.what === 'changed' ? ofJob.filter((l) => l.since.state !== 'same') : ofJob;
   return {
     machine: {
@@ -60,4 +57,10 @@ async function viewOf(
     lines,
     toGive: ofJob.filter((l) => l.since.state === 'new' || l.since.state === 'changed').length,
   };
+}
+
+/** Lines of one job: what other jobs want of its T is no clash then, two tools of its own operations are. */
+export function onlyOf(job: string, all: readonly SheetLine[]): SheetLine[] {
+  const own = all.filter((l) => l.jobs.includes(job));
+  return own.map((l) => ({ ...l, clashes: own.some((x) => x !== l && x.t === l.t) }));
 }

@@ -24,6 +24,10 @@ function howItStands({ lines, toGive }: RegistersView): string {
     ],
     [count((l) => l.since.state === 'cannot say' && l.given === null), 'without a figure yet'],
     [count((l) => l.since.state === 'same' && l.given?.how === 'sent'), 'sent and not read back'],
+    [
+      count((l) => l.since.state === 'same' && l.lacks.length > 0),
+      'given, and something is to be said of it',
+    ],
     [count((l) => l.since.state === 'gone'), 'that nothing is tied to any more'],
   ].flatMap((x) => (typeof x === 'string' ? [x] : Array.isArray(x) && x[0] ? [x.join(' ')] : []));
   if (said.length) return `${said.join(', ')}.`;
@@ -46,7 +50,9 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
   const [how, setHow] = useState<'sent' | 'read back'>('read back');
   const give = useVerb('giveRegisters');
   const job = query.get('job');
-  const toGive = lines.filter((l) => l.since.state !== 'same' || l.given?.how === 'sent');
+  const toGive = lines.filter(
+    (l) => l.since.state !== 'same' || l.given?.how === 'sent' || l.lacks.length > 0,
+  );
   const asGiven = lines.filter((l) => !toGive.includes(l));
   const read = lines.filter((l) => reads[keyOf(l)]?.h?.trim() || reads[keyOf(l)]?.d?.trim());
   const sendable = lines.filter(
