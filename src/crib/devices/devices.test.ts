@@ -159,6 +159,10 @@ it('one that drifted puts in question what it read since it was last good, until
   expect(await why()).toMatchObject({ grade: 'question' });
   const line = (await devicesView(crib.db, '2027-01-06', 'UTC')).find((d) => d.code === device)!;
   expect(line).toMatchObject({ judgement: { grade: 'stop' }, doubted: [{ tag }] });
+  // Known to be off, it can't vouch for what it reads now either.
+  crib.at('2027-01-06T15:30:00Z');
+  await record(device, [await reading(device), await reading(device)]);
+  expect((await assemblyView(crib.db, tag, 'UTC'))!.measurements[0]!.deviceDoubt).toBe(true);
   // Measured again by hand, nobody doubts it any more.
   crib.at('2027-01-06T16:00:00Z');
   await crib.do('recordMeasurement', { tag, gaugeLength: '94.10' }).catch(() => undefined);

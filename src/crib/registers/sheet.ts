@@ -122,7 +122,7 @@ function lacksOf({ card, tag, registers }: Wanted): string[] {
   const { device, deviceDoubt } = card.measured.measurement;
   return [
     // Whoever runs it is asked the same (core/jobs/use/registers.ts).
-    ...(deviceDoubt ? [`measured with ${device}, which was off at its next check: measure again`] : []),
+    ...(deviceDoubt ? [`measured with ${device}, which was off at its check: measure again`] : []),
     ...(registers && 'needs' in registers.H ? [`H needs ${registers.H.needs}`] : []),
     ...(registers && 'needs' in registers.D ? [`D needs ${registers.D.needs}`] : []),
   ];

@@ -53,10 +53,14 @@ export async function nextNumber(
   const n = (last?.n ?? 0) + 1;
   return `${prefix}-${String(n).padStart(4, '0')}`;
 }
-/** Of a measurement m of the entry e: its device, and whether the first check of it after that was bad. */
+const checkOf = (
+  side: '>' | '<',
+  order: '' | 'desc',
+) => `(select z.ok from zero_check z join live_entry ze on ze.id = z.entry_id
+    where z.device_id = m.device_id and (z.at, z.entry_id) ${side} (e.happened_at, e.id) order by z.at ${order}, z.entry_id ${order} limit 1)`;
+/** Of a measurement m of the entry e: its device, and whether the check of it before or the first one after was bad. */
 const DEVICE = `(select code from device where id = m.device_id) as device,
-  (m.device_id is not null and (select z.ok from zero_check z join live_entry ze on ze.id = z.entry_id
-    where z.device_id = m.device_id and (z.at, z.entry_id) > (e.happened_at, e.id) order by z.at, z.entry_id limit 1) is false) as device_doubt`;
+  (m.device_id is not null and (${checkOf('<', 'desc')} is false or ${checkOf('>', '')} is false)) as device_doubt`;
 const MEASUREMENT = `select m.*, ${DEVICE}, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
   from measurement m join live_entry e on e.id = m.entry_id
   left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id

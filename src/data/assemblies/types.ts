@@ -47,7 +47,7 @@ export interface MeasurementRow {
   note: string | null;
   /** The device it was read from; null: typed. */
   device: string | null;
-  /** At its next check the device was off at its master: what it read since the last good one may be wrong. */
+  /** The device was off at its master before or at its next check: what it read since it was last good may be wrong. */
   deviceDoubt: boolean;
   verdictEntryId: number | null;
   accepted: boolean | null;

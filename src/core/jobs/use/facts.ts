@@ -60,7 +60,7 @@ export interface UseState {
   runout: number | null;
   /** What its H still needs on this machine, such as a part zero. */
   registerNeeds: string | null;
-  /** The device it was measured with was off at its next check. */
+  /** The device it was measured with was off at its check. */
   deviceDoubt?: boolean;
   /** This machine reckons H with other figures than when it was measured. */
   figuresChanged: boolean;

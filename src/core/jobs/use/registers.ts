@@ -105,7 +105,7 @@ function measured(state: UseState): Judgement {
         return say(
           'MEASURED',
           'question',
-          'Measured with a device that was off at its next check: measure it again',
+          'Measured with a device that was off at its check: measure it again',
           why,
         );
       return say('MEASURED', 'good', 'Measured, and not moved since', why);

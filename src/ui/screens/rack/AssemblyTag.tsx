@@ -144,7 +144,7 @@ function Past({ card }: { card: AssemblyView }) {
             {moment(m.happenedAt)}, {m.who}
             {m.device && `, ${m.device}`}
           </span>{' '}
-          {m.deviceDoubt && <GradeMark grade="question">{m.device} was off at its next check</GradeMark>}
+          {m.deviceDoubt && <GradeMark grade="question">{m.device} was off at its check</GradeMark>}
           {m.questions.length > 0 && (
             <GradeMark grade={m.accepted === null ? 'question' : m.accepted ? 'good' : 'stop'}>
               {m.accepted === null
