@@ -292,7 +292,33 @@ export async function fillDemo(
     // A stand-in that npm run demo starts beside the shop.
     await quietly('addDevice', { code: 'PRE-1', name: 'Presetter', port: '4400', master: '200' });
     const hold = (item: string) => ({ item, place: 'HOLD' });
+    await quietly('writeBuildSheet', {
+      code: 'BS-1',
+      name: 'Long 6 mm for pockets to 30 deep',
+      cutter: 'EM6-LN',
+      holder: 'CC32-40',
+      parts: ['C32-16', 'EXT16', 'C16-6', 'PS40'].map((item) => ({ item })),
+      stickout: '34',
+      least: '33',
+      most: '36',
+      torque: '40',
+      steps:
+        'The extension up to its shoulder before the nut is tightened.\nTurn it by hand: the 6 mm must run true to 0.015.',
+    });
+    await quietly('writeBuildSheet', {
+      code: 'BS-2',
+      name: 'Any 10 mm R0.5 with four flutes',
+      must: { family: 'corner-radius', DC: '10', RE: '0.5', LCF: '20', DMM: '10', NOF: '4' },
+      holder: 'CC32-40',
+      parts: ['C32-10', 'PS40'].map((item) => ({ item })),
+      stickout: '32',
+      least: '30',
+      most: '34',
+      torque: '136',
+      collar: true,
+    });
     const long = await quietly('buildAssembly', {
+      sheet: { code: 'BS-1', version: 1, clean: true, torqued: true },
       cutter: { item: 'EM6-LN', place: 'CAB1-A' },
       holder: hold('CC32-40'),
       parts: ['C32-16', 'EXT16', 'C16-6', 'PS40'].map(hold),

@@ -1,5 +1,5 @@
 import { DEMO } from '../playwright.config';
-import { AS_OWNER, expect, fill, fitsWidth, said, tagOf, test } from './help';
+import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -99,4 +99,82 @@ test('the rack is found by words, by machine and by taper, and the address holds
   await page.getByLabel('Find on the rack').fill('no such tool');
   await page.getByRole('link', { name: 'Show all' }).click();
   await expect(page.getByText(/^\d+ assemblies/)).toBeVisible();
+});
+
+test('a sheet is written, built from piece by piece with scans, and its substitute is judged', async ({
+  page,
+}) => {
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  const send = async (path: string, data: object) =>
+    expect(
+      (await page.request.post(`/api/v1/${path}`, { headers: AS_OWNER, data: { who: 'IK', ...data } })).ok(),
+    ).toBe(true);
+  const square = {
+    DC: maker('9'),
+    DMM: maker('10'),
+    LCF: maker('22'),
+    OAL: maker('72'),
+    SUBSTRATE: maker('carbide'),
+  };
+  await send('items', {
+    code: 'SH-9-4',
+    kind: 'cutter',
+    family: 'square',
+    facts: { ...square, NOF: maker('4') },
+  });
+  await send('items', {
+    code: 'SH-9-3',
+    kind: 'cutter',
+    family: 'square',
+    facts: { ...square, NOF: maker('3') },
+  });
+  const holds = { CCMS: maker('40 taper'), LF: maker('60'), CLAMP_MIN: maker('10'), CLAMP_MAX: maker('10') };
+  await send('items', { code: 'SH-H10', kind: 'holder', facts: holds });
+  for (const item of ['SH-9-4', 'SH-9-3', 'SH-H10'])
+    await send('stock/received', { item, place: 'CAB1-C', quantity: 2 });
+
+  await page.goto('/sheets?new=sheet');
+  const tag = tagOf(page);
+  await fill(tag, { Code: 'BS-9', 'What it is for': 'Nine wide slots', Cutter: 'SH-9-4', Holder: 'SH-H10' });
+  await fill(tag, { Stickout: '20', Shortest: '20', Longest: '34' });
+  await fill(tag, { 'Torque, N m': '50' });
+  await tag.getByRole('button', { name: 'Write the sheet' }).click();
+  // 22 of flute: at 20 out the holder would grip two of it.
+  await expect(alertOf(page)).toContainText('Gripped on the flutes');
+  await fill(tag, { Stickout: '32', Shortest: '30' });
+  await tag.getByRole('button', { name: 'Write the sheet' }).click();
+  await expect(said(page)).toContainText('BS-9 is at version 1');
+  await expect(tag.getByText('92.0')).toBeVisible();
+
+  await tag.getByRole('link', { name: 'Build from it' }).click();
+  await expect(tag.getByRole('heading', { name: 'Step 1' })).toBeVisible();
+  await scan(page, 'DR6-DT');
+  await expect(said(page)).toContainText('none of it can be taken for this step');
+  await scan(page, 'SH-9-3');
+  await expect(tag.getByText(/SH-9-3 in the place of SH-9-4: NOF 3/)).toBeVisible();
+  await expect(tag.getByRole('heading', { name: 'Step 2' })).toBeVisible();
+  // Whoever finds the right one goes back to it.
+  await tag.getByRole('button', { name: 'another' }).click();
+  await scan(page, 'SH-9-4');
+  await scan(page, 'SH-H10');
+  await expect(tag.getByRole('heading', { name: 'Set and tighten' })).toBeVisible();
+  await expect(tag.getByText('Cleaned?')).toBeVisible();
+  await tag.getByLabel(/clean and free of oil/).check();
+  await tag.getByLabel('Stickout').fill('36');
+  await expect(tag.getByText(/BS-9 v1 says 30 mm to 34 mm/)).toBeVisible();
+  await tag.getByLabel('Stickout').fill('32');
+  await expect(tag.getByRole('button', { name: 'Build', exact: true })).toBeDisabled();
+  await tag.getByLabel(/Tightened to/).check();
+  await fitsWidth(page);
+  await tag.getByRole('button', { name: 'Build', exact: true }).click();
+  await expect(said(page)).toContainText('built from BS-9: measure it next');
+  await expect(tag.getByText('expected 92.0')).toBeVisible();
+  await expect(tag.getByText(/Built from BS-9 version 1/)).toBeVisible();
+
+  // Drawn anew: what stands says which version it is of.
+  await page.goto('/sheets?open=BS-9&do=change');
+  await fill(tag, { Longest: '36' });
+  await tag.getByRole('button', { name: 'Write version 2' }).click();
+  await expect(said(page)).toContainText('BS-9 is at version 2');
+  await expect(tag.getByText('version 1, older than what stands here')).toBeVisible();
 });

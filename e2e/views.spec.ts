@@ -21,6 +21,8 @@ const VIEWS = [
   ['Rack', '/rack'],
   ['Rack with a tag', '/rack?job=J-4417&open=A-0044'],
   ['Build', '/rack?new=build'],
+  ['A build sheet', '/sheets?open=BS-1'],
+  ['Build from a sheet', '/sheets?open=BS-2&do=build'],
   ['Machines', '/machines?open=MILL-2'],
   ['Jobs', '/jobs'],
   ['A job', '/jobs?open=J-3120&t=3'],
@@ -109,6 +111,7 @@ test.describe('390 px', () => {
     '/end/A-0042',
     '/',
     '/rack?open=A-0042',
+    '/sheets?open=BS-2&do=build',
     '/cutters?open=EM8&do=return',
     '/places?open=CAB1',
   ])

@@ -26,6 +26,8 @@ export const DEFAULTS = {
   heavyFromMm: 12,
   /** mm: a bore may be off its arbor's pilot by so much and still be of its size; fits are finer (practice). */
   boreOffMm: 0.05,
+  /** mm: one figure of a cutter or holder may differ by so much from a build sheet's and still be the same (practice). */
+  standsInMm: 0.02,
   /** mm between an assembly and a wall beside it that is left free (practice). */
   wallClearanceMm: 0.5,
   /** mm: a reading of the master may be off by so much (practice). */

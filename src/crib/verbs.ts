@@ -1,4 +1,4 @@
-import { buildAssembly, resetStickout, takeDown } from '@/crib/assemblies';
+import { buildAssembly, resetStickout, takeDown, writeBuildSheet } from '@/crib/assemblies';
 import { placeOrder, receiveOrder, restatePromise, stateReorder } from '@/crib/buying';
 import { addItem, addPicture, linkItem, saveView, stateFacts, stateStanding } from '@/crib/catalogue';
 import { setChoosingRules } from '@/crib/choosing';
@@ -90,6 +90,7 @@ const DONE = [
   setChoosingRules,
   setLadder,
   addPicture,
+  writeBuildSheet,
   buildAssembly,
   resetStickout,
   takeDown,

@@ -8,6 +8,7 @@ import {
   REGISTERS,
   AFTER_ROW,
   AN_ASSEMBLY,
+  A_SHEET,
   AN_ITEM,
   CATALOGUE,
   ENTRIES,
@@ -28,6 +29,7 @@ import { chooseView, rulesInForce } from '@/crib/choosing';
 import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
 import { devicesView } from '@/crib/devices';
+import { sheetsView, sheetView } from '@/crib/assemblies';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
@@ -138,6 +140,15 @@ export const VIEWS: readonly View[] = [
     'One that stands: judgement, measurements, registers, life.',
     AN_ASSEMBLY,
     (crib, { tag }) => assemblyView(crib.db, tag ?? '', crib.zone),
+  ),
+  view('build-sheets', 'Designs that are built again and again, as they are in force.', NOTHING, (crib) =>
+    sheetsView(crib.db),
+  ),
+  view(
+    'build-sheet',
+    'One build sheet: its design, what each step takes and what may stand in, its versions, what stands built from it.',
+    A_SHEET,
+    (crib, { code }) => sheetView(crib.db, code ?? '', localDay(crib.now(), crib.zone)),
   ),
   view(
     'jobs',

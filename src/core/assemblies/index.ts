@@ -20,6 +20,9 @@ export type { Weight } from './weight';
 export { deflection } from './deflection';
 export { buildFigures } from './buildFigures';
 export type { BuildFigures } from './buildFigures';
+// A design that is built again and again
+export { holderStandsIn, judgeBySheet, mustOf, partsStandIn, standsIn } from './buildSheet';
+export type { BuiltAfter, MustHave, Offered, SheetDesign } from './buildSheet';
 // Beside a wall
 export { besideWall, standsBeside } from './besideWall';
 export { clearanceOf, leastStickout } from './clearance';

@@ -52,6 +52,15 @@ export const PAGES = {
     do: ['figures', 'change', 'days'],
   },
   registers: REGISTERS,
+  /** `like`: the tag of an assembly whose build it is made of. */
+  sheets: {
+    open: 'code',
+    new: ['sheet'],
+    like: 'code',
+    do: ['build', 'change'],
+    operation: 'number',
+    t: 'number',
+  },
   jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },

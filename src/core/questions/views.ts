@@ -85,6 +85,7 @@ export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;
 export const A_COUNT = { number: 'code' } as const satisfies QuestionSpec;
 export const AN_ASSEMBLY = { tag: 'code' } as const satisfies QuestionSpec;
+export const A_SHEET = { code: 'code' } as const satisfies QuestionSpec;
 export const A_JOB = { number: 'code' } as const satisfies QuestionSpec;
 /** What a machine is to be given: for all of its open jobs, or one; what changed since it was last given them, or all. */
 export const REGISTERS = {

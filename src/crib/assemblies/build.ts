@@ -1,15 +1,16 @@
-import { judgeBuild } from '@/core/assemblies';
+import { judgeBuild, judgeBySheet } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { regroundGeometry } from '@/core/cutters';
 import { judgeFit, type Use } from '@/core/jobs';
 import { first, held } from '@/core/sure';
-import { cutterOf, loadItems } from '@/crib/catalogue';
+import { cutterOf, holderDetails, holderOf, loadItems, partOf } from '@/crib/catalogue';
 import { type Moment, Problem, toLength } from '@/crib/door';
 import { insertAssembly, insertAssemblyPart, nextNumber } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { insertTie, type OperationRow } from '@/data/jobs';
 import { presentSizes } from '@/data/stock';
 import { putTogether } from './putTogether';
+import type { FullSheet } from './sheetOf';
 import { type CutterSource, type HeldHolder, takeCutter } from './taking';
 import { buildOf } from './useFigures';
 
@@ -19,8 +20,14 @@ interface Built {
   judgements: Judgement[];
 }
 
-/** What a build is wanted for: judged before anybody tightens a nut. */
-export type Wanted = Pick<Use, 'asks' | 'here' | 'machine'>;
+interface BuiltFor {
+  /** What it is wanted for: judged before anybody tightens a nut. */
+  wanted?: Pick<Use, 'asks' | 'here' | 'machine'>;
+  /** Jobs it is built for: what is set aside for them may be taken. */
+  jobs?: readonly string[];
+  /** The sheet it is built from: held against it. */
+  sheet?: FullSheet;
+}
 
 /**
  * Puts cutter and holder together and gives the build its tag number. Judged 'stop' is refused unless `despite`
@@ -33,9 +40,7 @@ export async function build(
   holder: HeldHolder,
   stickout: string | number,
   despite: string | undefined,
-  wanted: Wanted | null = null,
-  /** Jobs it is built for: what is set aside for them may be taken. */
-  jobs: readonly string[] = [],
+  { wanted, jobs = [], sheet }: BuiltFor = {},
 ): Promise<Built> {
   const length = toLength(stickout);
   const cutter = await takeCutter(c, moment, source, jobs, despite);
@@ -51,6 +56,14 @@ export async function build(
     ...judgeBuild(putTogether(cutterItem, present, holderItem, parts, length.mm).build),
     ...(wanted
       ? judgeFit(wanted, buildOf('this build', cutterItem, present, holderItem, length.mm, parts))
+      : []),
+    ...(sheet
+      ? judgeBySheet(sheet.design, {
+          offered: { code: cutterItem.code, cutter: present, substrate: cutterItem.substrate },
+          holder: { details: holderDetails(holderItem), geometry: holderOf(holderItem) },
+          parts: parts.map((part) => partOf(part.item, part.setOut)),
+          stickout: length.mm,
+        })
       : []),
   ];
   const stops = judgements.filter((j) => j.grade === 'stop');

@@ -2,6 +2,12 @@
 export { buildAssembly } from './verbs/buildAssembly';
 export { resetStickout } from './verbs/resetStickout';
 export { takeDown } from './verbs/takeDown';
+export { writeBuildSheet } from './verbs/writeBuildSheet';
+// What screens show
+export { sheetsView } from './views/sheetsView';
+export type { SheetLine } from './views/sheetsView';
+export { sheetView } from './views/sheetView';
+export type { SheetStep, SheetView } from './views/sheetView';
 // Shared with other rooms
 export { build } from './build';
 export { cutterSourceSchema, heldBy } from './taking';

@@ -139,6 +139,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['run', { operation: '1' }],
     ['registers', { machine: 'M2' }],
     ['devices', {}],
+    ['build-sheets', {}],
+    ['build-sheet', { code: 'BS-1' }],
     ['jobs', { after: '1' }],
     ['lives', { after: '1-1' }],
     ['life', { item: 'EM10', material: 'C45' }],
@@ -208,8 +210,11 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   ).operation as number;
   await does('storeProgram', { operation, text: oneToolProgram(7, 2) });
   await does('logParts', { operation, parts: 1 });
+  const drawn = { code: 'BS-1', name: 'Finisher', cutter: 'EM10', holder: 'SL10', stickout: 34 };
+  await does('writeBuildSheet', drawn);
   for (let i = 0; i < 3; i += 1)
     await does('buildAssembly', {
+      sheet: { code: 'BS-1', version: 1, clean: true },
       cutter: { item: 'EM10', place: 'S1' },
       holder: { item: 'SL10', place: 'S1' },
       stickout: '34',

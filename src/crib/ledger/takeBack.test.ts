@@ -43,6 +43,13 @@ beforeAll(async () => {
   await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
   await crib.do('endLife', { tag: 'A-0003', kind: 'preventive', cutterTo: 'USED' });
   await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-01-20' });
+  await crib.do('writeBuildSheet', {
+    code: 'BS-1',
+    name: 'Finisher',
+    cutter: 'EM10',
+    holder: 'SL10',
+    stickout: 34,
+  });
   await crib.do('addDevice', { code: 'PRE-1', name: 'Presetter', port: 4400, master: 200 });
   await crib.do('checkDevice', { device: 'PRE-1', reading: 200.001 });
 });
@@ -57,6 +64,7 @@ const ASKED: Record<string, string> = {
   job: 'number=J-1',
   run: 'operation=1',
   registers: 'machine=M2',
+  'build-sheet': 'code=BS-1',
   life: 'item=EM10&material=C45',
 };
 
@@ -307,6 +315,10 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ['stateDay', () => ({ day: '2027-01-06', closed: 'yes' })],
   ['storeProgram', () => ({ operation, text: oneToolProgram(7, 5, -44) })],
   ['tieTool', () => ({ operation, t: 7, tag: 'A-0002' })],
+  [
+    'writeBuildSheet',
+    () => ({ code: 'BS-2', name: 'Finisher', cutter: 'EM10', holder: 'SL10', stickout: 34, torque: 40 }),
+  ],
   ['addDevice', () => ({ code: 'PRE-2', name: 'Height stand', port: 4401, master: 100 })],
   ['checkDevice', () => ({ device: 'PRE-1', reading: 200.02 })],
   // K 490, L 94.1: the datum school.

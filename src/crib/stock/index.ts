@@ -13,7 +13,7 @@ export { movementsView } from './views/movementsView';
 export type { MovementsAsked, MovementsView } from './views/movementsView';
 export { allStock, stockQuestion, stockView } from './views/stockView';
 export type { StockAsked, StockLine, StockView } from './views/stockView';
-export { takeableView } from './views/takeableView';
+export { takeableView, takeSources } from './views/takeableView';
 export type { TakeSource, TakeableView } from './views/takeableView';
 // Shared with other rooms
 export { BACK_FIRST, mustBeInCrib, placeInCrib } from './placeInCrib';

@@ -3,7 +3,7 @@ import Slider from '@mui/material/Slider';
 import { useId } from 'react';
 import type { AssemblyOutline, StickoutRange, Wall } from '@/core/assemblies';
 import styles from './BuildDrawn.module.css';
-import { mirrored, openLine } from './drawing';
+import { BuildPaths } from './BuildPaths';
 
 const W = 584;
 const LEFT = 14;
@@ -74,16 +74,7 @@ export default function BuildDrawn({
           strokeDasharray="14 4 3 4"
         />
         <g transform={`translate(${LEFT} ${half}) rotate(-90)`}>
-          <path d={mirrored(outline.holder, scale)} fill="var(--holder)" />
-          <path d={mirrored(outline.holder.slice(0, 2), scale)} fill="var(--holder-dark)" />
-          <path d={mirrored(outline.shank, scale)} fill="var(--steel)" />
-          <path d={mirrored(outline.flute, scale)} fill="var(--sheet)" />
-          <path
-            d={outline.openEnd ? openLine(outline.flute, scale, 'shank') : mirrored(outline.flute, scale)}
-            fill="none"
-            stroke="var(--accent)"
-            strokeWidth="1.4"
-          />
+          <BuildPaths outline={outline} scale={scale} />
         </g>
         {reachMm !== null && reachMm > 0 && (
           <line

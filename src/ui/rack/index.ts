@@ -2,5 +2,6 @@ export { BuildDrawing } from './BuildDrawing';
 export { CutterDrawing } from './CutterDrawing';
 export { DimensionedDrawing } from './DimensionedDrawing';
 export type { DimensionWords, Sureness } from './DimensionedDrawing';
+export { LyingDrawing } from './LyingDrawing';
 export { Rack } from './Rack';
 export type { RackSlot } from './Rack';

@@ -93,8 +93,9 @@ export const endLife = defineVerb({
       await heldBy(c, assembly),
       input.rebuild.stickout,
       input.rebuild.despite,
-      null,
-      (await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))])).map((o) => o.job),
+      {
+        jobs: (await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))])).map((o) => o.job),
+      },
     );
     for (const tie of ties)
       await insertTie(c, moment.entryId, {

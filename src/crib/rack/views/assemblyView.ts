@@ -2,6 +2,7 @@ import { buildFigures, type BuildFigures } from '@/core/assemblies';
 import { sameTaper } from '@/core/cutters';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
+import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines } from '@/data/shop';
 import { type AssemblyCard, standingOne } from '../cards';
 import { type MachineRegisters, registersOn } from '../registers';
@@ -13,6 +14,8 @@ export interface AssemblyView extends AssemblyCard {
   registers: MachineRegisters[];
   /** What it weighs, how fast it may turn, how far its tip gives way. */
   figures: BuildFigures;
+  /** The sheet it was built from, and the version that stands now; null: from none. */
+  builtFrom: { code: string; version: number; now: number | null } | null;
 }
 
 /** One assembly that stands; null where there is none of that tag. */
@@ -21,11 +24,17 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   if (!assembly || assembly.takenDownEntryId !== null) return null;
   const { card, row, cutter, operations, together } = await standingOne(c, assembly);
   const { measured } = card;
+  const from = await maybeBuiltFrom(c, row.id);
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
   return {
     ...card,
     measurements: await manyMeasurements(c, row.id),
     figures: buildFigures(together.build),
+    builtFrom: from && {
+      code: from.code,
+      version: from.version,
+      now: (await maybeSheetNow(c, from.code))?.version ?? null,
+    },
     registers:
       measured.state === 'measured'
         ? machines

@@ -97,6 +97,35 @@ export async function takeableView(
   const together = what === 'part' ? await togetherSoFar(c, asked) : null;
   const ids = (together ? await fitFirst(c, listed, together) : listed).slice(0, SHOWN);
   if (!ids.length) return { sources: [], more: false, against: null };
+  const known = await knownOf(c, ids, today, together, scanned);
+  const order = ids.flatMap((id) => [...olderThan(id, known), id]);
+  const scannedItem = scanned && known.items.get(scanned.itemId);
+  return {
+    against: scannedItem ? againstTaking(scanned, scannedItem, known) : null,
+    sources: [...new Set(order)].flatMap((id) => sourcesOf(known.items.get(id), known, scanned !== null)),
+    more: found.length > SHOWN,
+  };
+}
+
+/** What can be taken of some items, in their order: unused stock a place at a time, and marked cutters. */
+export async function takeSources(
+  c: Connection,
+  itemIds: readonly number[],
+  today: string,
+): Promise<TakeSource[]> {
+  if (!itemIds.length) return [];
+  const known = await knownOf(c, itemIds, today, null, null);
+  return itemIds.flatMap((id) => sourcesOf(known.items.get(id), known, false));
+}
+
+/** What is read of some items to say what can be taken of them. */
+async function knownOf(
+  c: Connection,
+  ids: readonly number[],
+  today: string,
+  together: Together | null,
+  scanned: PieceRow | null,
+): Promise<Known> {
   const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
   // An older version that still lies here belongs beside the newer one, whatever words were typed.
   const older = links.filter((l) => ids.includes(l.itemId)).map((l) => l.earlierItemId);
@@ -106,7 +135,7 @@ export async function takeableView(
   const pieces = (await manyPiecesHere(c, all)).filter((p) =>
     scanned ? p.id === scanned.id : inCrib(p.placeKind),
   );
-  const known: Known = {
+  return {
     reserved: group(await manyReservations(c, all), (r) => r.itemId),
     today,
     links,
@@ -128,13 +157,6 @@ export async function takeableView(
     ladder: (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER,
     items,
     together,
-  };
-  const order = ids.flatMap((id) => [...olderThan(id, known), id]);
-  const scannedItem = scanned && items.get(scanned.itemId);
-  return {
-    against: scannedItem ? againstTaking(scanned, scannedItem, known) : null,
-    sources: [...new Set(order)].flatMap((id) => sourcesOf(items.get(id), known, scanned !== null)),
-    more: found.length > SHOWN,
   };
 }
 

@@ -64,6 +64,7 @@ export function FormField({
               <SearchField
                 id={id}
                 search={sure(spec.search, `what ${spec.name} is searched in`)}
+                start={spec.start ? { value: spec.start, title: spec.start, words: '' } : null}
                 value={field.value ?? ''}
                 onChange={field.onChange}
                 onPick={spec.onPick}

@@ -73,9 +73,12 @@ const parcelInput = (l: StockLine) => ({
   ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
 });
 
-/** 'EM8|CAB1-A' is stock at a place, 'E-0012' a marked piece. */
-export const sourceOf = (value: string): CutterSource => {
+/** 'EM8|CAB1-A' is stock of an item at a place. */
+export const stockOf = (value: string): { item: string; place: string } => {
   // A place's code has no bar; an item's may have one.
   const bar = value.lastIndexOf('|');
-  return bar < 0 ? { piece: value } : { item: value.slice(0, bar), place: value.slice(bar + 1) };
+  return { item: value.slice(0, Math.max(0, bar)), place: value.slice(bar + 1) };
 };
+/** 'EM8|CAB1-A' is stock at a place, 'E-0012' a marked piece. */
+export const sourceOf = (value: string): CutterSource =>
+  value.includes('|') ? stockOf(value) : { piece: value };

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { linkToEnd, linkToLabel } from '@/core/links';
+import { linkTo, linkToEnd, linkToLabel } from '@/core/links';
 import type { DeviceLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
@@ -119,6 +119,24 @@ export function AssemblyTag({
       <LifeRows card={card} />
       <h2>The build</h2>
       <Parts card={card} />
+      <p className="small">
+        {card.builtFrom ? (
+          <>
+            Built from{' '}
+            <Link className="fig" href={linkTo('sheets', { open: card.builtFrom.code })}>
+              {card.builtFrom.code}
+            </Link>{' '}
+            version {card.builtFrom.version}
+            {card.builtFrom.now !== null &&
+              card.builtFrom.now !== card.builtFrom.version &&
+              `; version ${card.builtFrom.now} stands now`}
+          </>
+        ) : (
+          <Link className="soft" href={linkTo('sheets', { new: 'sheet', like: card.tag })}>
+            make a build sheet of it
+          </Link>
+        )}
+      </p>
       <BuildFiguresRows expected={m.state === 'measured' ? null : card.expectedMm} figures={card.figures} />
       <Judgements list={card.judgements} />
       {guesses.length > 0 && <p className="soft small">Leans on a guess: {guesses.join(', ')}.</p>}

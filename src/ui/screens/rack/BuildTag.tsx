@@ -12,9 +12,10 @@ import type { JobView } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
 import { Judgements } from '@/ui/kit/figure';
 import { type FieldSpec, type Found, VerbForm } from '@/ui/kit/form';
-import { Caution, Fold, Notice } from '@/ui/kit/page';
+import { Caution, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { BuildDrawing } from '@/ui/rack';
+import { Judged } from '@/ui/screens/common/Judged';
 import { type FoundSource, partsOnto, sourceOf, takeables } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
@@ -207,7 +208,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
               <Beside unit={unit} cutter={judged.build.cutter} onWall={setWall} />
               {judged.beside && <Judgements list={[judged.beside.judgement]} />}
               {judged.judgements ? (
-                <Shown list={judged.judgements} />
+                <Judged list={judged.judgements} />
               ) : (
                 <p className="soft">Type the stickout, or take hold of the tip: it is judged as it is set.</p>
               )}
@@ -223,26 +224,17 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
         </VerbForm>
       </div>
       <p className="soft small">
+        Built again and again?{' '}
+        <Link href={linkTo('sheets', job && t ? { operation: job.operation.id, t: Number(t) } : {})}>
+          From a build sheet
+        </Link>
+        , step by step.
+      </p>
+      <p className="soft small">
         Not found? What lies in the crib can be taken:{' '}
         <Link href={linkTo('cutters', { new: 'cutter' })}>add it</Link> and receive it first.
       </p>
     </Tag>
-  );
-}
-
-/** What must be looked at, and what is good in a line that unfolds. */
-function Shown({ list }: { list: NonNullable<NonNullable<ReturnType<typeof judgedBuild>>['judgements']> }) {
-  const good = list.filter((j) => j.grade === 'good');
-  const rest = list.filter((j) => j.grade !== 'good');
-  return (
-    <>
-      <Judgements list={rest} />
-      {good.length > 0 && (
-        <Fold label={`● ${rest.length ? `${good.length} good` : `all ${good.length} good`}`} says>
-          <Judgements list={good} />
-        </Fold>
-      )}
-    </>
   );
 }
 

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { linkTo } from '@/core/links';
 import type { DeviceLine } from '@/crib/devices';
 import type { JobView } from '@/crib/jobs';
 import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
@@ -94,6 +95,9 @@ export function RackScreen({
             scroll={false}
           >
             Build one
+          </Button>
+          <Button component={Link} href={linkTo('sheets')}>
+            Build sheets
           </Button>
         </Acts>
       </Head>

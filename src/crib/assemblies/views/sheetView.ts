@@ -1,0 +1,179 @@
+import { holderStandsIn, PART_KINDS, partsStandIn, type SheetDesign, standsIn } from '@/core/assemblies';
+import type { Judgement } from '@/core/because';
+import type { CutterGeometry, ItemKind } from '@/core/cutters';
+import { DEFAULTS } from '@/core/defaults';
+import { first } from '@/core/sure';
+import { type CribItem, partOf } from '@/crib/catalogue';
+import { takeSources, type TakeSource } from '@/crib/stock';
+import { manyTakeableIds } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import { manySheetVersions, manyStandingFrom, maybeSheetNow } from '@/data/sheets';
+import { fullSheets, type FullSheet } from '../sheetOf';
+import { lineOf, type SheetLine } from './sheetsView';
+
+/** One piece that a build of a sheet takes: the sheet's own, or what may stand in for it, each from where it lies. */
+export interface SheetStep {
+  what: 'cutter' | 'holder' | 'part';
+  /** The item the sheet names; null: any that has what it must have. */
+  code: string | null;
+  words: string;
+  /** How far an extension is set out, as entered; null: as its own figures say. */
+  outEntered: string | null;
+  outMm: number | null;
+  sources: TakeSource[];
+  /** What lies here and may stand in, with what differs; those that may not are not among them. */
+  instead: { source: TakeSource; judgement: Judgement }[];
+}
+
+/** A build sheet with all its screen shows. */
+export interface SheetView extends SheetLine {
+  design: SheetDesign;
+  leastEntered: string;
+  mostEntered: string;
+  gripEntered: string | null;
+  /** N m. */
+  torque: number | null;
+  collar: boolean;
+  steps: string | null;
+  /** The cutter as an item, or what any must have. */
+  names: { cutter: string | null; holder: string; parts: string[] };
+  /** What it is drawn with. */
+  shape: CutterGeometry;
+  pieces: SheetStep[];
+  versions: { version: number; happenedAt: Date; who: string; entryId: number }[];
+  /** Assemblies that stand and were built from it, each with its version. */
+  built: { tag: string; version: number }[];
+}
+
+/** More that lie here are not looked at for what may stand in. */
+const LOOKED_AT = 60;
+
+/** One build sheet as it is in force; null: there is none of that code. */
+export async function sheetView(c: Connection, code: string, today: string): Promise<SheetView | null> {
+  const row = await maybeSheetNow(c, code.toUpperCase());
+  if (!row) return null;
+  const sheet = first(await fullSheets(c, [row]));
+  const versions = await manySheetVersions(c, row.code);
+  return {
+    ...lineOf(sheet),
+    design: sheet.design,
+    leastEntered: row.leastEntered,
+    mostEntered: row.mostEntered,
+    gripEntered: row.gripEntered,
+    torque: row.torque,
+    collar: row.collar,
+    steps: row.steps,
+    names: {
+      cutter: sheet.cutter?.code ?? null,
+      holder: sheet.holder.code,
+      parts: sheet.parts.map((p) => p.item.code),
+    },
+    shape: sheet.shape,
+    pieces: await piecesOf(c, sheet, today),
+    versions: versions.map(({ version, happenedAt, who, entryId }) => ({
+      version,
+      happenedAt,
+      who,
+      entryId,
+    })),
+    built: await manyStandingFrom(c, row.code),
+  };
+}
+
+/** What is asked for one step, and how what lies here is judged for it. */
+interface Asked {
+  what: SheetStep['what'];
+  item: CribItem | null;
+  out: { entered: string | null; mm: number | null };
+  kinds: readonly ItemKind[];
+  ranges: Parameters<typeof manyTakeableIds>[1]['ranges'];
+  judge: (source: TakeSource) => Judgement | null;
+}
+
+function asks({ design, cutter, holder, parts }: FullSheet): Asked[] {
+  const { DC } = design.must;
+  const none = { entered: null, mm: null };
+  return [
+    {
+      what: 'cutter',
+      item: cutter,
+      out: none,
+      kinds: ['cutter', 'body'],
+      ranges: [
+        {
+          symbol: 'DC',
+          min: DC - DEFAULTS.standsInMm,
+          max: DC + DEFAULTS.standsInMm,
+          minOpen: false,
+          maxOpen: false,
+        },
+      ],
+      judge: (s) =>
+        s.cutter &&
+        standsIn(
+          design.must,
+          { code: s.item, cutter: s.cutter, substrate: s.details.cutter?.SUBSTRATE ?? null },
+          design.cutterCode,
+        ),
+    },
+    {
+      what: 'holder',
+      item: holder,
+      out: none,
+      kinds: ['holder'],
+      ranges: [],
+      judge: (s) =>
+        s.holder &&
+        s.details.holder &&
+        holderStandsIn(design.holder, { details: s.details.holder, geometry: s.holder }),
+    },
+    ...parts.map((p): Asked => ({
+      what: 'part',
+      item: p.item,
+      out: { entered: p.row.outEntered, mm: p.setOut },
+      kinds: PART_KINDS.filter((k) => k === p.item.kind),
+      ranges: [],
+      judge: (s) =>
+        s.part && first(partsStandIn([partOf(p.item, p.setOut)], [{ ...s.part, setOut: p.setOut }])),
+    })),
+  ];
+}
+
+async function piecesOf(c: Connection, sheet: FullSheet, today: string): Promise<SheetStep[]> {
+  const pieces: SheetStep[] = [];
+  for (const asked of asks(sheet)) {
+    const ids = await manyTakeableIds(
+      c,
+      { words: [], ranges: asked.ranges, kind: null },
+      asked.kinds,
+      LOOKED_AT,
+    );
+    const own = asked.item?.id ?? null;
+    const all = await takeSources(
+      c,
+      [...(own === null ? [] : [own]), ...ids.filter((id) => id !== own)],
+      today,
+    );
+    const isOwn = (s: TakeSource) => asked.item !== null && s.item === asked.item.code;
+    const judged = all.flatMap((source) => {
+      const judgement = asked.judge(source);
+      return judgement && judgement.grade !== 'stop' ? [{ source, judgement }] : [];
+    });
+    pieces.push({
+      what: asked.what,
+      code: asked.item?.code ?? null,
+      words: asked.item?.words ?? lineOf(sheet).cutter,
+      outEntered: asked.out.entered,
+      outMm: asked.out.mm,
+      // A reground one that is another size by now is none of the sheet's own any more.
+      sources: judged.filter((j) => isOwn(j.source)).map((j) => j.source),
+      instead: judged
+        .filter((j) => !isOwn(j.source))
+        .sort((a, b) => ORDER[a.judgement.grade] - ORDER[b.judgement.grade]),
+    });
+  }
+  return pieces;
+}
+
+/** What differs in nothing stands first. */
+const ORDER: Record<Judgement['grade'], number> = { good: 0, question: 1, 'not judged': 2, stop: 3 };
