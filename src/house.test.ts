@@ -75,17 +75,28 @@ it('the types are believed and not overruled, but where a reason stands beside',
 /** One definition of each judgement: who may ask the function it is made of; every other asks the answer. */
 const ASKED_BY: Record<string, readonly string[]> = {
   judgeUse: ['core/jobs/use', 'crib/rack/judgedUse.ts', 'crib/jobs/computations.ts'],
-  judgeFit: ['core/jobs/use', 'crib/assemblies/build.ts', 'ui/screens/rack/judgedBuild.ts'],
-  judgeBuild: ['core/assemblies', 'crib/assemblies', 'crib/rack/cards.ts', 'ui/screens/rack/judgedBuild.ts'],
-  holdsAs: ['core/assemblies', 'crib/assemblies', 'crib/stock/views/fitting.ts', 'ui/screens/rack'],
+  judgeFit: ['core/jobs/use', 'crib/assemblies/build.ts', 'ui/screens/common/judgedBuild.ts'],
+  judgeBuild: [
+    'core/assemblies',
+    'crib/assemblies',
+    'crib/rack/cards.ts',
+    'ui/screens/common/judgedBuild.ts',
+  ],
+  judgeBySheet: ['core/assemblies', 'crib/assemblies/build.ts', 'ui/screens/sheets/judgedBySheet.ts'],
+  holdsAs: [
+    'core/assemblies',
+    'crib/assemblies',
+    'crib/stock/views/fitting.ts',
+    'ui/screens/common/judgedBuild.ts',
+  ],
   buildFigures: [
     'core/assemblies',
     'crib/assemblies/computations.ts',
     'crib/rack/views/assemblyView.ts',
-    'ui/screens/rack',
+    'ui/screens/common/judgedBuild.ts',
   ],
   fitsNext: ['core/assemblies', 'crib/stock/views/fitting.ts'],
-  besideWall: ['core/assemblies', 'crib/assemblies/computations.ts', 'ui/screens/rack'],
+  besideWall: ['core/assemblies', 'crib/assemblies/computations.ts', 'ui/screens/common/judgedBuild.ts'],
   sameTaper: [
     'core/assemblies',
     'core/cutters',

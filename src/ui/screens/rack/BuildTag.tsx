@@ -16,12 +16,12 @@ import { Caution, Notice } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { BuildDrawing } from '@/ui/rack';
 import { Judged } from '@/ui/screens/common/Judged';
+import { judgedBuild } from '@/ui/screens/common/judgedBuild';
 import { type FoundSource, partsOnto, sourceOf, takeables } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
 import { BuildFiguresRows } from './BuildFiguresRows';
 import { Beside } from './Beside';
-import { judgedBuild } from './judgedBuild';
 
 const CUTTERS = takeables('cutter');
 const HOLDERS = takeables('holder');

@@ -1,27 +1,24 @@
 'use client';
-import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { judgeBySheet, judgeBuild } from '@/core/assemblies';
-import type { Judgement } from '@/core/because';
 import { linkTo } from '@/core/links';
 import { parseLength } from '@/core/units';
 import type { SheetView } from '@/crib/assemblies';
 import type { TakeableView, TakeSource } from '@/crib/stock';
 import { Entry, Tick } from '@/ui/kit/field';
-import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
-import { Acts, Caution, Fold } from '@/ui/kit/page';
+import { Acts, Caution } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { ask } from '@/ui/screens/common/ask';
 import { Judged } from '@/ui/screens/common/Judged';
 import { sourceOf, stockOf } from '@/ui/screens/common/found';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useScreenScan, useSurroundings } from '@/ui/shell';
+import { judgedBySheet, type Taken } from './judgedBySheet';
 import styles from './Sheets.module.css';
+import { Step } from './Step';
 
 type Piece = SheetView['pieces'][number];
-type Taken = Record<number, TakeSource | undefined>;
 
 /** What a scan or a tap names among the pieces of a step: its own, or one that stands in. */
 const named = (p: Piece, text: string): TakeSource | undefined => {
@@ -45,7 +42,7 @@ export function BuildFrom({ sheet, closeHref }: { sheet: SheetView; closeHref: s
   const now = sheet.pieces.findIndex((_, i) => !taken[i]);
   const length = parseLength(stickout, unit);
   const mm = length && length.mm > 0 ? length.mm : null;
-  const judgements = judged(sheet, taken, mm);
+  const judgements = judgedBySheet(sheet, taken, mm);
   const stops = judgements.filter((j) => j.grade === 'stop');
   const all = now < 0;
   const ready =
@@ -232,99 +229,4 @@ function lacks(
   if (sheet.collar && !ticked.collar) return 'Stop collar?';
   if (sheet.torque !== null && !ticked.torqued) return 'Tightened?';
   return stopped ? 'Say why, or change what is judged.' : '';
-}
-
-function Step({
-  piece,
-  taken,
-  onTake,
-}: {
-  piece: Piece;
-  taken: TakeSource | undefined;
-  onTake: (source: TakeSource | undefined) => void;
-}) {
-  const { entered } = useLengths();
-  const name = { cutter: 'Cutter', holder: 'Holder', part: 'Part' }[piece.what];
-  const stands = taken && piece.instead.find((o) => o.source.value === taken.value);
-  return (
-    <div>
-      <strong>{name}</strong> {piece.code && <span className="fig">{piece.code}</span>}{' '}
-      <span className="soft">{piece.words}</span>
-      {piece.outMm !== null && <div>set out {entered(piece.outEntered ?? '', piece.outMm, 1)}</div>}
-      {taken ? (
-        <div className={styles.take}>
-          <span>
-            {taken.item}: {taken.take}
-          </span>
-          {stands && stands.judgement.grade !== 'good' && (
-            <GradeMark grade={stands.judgement.grade}>{stands.judgement.words}</GradeMark>
-          )}
-          <Button variant="text" size="small" onClick={() => onTake(undefined)}>
-            another
-          </Button>
-        </div>
-      ) : (
-        <>
-          <div className={styles.take}>
-            {piece.sources.map((s) => (
-              <Button key={s.value} size="small" onClick={() => onTake(s)}>
-                {s.take}
-              </Button>
-            ))}
-            {piece.sources.length === 0 && <span className="soft">none in the crib</span>}
-          </div>
-          {piece.instead.length > 0 && (
-            <Fold label={`${piece.instead.length} that may stand in`}>
-              {piece.instead.map(({ source, judgement }) => (
-                <div key={source.value} className={styles.take}>
-                  <Button size="small" onClick={() => onTake(source)}>
-                    {source.item}: {source.take}
-                  </Button>
-                  <GradeMark grade={judgement.grade}>{judgement.words}</GradeMark>
-                </div>
-              ))}
-            </Fold>
-          )}
-          {[...piece.sources].some((s) => s.caution) && (
-            <p className="soft small">{piece.sources.flatMap((s) => s.caution ?? []).join('; ')}</p>
-          )}
-        </>
-      )}
-    </div>
-  );
-}
-
-/** Everything that is said of what was taken so far, once both ends are there and the stickout is typed. */
-function judged(sheet: SheetView, taken: Taken, stickout: number | null): Judgement[] {
-  const [cutter, holder] = [taken[0], taken[1]];
-  if (
-    !cutter?.cutter ||
-    !cutter.details.cutter ||
-    !holder?.holder ||
-    !holder.details.holder ||
-    stickout === null
-  )
-    return [];
-  if (sheet.pieces.some((_, i) => !taken[i])) return [];
-  const parts = sheet.pieces.flatMap((p, i) => {
-    const part = p.what === 'part' ? taken[i]?.part : null;
-    return part ? [{ ...part, setOut: p.outMm }] : [];
-  });
-  const details = { cutter: cutter.details.cutter, holder: holder.details.holder };
-  return [
-    ...judgeBySheet(sheet.design, {
-      offered: { code: cutter.item, cutter: cutter.cutter, substrate: details.cutter.SUBSTRATE },
-      holder: { details: details.holder, geometry: holder.holder },
-      parts,
-      stickout,
-    }),
-    ...judgeBuild({
-      cutter: cutter.cutter,
-      holder: holder.holder,
-      stickout,
-      shank: { form: cutter.shank, takes: holder.shank },
-      parts,
-      details,
-    }),
-  ];
 }
