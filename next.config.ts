@@ -7,6 +7,7 @@ const config: NextConfig = {
     '@electric-sql/pglite',
     'workerpool',
     'exceljs',
+    'pdfkit',
     'yauzl',
     'yazl',
     '@node-rs/argon2',

@@ -1,5 +1,6 @@
+import { execFileSync } from 'node:child_process';
 import { DEMO } from '../playwright.config';
-import { expect, fill, fitsWidth, said, tagOf, test } from './help';
+import { AS_OWNER, expect, fill, fitsWidth, said, scan, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -47,4 +48,54 @@ test('a device is checked at its master; one that is off names what it measured 
   await fill(tag, { 'It reads': '200' });
   await tag.getByRole('button', { name: 'Record the check' }).click();
   await expect(said(page)).toContainText('PRE-1 is good for today');
+});
+
+test('a label is printed, its code read off the print and scanned; measured again, it is known for stale', async ({
+  page,
+}) => {
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  const send = async (path: string, data: object): Promise<Record<string, unknown>> => {
+    const answer = await page.request.post(`/api/v1/${path}`, {
+      headers: AS_OWNER,
+      data: { who: 'IK', ...data },
+    });
+    expect(answer.ok()).toBe(true);
+    return (await answer.json()) as Record<string, unknown>;
+  };
+  const facts = {
+    DC: maker('7'),
+    DMM: maker('8'),
+    LCF: maker('20'),
+    OAL: maker('63'),
+    SUBSTRATE: maker('carbide'),
+  };
+  await send('items', { code: 'LB-7', kind: 'cutter', family: 'square', facts });
+  const holds = { CCMS: maker('40 taper'), LF: maker('60'), CLAMP_MIN: maker('8'), CLAMP_MAX: maker('8') };
+  await send('items', { code: 'LB-H8', kind: 'holder', facts: holds });
+  for (const item of ['LB-7', 'LB-H8']) await send('stock/received', { item, place: 'CAB1-C', quantity: 1 });
+  const at = (item: string) => ({ item, place: 'CAB1-C' });
+  const { tag } = await send('assemblies', { cutter: at('LB-7'), holder: at('LB-H8'), stickout: 25 });
+  await send('measurements', { tag, gaugeLength: '85.02', diameter: '6.991' });
+
+  const pdf = await (await page.request.get(`/api/v1/labels.pdf?tags=${String(tag)}&as=one`)).body();
+  const [printed] = JSON.parse(
+    execFileSync(process.execPath, ['src/app/testing/readPrint.mjs'], { input: pdf, encoding: 'utf8' }),
+  ) as { text: string; codes: { text: string }[] }[];
+  expect(printed!.text).toContain('85.02');
+  const code = printed!.codes[0]!.text;
+
+  await page.goto('/');
+  await scan(page, code);
+  await expect(said(page)).toContainText(`${String(tag)} opened beside the rack`);
+  await expect(tagOf(page).getByRole('heading', { name: String(tag) })).toBeVisible();
+  // Again: the screen knows it by its tag.
+  await scan(page, code);
+  await expect(said(page)).toContainText('again: measure it');
+  await fill(tagOf(page), { 'Gauge length': '85.03' });
+  await tagOf(page)
+    .getByRole('button', { name: /^Record/ })
+    .click();
+  await expect(said(page)).toContainText(`${String(tag)} measured`);
+  await scan(page, code);
+  await expect(said(page)).toContainText('STALE LABEL: it was measured again');
 });

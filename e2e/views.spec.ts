@@ -325,7 +325,8 @@ test('the label prints at 50 x 25 mm with number and code; blank until measured'
   await page.emulateMedia({ media: 'print' });
   const label = page.getByTestId('label');
   await expect(label).toContainText('A-0042');
-  await expect(label.locator('svg')).toBeVisible();
+  await expect(label.locator('svg').first()).toBeVisible();
+  await expect(label.getByRole('img', { name: 'Drawing of A-0042' })).toBeVisible();
   const box = (await label.boundingBox())!;
   // CSS: 96 px to the inch
   expect(box.width).toBeCloseTo((50 / 25.4) * 96, 0);

@@ -40,6 +40,8 @@ export const LIMITS = {
   programFaults: limit(1_000, 'places', 'places not understood in an NC program, after which reading stops'),
   warningLines: limit(1_000, 'lines', 'lines named of one warning of an NC program; it says how many more'),
 
+  labels: limit(220, 'labels', 'labels printed at once: five sheets of A4'),
+
   pictureBytes: limit(12_000_000, 'bytes', 'a picture, as a file'),
   picturePixels: limit(80_000_000, 'pixels', 'a picture'),
   pictureSide: limit(20_000, 'pixels', 'a side of a picture'),

@@ -5,6 +5,7 @@ import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
+import { LABELS } from '@/core/questions';
 import { READ_DEVICE } from '@/crib/devices';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
@@ -25,7 +26,7 @@ const FILES = {
 };
 
 /** What the address of a view may ask, from the schema that checks it. */
-const parametersOf = (v: View) =>
+const parametersOf = (v: Pick<View, 'question'>) =>
   Object.entries(questionSchema(v.question).properties ?? {}).map(([name, schema]) => ({
     name,
     in: 'query',
@@ -148,6 +149,14 @@ export function openApi(): object {
       200: { description: 'The program report', content: json({ type: 'object' }) },
       default: problem,
     },
+  };
+  at('labels.pdf').get = {
+    operationId: 'labels_pdf',
+    summary:
+      'Labels of assemblies, 50 x 25 mm: of ?tags, a ?job, or all that stands; one a page, or on A4 after ?used of the sheet. Numbers of ?machines.',
+    tags: ['views'],
+    parameters: parametersOf({ question: LABELS }),
+    responses: { 200: { description: 'The labels', content: { 'application/pdf': {} } }, default: problem },
   };
   at('devices/read').post = {
     operationId: 'devices_read',

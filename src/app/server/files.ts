@@ -1,14 +1,16 @@
 import 'server-only';
 import { createReadStream, rmSync, statSync } from 'node:fs';
-import { CATALOGUE, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
+import { CATALOGUE, LABELS, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { type Beside, type Crib, mayRead, readQuestion, type Signed } from '@/crib/door';
 import { exportItems, exportMovements, exportStock, type Format } from '@/crib/exchange';
 import { webOf } from '@/crib/keeping';
+import { labelsAsked } from '@/crib/rack';
 import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
 import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { crib } from './crib';
+import { labelsPdf } from './labelPdf';
 
 /** What is said to one is kept by nobody on the way. */
 export const PRIVATE = { 'cache-control': 'no-store' };
@@ -63,6 +65,15 @@ export async function registersFile(query: URLSearchParams, as: RegisterFile): P
   const { db, now, zone } = await crib();
   const { text, name } = await exportRegisters(db, readQuestion(REGISTERS, query), as, now(), zone);
   return attached(text, REGISTER_FILES[as], name);
+}
+
+/** Labels of assemblies as they would be printed now. */
+export async function labelsFile(query: URLSearchParams): Promise<Response> {
+  const { db, zone } = await crib();
+  const asked = readQuestion(LABELS, query);
+  const labels = await labelsAsked(db, asked, zone);
+  const pdf = await labelsPdf(labels, asked.as ?? 'sheet', Math.min(asked.used ?? 0, 1_000));
+  return attached(Uint8Array.from(pdf), 'application/pdf', 'labels.pdf');
 }
 
 /** All that is kept as open files. The file goes once it was sent, or nobody takes it any more. */

@@ -26,3 +26,7 @@ export const linkTo = <P extends PageName>(page: P, question: PageQuestion<P> = 
 export const linkToRun = (operation: number): string => `/run/${operation}`;
 export const linkToEnd = (tag: string): string => `/end/${encodeURIComponent(tag)}`;
 export const linkToLabel = (tag: string): string => `/print/${encodeURIComponent(tag)}`;
+
+// The code on the label of an assembly
+export { labelCode, printOf, readLabelCode } from './labelCode';
+export type { LabelCode } from './labelCode';

@@ -85,6 +85,17 @@ export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;
 export const A_COUNT = { number: 'code' } as const satisfies QuestionSpec;
 export const AN_ASSEMBLY = { tag: 'code' } as const satisfies QuestionSpec;
+/**
+ * Labels to print: of some tags with a comma between, of a job, or of all that stands; with the registers of some machines;
+ * one a page, or on A4 after so many of the sheet that are used.
+ */
+export const LABELS = {
+  tags: 'words',
+  job: 'code',
+  machines: 'words',
+  as: ['one', 'sheet'],
+  used: 'number',
+} as const satisfies QuestionSpec;
 export const A_SHEET = { code: 'code' } as const satisfies QuestionSpec;
 export const A_JOB = { number: 'code' } as const satisfies QuestionSpec;
 /** What a machine is to be given: for all of its open jobs, or one; what changed since it was last given them, or all. */

@@ -1,8 +1,9 @@
 import { sum } from 'd3';
-import { linkTo } from '@/core/links';
+import { linkTo, readLabelCode } from '@/core/links';
 import { first, sure } from '@/core/sure';
 import { localDay } from '@/core/units';
 import { catalogueView, loadItem } from '@/crib/catalogue';
+import { staleLabel } from '@/crib/rack';
 import { maybeAssembly, maybeStandingAssemblyOfPiece } from '@/data/assemblies';
 import { manyPurchasesOf } from '@/data/buying';
 import { maybeItem } from '@/data/catalogue';
@@ -12,17 +13,21 @@ import { manyMachines } from '@/data/shop';
 import { maybePiece, maybePlace } from '@/data/stock';
 
 /**
- * What a scanned code or typed words mean, and where it opens. Codes carry a letter by kind: A- assembly, E- cutter
+ * What a scanned code or typed words mean, and where it opens; `stale`: a printed label was scanned that says what is so no
+ * more. Codes carry a letter by kind: A- assembly, E- cutter
  * piece, O- order; jobs, items, places and machines by their own codes; anything else is words to find in the catalogue.
  */
 export async function lookUpCode(
   c: Connection,
   text: string,
   zone: string,
-): Promise<{ href: string | null; said: string }> {
-  const code = text.trim();
+): Promise<{ href: string | null; said: string; stale?: string }> {
+  const label = readLabelCode(text);
+  const code = label?.tag ?? text.trim();
   const upper = code.toUpperCase();
   const assembly = await maybeAssembly(c, upper);
+  const stale = label && assembly ? await staleLabel(c, label, zone) : null;
+  if (stale) return { href: linkTo('rack', { open: upper }), said: `opened · ${stale}`, stale };
   if (assembly)
     return assembly.takenDownEntryId === null
       ? {

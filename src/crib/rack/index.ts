@@ -3,7 +3,10 @@ export { assemblyView } from './views/assemblyView';
 export type { AssemblyView } from './views/assemblyView';
 export { rackCard, rackView } from './views/rackView';
 export type { RackCard, RackView } from './views/rackView';
+export { labelOf, labelsAsked } from './label';
+export type { Label } from './label';
 // Shared with other rooms
+export { staleLabel } from './labelScanned';
 export { standingCards, standingOn } from './cards';
 export type { AssemblyCard } from './cards';
 export { judgedUse } from './judgedUse';

@@ -5,3 +5,4 @@ export type { DimensionWords, Sureness } from './DimensionedDrawing';
 export { LyingDrawing } from './LyingDrawing';
 export { Rack } from './Rack';
 export type { RackSlot } from './Rack';
+export { mirrored } from './drawing';

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { readLabelCode } from '@/core/links';
 import { Notice } from '@/ui/kit/page';
 import { useSurroundings } from './door';
 import { hand } from './HandStrip';
@@ -32,8 +33,15 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
     // A badge is nobody's to look up: it confirms where a form waits for one, and signs at a screen of many hands.
     if (/^BADGE-/i.test(wanted))
       return say(giveBadge(wanted) ? 'the badge was given to confirm' : await signByBadge(wanted));
-    const screen = askScreens(wanted);
-    if (screen) return say(`${wanted} ${screen}`);
+    // Screens know an assembly by its tag; the code of its label says more.
+    const label = readLabelCode(wanted);
+    const named = label?.tag ?? wanted;
+    const screen = askScreens(named);
+    if (screen) {
+      say(`${named} ${screen}`);
+      const stale = label && (await lookUp(wanted)).stale;
+      return stale ? say(`${named} ${screen} · ${stale}`) : undefined;
+    }
     const found = await lookUp(wanted);
     // What opens would take the form away: the same scan again says that it may go.
     if (found.href && anyUnsent() && leaving.current !== wanted) {
@@ -41,7 +49,7 @@ export function ScanLine({ help, onHelp }: { help: boolean; onHelp: () => void }
       return say(`${wanted} not opened: what you typed is not sent yet. Scan it again to leave that`);
     }
     leaving.current = null;
-    say(`${wanted} ${found.said}`);
+    say(`${named} ${found.said}`);
     if (found.href) router.push(found.href, { scroll: false });
   };
   useScanner(

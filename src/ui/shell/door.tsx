@@ -6,7 +6,12 @@ import type { Done, ProblemDocument } from '@/crib/door';
 
 /** Answer of a verb to a form: done, or a problem as a value (errors thrown by an action are masked in production). */
 export type Answer = { ok: true; done: Done } | { ok: false; problem: ProblemDocument };
-export type ScanAnswer = { href: string | null; said: string };
+export type ScanAnswer = {
+  href: string | null;
+  said: string;
+  /** A printed label was scanned that says what is so no more, in words. */
+  stale?: string;
+};
 
 /** What the app hands to the screens, which know nothing of servers. */
 export interface AppDoor {

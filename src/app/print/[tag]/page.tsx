@@ -1,6 +1,6 @@
 import bwip from 'bwip-js/node';
 import { notFound } from 'next/navigation';
-import { assemblyView } from '@/crib/rack';
+import { assemblyView, labelOf } from '@/crib/rack';
 import { PrintTag } from '@/ui/screens/rack/PrintTag';
 import { openForPage } from '../../server/views';
 
@@ -8,5 +8,6 @@ export default async function Page({ params }: { params: Promise<{ tag: string }
   const { db, zone } = await openForPage();
   const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
-  return <PrintTag card={card} code={bwip.toSVG({ bcid: 'datamatrix', text: card.tag })} />;
+  const label = labelOf(card, zone);
+  return <PrintTag label={label} code={bwip.toSVG({ bcid: 'datamatrix', text: label.code })} />;
 }

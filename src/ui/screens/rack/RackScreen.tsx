@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { linkTo } from '@/core/links';
+import { LIMITS } from '@/core/limits';
+import { addressOf, linkTo } from '@/core/links';
 import type { DeviceLine } from '@/crib/devices';
 import type { JobView } from '@/crib/jobs';
 import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
@@ -99,6 +100,21 @@ export function RackScreen({
           <Button component={Link} href={linkTo('sheets')}>
             Build sheets
           </Button>
+          {slots.some((s) => s.card) && (
+            <Button
+              href={addressOf('/api/v1/labels.pdf', {
+                // What hangs here now, in its order.
+                tags: slots
+                  .flatMap((s) => s.card?.tag ?? [])
+                  .slice(0, LIMITS.labels.most)
+                  .join(','),
+                as: 'sheet',
+              })}
+              variant="text"
+            >
+              labels on A4
+            </Button>
+          )}
         </Acts>
       </Head>
       <div className={styles.asked}>

@@ -32,6 +32,7 @@ import {
   exported,
   LISTS,
   PRIVATE,
+  labelsFile,
   registersFile,
   shownPicture,
   storedProgram,
@@ -86,6 +87,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       return await exported(new URL(request.url).searchParams, list, format);
     if (list === 'registers' && !more.length && isOne(namesOf(REGISTER_FILES), format))
       return await registersFile(new URL(request.url).searchParams, format);
+    if (path === 'labels.pdf') return await labelsFile(new URL(request.url).searchParams);
     if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture)
