@@ -7,7 +7,14 @@ import { ROOT } from './prepare.mjs';
 function licenceOf(folder) {
   const { license, licenses } = JSON.parse(readFileSync(join(folder, 'package.json'), 'utf8'));
   const said = [license, licenses].flat().map((l) => (typeof l === 'object' ? l?.type : l));
-  return said.filter(Boolean).join(' OR ') || null;
+  return said.filter(Boolean).join(' OR ') || byItsText(folder);
+}
+
+/** Where the package's file forgot it: what the licence that lies in it calls itself; null: none, or another. */
+function byItsText(folder) {
+  const file = readdirSync(folder).find((f) => /^(licen[cs]e|copying)/i.test(f));
+  const text = file ? readFileSync(join(folder, file), 'utf8') : '';
+  return /^\s*(The )?MIT License/i.test(text) ? 'MIT' : null;
 }
 
 const { packages } = JSON.parse(readFileSync(join(ROOT, 'package-lock.json'), 'utf8'));
