@@ -80,7 +80,7 @@ function drawLabel(doc: Pdf, l: Label): void {
   if (l.stop === null)
     for (const [i, words] of l.registers.entries())
       write(doc, 'strong', words, 17, 16.6 + 2.7 * i, 23.5, 2.3);
-  else write(doc, 'strong', `DO NOT RUN: ${l.stop}`, 17, 16.6, 23.5, 2.1, 'left', 3);
+  else write(doc, 'strong', `DO NOT RUN: ${l.stop}`, 17, 16.3, 23.5, 2, 'left', 3);
   const { holder, shank, flute, length, widest } = l.outline;
   const scale = Math.min(21 / length, 6 / widest);
   doc.save().translate(44.8, 2);
@@ -111,7 +111,7 @@ function write(
   if (lines === 1 && is > wide) doc.fontSize((size * wide * 0.995) / is);
   doc.text(text, x, y, {
     width: lines === 1 ? undefined : wide,
-    height: lines === 1 ? undefined : lines * size * 1.25,
+    height: lines === 1 ? undefined : lines * size * 1.42,
     ellipsis: lines > 1,
     lineBreak: lines > 1,
     ...(lines === 1 && align === 'right' ? { width: wide, align } : {}),

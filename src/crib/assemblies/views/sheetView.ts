@@ -154,11 +154,13 @@ async function piecesOf(c: Connection, sheet: FullSheet, today: string): Promise
       [...(own === null ? [] : [own]), ...ids.filter((id) => id !== own)],
       today,
     );
-    const isOwn = (s: TakeSource) => asked.item !== null && s.item === asked.item.code;
     const judged = all.flatMap((source) => {
       const judgement = asked.judge(source);
       return judgement && judgement.grade !== 'stop' ? [{ source, judgement }] : [];
     });
+    // Where no very cutter is named, any that is all it asks is its own.
+    const isOwn = ({ source, judgement }: SheetStep['instead'][number]) =>
+      asked.item === null ? judgement.grade === 'good' : source.item === asked.item.code;
     pieces.push({
       what: asked.what,
       code: asked.item?.code ?? null,
@@ -166,9 +168,9 @@ async function piecesOf(c: Connection, sheet: FullSheet, today: string): Promise
       outEntered: asked.out.entered,
       outMm: asked.out.mm,
       // A reground one that is another size by now is none of the sheet's own any more.
-      sources: judged.filter((j) => isOwn(j.source)).map((j) => j.source),
+      sources: judged.filter(isOwn).map((j) => j.source),
       instead: judged
-        .filter((j) => !isOwn(j.source))
+        .filter((j) => !isOwn(j))
         .sort((a, b) => ORDER[a.judgement.grade] - ORDER[b.judgement.grade]),
     });
   }

@@ -1,6 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { addressOf } from '@/core/links';
+import type { ReactNode } from 'react';
 import type { Label } from '@/crib/rack';
 import { mirrored } from '@/ui/rack';
 import './PrintTag.css';
@@ -20,14 +21,14 @@ export function PrintTag({ label: l, code }: { label: Label; code: string }) {
           <div className="words">{l.words}</div>
           <div className="line">
             <span>L {l.length && <small>{`${l.length.day.slice(2)} ${l.length.who}`}</small>}</span>
-            <b>{l.length?.text ?? ''}</b>
+            <b>{figure(l.length?.text ?? null)}</b>
           </div>
-          <div className="line">
+          <div className={l.diameter?.endsWith('in') ? 'line tight' : 'line'}>
             <span>
-              D <b>{l.diameter ?? ''}</b>
+              D <b>{figure(l.diameter)}</b>
             </span>
             <span>
-              out <b>{l.stickout}</b>
+              out <b>{figure(l.stickout)}</b>
             </span>
           </div>
           <div
@@ -54,6 +55,19 @@ export function PrintTag({ label: l, code }: { label: Label; code: string }) {
         {l.length ? '' : 'Not measured: length and diameter stay blank.'} Take the old label off: its numbers,
         or those of another machine, put the tip elsewhere.
       </p>
+    </>
+  );
+}
+
+/** A figure as it was entered; its unit, where it is not the shop's millimetre, small. Null looks like a blank. */
+function figure(text: string | null): ReactNode {
+  const [, number, unit] = /^(.*) (in)$/.exec(text ?? '') ?? [];
+  return number === undefined ? (
+    text
+  ) : (
+    <>
+      {number}
+      <small> {unit}</small>
     </>
   );
 }
