@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { readProgram, type ProgramReport } from '../src/core/programs';
 import { perform, type Crib, type Done } from '../src/crib/door';
+import { rackView } from '../src/crib/rack';
 import { registersView } from '../src/crib/registers';
 import { verbNamed } from '../src/crib/verbs';
 import type { Database } from '../src/data/database';
 import { MORE_PLACES, PARTS, SHELVES, type ShelfSpec } from './shelves';
+
 import { BUILDS, CUTTERS, HOLDERS, JOBS, MACHINES, MATERIALS, PEOPLE, PLACES, SUPPLIERS } from './shop';
 
 const DAY = 86_400_000;
@@ -279,6 +281,34 @@ export async function fillDemo(
     }
   }
 
+  /** Magazines, and most of what is tied to their jobs in them: one stays in the crib, another is under its job's T. */
+  async function magazines(
+    quietly: (name: string, input: Record<string, unknown>) => Promise<Done>,
+  ): Promise<void> {
+    const limits = { weight: '7', length: '300' };
+    await quietly('stateMagazine', {
+      ...{ machine: 'MILL-2', kind: 'carousel', pockets: '20', diameter: '80', alone: '150' },
+      ...limits,
+    });
+    await quietly('stateMagazine', {
+      ...{ machine: 'HORI-3', kind: 'chain', pockets: '40', diameter: '95', alone: '160' },
+      ...limits,
+      weight: '12',
+    });
+    await quietly('stateMagazine', { machine: 'BENCH-1', kind: 'by hand', pockets: '0' });
+    await quietly('keepTool', { machines: ['MILL-2', 'HORI-3'], t: '4', item: 'SD10-90' });
+    const { assemblies } = await rackView(crib.db);
+    for (const machine of ['MILL-2', 'HORI-3']) {
+      const tied = assemblies.flatMap((a) => {
+        const tie = a.ties.find((t) => t.machine === machine);
+        return tie ? [{ tag: a.tag, t: tie.t }] : [];
+      });
+      // The last of them is still at the bench.
+      for (const [i, { tag, t }] of tied.slice(0, -1).entries())
+        await quietly('loadPocket', { machine, pocket: machine === 'MILL-2' ? t : 2 * i + 1, tag, t });
+    }
+  }
+
   /** Two builds of several parts: a long reach on an extension, a shell mill on its arbor. Takes none of the chances. */
   async function putTogether(): Promise<void> {
     clock = new Date(now.getTime() - 2 * DAY);
@@ -343,6 +373,7 @@ export async function fillDemo(
       stickout: '40',
     });
     await quietly('recordMeasurement', { tag: shell.tag, gaugeLength: '90.012', runout: '0.008' });
+    await magazines(quietly);
     clock = new Date(now.getTime() - 2 * 3_600_000);
     await quietly('checkDevice', { device: 'PRE-1', reading: '200.002' });
   }

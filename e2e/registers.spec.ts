@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DEMO } from '../playwright.config';
-import { expect, fitsWidth, said, test } from './help';
+import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -58,4 +58,90 @@ test('the program that writes them says what it does; a machine that is none has
   expect(xml.headers()['content-type']).toContain('xml');
   expect(await xml.text()).toContain('<FunctionalLength code="LF" units="MILLIMETER"');
   expect((await page.request.get('/api/v1/registers.nc?machine=NONE')).status()).toBe(404);
+});
+
+test('tools go into a machine’s pockets by hand, by scan and dragged; two are swapped; its numbers stand beside', async ({
+  page,
+}) => {
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  const send = async (path: string, data: object): Promise<Record<string, unknown>> => {
+    const answer = await page.request.post(`/api/v1/${path}`, {
+      headers: AS_OWNER,
+      data: { who: 'IK', ...data },
+    });
+    expect(answer.ok()).toBe(true);
+    return (await answer.json()) as Record<string, unknown>;
+  };
+  await send('machines', {
+    ...{ code: 'POC-9', name: 'Pocket mill', taper: 'HSK-A 63', k: '400', lengthSchool: 'datum' },
+    ...{ diameterSchool: 'diameter', units: 'mm', hEqualsT: 'yes' },
+  });
+  const facts = {
+    DC: maker('5'),
+    DMM: maker('6'),
+    LCF: maker('14'),
+    OAL: maker('57'),
+    SUBSTRATE: maker('carbide'),
+  };
+  await send('items', { code: 'PK-5', kind: 'cutter', family: 'square', facts });
+  const holds = { CCMS: maker('HSK-A 63'), LF: maker('80'), CLAMP_MIN: maker('6'), CLAMP_MAX: maker('6') };
+  await send('items', { code: 'PK-H6', kind: 'holder', facts: holds });
+  for (const item of ['PK-5', 'PK-H6']) await send('stock/received', { item, place: 'CAB1-C', quantity: 2 });
+  const at = (item: string) => ({ item, place: 'CAB1-C' });
+  const tags: string[] = [];
+  for (const stickout of [20, 22]) {
+    const { tag } = await send('assemblies', { cutter: at('PK-5'), holder: at('PK-H6'), stickout });
+    await send('measurements', { tag, gaugeLength: 80 + stickout, diameter: '5' });
+    tags.push(String(tag));
+  }
+  const [one, two] = tags as [string, string];
+
+  await page.goto('/pockets?machine=POC-9');
+  const tag = tagOf(page);
+  await fill(tag, { Kind: 'carousel', Pockets: '8', 'Widest beside': '80' });
+  await tag.getByRole('button', { name: 'State it' }).click();
+  const pocket = (n: number) => page.getByRole('button', { name: new RegExp(`^Pocket ${n}: `) });
+  await expect(pocket(8)).toBeVisible();
+
+  // Scanned, then its pocket.
+  await scan(page, one);
+  await expect(page.getByText('is in the hand: tap its pocket')).toBeVisible();
+  await scan(page, 'P-03');
+  await expect(said(page)).toContainText(`${one} in pocket 3 as T3`);
+  await pocket(3).click();
+  // 100 down to the datum surface at 400.
+  await expect(tag.getByText('−300.000')).toBeVisible();
+
+  // From the tag of the other: in the hand, then tapped into the pocket that is taken.
+  await page.goto(`/pockets?machine=POC-9&tag=${two}`);
+  await pocket(3).click();
+  await expect(alertOf(page)).toContainText(`${one} is in pocket 3`);
+  await pocket(5).click();
+  await expect(said(page)).toContainText(`${two} in pocket 5 as T5`);
+
+  // Dragged onto the other, and swapped.
+  const middle = async (n: number): Promise<[number, number]> => {
+    const box = (await pocket(n).boundingBox())!;
+    return [box.x + box.width / 2, box.y + box.height / 2];
+  };
+  await expect(pocket(5)).toHaveAccessibleName(`Pocket 5: T5, ${two}`);
+  const [x, y] = await middle(5);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 12, y, { steps: 4 });
+  // Where everything lies is measured once it is moving.
+  await page.evaluate(() => new Promise((seen) => setTimeout(seen, 200)));
+  await page.mouse.move(...(await middle(3)), { steps: 12 });
+  await expect(pocket(3)).toHaveAttribute('data-over');
+  await page.mouse.up();
+  await page.getByRole('button', { name: 'Swap the two' }).click();
+  await expect(pocket(3)).toHaveAccessibleName(`Pocket 3: T5, ${two}`);
+  await expect(pocket(5)).toHaveAccessibleName(`Pocket 5: T3, ${one}`);
+  await fitsWidth(page);
+
+  await pocket(5).click();
+  await tag.getByRole('button', { name: 'Take it out' }).click();
+  await expect(said(page)).toContainText(`${one} is out of pocket 5`);
+  await page.goto(`/rack?open=${two}`);
+  await expect(tag.getByText('as T5')).toBeVisible();
 });

@@ -24,6 +24,7 @@ const VIEWS = [
   ['A build sheet', '/sheets?open=BS-1'],
   ['Build from a sheet', '/sheets?open=BS-2&do=build'],
   ['Machines', '/machines?open=MILL-2'],
+  ['Pockets', '/pockets?machine=MILL-2&open=4'],
   ['Jobs', '/jobs'],
   ['A job', '/jobs?open=J-3120&t=3'],
   ['Life', '/life'],
@@ -112,6 +113,7 @@ test.describe('390 px', () => {
     '/',
     '/rack?open=A-0042',
     '/sheets?open=BS-2&do=build',
+    '/pockets?machine=MILL-2',
     '/cutters?open=EM8&do=return',
     '/places?open=CAB1',
   ])

@@ -28,6 +28,11 @@ export const DEFAULTS = {
   boreOffMm: 0.05,
   /** mm: one figure of a cutter or holder may differ by so much from a build sheet's and still be the same (practice). */
   standsInMm: 0.02,
+  /** K of a machine by three tools (practice): mm between the shortest and the longest at least. */
+  kLengthsApartMm: 50,
+  /** mm by which touches of one tool may differ, and by which presetter and machine may over 100 mm (practice). */
+  kSpreadMm: 0.01,
+  kScaleMm: 0.01,
   /** mm between an assembly and a wall beside it that is left free (practice). */
   wallClearanceMm: 0.5,
   /** mm: a reading of the master may be off by so much (practice). */

@@ -105,6 +105,10 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { reading: -277.684, block: 10, K: 490, h: 60 },
     { H: expect.closeTo(-287.684, 9), L: expect.closeTo(142.316, 9) },
   ],
+  'measuring/find-k': [
+    { block: 10, tools: [{ L: 142.316, readings: [-337.684] }] },
+    { K: expect.objectContaining({ value: expect.closeTo(490, 9) }), scale: null },
+  ],
   'measuring/question': [
     { L: 142.9, expected: 142.3, last: null, D: null, DC: 10 },
     { questions: [{ code: 'FAR_FROM_EXPECTED' }] },

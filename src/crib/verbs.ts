@@ -16,6 +16,7 @@ import {
   storeProgram,
   tieTool,
 } from '@/crib/jobs';
+import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets';
 import { giveRegisters } from '@/crib/registers';
 import { addDevice, checkDevice } from '@/crib/devices';
 import { counterEntryOf } from '@/crib/ledger';
@@ -103,6 +104,10 @@ const DONE = [
   storeProgram,
   tieTool,
   giveRegisters,
+  stateMagazine,
+  loadPocket,
+  emptyPocket,
+  keepTool,
   addDevice,
   checkDevice,
   statePassDepth,

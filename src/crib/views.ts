@@ -9,6 +9,7 @@ import {
   AFTER_ROW,
   AN_ASSEMBLY,
   A_SHEET,
+  POCKETS,
   AN_ITEM,
   CATALOGUE,
   ENTRIES,
@@ -36,6 +37,7 @@ import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
 import { peopleView } from '@/crib/people';
+import { pocketsView } from '@/crib/pockets';
 import { registersView } from '@/crib/registers';
 import { countView, placesView, placeView } from '@/crib/places';
 import { assemblyView, rackView } from '@/crib/rack';
@@ -170,6 +172,12 @@ export const VIEWS: readonly View[] = [
     'What a machine is to be given, T by T, against what it was given last; of all its open jobs or one; what changed, or all.',
     REGISTERS,
     (crib, asked) => registersView(crib.db, asked, crib.zone),
+  ),
+  view(
+    'pockets',
+    'A machine’s magazine: what is in each pocket, how each T of its open jobs stands, and the fewest changes for them.',
+    POCKETS,
+    (crib, asked) => pocketsView(crib.db, asked, localDay(crib.now(), crib.zone), crib.zone),
   ),
   view(
     'devices',

@@ -13,6 +13,8 @@ export {
 export { diameterRegister } from './diameterRegister';
 export { registerText } from './registerText';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
+export { findK } from './findK';
+export type { FoundK, TouchedTool } from './findK';
 // From a measured part back to the register
 export { aimedAt, correctSize, FEATURES, registerOf, standOff } from './sizeCorrection';
 export type { FeatureKind, MeasuredFeature, SizeCorrection } from './sizeCorrection';

@@ -1,7 +1,7 @@
 import { SET_UP_KINDS } from '../setUp';
 import { FAMILY_NAMES, ITEM_KINDS } from '../cutters';
 import type { Question, QuestionSpec } from './question';
-import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, REGISTERS, STOCK } from './views';
+import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, POCKETS, REGISTERS, STOCK } from './views';
 
 /** What each page's address may say: what is open beside, what is being done, and the question its list answers. */
 export const PAGES = {
@@ -49,9 +49,10 @@ export const PAGES = {
     /** What is open, where it is no machine. */
     what: [...SET_UP_KINDS, 'device'],
     new: [...SET_UP_KINDS, 'device'],
-    do: ['figures', 'change', 'days'],
+    do: ['figures', 'change', 'days', 'k'],
   },
   registers: REGISTERS,
+  pockets: { ...POCKETS, open: 'number', do: ['magazine', 'keep'], tag: 'code' },
   /** `like`: the tag of an assembly whose build it is made of. */
   sheets: {
     open: 'code',

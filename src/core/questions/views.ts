@@ -104,6 +104,8 @@ export const REGISTERS = {
   job: 'code',
   what: ['changed', 'all'],
 } as const satisfies QuestionSpec;
+/** A machine's magazine. */
+export const POCKETS = { machine: 'code' } as const satisfies QuestionSpec;
 export const A_RUN = { operation: 'number' } as const satisfies QuestionSpec;
 export const A_LIFE = { item: 'code', material: 'code' } as const satisfies QuestionSpec;
 /** A page that goes on after a row. */

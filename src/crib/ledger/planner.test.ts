@@ -139,6 +139,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['run', { operation: '1' }],
     ['registers', { machine: 'M2' }],
     ['devices', {}],
+    ['pockets', { machine: 'M2' }],
     ['build-sheets', {}],
     ['build-sheet', { code: 'BS-1' }],
     ['jobs', { after: '1' }],
@@ -228,6 +229,11 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   const { t, tag, h } = sheet!.lines[0]!;
   await does('addDevice', { code: 'PRE-1', name: 'Presetter', port: 4400, master: 200 });
   await does('checkDevice', { device: 'PRE-1', reading: 200.02 });
+  await does('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 6 });
+  await does('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
+  await does('emptyPocket', { machine: 'M2', pocket: 1 });
+  await does('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
+  await does('keepTool', { machines: ['M2'], t: 7, item: 'EM10' });
   await does('giveRegisters', { machine: 'M2', how: 'sent', lines: [{ t, tag, h }] });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });

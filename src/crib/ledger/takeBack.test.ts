@@ -43,6 +43,8 @@ beforeAll(async () => {
   await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
   await crib.do('endLife', { tag: 'A-0003', kind: 'preventive', cutterTo: 'USED' });
   await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-01-20' });
+  await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 6 });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
   await crib.do('writeBuildSheet', {
     code: 'BS-1',
     name: 'Finisher',
@@ -64,6 +66,7 @@ const ASKED: Record<string, string> = {
   job: 'number=J-1',
   run: 'operation=1',
   registers: 'machine=M2',
+  pockets: 'machine=M2',
   'build-sheet': 'code=BS-1',
   life: 'item=EM10&material=C45',
 };
@@ -320,6 +323,10 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ code: 'BS-2', name: 'Finisher', cutter: 'EM10', holder: 'SL10', stickout: 34, torque: 40 }),
   ],
   ['addDevice', () => ({ code: 'PRE-2', name: 'Height stand', port: 4401, master: 100 })],
+  ['stateMagazine', () => ({ machine: 'M2', kind: 'carousel', pockets: 8, diameter: 80 })],
+  ['loadPocket', () => ({ machine: 'M2', pocket: 2, tag: 'A-0002', t: 17, h: 17 })],
+  ['emptyPocket', () => ({ machine: 'M2', pocket: 1 })],
+  ['keepTool', () => ({ machines: ['M2'], t: 8, item: 'EM10' })],
   ['checkDevice', () => ({ device: 'PRE-1', reading: 200.02 })],
   // K 490, L 94.1: the datum school.
   [

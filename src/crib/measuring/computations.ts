@@ -5,6 +5,7 @@ import {
   correctSize,
   diameterRegister,
   FEATURES,
+  findK,
   gaugeLengthFromTouch,
   lengthRegister,
   questionMeasurement,
@@ -12,6 +13,7 @@ import {
   type LengthSchool,
   type MeasuredFeature,
   type MeasuredAgainst,
+  type TouchedTool,
   workOffset,
 } from '@/core/measuring';
 import { namesOf } from '@/core/names';
@@ -71,6 +73,21 @@ export const MEASURING_COMPUTATIONS: readonly Computation[] = [
       'h',
     ]),
     (i) => gaugeLengthFromTouch(i.reading, i.block, i.K, i.h),
+  ),
+  computation<{ block: number; tools: TouchedTool[] }>(
+    'measuring/find-k',
+    'K of a machine from tools of different length that were measured on the presetter and touched off in it, mm: with its scatter, and how far the two scales disagree.',
+    part.shape(
+      {
+        block: part.positive,
+        tools: part.list(
+          part.shape({ L: part.positive, readings: part.list(part.number, 20) }, ['L', 'readings']),
+          20,
+        ),
+      },
+      ['block', 'tools'],
+    ),
+    ({ block, tools }) => findK(block, tools),
   ),
   computation<{ features: MeasuredFeature[]; school: DiameterSchool; cutBefore: boolean }>(
     'measuring/size-correction',

@@ -95,10 +95,19 @@ export async function standingCards(
 const byTag = (a: string, b: string) => a.localeCompare(b, 'en', { numeric: true });
 
 /** One of them, with what it is tied to. */
-export async function standingOne(c: Connection, row: AssemblyRow): Promise<Standing> {
-  const items = await loadItems(c, [row.cutterItemId, row.holderItemId]);
-  const book = await loadLifeBook(c, [row.cutterItemId], [row.edgeSetId]);
-  return first(await standingOf(c, [row], new Map(items.map((i) => [i.id, i])), new Map(), book));
+export const standingOne = async (c: Connection, row: AssemblyRow): Promise<Standing> =>
+  first(await standingThese(c, [row]));
+
+/** Some that stand, each with what it is tied to and the rows it was made of. */
+export async function standingThese(c: Connection, rows: readonly AssemblyRow[]): Promise<Standing[]> {
+  const cutters = [...new Set(rows.map((r) => r.cutterItemId))];
+  const items = await loadItems(c, [...new Set([...cutters, ...rows.map((r) => r.holderItemId)])]);
+  const book = await loadLifeBook(
+    c,
+    cutters,
+    rows.map((r) => r.edgeSetId),
+  );
+  return standingOf(c, rows, new Map(items.map((i) => [i.id, i])), new Map(), book);
 }
 
 /** What stands on the tools of some work. */

@@ -7,7 +7,7 @@ export { labelOf, labelsAsked } from './label';
 export type { Label } from './label';
 // Shared with other rooms
 export { staleLabel } from './labelScanned';
-export { standingCards, standingOn } from './cards';
+export { standingCards, standingOn, standingThese } from './cards';
 export type { AssemblyCard } from './cards';
 export { judgedUse } from './judgedUse';
 export { registersOn } from './registers';

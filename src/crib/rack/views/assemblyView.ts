@@ -2,6 +2,7 @@ import { buildFigures, type BuildFigures } from '@/core/assemblies';
 import { sameTaper } from '@/core/cutters';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
+import { maybeLoadOf } from '@/data/pockets';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines } from '@/data/shop';
 import { type AssemblyCard, standingOne } from '../cards';
@@ -14,6 +15,8 @@ export interface AssemblyView extends AssemblyCard {
   registers: MachineRegisters[];
   /** What it weighs, how fast it may turn, how far its tip gives way. */
   figures: BuildFigures;
+  /** Where it is loaded now; null: in no machine. */
+  loaded: { machine: string; pocket: number; t: number } | null;
   /** The sheet it was built from, and the version that stands now; null: from none. */
   builtFrom: { code: string; version: number; now: number | null } | null;
 }
@@ -25,11 +28,13 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   const { card, row, cutter, operations, together } = await standingOne(c, assembly);
   const { measured } = card;
   const from = await maybeBuiltFrom(c, row.id);
+  const load = await maybeLoadOf(c, row.id);
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
   return {
     ...card,
     measurements: await manyMeasurements(c, row.id),
     figures: buildFigures(together.build),
+    loaded: load && { machine: load.machine, pocket: load.pocket, t: load.t },
     builtFrom: from && {
       code: from.code,
       version: from.version,

@@ -26,7 +26,7 @@ dayjs.extend(timezone);
 type VerbFormProps<N extends VerbName> = {
   verb: N;
   /** Input that is not asked for. */
-  fixed?: Partial<VerbInput<N>> & { who?: string };
+  fixed?: Partial<VerbInput<N>> & { who?: string; note?: string };
   submit: string;
   onDone?: (done: DoneOf<N>) => void;
   said?: (done: DoneOf<N>) => string;

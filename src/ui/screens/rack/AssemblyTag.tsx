@@ -103,6 +103,29 @@ export function AssemblyTag({
           </Button>
         </Acts>
       )}
+      <p className="small">
+        {card.loaded ? (
+          <>
+            In{' '}
+            <Link href={linkTo('pockets', { machine: card.loaded.machine, open: card.loaded.pocket })}>
+              {card.loaded.machine}, pocket {card.loaded.pocket}
+            </Link>
+            , as T{card.loaded.t}
+          </>
+        ) : (
+          card.registers.length > 0 && (
+            <>
+              Put it into{' '}
+              {card.registers.map((r, i) => (
+                <span key={r.machine}>
+                  {i > 0 && ', '}
+                  <Link href={linkTo('pockets', { machine: r.machine, tag: card.tag })}>{r.machine}</Link>
+                </span>
+              ))}
+            </>
+          )
+        )}
+      </p>
       <h2>Registers</h2>
       {card.registers.length === 0 && (
         <p className="soft">

@@ -119,6 +119,9 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
           <div>{howItStands(view)}</div>
         </div>
         <Acts>
+          <Button component={Link} href={linkTo('pockets', { machine: m.code })}>
+            Its pockets
+          </Button>
           <Button component={Link} href={linkTo('machines', { open: m.code })}>
             The machine
           </Button>

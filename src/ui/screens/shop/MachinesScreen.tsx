@@ -21,6 +21,7 @@ import { useQuery } from '@/ui/screens/common/query';
 import { AddDeviceTag, Devices, DeviceTag } from '@/ui/screens/devices';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths, useTimes } from '@/ui/shell';
+import { FindK } from './FindK';
 import { ChangeForm, ChangeTag, linesOf, type SetUpLine } from './ChangeTag';
 import { CalendarTag, weekWords } from './Calendar';
 
@@ -220,7 +221,9 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
         </Row>
         <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
       </Rows>
-      {query.get('do') === 'figures' ? (
+      {query.get('do') === 'k' ? (
+        <FindK machine={m} fields={MACHINE_FIGURES.map((f) => ({ ...f, start: starts[f.name] ?? '' }))} />
+      ) : query.get('do') === 'figures' ? (
         <>
           <h2>New figures</h2>
           <VerbForm
@@ -240,6 +243,12 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
         <Acts>
           <Button variant="contained" component={Link} href={linkTo('registers', { machine: m.code })}>
             Numbers to give it
+          </Button>
+          <Button component={Link} href={linkTo('pockets', { machine: m.code })}>
+            Its pockets
+          </Button>
+          <Button component={Link} href={query.href({ do: 'k' })} scroll={false}>
+            Find K with three tools
           </Button>
           <Button component={Link} href={query.href({ do: 'figures' })} scroll={false}>
             New K or other figures

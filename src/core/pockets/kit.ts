@@ -1,0 +1,45 @@
+import type { UseJudgement } from '../jobs';
+
+/** How a T of a job stands at its machine, from what is done to what is missing. */
+export const KIT_STATES = [
+  'loaded and good',
+  'loaded, life too short',
+  'loaded, to look at',
+  'in the crib, ready',
+  'in the crib, to look at',
+  'to measure',
+  'to build',
+  'missing',
+] as const;
+export type KitState = (typeof KIT_STATES)[number];
+
+/** What is known of a T of a job. */
+export interface KitLine {
+  /** The assembly that is tied to it and stands. */
+  tag: string | null;
+  /** Whether it may run there now. */
+  use: Pick<UseJudgement, 'grade' | 'judgements'>;
+  measured: 'measured' | 'in question' | 'not measured' | null;
+  /** Under which T it is in the machine; null: it is not in it. */
+  loadedAs: number | null;
+  t: number;
+  /** Cutters of its kind that could be built with; null: what it was is not known. */
+  toBuildWith: number | null;
+}
+
+/** Judgements that say there is too little left of an edge. */
+const SPENT = ['LIFE', 'WEAR'];
+
+/**
+ * How one T of a job stands: in the machine, in the crib, to be measured, built or bought. Whether it may run is the
+ * answer of judgeUse. Example: tied and good, but in no pocket: in the crib, ready.
+ */
+export function kitState({ tag, use, measured, loadedAs, t, toBuildWith }: KitLine): KitState {
+  if (tag === null) return toBuildWith === 0 ? 'missing' : 'to build';
+  if (measured !== 'measured') return 'to measure';
+  const isIn = loadedAs === t;
+  const against = use.judgements.filter((j) => !j.aside && j.grade !== 'good');
+  if (use.grade === 'good' || !against.length) return isIn ? 'loaded and good' : 'in the crib, ready';
+  if (!isIn) return 'in the crib, to look at';
+  return against.every((j) => SPENT.includes(j.code)) ? 'loaded, life too short' : 'loaded, to look at';
+}

@@ -1,0 +1,8 @@
+// What people do
+export { emptyPocket } from './verbs/emptyPocket';
+export { keepTool } from './verbs/keepTool';
+export { loadPocket } from './verbs/loadPocket';
+export { stateMagazine } from './verbs/stateMagazine';
+// What screens show
+export { pocketsView } from './views/pocketsView';
+export type { KitOf, PocketLine, PocketsView, ToolHere } from './views/pocketsView';

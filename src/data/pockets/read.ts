@@ -1,0 +1,67 @@
+import { type Connection, many, maybeOne } from '@/data/database';
+import type { KeptRow, LoadRow, MagazineRow } from './types';
+
+/** A machine's magazine as it holds now; null: nobody stated it. */
+export const maybeMagazine = (c: Connection, machineId: number) =>
+  maybeOne<MagazineRow>(
+    c,
+    `select m.* from magazine m join live_entry e on e.id = m.entry_id where m.machine_id = $1
+     order by e.happened_at desc, e.id desc limit 1`,
+    [machineId],
+  );
+
+/** The newest load of an assembly anywhere, which says where it is. */
+const LAST_OF = `select y.entry_id, y.machine_id, y.pocket from pocket_load y join live_entry ye on ye.id = y.entry_id
+  where y.assembly_id = l.assembly_id order by ye.happened_at desc, ye.id desc limit 1`;
+/** Of a load l that is the newest of its pocket: it is still there, since the assembly stands and went nowhere else. */
+const STILL = `join assembly_now n on n.assembly_id = l.assembly_id join assembly a on a.id = l.assembly_id
+  cross join lateral (${LAST_OF}) w`;
+const IS_THERE = 'w.entry_id = l.entry_id and w.machine_id = l.machine_id and w.pocket = l.pocket';
+
+/** What is in a machine's pockets now. They are found one after another by their index, however often each was loaded. */
+export const manyLoads = (c: Connection, machineId: number) =>
+  many<LoadRow>(
+    c,
+    `with recursive known (pocket) as (
+       (select g.pocket from pocket_load g where g.machine_id = $1 order by g.pocket limit 1)
+       union all
+       select (select g.pocket from pocket_load g where g.machine_id = $1 and g.pocket > k.pocket order by g.pocket limit 1)
+       from known k where k.pocket is not null
+     )
+     select l.*, a.tag from known k cross join lateral (
+       select g.*, e.happened_at, e.who from pocket_load g join live_entry e on e.id = g.entry_id
+       where g.machine_id = $1 and g.pocket = k.pocket order by e.happened_at desc, e.id desc limit 1) l ${STILL}
+     where k.pocket is not null and ${IS_THERE} order by l.pocket`,
+    [machineId],
+  );
+
+/** Where an assembly is loaded now, with its machine; null: it is in none. */
+export const maybeLoadOf = (c: Connection, assemblyId: number) =>
+  maybeOne<LoadRow & { machine: string }>(
+    c,
+    `select l.*, e.happened_at, e.who, a.tag, m.code as machine
+     from (select y.* from pocket_load y join live_entry ye on ye.id = y.entry_id where y.assembly_id = $1
+           order by ye.happened_at desc, ye.id desc limit 1) l
+     join entry e on e.id = l.entry_id join assembly_now n on n.assembly_id = l.assembly_id join assembly a on a.id = l.assembly_id
+     join machine m on m.id = l.machine_id
+     where l.entry_id = (select g.entry_id from pocket_load g join live_entry ge on ge.id = g.entry_id
+       where g.machine_id = l.machine_id and g.pocket = l.pocket order by ge.happened_at desc, ge.id desc limit 1)`,
+    [assemblyId],
+  );
+
+/** What is kept in a machine under its T. */
+export const manyKept = (c: Connection, machineId: number) =>
+  many<KeptRow>(
+    c,
+    `with recursive known (t) as (
+       (select g.t from kept_tool g where g.machine_id = $1 order by g.t limit 1)
+       union all
+       select (select g.t from kept_tool g where g.machine_id = $1 and g.t > k.t order by g.t limit 1)
+       from known k where k.t is not null
+     )
+     select l.*, i.code from known k cross join lateral (
+       select g.machine_id, g.t, g.item_id, g.entry_id from kept_tool g join live_entry e on e.id = g.entry_id
+       where g.machine_id = $1 and g.t = k.t order by e.happened_at desc, e.id desc limit 1) l join item i on i.id = l.item_id
+     where k.t is not null order by l.t`,
+    [machineId],
+  );
