@@ -145,3 +145,40 @@ test('tools go into a machine’s pockets by hand, by scan and dragged; two are 
   await page.goto(`/rack?open=${two}`);
   await expect(tag.getByText('as T5')).toBeVisible();
 });
+
+test('K is found with three tools touched off twice; a tag gives its length; what they disagree by is said', async ({
+  page,
+}) => {
+  const figures = { taper: '40 taper', k: '500', lengthSchool: 'datum', diameterSchool: 'radius' };
+  expect(
+    (
+      await page.request.post('/api/v1/machines', {
+        headers: AS_OWNER,
+        data: { who: 'IK', code: 'FK-1', name: 'To be set up', units: 'mm', hEqualsT: 'yes', ...figures },
+      })
+    ).ok(),
+  ).toBe(true);
+  await page.goto('/machines?open=FK-1&do=k');
+  const tag = tagOf(page);
+  await tag.getByLabel('Block, mm').fill('10');
+  const tool = (n: number) => tag.getByRole('group', { name: `Tool ${n}` });
+  const touch = async (n: number, L: string, once: string, again: string) => {
+    await tool(n).getByLabel('Length, mm, or its tag').fill(L);
+    await tool(n).getByLabel('Machine Z, once').fill(once);
+    await tool(n).getByLabel('Machine Z, again').fill(again);
+  };
+  // The demo's long one is 204 and some long: looked up by its tag.
+  await touch(1, 'A-0054', '-399.978', '-399.978');
+  await expect(tool(1).getByText('measured 90.012')).toBeVisible();
+  await touch(2, '142', '-347.990', '-347.990');
+  await expect(tag.getByText('2 of three tools touched off')).toBeVisible();
+  // By hand: 90.012 + 10 + 399.978 = 499.990, and the same of 142 and of 210.
+  await touch(3, '210', '-279.990', '-279.950');
+  await expect(tag.getByText('Touches of one tool differ by 0.04 mm')).toBeVisible();
+  await tool(3).getByLabel('Machine Z, again').fill('-279.990');
+  await expect(tag.getByText('499.990').first()).toBeVisible();
+  await expect(tag.getByText('−0.010').or(tag.getByText('-0.010')).first()).toBeVisible();
+  await fitsWidth(page);
+  await tag.getByRole('button', { name: 'State it from now on' }).click();
+  await expect(said(page)).toContainText('K of FK-1 is 499.990');
+});

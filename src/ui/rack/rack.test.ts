@@ -27,6 +27,10 @@ describe('rackLayout', () => {
     expect(many.scale).toBeCloseTo(1.05, 9);
     expect(many.rows.length).toBeGreaterThan(5);
   });
+  it('a larger screen draws larger: 15 tools at 1280 x 800 and at 1920 x 1080', () => {
+    const [small, large] = [rackLayout(pieces(15), 1060, 560), rackLayout(pieces(15), 1700, 840)];
+    expect(large.scale).toBeGreaterThan(small.scale * 1.2);
+  });
   it('one huge face mill does not break it', () =>
     expect(rackLayout(pieces(1, 900), 300, 400).rows).toHaveLength(1));
 });

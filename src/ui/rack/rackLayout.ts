@@ -15,8 +15,8 @@ const GAP = 18;
 const LEAST_COLUMN = 84;
 const LABELS = 96;
 /** Share of the scale given up for a row less. */
-const WORTH_A_ROW = 0.72;
-const SCALES = { most: 2.4, least: 1.05 } as const;
+const WORTH_A_ROW = 0.85;
+const SCALES = { most: 3.2, least: 1.05 } as const;
 
 /**
  * One scale and rows for a rack: the largest scale at which all rows fit the height, else the least and the page
