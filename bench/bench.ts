@@ -4,6 +4,7 @@ import { kaplanMeier } from '../src/core/life';
 import { readProgram } from '../src/core/programs';
 import { previewImport } from '../src/crib/exchange';
 import { benchCatalogue } from './catalogue';
+import { benchRack } from './rack';
 import { benchYears } from './years';
 import { emptyCrib } from './yearsOfWork';
 
@@ -105,6 +106,7 @@ async function main(): Promise<void> {
     (await importing(50_000)) / (10 * (await importing(5_000))),
     '1 is linear',
   );
+  await benchRack(say);
   await benchYears(say);
   await benchCatalogue(say);
 }

@@ -54,11 +54,14 @@ export const program = (tools: number, minutes = 1.5): string =>
  * lives are of sixty cutters that everything is cut with. What stands and what is open is the same at any age. Rows are
  * loaded as a restored backup would be; what is in force is then summed once.
  */
-export async function yearsOfWork(years: number): Promise<Worked> {
+export async function yearsOfWork(
+  years: number,
+  /** Other than usual: how many assemblies stand, and how often each was measured. */
+  { standing = STANDING.assemblies, measurements = 1 }: { standing?: number; measurements?: number } = {},
+): Promise<Worked> {
   const n = (of: Exclude<keyof typeof YEAR, 'operationsPerJob'>) => Math.round(YEAR[of] * years);
   const operations = n('jobs') * YEAR.operationsPerJob;
   const open = STANDING.openJobs * STANDING.openOperationsPerJob;
-  const standing = STANDING.assemblies;
   // The popular ones are cutters of the first items: every fifth item, from the fourth on, is a holder.
   const popular = '(5 + 5 * ((g / 2) % 15) + ((g / 2) / 15) % 4)';
   const db = await largeCrib({
@@ -103,7 +106,7 @@ export async function yearsOfWork(years: number): Promise<Worked> {
   `);
   const lives = n('lives');
   const built = entries('buildAssembly', lives + standing);
-  const measured = entries('recordMeasurement', lives + standing);
+  const measured = entries('recordMeasurement', lives + standing * measurements);
   const ended = entries('endLife', lives);
   const jobs = n('jobs') + STANDING.openJobs;
   const added = entries('addJob', jobs);
@@ -123,7 +126,8 @@ export async function yearsOfWork(years: number): Promise<Worked> {
     `insert into take_down (entry_id, assembly_id) select ${ended} + g - 1, g from generate_series(1, ${lives}) g`,
   );
   S(`insert into measurement (entry_id, assembly_id, gauge_length_mm, gauge_length_entered, diameter_mm, diameter_entered, questions)
-     select ${measured} + g - 1, g, 94.1, '94.1', null, null, '[]' from generate_series(1, ${lives + standing}) g`);
+     select ${measured} + g - 1, case when g <= ${lives} then g else ${lives} + 1 + (g - ${lives} - 1) % ${standing} end, 94.1, '94.1', null, null, '[]'
+     from generate_series(1, ${lives + standing * measurements}) g`);
   S(
     `insert into ending (entry_id, edge_set_id, kind, signs) select ${ended} + g - 1, g, (array['worn','broken','crash','sign','worn'])[1 + g % 5], '[]' from generate_series(1, ${lives}) g`,
   );

@@ -10,6 +10,7 @@ import {
   AN_ASSEMBLY,
   A_SHEET,
   POCKETS,
+  RACK,
   AN_ITEM,
   CATALOGUE,
   ENTRIES,
@@ -136,7 +137,12 @@ export const VIEWS: readonly View[] = [
     TAKEABLE,
     (crib, asked) => takeableView(crib.db, asked, localDay(crib.now(), crib.zone)),
   ),
-  whole('assemblies', 'Assemblies that stand, as the rack draws them.', rackView),
+  view(
+    'assemblies',
+    'Assemblies that stand, as the rack draws them, at most 500: of a machine’s open jobs and pockets, by words, by taper.',
+    RACK,
+    (crib, asked, once) => rackView(crib.db, asked, localDay(crib.now(), crib.zone), once),
+  ),
   view(
     'assembly',
     'One that stands: judgement, measurements, registers, life.',

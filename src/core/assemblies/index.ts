@@ -23,6 +23,9 @@ export type { BuildFigures } from './buildFigures';
 // A design that is built again and again
 export { holderStandsIn, judgeBySheet, mustOf, partsStandIn, standsIn } from './buildSheet';
 export type { BuiltAfter, MustHave, Offered, SheetDesign } from './buildSheet';
+// Looking for one on the rack
+export { answersTo } from './answersTo';
+export type { RackAsked } from './answersTo';
 // Beside a wall
 export { besideWall, standsBeside } from './besideWall';
 export { clearanceOf, leastStickout } from './clearance';

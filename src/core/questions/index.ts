@@ -15,6 +15,7 @@ export {
   A_SHEET,
   LABELS,
   POCKETS,
+  RACK,
   AN_ITEM,
   CATALOGUE,
   CATALOGUE_ORDERS,

@@ -1,7 +1,18 @@
 import { SET_UP_KINDS } from '../setUp';
 import { FAMILY_NAMES, ITEM_KINDS } from '../cutters';
 import type { Question, QuestionSpec } from './question';
-import { A_CUT, AFTER_ROW, CATALOGUE, ENTRIES, LIVES, MOVEMENTS, POCKETS, REGISTERS, STOCK } from './views';
+import {
+  A_CUT,
+  AFTER_ROW,
+  CATALOGUE,
+  ENTRIES,
+  LIVES,
+  MOVEMENTS,
+  POCKETS,
+  RACK,
+  REGISTERS,
+  STOCK,
+} from './views';
 
 /** What each page's address may say: what is open beside, what is being done, and the question its list answers. */
 export const PAGES = {
@@ -15,9 +26,7 @@ export const PAGES = {
     operation: 'number',
     t: 'number',
     by: ['tag', 't', 'length', 'life'],
-    find: 'words',
-    machine: 'code',
-    taper: 'words',
+    ...RACK,
   },
   cutters: {
     ...CATALOGUE,

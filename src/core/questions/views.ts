@@ -84,6 +84,8 @@ export const NOTHING = {} as const satisfies QuestionSpec;
 export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;
 export const A_COUNT = { number: 'code' } as const satisfies QuestionSpec;
+/** What hangs on the rack: of the open jobs of a machine and in its pockets, by words, by taper. */
+export const RACK = { find: 'words', machine: 'code', taper: 'words' } as const satisfies QuestionSpec;
 export const AN_ASSEMBLY = { tag: 'code' } as const satisfies QuestionSpec;
 /**
  * Labels to print: of some tags with a comma between, of a job, or of all that stands; with the registers of some machines;

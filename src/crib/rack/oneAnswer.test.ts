@@ -60,7 +60,7 @@ async function mill(over: { stickout?: string; length?: string; despite?: string
 async function said(tag: string) {
   const job = (await jobView(crib.db, 'J-1'))!.tools[0]!;
   const run = (await runView(crib.db, operation))!.job.tools[0]!;
-  const rack = (await rackView(crib.db, TODAY)).assemblies.find((a) => a.tag === tag)!.ties[0]!.use;
+  const rack = (await rackView(crib.db, {}, TODAY)).assemblies.find((a) => a.tag === tag)!.ties[0]!.use;
   const own = (await assemblyView(crib.db, tag, crib.zone))!.ties[0]!.use;
   const { open } = await jobsView(crib.db);
   const today = (await todayView(crib.db, TODAY)).lines.map((l) => l.kind);

@@ -1,5 +1,6 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { type AssemblyView, assemblyView } from './views/assemblyView';
+import { rackView } from './views/rackView';
 
 let crib: TestCrib;
 beforeAll(async () => {
@@ -162,4 +163,21 @@ it('life left counts in parts, and past its expectation it is good for none', as
   // 50 of an assumed 40: a running life is never what it is itself held against.
   expect(past.life).toMatchObject({ minutes: expect.closeTo(50, 3), used: expect.closeTo(1.25, 6) });
   expect(past.ties[0]!.use.goodFor).toBe(0);
+});
+
+it('the rack of one machine is what its open jobs call and what is in it; words, tapers and a label find the same', async () => {
+  const all = (await rackView(crib.db)).assemblies;
+  const tags = async (asked: Parameters<typeof rackView>[1]) =>
+    (await rackView(crib.db, asked)).assemblies.map((a) => a.tag);
+  // Its job is done, and it hangs in the crib.
+  expect(await tags({ machine: 'TOUCH' })).toEqual([]);
+  await crib.do('stateMagazine', { machine: 'TOUCH', kind: 'rack', pockets: 4 });
+  await crib.do('loadPocket', { machine: 'TOUCH', pocket: 2, tag: 'A-0001' });
+  expect((await rackView(crib.db, { machine: 'TOUCH' })).assemblies).toEqual(
+    all.filter((a) => a.tag === 'A-0001'),
+  );
+  expect(await tags({ machine: 'NONE' })).toEqual([]);
+  expect(await tags({ find: 'square sl10' })).toEqual(all.map((a) => a.tag));
+  expect(await tags({ find: 'A-0001/YA.K3F' })).toEqual(['A-0001']);
+  expect(await tags({ taper: '30 taper' })).toEqual([]);
 });

@@ -1,9 +1,15 @@
-import type { AssemblyOutline } from '@/core/assemblies';
+import { answersTo, type AssemblyOutline } from '@/core/assemblies';
 import { type Grade, worstGrade } from '@/core/because';
 import type { UseJudgement } from '@/core/jobs';
+import type { Question, RACK } from '@/core/questions';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import { type AssemblyCard, standingCards, type TiedTo } from '../cards';
+import { workAround } from '@/crib/work';
+import { manyOpenOperations } from '@/data/jobs';
+import { manyLoads } from '@/data/pockets';
+import { maybeMachine } from '@/data/shop';
+import { manyAssembliesById } from '@/data/assemblies';
+import { type AssemblyCard, standingCards, standingOn, standingThese, type TiedTo } from '../cards';
 
 /** An assembly as it hangs on the rack: what is drawn of it, and the figure below its tip. */
 export interface RackCard {
@@ -27,7 +33,13 @@ export interface RackTie extends Pick<TiedTo, 'operation' | 'job' | 'machine' | 
 }
 export interface RackView {
   assemblies: RackCard[];
+  /** How many answer, and whether they are more than came. */
+  total: number;
+  more: boolean;
 }
+
+/** So many hang legibly on one page; what is asked for narrows them. */
+const HUNG = 500;
 
 /** Drawn to a hundredth of a millimetre. */
 const drawn = (points: AssemblyOutline['flute']) =>
@@ -61,11 +73,40 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   })),
 });
 
-/** All assemblies that stand, by tag, as the rack draws them. */
-export async function rackView(
+/** All assemblies that stand, by tag. */
+const allCards = async (
   c: Connection,
   today = '',
   once: ReadOnce = readOnce(c, today),
+): Promise<RackCard[]> => (await once(standingCards)).map(rackCard);
+
+/**
+ * Assemblies that stand and answer to what is asked, by tag, as the rack draws them. Those of one machine, tied to its open jobs or in its pockets, are read by
+ * themselves, however many stand.
+ */
+export async function rackView(
+  c: Connection,
+  asked: Question<typeof RACK> = {},
+  today = '',
+  once: ReadOnce = readOnce(c, today),
 ): Promise<RackView> {
-  return { assemblies: (await once(standingCards)).map(rackCard) };
+  const { find = '', machine = null, taper = null } = asked;
+  const all = machine === null ? await once(allCards) : await cardsOf(c, machine);
+  const found = all.filter((card) => answersTo(card, { find, taper }));
+  return { assemblies: found.slice(0, HUNG), total: found.length, more: found.length > HUNG };
+}
+
+/** What is tied to the open work of one machine, and what else is in its pockets. */
+async function cardsOf(c: Connection, machineCode: string): Promise<RackCard[]> {
+  const machine = await maybeMachine(c, machineCode);
+  if (!machine) return [];
+  const open = (await manyOpenOperations(c)).filter((o) => o.machineId === machine.id);
+  const tied = await standingOn(c, await workAround(c, open));
+  const tags = new Set(tied.map((card) => card.tag));
+  const loose = (await manyLoads(c, machine.id)).filter((l) => !tags.has(l.tag)).map((l) => l.assemblyId);
+  const rows = loose.length ? await manyAssembliesById(c, loose) : [];
+  const loaded = rows.length ? (await standingThese(c, rows)).map((x) => x.card) : [];
+  return [...tied, ...loaded]
+    .map(rackCard)
+    .sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true }));
 }

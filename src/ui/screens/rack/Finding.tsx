@@ -1,45 +1,32 @@
 'use client';
 import { useRouter } from 'next/navigation';
+import { useEffect, useRef } from 'react';
+import type { RackAsked } from '@/core/assemblies';
 import type { RackCard } from '@/crib/rack';
 import { Choice, Entry } from '@/ui/kit/field';
 import { useQuery } from '@/ui/screens/common/query';
 import styles from './Rack.module.css';
 
-interface RackAsked {
-  find: string;
-  machine: string | null;
-  taper: string | null;
-}
-
-/** Whether an assembly hangs where somebody looks: all words in its tag, cutter, holder or jobs; its machine; its taper. */
-export function answersTo(card: RackCard, { find, machine, taper }: RackAsked): boolean {
-  const text = [
-    card.tag,
-    card.cutter.code,
-    card.cutter.words,
-    card.holder.code,
-    ...card.ties.map((t) => t.job),
-  ]
-    .join(' ')
-    .toLowerCase();
-  return (
-    find
-      .toLowerCase()
-      .split(/\s+/)
-      .every((word) => text.includes(word)) &&
-    (machine === null || card.ties.some((t) => t.machine === machine)) &&
-    (taper === null || card.holder.taper === taper)
-  );
-}
-
 const different = (list: readonly (string | null)[]): string[] =>
   [...new Set(list.flatMap((x) => x ?? []))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
 
 /** Words, machine and taper: the address holds them. */
-export function Finding({ all, asked }: { all: readonly RackCard[]; asked: RackAsked }) {
+export function Finding({
+  all,
+  asked,
+  machines,
+  more,
+}: {
+  all: readonly RackCard[];
+  asked: RackAsked & { machine: string | null };
+  machines: readonly string[];
+  /** More answer than came: the server looks through the rest. */
+  more: boolean;
+}) {
   const query = useQuery('rack');
   const router = useRouter();
-  const machines = different(all.flatMap((a) => a.ties.map((t) => t.machine)));
+  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(waiting.current), []);
   const tapers = different(all.map((a) => a.holder.taper));
   const choose = (name: 'machine' | 'taper', words: string, options: readonly string[]) =>
     options.length > 1 && (
@@ -60,10 +47,14 @@ export function Finding({ all, asked }: { all: readonly RackCard[]; asked: RackA
         aria-label="Find on the rack"
         placeholder="tag, cutter, holder or job"
         defaultValue={asked.find}
-        onChange={(e) =>
-          // Only the address: what is shown follows it without the server.
-          history.replaceState(null, '', query.href({ find: e.target.value.trim() || null }))
-        }
+        onChange={(e) => {
+          const href = query.href({ find: e.target.value.trim() || null });
+          // Only the address: what is shown follows it without the server, where all of it is here.
+          history.replaceState(null, '', href);
+          clearTimeout(waiting.current);
+          if (more || asked.find)
+            waiting.current = setTimeout(() => router.replace(href, { scroll: false }), 250);
+        }}
       />
       {choose('machine', 'Machine', machines)}
       {choose('taper', 'Taper', tapers)}

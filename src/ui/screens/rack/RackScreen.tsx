@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { answersTo } from '@/core/assemblies';
 import { LIMITS } from '@/core/limits';
 import { addressOf, linkTo } from '@/core/links';
 import type { DeviceLine } from '@/crib/devices';
@@ -13,7 +14,7 @@ import { Rack, type RackSlot } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useScreenScan } from '@/ui/shell';
 import { AssemblyTag } from './AssemblyTag';
-import { answersTo, Finding } from './Finding';
+import { Finding } from './Finding';
 import styles from './Rack.module.css';
 
 /** Comes when somebody builds: what it reckons with is no part of the first view. */
@@ -35,6 +36,7 @@ export function RackScreen({
   card,
   places,
   devices = [],
+  machines = [],
 }: {
   view: RackView;
   /** Operations with parts to make and a program. */
@@ -44,6 +46,8 @@ export function RackScreen({
   /** The assembly that is open. */
   card: AssemblyView | null;
   places: { code: string; name: string; kind: string; inUse: boolean }[];
+  /** Machines that can be asked for. */
+  machines?: readonly string[];
   /** What a length can be read from; asked for where one is measured. */
   devices?: readonly DeviceLine[];
 }) {
@@ -60,6 +64,7 @@ export function RackScreen({
   });
 
   const asked = { find: query.get('find') ?? '', machine: query.get('machine'), taper: query.get('taper') };
+  const isAsked = Boolean(asked.find || asked.machine || asked.taper);
   const shown = job ? [] : view.assemblies.filter((a) => answersTo(a, asked));
   const slots = sortSlots(job ? slotsOfJob(job, view.assemblies) : shown.map((a) => slotOf(a, job)), order);
   const waiting = view.assemblies.filter((a) => a.measured.state !== 'measured').length;
@@ -85,6 +90,7 @@ export function RackScreen({
                 : shown.length < view.assemblies.length
                   ? `${shown.length} of ${view.assemblies.length} assemblies`
                   : `${view.assemblies.length} assemblies`}
+            {!job && view.more && `, the first of ${view.total}: say which machine, job or words`}
             {waiting > 0 && ` · ${waiting} without a length to trust`}
           </div>
         </div>
@@ -140,8 +146,10 @@ export function RackScreen({
           }))}
         />
       </div>
-      {!job && view.assemblies.length > 0 && <Finding all={view.assemblies} asked={asked} />}
-      {slots.length === 0 && view.assemblies.length > 0 && !job ? (
+      {!job && (view.total > 0 || isAsked) && (
+        <Finding all={view.assemblies} asked={asked} machines={machines} more={view.more} />
+      )}
+      {slots.length === 0 && (view.total > 0 || isAsked) && !job ? (
         <Empty>
           Nothing on the rack answers to this.{' '}
           <Link href={query.href({ find: null, machine: null, taper: null })}>Show all</Link>
