@@ -16,6 +16,7 @@ import {
   storeProgram,
   tieTool,
 } from '@/crib/jobs';
+import { stateFixture } from '@/crib/fixtures';
 import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets';
 import { giveRegisters } from '@/crib/registers';
 import { addDevice, checkDevice } from '@/crib/devices';
@@ -108,6 +109,7 @@ const DONE = [
   loadPocket,
   emptyPocket,
   keepTool,
+  stateFixture,
   addDevice,
   checkDevice,
   statePassDepth,

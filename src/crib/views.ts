@@ -11,6 +11,7 @@ import {
   A_SHEET,
   POCKETS,
   RACK,
+  A_MACHINE,
   AN_ITEM,
   CATALOGUE,
   ENTRIES,
@@ -38,6 +39,7 @@ import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
 import { peopleView } from '@/crib/people';
+import { fixturesView } from '@/crib/fixtures';
 import { pocketsView } from '@/crib/pockets';
 import { registersView } from '@/crib/registers';
 import { countView, placesView, placeView } from '@/crib/places';
@@ -184,6 +186,9 @@ export const VIEWS: readonly View[] = [
     'A machine’s magazine: what is in each pocket, how each T of its open jobs stands, and the fewest changes for them.',
     POCKETS,
     (crib, asked) => pocketsView(crib.db, asked, localDay(crib.now(), crib.zone), crib.zone),
+  ),
+  view('fixtures', 'The vises of a machine, as its cheat sheet has them now.', A_MACHINE, (crib, asked) =>
+    fixturesView(crib.db, asked),
   ),
   view(
     'devices',

@@ -13,6 +13,8 @@ export {
 export { diameterRegister } from './diameterRegister';
 export { registerText } from './registerText';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
+export { ALONG, fixtureOffset, ZERO_X, ZERO_Y, ZERO_Z } from './fixtureOffset';
+export type { Clamped, Fixture, FixtureOffset } from './fixtureOffset';
 export { findK } from './findK';
 export type { FoundK, TouchedTool } from './findK';
 // From a measured part back to the register

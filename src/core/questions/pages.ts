@@ -58,7 +58,7 @@ export const PAGES = {
     /** What is open, where it is no machine. */
     what: [...SET_UP_KINDS, 'device'],
     new: [...SET_UP_KINDS, 'device'],
-    do: ['figures', 'change', 'days', 'k'],
+    do: ['figures', 'change', 'days', 'k', 'offsets'],
   },
   registers: REGISTERS,
   pockets: { ...POCKETS, open: 'number', do: ['magazine', 'keep'], tag: 'code' },

@@ -108,6 +108,7 @@ export const REGISTERS = {
 } as const satisfies QuestionSpec;
 /** A machine's magazine. */
 export const POCKETS = { machine: 'code' } as const satisfies QuestionSpec;
+export const A_MACHINE = { machine: 'code' } as const satisfies QuestionSpec;
 export const A_RUN = { operation: 'number' } as const satisfies QuestionSpec;
 export const A_LIFE = { item: 'code', material: 'code' } as const satisfies QuestionSpec;
 /** A page that goes on after a row. */

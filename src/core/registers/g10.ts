@@ -123,3 +123,33 @@ export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | '
     d: isWear(school) && wear !== null ? wear : d,
   }));
 }
+
+/** Work offsets that every control has, by their G. */
+export const WORK_OFFSETS = ['G54', 'G55', 'G56', 'G57', 'G58', 'G59'] as const;
+export type WorkOffset = (typeof WORK_OFFSETS)[number];
+
+/**
+ * A program that writes one work offset when it is run: L2, P1 for G54 and on, with G90 and the unit as above. Coordinates as
+ * text in that unit; one that is null is not written. Example: G54 at -27.6 -10. -483.5: G10 L2 P1 X-27.6 Y-10. Z-483.5.
+ */
+export function workOffsetAsG10(
+  offset: WorkOffset,
+  at: Readonly<Record<'X' | 'Y' | 'Z', string | null>>,
+  unit: 'mm' | 'inch',
+  words: string,
+): string {
+  const axes = (['X', 'Y', 'Z'] as const).flatMap((axis) => {
+    const text = at[axis];
+    return text === null ? [] : [`${axis}${plain(text)}`];
+  });
+  const P = WORK_OFFSETS.indexOf(offset) + 1;
+  return `${[
+    '%',
+    comment(`${offset} ${words}`),
+    unit === 'mm' ? 'G21' : 'G20',
+    'G90',
+    `G10 L2 P${P} ${axes.join(' ')}`,
+    'M30',
+    '%',
+  ].join('\n')}\n`;
+}

@@ -3,7 +3,15 @@ import { DIAMETER_SCHOOLS } from '../measuring';
 import { namesOf } from '../names';
 import { readProgram } from '../programs';
 import { formatLength } from '../units';
-import { G10_FORMS, readOffsets, registersAsG10, type Sheet, sinceGiven, whyOther } from './index';
+import {
+  G10_FORMS,
+  readOffsets,
+  registersAsG10,
+  workOffsetAsG10,
+  type Sheet,
+  sinceGiven,
+  whyOther,
+} from './index';
 
 describe('what changed since the machine was last given its numbers', () => {
   const now = { tag: 'A-0012', h: '−347.684', d: '4.994' };
@@ -126,6 +134,13 @@ describe('registers as a program that writes them', () => {
       ),
       { numRuns: 400, seed: 12 },
     );
+  });
+  it('a work offset is written with its unit and G90, is read by our own reader, and a blank axis is left out', () => {
+    const text = workOffsetAsG10('G55', { X: '−27.6', Y: '-10', Z: null }, 'mm', 'VISE 1 (LEFT)');
+    expect(text).toBe('%\n(G55 VISE 1  LEFT )\nG21\nG90\nG10 L2 P2 X-27.6 Y-10.\nM30\n%\n');
+    const report = readProgram(text);
+    expect(report.not_understood).toEqual([]);
+    expect(report.warnings.map((w) => w.code)).toEqual(['OFFSET_WRITTEN']);
   });
   it('reads a table of T, H and D, and takes nothing else for one', () => {
     const text = 'T;H;D\n7;-347.684;4.994\nT8,"-343.912",\nnote, no numbers\n12345,1,1';

@@ -140,6 +140,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['registers', { machine: 'M2' }],
     ['devices', {}],
     ['pockets', { machine: 'M2' }],
+    ['fixtures', { machine: 'M2' }],
+    ['assemblies', { machine: 'M2' }],
     ['build-sheets', {}],
     ['build-sheet', { code: 'BS-1' }],
     ['jobs', { after: '1' }],
@@ -233,6 +235,10 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
   await does('emptyPocket', { machine: 'M2', pocket: 1 });
   await does('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
+  await does('stateFixture', {
+    ...{ machine: 'M2', code: 'V1', name: 'Vise', centre: -400, width: 125 },
+    ...{ jaw: -90, side: 'far', bed: 60 },
+  });
   await does('keepTool', { machines: ['M2'], t: 7, item: 'EM10' });
   await does('giveRegisters', { machine: 'M2', how: 'sent', lines: [{ t, tag, h }] });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });

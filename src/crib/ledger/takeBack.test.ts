@@ -67,6 +67,7 @@ const ASKED: Record<string, string> = {
   run: 'operation=1',
   registers: 'machine=M2',
   pockets: 'machine=M2',
+  fixtures: 'machine=M2',
   'build-sheet': 'code=BS-1',
   life: 'item=EM10&material=C45',
 };
@@ -326,6 +327,19 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ['stateMagazine', () => ({ machine: 'M2', kind: 'carousel', pockets: 8, diameter: 80 })],
   ['loadPocket', () => ({ machine: 'M2', pocket: 2, tag: 'A-0002', t: 17, h: 17 })],
   ['emptyPocket', () => ({ machine: 'M2', pocket: 1 })],
+  [
+    'stateFixture',
+    () => ({
+      machine: 'M2',
+      code: 'V1',
+      name: 'Vise',
+      centre: -400,
+      width: 125,
+      jaw: -90,
+      side: 'far',
+      bed: 60,
+    }),
+  ],
   ['keepTool', () => ({ machines: ['M2'], t: 8, item: 'EM10' })],
   ['checkDevice', () => ({ device: 'PRE-1', reading: 200.02 })],
   // K 490, L 94.1: the datum school.

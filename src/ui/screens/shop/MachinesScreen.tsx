@@ -12,6 +12,7 @@ import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
 import { SET_UP_KINDS, type SetUpKind } from '@/core/setUp';
 import type { DeviceLine } from '@/crib/devices';
+import type { FixtureRow } from '@/crib/fixtures';
 import type { ShopView } from '@/crib/shop';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
@@ -22,11 +23,21 @@ import { AddDeviceTag, Devices, DeviceTag } from '@/ui/screens/devices';
 import { MACHINE_FIGURES, SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths, useTimes } from '@/ui/shell';
 import { FindK } from './FindK';
+import { Offsets } from './Offsets';
 import { ChangeForm, ChangeTag, linesOf, type SetUpLine } from './ChangeTag';
 import { CalendarTag, weekWords } from './Calendar';
 
 /** Machines with their schools of registers, and the rest of the shop. */
-export function MachinesScreen({ shop, devices = [] }: { shop: ShopView; devices?: readonly DeviceLine[] }) {
+export function MachinesScreen({
+  shop,
+  devices = [],
+  fixtures = [],
+}: {
+  shop: ShopView;
+  devices?: readonly DeviceLine[];
+  /** Of the machine that is open; asked for where its work offsets are. */
+  fixtures?: readonly FixtureRow[];
+}) {
   const query = useQuery('machines');
   const { show } = useLengths();
   const lines = linesOf(shop);
@@ -53,7 +64,7 @@ export function MachinesScreen({ shop, devices = [] }: { shop: ShopView; devices
   ) : query.get('do') === 'days' ? (
     <CalendarTag shop={shop} />
   ) : open && line ? (
-    <MachineTag key={open.code} machine={open} line={line} />
+    <MachineTag key={open.code} machine={open} line={line} fixtures={fixtures} />
   ) : line ? (
     <ChangeTag key={`${what} ${line.code}`} kind={what} line={line} over={SET_UP[what].title} />
   ) : null;
@@ -172,10 +183,19 @@ function Little({ kind, lines }: { kind: SetUpKind; lines: SetUpLine[] }) {
   );
 }
 
-function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number]; line: SetUpLine }) {
+function MachineTag({
+  machine: m,
+  line,
+  fixtures,
+}: {
+  machine: ShopView['machines'][number];
+  line: SetUpLine;
+  fixtures: readonly FixtureRow[];
+}) {
   const query = useQuery('machines');
-  const { show, entered, unitWord } = useLengths();
+  const { entered, unitWord } = useLengths();
   const { day } = useTimes();
+  const busy = ['k', 'offsets'].includes(query.get('do') ?? '');
   const unknown = <Unknown>not known</Unknown>;
   const starts: Record<string, string> = {
     // Everything in force is filled in, with its unit: what is left out of new figures is not known any more.
@@ -206,22 +226,11 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
           {m.kEntered === null ? unknown : entered(m.kEntered, m.kMm)}
         </Row>
         <Row name="since">{day(m.figuresSince)}</Row>
-        {m.k0Mm !== null && <Row name="Stand K0">{show(m.k0Mm)}</Row>}
-        {m.masterLengthMm !== null && <Row name="Master tool">{show(m.masterLengthMm)}</Row>}
-        <Row name="H must equal T">{m.hEqualsT ? 'yes' : 'no'}</Row>
-        <Row name="Highest rev/min">{m.rpmMax ?? unknown}</Row>
-        <Row name="Feed limit" note={`${unitWord}/min`}>
-          {m.feedMaxMmMin === null ? unknown : show(m.feedMaxMmMin, 0)}
-        </Row>
-        <Row name="Rapid" note={`${unitWord}/min`}>
-          {m.rapidMmMin === null ? unknown : show(m.rapidMmMin, 0)}
-        </Row>
-        <Row name="X10 without a point">
-          {m.withoutPoint === null ? unknown : m.withoutPoint === 'as written' ? 'ten' : 'ten increments'}
-        </Row>
-        <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
+        {!busy && <Figures machine={m} />}
       </Rows>
-      {query.get('do') === 'k' ? (
+      {query.get('do') === 'offsets' ? (
+        <Offsets machine={m} fixtures={fixtures} />
+      ) : query.get('do') === 'k' ? (
         <FindK machine={m} fields={MACHINE_FIGURES.map((f) => ({ ...f, start: starts[f.name] ?? '' }))} />
       ) : query.get('do') === 'figures' ? (
         <>
@@ -247,6 +256,9 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
           <Button component={Link} href={linkTo('pockets', { machine: m.code })}>
             Its pockets
           </Button>
+          <Button component={Link} href={query.href({ do: 'offsets' })} scroll={false}>
+            Work offsets
+          </Button>
           <Button component={Link} href={query.href({ do: 'k' })} scroll={false}>
             Find K with three tools
           </Button>
@@ -267,3 +279,27 @@ function MachineTag({ machine: m, line }: { machine: ShopView['machines'][number
 }
 
 const inMm = (mm: number | null): string => (mm === null ? '' : `${mm} mm`);
+
+/** What else is known of it; out of the way while K or a work offset is worked out. */
+function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
+  const { show, unitWord } = useLengths();
+  const unknown = <Unknown>not known</Unknown>;
+  return (
+    <>
+      {m.k0Mm !== null && <Row name="Stand K0">{show(m.k0Mm)}</Row>}
+      {m.masterLengthMm !== null && <Row name="Master tool">{show(m.masterLengthMm)}</Row>}
+      <Row name="H must equal T">{m.hEqualsT ? 'yes' : 'no'}</Row>
+      <Row name="Highest rev/min">{m.rpmMax ?? unknown}</Row>
+      <Row name="Feed limit" note={`${unitWord}/min`}>
+        {m.feedMaxMmMin === null ? unknown : show(m.feedMaxMmMin, 0)}
+      </Row>
+      <Row name="Rapid" note={`${unitWord}/min`}>
+        {m.rapidMmMin === null ? unknown : show(m.rapidMmMin, 0)}
+      </Row>
+      <Row name="X10 without a point">
+        {m.withoutPoint === null ? unknown : m.withoutPoint === 'as written' ? 'ten' : 'ten increments'}
+      </Row>
+      <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
+    </>
+  );
+}
