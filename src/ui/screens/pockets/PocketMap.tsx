@@ -7,8 +7,8 @@ import type { PocketLine, ToolHere } from '@/crib/pockets';
 import { GradeMark } from '@/ui/kit/figure';
 import styles from './Pockets.module.css';
 
-/** More than stand legibly round about are shown in rows. */
-const ROUND = 30;
+/** More than stand round about without touching, beside an open tag on a small screen, are shown in rows. */
+const ROUND = 20;
 
 /** The pockets as they lie: round about, or in rows; each a place to drop a tool on, and one to open. */
 export function PocketMap({
@@ -35,7 +35,7 @@ export function PocketMap({
     const angle = (2 * Math.PI * i) / pockets.length - Math.PI / 2;
     return { left: `${50 + 43 * Math.cos(angle)}%`, top: `${50 + 42 * Math.sin(angle)}%` };
   };
-  const size = pockets.length > 20 ? styles.small : undefined;
+  const size = round && pockets.length > 12 ? styles.small : undefined;
   return (
     <ol className={`${round ? styles.round : styles.rows} ${size ?? ''}`} aria-label="Pockets">
       {pockets.map((p, i) => (
