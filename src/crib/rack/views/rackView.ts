@@ -36,6 +36,8 @@ export interface RackView {
   /** How many answer, and whether they are more than came. */
   total: number;
   more: boolean;
+  /** Tapers of all that stand, or of the machine’s: those that can be asked for. */
+  tapers: string[];
 }
 
 /** So many hang legibly on one page; what is asked for narrows them. */
@@ -93,7 +95,8 @@ export async function rackView(
   const { find = '', machine = null, taper = null } = asked;
   const all = machine === null ? await once(allCards) : await cardsOf(c, machine);
   const found = all.filter((card) => answersTo(card, { find, taper }));
-  return { assemblies: found.slice(0, HUNG), total: found.length, more: found.length > HUNG };
+  const tapers = [...new Set(all.flatMap((card) => card.holder.taper ?? []))].sort();
+  return { assemblies: found.slice(0, HUNG), total: found.length, more: found.length > HUNG, tapers };
 }
 
 /** What is tied to the open work of one machine, and what else is in its pockets. */

@@ -147,7 +147,7 @@ export function RackScreen({
         />
       </div>
       {!job && (view.total > 0 || isAsked) && (
-        <Finding all={view.assemblies} asked={asked} machines={machines} more={view.more} />
+        <Finding tapers={view.tapers} asked={asked} machines={machines} more={view.more} />
       )}
       {slots.length === 0 && (view.total > 0 || isAsked) && !job ? (
         <Empty>
