@@ -1,5 +1,5 @@
 import { DEMO } from '../playwright.config';
-import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, tagOf, test } from './help';
+import { alertOf, expect, fill, fitsWidth, said, scan, sends, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -14,10 +14,7 @@ test('a stack of parts is offered, drawn, judged while the tip is moved, built, 
     OAL: maker('57'),
     SUBSTRATE: maker('carbide'),
   };
-  const send = async (path: string, data: object) =>
-    expect(
-      (await page.request.post(`/api/v1/${path}`, { headers: AS_OWNER, data: { who: 'IK', ...data } })).ok(),
-    ).toBe(true);
+  const send = sends(page);
   await send('items', { code: 'EM3-STK', kind: 'cutter', family: 'square', facts });
   await send('stock/received', { item: 'EM3-STK', place: 'CAB1-A', quantity: 1 });
   await page.goto('/rack?new=build');
@@ -105,10 +102,7 @@ test('a sheet is written, built from piece by piece with scans, and its substitu
   page,
 }) => {
   const maker = (value: string) => ({ value, origin: 'maker' });
-  const send = async (path: string, data: object) =>
-    expect(
-      (await page.request.post(`/api/v1/${path}`, { headers: AS_OWNER, data: { who: 'IK', ...data } })).ok(),
-    ).toBe(true);
+  const send = sends(page);
   const square = {
     DC: maker('9'),
     DMM: maker('10'),

@@ -26,6 +26,18 @@ export function patient(page: Page): Page {
 /** What a program of full rights sends. */
 export const AS_OWNER = { authorization: `Bearer ${DEMO_KEY}` };
 
+/** Writes as a program of full rights does, for what a test needs to be there; gives back the answer. */
+export const sends =
+  (page: Page) =>
+  async (path: string, data: object): Promise<Record<string, unknown>> => {
+    const answer = await page.request.post(`/api/v1/${path}`, {
+      headers: AS_OWNER,
+      data: { who: 'IK', ...data },
+    });
+    expect(answer.ok()).toBe(true);
+    return (await answer.json()) as Record<string, unknown>;
+  };
+
 /** A sign-in of one of the demo’s people: the name and the value of its cookie. */
 export async function sessionOf(who: string): Promise<[name: string, value: string]> {
   const answer = await fetch(`${DEMO}/api/v1/sign-in/demo`, {

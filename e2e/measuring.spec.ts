@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { DEMO } from '../playwright.config';
-import { AS_OWNER, expect, fill, fitsWidth, said, scan, tagOf, test } from './help';
+import { expect, fill, fitsWidth, said, scan, sends, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -54,14 +54,7 @@ test('a label is printed, its code read off the print and scanned; measured agai
   page,
 }) => {
   const maker = (value: string) => ({ value, origin: 'maker' });
-  const send = async (path: string, data: object): Promise<Record<string, unknown>> => {
-    const answer = await page.request.post(`/api/v1/${path}`, {
-      headers: AS_OWNER,
-      data: { who: 'IK', ...data },
-    });
-    expect(answer.ok()).toBe(true);
-    return (await answer.json()) as Record<string, unknown>;
-  };
+  const send = sends(page);
   const facts = {
     DC: maker('7'),
     DMM: maker('8'),

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DEMO } from '../playwright.config';
-import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, tagOf, test } from './help';
+import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, sends, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -64,14 +64,7 @@ test('tools go into a machine’s pockets by hand, by scan and dragged; two are 
   page,
 }) => {
   const maker = (value: string) => ({ value, origin: 'maker' });
-  const send = async (path: string, data: object): Promise<Record<string, unknown>> => {
-    const answer = await page.request.post(`/api/v1/${path}`, {
-      headers: AS_OWNER,
-      data: { who: 'IK', ...data },
-    });
-    expect(answer.ok()).toBe(true);
-    return (await answer.json()) as Record<string, unknown>;
-  };
+  const send = sends(page);
   await send('machines', {
     ...{ code: 'POC-9', name: 'Pocket mill', taper: 'HSK-A 63', k: '400', lengthSchool: 'datum' },
     ...{ diameterSchool: 'diameter', units: 'mm', hEqualsT: 'yes' },
@@ -181,4 +174,21 @@ test('K is found with three tools touched off twice; a tag gives its length; wha
   await fitsWidth(page);
   await tag.getByRole('button', { name: 'State it from now on' }).click();
   await expect(said(page)).toContainText('K of FK-1 is 499.990');
+
+  // Where a vise stands, once; then zero follows from the stock, and goes out as a program.
+  await page.goto('/machines?open=FK-1&do=offsets');
+  await fill(tag, { Code: 'V1', 'What it is': 'Vise', 'of its middle': '-24.6', 'Width of its jaws': '6' });
+  await fill(tag, { 'of its fixed jaw': '-10', 'Its bed above': '4' });
+  await tag.getByRole('button', { name: 'State it' }).click();
+  await expect(said(page)).toContainText('V1 stated on FK-1');
+  await fill(tag, { 'Stock along X': '4', 'along Y': '3', 'along Z': '1.5' });
+  // -24.6 less half of 6.
+  await expect(tag.getByText('−27.600')).toBeVisible();
+  await fitsWidth(page);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    tag.getByRole('link', { name: 'Program that writes it' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('FK-1-G54.nc');
+  expect(readFileSync(await file.path(), 'utf8')).toContain('G10 L2 P1 X-27.600 Y-10.000 Z5.500');
 });

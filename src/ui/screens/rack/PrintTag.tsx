@@ -33,7 +33,7 @@ export function PrintTag({ label: l, code }: { label: Label; code: string }) {
           </div>
           <div
             style={{
-              fontSize: '1.9mm',
+              fontSize: '1.75mm',
               marginTop: '.3mm',
               lineHeight: 1.1,
               // One register may take two lines; two of them have one each.
