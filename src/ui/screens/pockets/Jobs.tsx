@@ -29,7 +29,7 @@ export function Jobs({
   onPut,
 }: {
   view: PocketsView;
-  onPut: ((tag: string, pocket: number) => void) | null;
+  onPut: ((tag: string, pocket: number, t: number) => void) | null;
 }) {
   const byHand = view.magazine?.kind === 'by hand';
   if (!view.jobs.length)
@@ -95,7 +95,8 @@ function KitLine({ line: l }: { line: KitOf }) {
       <span>
         {l.words} {l.why && <span className="soft small">{l.why}</span>}
       </span>
-      <GradeMark grade={MARK[l.state]}>
+      {/* What must not run is a stop here as everywhere, wherever it hangs. */}
+      <GradeMark grade={l.tag !== null && l.grade === 'stop' ? 'stop' : MARK[l.state]}>
         {l.state}
         {l.pocket !== null && `, pocket ${l.pocket}`}
       </GradeMark>
@@ -129,7 +130,7 @@ function Changes({
 }: {
   changes: PocketsView['changes'][number] | undefined;
   lines: readonly KitOf[];
-  onPut: (tag: string, pocket: number) => void;
+  onPut: (tag: string, pocket: number, t: number) => void;
 }) {
   if (!changes) return null;
   return (
@@ -158,7 +159,11 @@ function Changes({
                     </GradeMark>
                   )}{' '}
                   {c.load && line?.grade !== 'stop' && (
-                    <Button size="small" variant="text" onClick={() => c.load && onPut(c.load.tag, c.pocket)}>
+                    <Button
+                      size="small"
+                      variant="text"
+                      onClick={() => c.load && onPut(c.load.tag, c.pocket, c.load.t)}
+                    >
                       it is in
                     </Button>
                   )}

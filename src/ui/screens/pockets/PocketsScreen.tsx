@@ -43,10 +43,11 @@ export function PocketsScreen({ view, machines }: { view: PocketsView; machines:
   const line = pockets.find((p) => p.pocket === open) ?? null;
   const act = query.get('do');
 
-  const put = async (tag: string, pocket: number, instead?: 'out' | 'swap') => {
+  /** `t`: as a job calls it; left out: as it usually is here. */
+  const put = async (tag: string, pocket: number, instead?: 'out' | 'swap', t?: number) => {
     setHeld({ tag, pocket });
     const done = await load.send(
-      { machine: m.code, pocket, tag, ...(instead ? { instead } : {}) },
+      { machine: m.code, pocket, tag, ...(instead ? { instead } : {}), ...(t === undefined ? {} : { t }) },
       (d) =>
         `${d.tag} in pocket ${d.pocket} as T${d.t}${d.out ? `; ${d.out} is out` : ''}: give it its numbers`,
     );
@@ -173,7 +174,10 @@ export function PocketsScreen({ view, machines }: { view: PocketsView; machines:
           </DndContext>
         )
       )}
-      <Jobs view={view} onPut={magazine?.pockets ? (tag, pocket) => void put(tag, pocket, 'out') : null} />
+      <Jobs
+        view={view}
+        onPut={magazine?.pockets ? (tag, pocket, t) => void put(tag, pocket, 'out', t) : null}
+      />
       <Kept kept={view.kept} />
       <Caution>
         Magazine stopped and door as its rules say before a hand goes in. A tool that is too heavy, too wide
