@@ -202,3 +202,32 @@ it('fewer pockets than are full are refused, by the tool that is beyond', () =>
     message: 'A-0005 is in pocket 6',
     parts: [expect.objectContaining({ field: 'pockets', limit: 'at least 6' })],
   }));
+
+it('where tools are swapped by hand each stop of the program stands, a T that comes again twice', async () => {
+  await crib.do('addMachine', {
+    code: 'HAND',
+    name: 'By hand',
+    taper: '40 taper',
+    k: 300,
+    lengthSchool: 'datum',
+    diameterSchool: 'radius',
+    units: 'mm',
+    hEqualsT: 'no',
+  });
+  await crib.do('stateMagazine', { machine: 'HAND', kind: 'by hand', pockets: 0 });
+  const { operation } = await crib.do('addJob', {
+    number: 'J-9',
+    part: 'Cap',
+    material: 'C45',
+    quantity: 2,
+    due: '2027-02-09',
+    machine: 'HAND',
+  });
+  const call = (t: number) => `T${t} M6\nS2000 M3\nG43 H${t} Z5\nG1 X${t} F200\nG0 Z5`;
+  await crib.do('storeProgram', {
+    operation,
+    text: `G21 G90 G17 G54\n${[2, 1, 2].map(call).join('\n')}\nM30`,
+  });
+  const hand = (await pocketsView(crib.db, { machine: 'HAND' }, '2027-01-05', 'UTC'))!;
+  expect(hand.jobs[0]).toMatchObject({ order: [2, 1, 2], lines: [{ t: 2 }, { t: 1 }] });
+});

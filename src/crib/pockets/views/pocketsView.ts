@@ -7,7 +7,7 @@ import { takeSources } from '@/crib/stock';
 import { workAround } from '@/crib/work';
 import { maybeAssembly } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyOpenOperations } from '@/data/jobs';
+import { manyOpenOperations, maybeReport } from '@/data/jobs';
 import { type LoadRow, manyKept, manyLoads, type MagazineRow, maybeMagazine } from '@/data/pockets';
 import { type MachineRow, maybeMachine } from '@/data/shop';
 import { asTools, type InMachine, magazineOf, toolsIn } from '../inPockets';
@@ -59,7 +59,7 @@ export interface PocketsView {
   pockets: PocketLine[];
   /** Tied to open jobs of this machine and in none of its pockets. */
   waiting: ToolHere[];
-  /** Open jobs of it by their start: how each T stands, and in what order the program calls them. */
+  /** Open jobs of it by their start: how each T stands; where tools are swapped by hand, each stop of the program. */
   jobs: { job: string; operation: number; lines: KitOf[]; order: number[] }[];
   /** The fewest changes for those jobs, one after another. */
   changes: JobChanges[];
@@ -116,7 +116,11 @@ export async function pocketsView(
       job: line.operation.job,
       operation: line.operation.id,
       lines: kit,
-      order: work.programs.get(line.operation.id)?.tools.map((x) => x.t) ?? [],
+      // Only where somebody stands at each stop: a T that is called twice is swapped in twice.
+      order:
+        magazine?.kind === 'by hand' && line.program
+          ? ((await maybeReport(c, line.program.entryId))?.report.tool_sequence ?? [])
+          : [],
     });
   }
   return {

@@ -113,9 +113,9 @@ function Swaps({ job }: { job: Job }) {
         In the order the program stops; laid out so, none is looked for with the spindle waiting.
       </p>
       <ul className={styles.kit}>
-        {job.order.flatMap((t) => {
+        {job.order.flatMap((t, stop) => {
           const line = byT.get(t);
-          return line ? [<KitLine key={t} line={line} />] : [];
+          return line ? [<KitLine key={`${stop} ${t}`} line={line} />] : [];
         })}
       </ul>
     </>
