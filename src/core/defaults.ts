@@ -7,8 +7,12 @@ export const DEFAULTS = {
   measuredFromExpectedMm: 0.5,
   /** mm: a gauge length this far from the last one of the same build is in question (practice). */
   measuredFromLastMm: 0.02,
+  /** mm: how far a machine's own setter may be from the crib's measurement before somebody looks which is right (practice). */
+  setterFromMeasuredMm: 0.05,
   /** mm: what is left on a wall or floor from which a correction is asked about: is this wear? (practice) */
   correctionMm: 0.05,
+  /** mm: what all corrections of one set of edges may leave in all, after its first part, before its wear is asked about (practice). */
+  correctionsMm: 0.1,
   /** mm: what a measurement of a part is not sure of (practice). */
   measuringNoiseMm: 0.005,
   /** Share of DC that a measured diameter may be off before it is in question: another cutter? At least and at most mm (practice). */

@@ -18,7 +18,7 @@ import {
 } from '@/crib/jobs';
 import { stateFixture } from '@/crib/fixtures';
 import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets';
-import { giveRegisters } from '@/crib/registers';
+import { giveRegisters, recordCorrection } from '@/crib/registers';
 import { addDevice, checkDevice } from '@/crib/devices';
 import { counterEntryOf } from '@/crib/ledger';
 import { endLife, recordWear } from '@/crib/life';
@@ -105,6 +105,7 @@ const DONE = [
   storeProgram,
   tieTool,
   giveRegisters,
+  recordCorrection,
   stateMagazine,
   loadPocket,
   emptyPocket,

@@ -1,5 +1,6 @@
 import type { DiameterSchool } from '../measuring';
 import { registerNumber } from './readBack';
+import type { RegisterNumbers } from './registerNumbers';
 
 /**
  * How a control takes its tool table from a program. 'table': one block a tool, L1, Z the length and R the radius (the
@@ -8,11 +9,20 @@ import { registerNumber } from './readBack';
 export const G10_FORMS = ['table', 'geometry and wear'] as const;
 export type G10Form = (typeof G10_FORMS)[number];
 
+/** A numbered row of a control's table, as text in the machine's own unit; null: not written. */
 export interface OffsetLine {
-  t: number;
-  /** In the machine's own unit, as text; null: not written. */
+  number: number;
   h: string | null;
   d: string | null;
+  hWear: string | null;
+  dWear: string | null;
+}
+
+/** What goes into the registers of a tool, each by its number. */
+export interface ToolOffsets extends Omit<OffsetLine, 'number'> {
+  t: number;
+  numbers: RegisterNumbers;
+  words: string;
 }
 
 export interface Sheet {
@@ -22,7 +32,7 @@ export interface Sheet {
   form: G10Form;
   /** What stands above, in words: when it was made. */
   made: string;
-  lines: readonly (OffsetLine & { words: string })[];
+  lines: readonly ToolOffsets[];
 }
 
 /** ASCII with a point always: −347.684 -> -347.684; 12 -> 12. */
@@ -39,33 +49,39 @@ const comment = (words: string): string =>
     .replace(/[^ -~]/g, '')})`;
 const half = (text: string, unit: 'mm' | 'inch'): string =>
   ((registerNumber(text) ?? 0) / 2).toFixed(unit === 'mm' ? 4 : 5);
-const isWear = (school: DiameterSchool): boolean => school === 'wear-diameter' || school === 'wear-radius';
+/** The D register of such a school is the one for wear. */
+export const isWear = (school: DiameterSchool): boolean =>
+  school === 'wear-diameter' || school === 'wear-radius';
 
 /**
  * A program that writes a machine's registers when it is run there: it says G90 (a modal G91 would add instead of set) and
- * G20 or G21, and every figure has a point. A blank register is not written. Wear registers are set to nothing, since
- * they add; where the school holds the difference to the programmed size, that is what goes into the wear register.
- * Forms from memory of the RS-274/NGC interpreter and of common ISO 6983 dialects: a control's own manual decides.
+ * G20 or G21, and every figure has a point. A blank register is not written. Wear registers get what corrections put there, else
+ * nothing, since they add; where the school holds the difference to the programmed size, that is what goes into the wear
+ * register. Forms from memory of the RS-274/NGC interpreter and of common ISO 6983 dialects: a control's own manual decides.
  * Example: T7 with -347.684 and 4.994: G10 L1 P7 Z-347.684 R4.994.
  */
 export function registersAsG10(sheet: Sheet): string {
   const { unit, form, diameterSchool: school } = sheet;
-  const blocks = sheet.lines.flatMap(({ t, h, d, words }) => {
+  const blocks = sheet.lines.flatMap(({ t, numbers, h, d, hWear, dWear, words }) => {
     if (h === null && d === null) return [];
     const said = comment(`T${t} ${words}`);
     if (form === 'table') {
       // Its R is a radius, whatever else the machine holds.
-      const R = d === null ? null : /diameter/.test(school) ? half(d, unit) : plain(d);
-      return [said, `G10 L1 P${t}${h === null ? '' : ` Z${plain(h)}`}${R === null ? '' : ` R${R}`}`];
+      const Z = h === null ? '' : ` Z${plain(h)}`;
+      const R = d === null ? '' : ` R${/diameter/.test(school) ? half(d, unit) : plain(d)}`;
+      return numbers.h === numbers.d || !Z || !R
+        ? [said, `G10 L1 P${Z ? numbers.h : numbers.d}${Z}${R}`]
+        : [said, `G10 L1 P${numbers.h}${Z}`, `G10 L1 P${numbers.d}${R}`];
     }
+    const [P, Q] = [`P${numbers.h}`, `P${numbers.d}`];
     return [
       said,
-      ...(h === null ? [] : [`G10 L10 P${t} R${plain(h)}`, `G10 L11 P${t} R0.`]),
+      ...(h === null ? [] : [`G10 L10 ${P} R${plain(h)}`, `G10 L11 ${P} R${plain(hWear ?? '0.')}`]),
       ...(d === null
         ? []
         : isWear(school)
-          ? [`G10 L12 P${t} R0.`, `G10 L13 P${t} R${plain(d)}`]
-          : [`G10 L12 P${t} R${plain(d)}`, `G10 L13 P${t} R0.`]),
+          ? [`G10 L12 ${Q} R0.`, `G10 L13 ${Q} R${plain(d)}`]
+          : [`G10 L12 ${Q} R${plain(d)}`, `G10 L13 ${Q} R${plain(dWear ?? '0.')}`]),
     ];
   });
   return [
@@ -81,15 +97,15 @@ export function registersAsG10(sheet: Sheet): string {
 }
 
 /**
- * The registers in such a program, or in a table with T, H and D, as they stand there: to be held against what they should
+ * The registers in such a program, or in a table with number, H and D, as they stand there: to be held against what they should
  * be, never to be taken over. Lines of neither form are left out. Linear in the text.
- * Example: 'G10 L10 P7 R-347.684' -> T7, H -347.684.
+ * Example: 'G10 L10 P7 R-347.684' -> number 7, H -347.684.
  */
 export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | 'inch'): OffsetLine[] {
-  const found = new Map<number, { h: string | null; d: string | null; wear: string | null }>();
-  const at = (t: number) => {
-    const now = found.get(t) ?? { h: null, d: null, wear: null };
-    found.set(t, now);
+  const found = new Map<number, OffsetLine>();
+  const at = (number: number): OffsetLine => {
+    const now = found.get(number) ?? { number, h: null, d: null, hWear: null, dWear: null };
+    found.set(number, now);
     return now;
   };
   for (const raw of text.split(/\r?\n/)) {
@@ -106,8 +122,9 @@ export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | '
         if (R !== undefined)
           now.d = /diameter/.test(school) ? (Number(R) * 2).toFixed(unit === 'mm' ? 3 : 4) : R;
       } else if (L === '10') now.h = R ?? now.h;
+      else if (L === '11') now.hWear = R ?? now.hWear;
       else if (L === '12') now.d = R ?? now.d;
-      else if (L === '13') now.wear = R ?? now.wear;
+      else if (L === '13') now.dWear = R ?? now.dWear;
       continue;
     }
     const cells = raw.split(/[;,\t]/).map((c) => c.trim().replace(/^"|"$/g, ''));
@@ -117,11 +134,10 @@ export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | '
     if (registerNumber(h) !== null) now.h = h;
     if (registerNumber(d) !== null) now.d = d;
   }
-  return [...found].map(([t, { h, d, wear }]) => ({
-    t,
-    h,
-    d: isWear(school) && wear !== null ? wear : d,
-  }));
+  return [...found.values()].map((row) =>
+    // Such a school holds its figure in the register for wear.
+    isWear(school) && row.dWear !== null ? { ...row, d: row.dWear, dWear: null } : row,
+  );
 }
 
 /** Work offsets that every control has, by their G. */

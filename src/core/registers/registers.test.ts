@@ -5,11 +5,13 @@ import { readProgram } from '../programs';
 import { formatLength } from '../units';
 import {
   G10_FORMS,
+  isWear,
   readOffsets,
   registersAsG10,
   workOffsetAsG10,
   type Sheet,
   sinceGiven,
+  type ToolOffsets,
   whyOther,
 } from './index';
 
@@ -52,13 +54,18 @@ it.each([
   expect(whyOther(read, '−347.684', 'mm', [{ name: 'H8', text: '−343.912' }])).toBe(why),
 );
 
+const tool = (t: number, over: Partial<ToolOffsets>): ToolOffsets => ({
+  ...{ t, numbers: { h: t, d: t }, words: '' },
+  ...{ h: null, d: null, hWear: null, dWear: null },
+  ...over,
+});
 const sheet = (over: Partial<Sheet> = {}): Sheet => ({
   machine: 'MILL-2',
   unit: 'mm',
   diameterSchool: 'radius',
   form: 'table',
   made: '2027-01-12',
-  lines: [{ t: 7, h: '−347.684', d: '4.994', words: 'A-0012 10 mm (square) end mill, Ø' }],
+  lines: [tool(7, { h: '−347.684', d: '4.994', words: 'A-0012 10 mm (square) end mill, Ø' })],
   ...over,
 });
 
@@ -79,16 +86,14 @@ describe('registers as a program that writes them', () => {
     const wear = sheet({
       form,
       diameterSchool: 'wear-radius',
-      lines: [{ t: 7, h: null, d: '−0.006', words: '' }],
+      lines: [tool(7, { d: '−0.006' })],
     });
     expect(registersAsG10(wear)).toContain('G10 L12 P7 R0.\nG10 L13 P7 R-0.006');
     expect(registersAsG10(wear)).not.toContain('L10');
   });
   it('writes no blank: a register that is not known is not set to 0', () => {
-    expect(registersAsG10(sheet({ lines: [{ t: 3, h: null, d: null, words: '' }] }))).not.toContain('G10');
-    expect(registersAsG10(sheet({ lines: [{ t: 3, h: '1', d: null, words: '' }] }))).toContain(
-      'G10 L1 P3 Z1.\n',
-    );
+    expect(registersAsG10(sheet({ lines: [tool(3, {})] }))).not.toContain('G10');
+    expect(registersAsG10(sheet({ lines: [tool(3, { h: '1' })] }))).toContain('G10 L1 P3 Z1.\n');
   });
   it('is understood by our own reader of programs, as one that writes offsets', () => {
     for (const form of G10_FORMS) {
@@ -109,26 +114,46 @@ describe('registers as a program that writes them', () => {
             t: fc.integer({ min: 1, max: 9999 }),
             h: fc.option(fc.integer({ min: -900_000, max: 900_000 }), { nil: null }),
             d: fc.option(fc.integer({ min: -30_000, max: 99_000 }), { nil: null }),
+            hWear: fc.option(fc.integer({ min: -900, max: 900 }), { nil: null }),
+            dWear: fc.option(fc.integer({ min: -900, max: 900 }), { nil: null }),
+            // Its D in a row of its own, or beside its H.
+            apart: fc.boolean(),
           }),
           { selector: (x) => x.t, maxLength: 20 },
         ),
         (form, diameterSchool, unit, rows) => {
           const text = (n: number | null) =>
             n === null ? null : formatLength((n / 1000) * (unit === 'inch' ? 25.4 / 10 : 1), unit);
-          const lines = rows.map((r) => ({ t: r.t, h: text(r.h), d: text(r.d), words: `A-${r.t}` }));
+          const lines = rows.map((r) =>
+            tool(r.t, {
+              numbers: { h: r.t, d: r.apart ? r.t + 10_000 : r.t },
+              ...{ h: text(r.h), d: text(r.d), hWear: text(r.hWear), dWear: text(r.dWear) },
+            }),
+          );
           const back = readOffsets(
             registersAsG10(sheet({ form, diameterSchool, unit, lines })),
             diameterSchool,
             unit,
           );
           const written = lines.filter((l) => l.h !== null || l.d !== null);
-          expect(back.map((b) => b.t)).toEqual(written.map((l) => l.t));
+          const at = (number: number) => back.find((x) => x.number === number);
+          const numbers = written.flatMap((l) => [
+            ...(l.h === null ? [] : [l.numbers.h]),
+            ...(l.d === null ? [] : [l.numbers.d]),
+          ]);
+          expect(new Set(back.map((b) => b.number))).toEqual(new Set(numbers));
+          const same = (read: string | null | undefined, due: string | null) =>
+            due === null
+              ? expect(read ?? null).toBeNull()
+              : expect(whyOther(read ?? '', due, unit)).toBeNull();
+          const wears = form === 'geometry and wear';
           for (const l of written) {
-            const b = back.find((x) => x.t === l.t)!;
-            expect(b.h === null).toBe(l.h === null);
-            expect(b.d === null).toBe(l.d === null);
-            if (l.h !== null && b.h !== null) expect(whyOther(b.h, l.h, unit)).toBeNull();
-            if (l.d !== null && b.d !== null) expect(whyOther(b.d, l.d, unit)).toBeNull();
+            same(at(l.numbers.h)?.h, l.h);
+            same(at(l.numbers.d)?.d, l.d);
+            // What corrections put into wear is not set to nothing by giving the lengths.
+            if (wears && l.h !== null) same(at(l.numbers.h)?.hWear, l.hWear ?? '0');
+            if (wears && l.d !== null && !isWear(diameterSchool))
+              same(at(l.numbers.d)?.dWear, l.dWear ?? '0');
           }
         },
       ),
@@ -145,8 +170,8 @@ describe('registers as a program that writes them', () => {
   it('reads a table of T, H and D, and takes nothing else for one', () => {
     const text = 'T;H;D\n7;-347.684;4.994\nT8,"-343.912",\nnote, no numbers\n12345,1,1';
     expect(readOffsets(text, 'radius', 'mm')).toEqual([
-      { t: 7, h: '-347.684', d: '4.994' },
-      { t: 8, h: '-343.912', d: null },
+      { number: 7, h: '-347.684', d: '4.994', hWear: null, dWear: null },
+      { number: 8, h: '-343.912', d: null, hWear: null, dWear: null },
     ]);
     expect(readOffsets('', 'radius', 'mm')).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import { type CutterGeometry, sameTaper } from '@/core/cutters';
 import { type AskedHere, asksOf, type UseBuild, type UseMachine } from '@/core/jobs';
-import { type CribItem, factNumber, loadItem } from '@/crib/catalogue';
+import { type CribItem, cutterDetails, factNumber, loadItem } from '@/crib/catalogue';
 import { found, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
@@ -28,6 +28,7 @@ export const machineOf = (m: MachineRow): UseMachine => ({
   hEqualsT: m.hEqualsT,
   rpmMax: m.rpmMax,
   feedMax: m.feedMaxMmMin,
+  coolantBar: m.coolantBar,
 });
 
 /** The figures of a build, standing or only meant. */
@@ -44,6 +45,7 @@ export const buildOf = (
   body: cutter.kind === 'body' ? { rpmMax: factNumber(cutter, 'RPM_MAX') } : null,
   stickout,
   holder: { taper: holder.taper, rpmMax: holder.holder?.RPM_MAX ?? null },
+  coolantThrough: cutterDetails(cutter).CSP,
   extensions: parts
     .filter((p) => p.item.kind === 'extension')
     .map((p) => ({ code: p.item.code, rpmMax: factNumber(p.item, 'RPM_MAX') })),

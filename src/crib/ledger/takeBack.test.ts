@@ -347,6 +347,13 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     'giveRegisters',
     () => ({ machine: 'M2', how: 'read back', lines: [{ t: 7, tag: 'A-0001', h: '-395.900' }] }),
   ],
+  [
+    'recordCorrection',
+    () => ({
+      ...{ operation, t: 7, place: 'wear', hAfter: '-0.030' },
+      features: [{ kind: 'depth', wanted: 8, measured: 7.97 }],
+    }),
+  ],
   ['statePassDepth', () => ({ operation, t: 7, depth: 40 })],
   ['logParts', () => ({ operation, parts: 6 })],
   ['assignUse', () => ({ operation, t: 7, tag: 'A-0002' })],

@@ -1,9 +1,16 @@
 import { weightOf } from '@/core/assemblies';
 import { type Magazine, type PocketTool } from '@/core/pockets';
-import { type AssemblyCard, type MachineRegisters, registersOn, standingThese } from '@/crib/rack';
+import {
+  type AssemblyCard,
+  correctionsOn,
+  type MachineRegisters,
+  registersOn,
+  standingThese,
+} from '@/crib/rack';
 import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import type { LoadRow, MagazineRow } from '@/data/pockets';
+import { manyCorrections } from '@/data/registers';
 import type { MachineRow } from '@/data/shop';
 
 /** An assembly as a pocket takes it, with its card. */
@@ -23,6 +30,10 @@ export async function asTools(
   zone: string,
 ): Promise<Map<number, InMachine>> {
   const rows = (await manyAssembliesById(c, [...new Set(ids)])).filter((r) => r.takenDownEntryId === null);
+  const corrections = await manyCorrections(
+    c,
+    rows.map((r) => r.id),
+  );
   const standing = rows.length ? await standingThese(c, rows) : [];
   return new Map(
     standing.map(({ row, card, cutter, operations, together }) => {
@@ -42,7 +53,14 @@ export async function asTools(
           },
           registers:
             measured.state === 'measured'
-              ? registersOn(machine, measured.measurement, cutter.DC, operations, zone)
+              ? registersOn(
+                  machine,
+                  measured.measurement,
+                  cutter.DC,
+                  operations,
+                  zone,
+                  correctionsOn(machine, row, measured.measurement, corrections),
+                )
               : null,
         },
       ];

@@ -15,6 +15,7 @@ import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRo
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
+import { manySetThere } from '@/data/registers';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
 import { type Asked, judgedUse } from './judgedUse';
 import { type LifeLeft, lengthOn, lifeOf } from './stands';
@@ -77,6 +78,8 @@ interface Around {
   /** Of builds that have any on record. */
   parts: ReadonlyMap<number, PartRow[]>;
   tiesOf: Map<number, Asked[]>;
+  /** When machines that measure their tools themselves last read them, by assembly and machine. */
+  setThere: ReadonlyMap<string, Date>;
 }
 
 /** All assemblies that stand, by tag. */
@@ -139,6 +142,7 @@ async function standingOf(
     ids((r) => r.id),
   );
   const more = [...new Set(parts.map((p) => p.itemId))].filter((id) => !items.has(id));
+  const tiesOf = new Map([...tied, ...(loose.length ? await lastTiesOf(c, loose) : [])]);
   const around: Around = {
     items: new Map([...items, ...(await loadItems(c, more)).map((i) => [i.id, i] as const)]),
     parts: group(parts, (p) => p.assemblyId),
@@ -153,9 +157,23 @@ async function standingOf(
       ids((r) => r.pieceId),
     ),
     seatings: new Map((await manySeatings(c, bodiesOf(rows, items))).map((s) => [s.pieceId, s])),
-    tiesOf: new Map([...tied, ...(loose.length ? await lastTiesOf(c, loose) : [])]),
+    tiesOf,
+    setThere: await setThereBy(c, rows, tiesOf),
   };
   return rows.map((row) => cardOf(row, around));
+}
+
+/** Asked only where there is such a machine. */
+async function setThereBy(
+  c: Connection,
+  rows: readonly AssemblyRow[],
+  ties: Around['tiesOf'],
+): Promise<Around['setThere']> {
+  const ids = rows.flatMap((r) =>
+    (ties.get(r.id) ?? []).some((t) => t.machine.ownSetter !== null) ? [r.id] : [],
+  );
+  const read = ids.length ? await manySetThere(c, ids) : [];
+  return new Map(read.map((g) => [`${g.assemblyId} ${g.machineId}`, g.happenedAt]));
 }
 
 const bodiesOf = (rows: readonly AssemblyRow[], items: Around['items']): number[] =>
@@ -245,7 +263,9 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     measured,
     life,
     wear: { latest: wear, limit, worn },
-    ties: ties.map((asked) => tiedTo(asked, state)),
+    ties: ties.map((asked) =>
+      tiedTo(asked, state, around.setThere.get(`${row.id} ${asked.machine.id}`) ?? null),
+    ),
     builtAt: row.builtAt,
     who: row.who,
     entryId: row.entryId,
@@ -256,7 +276,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
 /** An assembly as it stands, before it is known on which machine it is to run. */
 type Stands = UseBuild & Pick<UseState, 'build' | 'inserts' | 'wear' | 'life'> & { measured: MeasuredState };
 
-function tiedTo(asked: Asked, stands: Stands): TiedTo {
+function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo {
   const { operation: o, t, tool } = asked;
   return {
     operation: o.id,
@@ -267,6 +287,6 @@ function tiedTo(asked: Asked, stands: Stands): TiedTo {
     minutesPerPart: (tool?.cutting_s ?? 0) / 60,
     partsLeft: partsLeftOf(o),
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
-    use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured) }),
+    use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured, setAt) }),
   };
 }

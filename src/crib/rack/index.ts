@@ -10,5 +10,5 @@ export { staleLabel } from './labelScanned';
 export { standingCards, standingOn, standingThese } from './cards';
 export type { AssemblyCard } from './cards';
 export { judgedUse } from './judgedUse';
-export { registersOn } from './registers';
+export { correctionsOn, registersOn } from './registers';
 export type { MachineRegisters } from './registers';

@@ -21,13 +21,25 @@ export interface LifeLeft {
 export function lengthOn(
   { machine, operation }: Asked,
   measured: MeasuredState,
+  /** When the machine's own setter last read it; null: it has none, or did not. */
+  setAt: Date | null,
 ): Pick<
   UseState,
-  'measured' | 'question' | 'deviceDoubt' | 'diameterMeasured' | 'runout' | 'registerNeeds' | 'figuresChanged'
+  | 'setThere'
+  | 'measured'
+  | 'question'
+  | 'deviceDoubt'
+  | 'diameterMeasured'
+  | 'runout'
+  | 'registerNeeds'
+  | 'figuresChanged'
 > {
   const m = measured.state === 'not measured' ? null : measured.measurement;
   const H = m && hOn(machine, m, operation);
   return {
+    ...(machine.ownSetter === null
+      ? {}
+      : { setThere: setAt !== null && setAt >= machine.lengthsSince ? 'read' : 'not read' }),
     measured: measured.state,
     question: measured.state === 'in question' ? (measured.measurement.questions[0]?.words ?? null) : null,
     deviceDoubt: m?.deviceDoubt ?? false,

@@ -17,6 +17,11 @@ export const REGISTER_FILES = {
 } as const;
 export type RegisterFile = keyof typeof REGISTER_FILES;
 
+const FIELDS = [
+  ...['T', 'H', 'D', 'unit', 'tag', 'cutter', 'jobs', 'since', 'lacks'],
+  ...['H number', 'D number', 'wear of H', 'wear of D', 'pocket'],
+];
+
 /**
  * What a machine is to be given as a file: what changed since it was last given its numbers, or all. A program is refused
  * where two tools want one T, since it would write the one over the other: of one job it goes.
@@ -36,17 +41,12 @@ export async function exportRegisters(
     return {
       text: `${Papa.unparse(
         {
-          fields: ['T', 'H', 'D', 'unit', 'tag', 'cutter', 'jobs', 'since', 'lacks'],
+          // T, H and D come first, as a control's own table has them and as it is read back.
+          fields: FIELDS,
           data: view.lines.map((l) => [
-            l.t,
-            l.h ?? '',
-            l.d ?? '',
-            machine.units,
-            l.tag ?? '',
-            l.words ?? '',
-            l.jobs.join(' '),
-            l.since.state,
-            l.lacks.join('; '),
+            ...[l.t, l.h ?? '', l.d ?? '', machine.units, l.tag ?? '', l.words ?? '', l.jobs.join(' ')],
+            ...[l.since.state, l.lacks.join('; '), l.numbers.h, l.numbers.d],
+            ...[l.wear?.h.due ?? '', l.wear?.d?.due ?? '', l.pocket ?? ''],
           ]),
         },
         { newline: '\n' },
@@ -64,10 +64,10 @@ export async function exportRegisters(
   }
   const clash = view.lines.find((l) => l.clashes);
   if (clash)
-    throw new Problem('CONFLICT', `Two tools want T${clash.t} of ${machine.code}`, {
+    throw new Problem('CONFLICT', `Two tools want T${clash.t} or H${clash.numbers.h} of ${machine.code}`, {
       field: 'job',
       value: clash.t,
-      limit: 'one tool a T',
+      limit: 'one tool a T, and a register of its own for each',
       wayOut: `Choose one job: ${view.jobs.join(', ')}.`,
     });
   return {
@@ -77,8 +77,9 @@ export async function exportRegisters(
       diameterSchool: machine.diameterSchool,
       form: machine.g10Form,
       made: `${asked.job ? `${asked.job}, ` : ''}${localDay(now, zone)}`,
-      lines: view.lines.map(({ t, h, d, tag, words }) => ({
-        ...{ t, h, d },
+      lines: view.lines.map(({ t, numbers, h, d, wear, tag, words }) => ({
+        ...{ t, numbers, h, d },
+        ...{ hWear: wear?.h.due ?? null, dWear: wear?.d?.due ?? null },
         words: [tag, words].filter(Boolean).join(' '),
       })),
     }),

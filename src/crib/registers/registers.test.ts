@@ -138,7 +138,9 @@ it('two jobs that want one T are shown beside each other, and no program writes 
   expect(jobs).toEqual(['J-1', 'J-2']);
   await expect(file('nc', { what: 'all' })).rejects.toMatchObject({ code: 'CONFLICT' });
   const ofJob = (await file('nc', { what: 'all', job: 'J-2' })).text;
-  expect(readOffsets(ofJob, 'radius', 'mm')).toEqual([{ t: 7, h: '-395.730', d: '4.995' }]);
+  expect(readOffsets(ofJob, 'radius', 'mm')).toEqual([
+    { number: 7, h: '-395.730', d: '4.995', hWear: '0.000', dWear: '0.000' },
+  ]);
   // The same T with another tool is a change, even where only the tool is another.
   expect(lines[1]!.since).toMatchObject({ state: 'changed' });
 });

@@ -1,17 +1,46 @@
 import { registerText } from '@/core/measuring';
-import { type Numbers, type SinceGiven, sinceGiven } from '@/core/registers';
+import {
+  hasWear,
+  isWear,
+  type Numbers,
+  type RegisterNumbers,
+  registerNumbers,
+  type SinceGiven,
+  sinceGiven,
+  sinceItsSetter,
+  type WearDue,
+} from '@/core/registers';
 import type { Because } from '@/core/because';
 import { held } from '@/core/sure';
-import { type AssemblyCard, type MachineRegisters, registersOn, standingOn } from '@/crib/rack';
+import {
+  type AssemblyCard,
+  correctionsOn,
+  type MachineRegisters,
+  registersOn,
+  standingOn,
+  standingThese,
+} from '@/crib/rack';
 import { workAround } from '@/crib/work';
+import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOpenOperations, type OperationRow } from '@/data/jobs';
-import { type GivenRow, manyGivenLast } from '@/data/registers';
+import { type LoadRow, manyLoads } from '@/data/pockets';
+import {
+  type CorrectionRow,
+  type GivenRow,
+  manyCorrections,
+  manyGivenLast,
+  manyLastCorrected,
+} from '@/data/registers';
 import type { MachineRow } from '@/data/shop';
+import { believed } from './believed';
 
-/** A T of a machine: what is tied to it, its numbers now, and what the control was given last. */
+/** A tool under a T of a machine: the registers its figures stand in, what they are to be, what the control was given last. */
 export interface SheetLine {
   t: number;
+  numbers: RegisterNumbers;
+  /** Where it is loaded; null: it is tied to a job and not in a pocket. */
+  pocket: number | null;
   /** null: nothing is tied to it any more. */
   tag: string | null;
   words: string | null;
@@ -20,121 +49,222 @@ export interface SheetLine {
   /** As typed in, in the machine's unit; null: there is none to enter. */
   h: string | null;
   d: string | null;
+  /** null: the machine has none. */
+  wear: { h: WearDue; d: WearDue | null } | null;
+  /** Of a machine that measures its tools itself: H by the crib's own measurement, to compare; null: it does not, or it was not measured. */
+  wouldBe: string | null;
+  /** What the machine's own setter measures is read back and never given. */
+  setThere: { h: boolean; d: boolean };
   /** Why there is no H, or no D. */
   lacks: string[];
   because: Because | null;
   measuredAt: Date | null;
   given: GivenRow | null;
   since: { state: SinceGiven; words: string };
-  /** Another job has another tool, or another H, under the same T: they can't be in the control at once. */
+  /** Another line wants the same register, or the same T with another tool: they can't be in the control at once. */
   clashes: boolean;
+}
+
+/** A line with what it was made of. */
+export interface SheetWith {
+  line: SheetLine;
+  card: AssemblyCard | null;
+  row: AssemblyRow | null;
+  /** Corrections that still count, by when they happened. */
+  corrections: CorrectionRow[];
+  /** What is in the control by all that is recorded; null: nothing is. */
+  had: Numbers | null;
 }
 
 /** One tool under one T, with the operations that call it there. */
 interface Wanted {
   t: number;
+  numbers: RegisterNumbers;
+  row: AssemblyRow;
   card: AssemblyCard | null;
-  tag: string;
+  load: LoadRow | null;
   operations: OperationRow[];
+  corrections: CorrectionRow[];
   registers: MachineRegisters | null;
+  /** As if the machine had no setter of its own. */
+  wouldBe: MachineRegisters | null;
 }
 
-/** The T of a machine's open operations, and what else it was given; by T, the first due before the rest. */
+/** The T of a machine's open operations and its pockets, and what else it was given; by T and H. */
 export const sheetOf = async (c: Connection, machine: MachineRow, zone: string): Promise<SheetLine[]> =>
   (await sheetWithCards(c, machine, zone)).map((x) => x.line);
 
 /** The same, each line with the assembly that stands on it. */
-export async function sheetWithCards(
-  c: Connection,
-  machine: MachineRow,
-  zone: string,
-): Promise<{ line: SheetLine; card: AssemblyCard | null }[]> {
+export async function sheetWithCards(c: Connection, machine: MachineRow, zone: string): Promise<SheetWith[]> {
   // Asked by machine the database would look through all operations that ever were; of the open ones there are few.
   const open = (await manyOpenOperations(c)).filter((o) => o.machineId === machine.id);
   const work = await workAround(c, open);
   const cards = new Map((await standingOn(c, work)).map((card) => [card.tag, card]));
-  const given = new Map((await manyGivenLast(c, machine.id)).map((g) => [g.t, g]));
-  const operations = new Map(work.operations.map((o) => [o.id, o]));
-  const wanted = new Map<string, Wanted>();
-  for (const tie of work.ties) {
-    if (tie.assemblyId === null) continue;
-    const operation = held(operations, tie.operationId);
-    const { tag } = held(work.assemblies, tie.assemblyId);
-    const card = cards.get(tag) ?? null;
-    const registers = card && registersFor(machine, card, operation, zone);
-    // Touched off on the part, each job has an H of its own.
-    const key = `${tie.t} ${tag} ${registers?.ofJob ?? ''}`;
-    const known = wanted.get(key);
-    if (known) known.operations.push(operation);
-    else wanted.set(key, { t: tie.t, card, tag, operations: [operation], registers });
+  const rows = new Map(work.assemblies);
+  const loads = await manyLoads(c, machine.id);
+  const more = loads.map((l) => l.assemblyId).filter((id) => !rows.has(id));
+  for (const { row, card } of more.length ? await standingThese(c, await manyAssembliesById(c, more)) : []) {
+    rows.set(row.id, row);
+    cards.set(row.tag, card);
   }
-  const lines = [...wanted.values()].map((w) => ({
-    line: lineOf(w, machine, given.get(w.t) ?? null),
-    card: w.card,
-  }));
-  const counts = new Map<number, number>();
-  for (const { line } of lines) counts.set(line.t, (counts.get(line.t) ?? 0) + 1);
+  const operations = new Map(work.operations.map((o) => [o.id, o]));
+  const tied = work.ties.flatMap((tie) =>
+    tie.assemblyId === null ? [] : [{ ...tie, assemblyId: tie.assemblyId }],
+  );
+  const corrections = await manyCorrections(c, [
+    ...new Set([...tied.map((t) => t.assemblyId), ...loads.map((l) => l.assemblyId)]),
+  ]);
+  const given = new Map((await manyGivenLast(c, machine.id)).map((g) => [g.number, g]));
+  const wanted = new Map<string, Wanted>();
+  const add = (t: number, assemblyId: number, load: LoadRow | null, operation: OperationRow | null) => {
+    const row = held(rows, assemblyId);
+    const card = cards.get(row.tag) ?? null;
+    const tool = operation && work.programs.get(operation.id)?.tools.find((x) => x.t === t);
+    const numbers = registerNumbers(
+      t,
+      tool ?? { h: [], d: [] },
+      machine.hEqualsT,
+      load && { h: load.h ?? load.t, d: load.d ?? load.h ?? load.t },
+    );
+    const measurement = card?.measured.state === 'measured' ? card.measured.measurement : null;
+    const still = correctionsOn(machine, row, measurement, corrections);
+    const on = (m: MachineRow) =>
+      card && measurement
+        ? registersOn(m, measurement, card.cutter.DC, operation ? [operation] : [], zone, still)
+        : null;
+    const registers = on(machine);
+    // Touched off on the part, each job has an H of its own.
+    const key = `${t} ${numbers.h} ${row.tag} ${registers?.ofJob ?? ''}`;
+    const known = wanted.get(key);
+    if (known) known.operations.push(...(operation ? [operation] : []));
+    else
+      wanted.set(key, {
+        ...{ t, numbers, row, card, load, registers },
+        operations: operation ? [operation] : [],
+        corrections: still,
+        wouldBe: machine.ownSetter === null ? null : on({ ...machine, ownSetter: null }),
+      });
+  };
+  for (const tie of tied) {
+    const load = loads.find((l) => l.assemblyId === tie.assemblyId && l.t === tie.t) ?? null;
+    add(tie.t, tie.assemblyId, load, held(operations, tie.operationId));
+  }
+  // What is in a pocket has its registers, whether a job calls it or not.
+  for (const load of loads)
+    if (!tied.some((tie) => tie.assemblyId === load.assemblyId && tie.t === load.t))
+      add(load.t, load.assemblyId, load, null);
+  const last = await manyLastCorrected(c, machine.id, [
+    ...new Set([...wanted.values()].flatMap((w) => [w.numbers.h, w.numbers.d])),
+  ]);
+  const lines = [...wanted.values()].map((w): SheetWith => {
+    const before = given.get(w.numbers.h) ?? null;
+    // A machine that works in another unit since has none of the figures it was given.
+    const had = believed(
+      before?.unit === machine.units ? before : null,
+      last.filter((x) => x.unit === machine.units),
+      w.numbers,
+    );
+    return {
+      line: lineOf(w, machine, before, had),
+      ...{ card: w.card, row: w.row, corrections: w.corrections, had },
+    };
+  });
+  const known = new Set(lines.map(({ line }) => line.numbers.h));
   const gone = [...given.values()]
-    .filter((g) => !counts.has(g.t))
-    .map((g) => ({ line: goneLine(g), card: null }));
+    .filter((g) => !known.has(g.number))
+    .map((g) => ({ line: goneLine(g), card: null, row: null, corrections: [], had: g }));
+  const all = lines.map(({ line }) => line);
   return [
-    ...lines.map(({ line, card }) => ({ line: { ...line, clashes: (counts.get(line.t) ?? 0) > 1 }, card })),
+    ...lines.map((x) => ({ ...x, line: { ...x.line, clashes: clashesWith(x.line, all) } })),
     ...gone,
-  ].sort((a, b) => a.line.t - b.line.t);
+  ].sort((a, b) => a.line.t - b.line.t || a.line.numbers.h - b.line.numbers.h);
 }
 
-/** null: not measured, in question, or of another taper. */
-function registersFor(machine: MachineRow, card: AssemblyCard, o: OperationRow, zone: string) {
-  if (card.measured.state !== 'measured') return null;
-  return registersOn(machine, card.measured.measurement, card.cutter.DC, [o], zone);
-}
+/** Whether another line wants a register of this one's, or its T without being its sister in another pocket. */
+export const clashesWith = (line: SheetLine, all: readonly SheetLine[]): boolean =>
+  all.some(
+    (x) =>
+      x !== line &&
+      (x.numbers.h === line.numbers.h ||
+        (x.tag !== line.tag &&
+          ((x.numbers.d === line.numbers.d && x.d !== null && line.d !== null) ||
+            (x.t === line.t && (x.pocket === null || line.pocket === null))))),
+  );
 
-function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null): SheetLine {
-  const H = w.registers && registerText(w.registers.H, machine.units);
-  const D = w.registers && registerText(w.registers.D, machine.units);
-  const now: Numbers = { tag: w.tag, h: H, d: D };
-  // A machine that works in another unit since has none of the figures it was given.
-  const before = given?.unit === machine.units ? given : null;
+function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Numbers | null): SheetLine {
+  const text = (register: MachineRegisters['H'] | undefined) =>
+    register ? registerText(register, machine.units) : null;
+  const { tag } = w.row;
+  const [h, d, wouldBe] = [text(w.registers?.H), text(w.registers?.D), text(w.wouldBe?.H)];
+  const wear = wearOf(w, machine, had);
+  const now: Numbers = { tag, h, d, hWear: wear?.h.due ?? null, dWear: wear?.d?.due ?? null };
+  const since =
+    machine.ownSetter === null
+      ? sinceGiven(w.card ? now : null, had)
+      : sinceItsSetter(
+          w.card ? { tag, wouldBe, unit: machine.units, figures: machine.lengthsSince } : null,
+          had && given ? { ...had, happenedAt: given.happenedAt } : null,
+        );
   return {
     t: w.t,
-    tag: w.card ? w.tag : null,
+    numbers: w.numbers,
+    pocket: w.load?.pocket ?? null,
+    tag: w.card ? tag : null,
     words: w.card?.cutter.words ?? null,
     jobs: [...new Set(w.operations.map((o) => o.job))],
-    h: H,
-    d: D,
-    lacks: lacksOf(w),
+    ...{ h, d, wear, wouldBe },
+    setThere: { h: machine.ownSetter !== null, d: machine.ownSetter === 'length and diameter' },
+    lacks: lacksOf(w, machine),
     because: w.registers?.because ?? null,
     measuredAt:
       w.card && w.card.measured.state !== 'not measured' ? w.card.measured.measurement.happenedAt : null,
     given,
-    since: sinceGiven(w.card ? now : null, before) ?? {
-      state: 'cannot say',
-      words: `${w.tag} was taken down`,
-    },
+    since: since ?? { state: 'cannot say', words: `${tag} was taken down` },
     clashes: false,
   };
 }
 
-function lacksOf({ card, tag, registers }: Wanted): string[] {
-  if (!card) return [`${tag} was taken down`];
-  if (card.measured.state === 'not measured') return ['not measured'];
+function wearOf(w: Wanted, machine: MachineRow, had: Numbers | null): SheetLine['wear'] {
+  if (hasWear(machine) !== true || !w.registers) return null;
+  const { wear } = w.registers.corrected;
+  const due = (mm: number) => registerText({ value: mm }, machine.units) ?? '';
+  return {
+    h: { due: due(wear.H), had: had?.hWear ?? null },
+    // Where D is the difference to the programmed size it stands in the wear register itself.
+    d: isWear(machine.diameterSchool) ? null : { due: due(wear.D), had: had?.dWear ?? null },
+  };
+}
+
+function lacksOf({ card, row, registers }: Wanted, machine: MachineRow): string[] {
+  if (!card) return [`${row.tag} was taken down`];
+  const own = machine.ownSetter !== null;
+  if (card.measured.state === 'not measured') return own ? [] : ['not measured'];
   if (card.measured.state === 'in question') return ['its length is in question'];
   const { device, deviceDoubt } = card.measured.measurement;
+  const needs = (name: 'H' | 'D', mine: boolean) => {
+    const register = registers?.[name];
+    return !mine && register && 'needs' in register ? [`${name} needs ${register.needs}`] : [];
+  };
   return [
     // Whoever runs it is asked the same (core/jobs/use/registers.ts).
     ...(deviceDoubt ? [`measured with ${device}, which was off at its check: measure again`] : []),
-    ...(registers && 'needs' in registers.H ? [`H needs ${registers.H.needs}`] : []),
-    ...(registers && 'needs' in registers.D ? [`D needs ${registers.D.needs}`] : []),
+    ...needs('H', own),
+    ...needs('D', machine.ownSetter === 'length and diameter'),
   ];
 }
 
 const goneLine = (given: GivenRow): SheetLine => ({
   t: given.t,
+  numbers: { h: given.number, d: given.number },
+  pocket: null,
   tag: null,
   words: null,
   jobs: [],
   h: null,
   d: null,
+  wear: null,
+  wouldBe: null,
+  setThere: { h: false, d: false },
   lacks: [],
   because: null,
   measuredAt: null,

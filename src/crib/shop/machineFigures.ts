@@ -2,7 +2,7 @@ import type { FromSchema } from 'json-schema-to-ts';
 import { DIAMETER_SCHOOLS, figureNeeded, LENGTH_SCHOOLS } from '@/core/measuring';
 import { namesOf } from '@/core/names';
 import { POINTS } from '@/core/programs';
-import { G10_FORMS } from '@/core/registers';
+import { G10_FORMS, OWN_SETTERS } from '@/core/registers';
 import { field, maybeLength, maybeNumber, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { insertMachineFigures } from '@/data/shop';
@@ -26,6 +26,9 @@ export const figures = {
   toolChangeS: field.decimal(0, 3600),
   withoutPoint: field.choice(POINTS),
   g10Form: field.choice(G10_FORMS),
+  wearRegisters: field.choice(['yes', 'no']),
+  ownSetter: field.choice(OWN_SETTERS),
+  coolantBar: field.decimal(0, 999),
 } as const;
 export const REQUIRED = ['taper', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
@@ -75,5 +78,8 @@ export async function writeFigures(
     toolChangeS: maybeNumber(f.toolChangeS),
     withoutPoint: f.withoutPoint ?? null,
     g10Form: f.g10Form ?? null,
+    wearRegisters: f.wearRegisters === undefined ? null : f.wearRegisters === 'yes',
+    ownSetter: f.ownSetter ?? null,
+    coolantBar: maybeNumber(f.coolantBar),
   });
 }

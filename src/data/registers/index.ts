@@ -1,7 +1,7 @@
 // Rows
 export { HOW_GIVEN } from './types';
-export type { GivenRow, HowGiven } from './types';
+export type { CorrectionRow, GivenRow, HowGiven } from './types';
 // Reading
-export { manyGivenLast } from './read';
+export { manyCorrections, manyGivenLast, manyLastCorrected, manySetThere } from './read';
 // Writing
-export { insertRegisterGiven } from './write';
+export { insertRegisterGiven, insertSizeCorrection, insertSizeFeature } from './write';

@@ -16,16 +16,16 @@ export const manySuppliers = (c: Connection) => many<SupplierRow>(c, `${SUPPLIER
 export const maybeSupplier = (c: Connection, code: string) =>
   maybeOne<SupplierRow>(c, `${SUPPLIER} where s.code = $1`, [code]);
 const MACHINE = `select m.id, m.code, m.name, m.in_use, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
-    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s, f.without_point, f.g10_form, k.lengths_since
+    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s, f.without_point, f.g10_form, f.wear_registers, f.own_setter, f.coolant_bar, k.lengths_since
   from machine_named m join live_entry e on e.id = m.entry_id
   join lateral (select x.*, xe.happened_at from machine_figures x join live_entry xe on xe.id = x.entry_id where x.machine_id = m.id
     order by xe.happened_at desc, xe.id desc limit 1) f on true
   -- Figures are stated whole: those of H hold since the first of an unbroken row of the same.
   join lateral (select min(ye.happened_at) as lengths_since from machine_figures y join live_entry ye on ye.id = y.entry_id
-    where y.machine_id = m.id and (y.length_school, y.k_mm, y.k0_mm, y.master_length_mm) is not distinct from (f.length_school, f.k_mm, f.k0_mm, f.master_length_mm)
+    where y.machine_id = m.id and (y.length_school, y.k_mm, y.k0_mm, y.master_length_mm, y.own_setter) is not distinct from (f.length_school, f.k_mm, f.k0_mm, f.master_length_mm, f.own_setter)
     and not exists (select 1 from machine_figures z join live_entry ze on ze.id = z.entry_id
       where z.machine_id = m.id and (ze.happened_at, ze.id) > (ye.happened_at, ye.id)
-      and (z.length_school, z.k_mm, z.k0_mm, z.master_length_mm) is distinct from (f.length_school, f.k_mm, f.k0_mm, f.master_length_mm))) k on true`;
+      and (z.length_school, z.k_mm, z.k0_mm, z.master_length_mm, z.own_setter) is distinct from (f.length_school, f.k_mm, f.k0_mm, f.master_length_mm, f.own_setter))) k on true`;
 export const manyMachines = (c: Connection) => many<MachineRow>(c, `${MACHINE} order by m.code`);
 export const maybeMachine = (c: Connection, code: string) =>
   maybeOne<MachineRow>(c, `${MACHINE} where m.code = $1`, [code]);

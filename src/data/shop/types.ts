@@ -1,6 +1,6 @@
 import type { DiameterSchool, LengthSchool } from '@/core/measuring';
 import type { Points } from '@/core/programs';
-import type { G10Form } from '@/core/registers';
+import type { G10Form, OwnSetter } from '@/core/registers';
 import type { LengthUnit } from '@/core/units';
 
 export interface PersonRow {
@@ -54,6 +54,12 @@ export interface MachineRow {
   withoutPoint: Points | null;
   /** How its control takes a tool table from a program; null: nobody said. */
   g10Form: G10Form | null;
+  /** Whether wear has registers of its own; null: nobody said. */
+  wearRegisters: boolean | null;
+  /** What it measures with a setter of its own, whose figures are its own; null: nothing. */
+  ownSetter: OwnSetter | null;
+  /** Pressure of coolant through its spindle, bar; 0: none; null: not known. */
+  coolantBar: number | null;
   /** Since when it reckons H with the figures that are in force. */
   lengthsSince: Date;
 }

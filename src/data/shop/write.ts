@@ -58,6 +58,9 @@ export const insertMachineFigures = inserts<{
   toolChangeS?: number | null;
   withoutPoint?: string | null;
   g10Form?: string | null;
+  wearRegisters?: boolean | null;
+  ownSetter?: string | null;
+  coolantBar?: number | null;
 }>('machine_figures');
 
 export const insertShopWeek = inserts<{ minutes: readonly number[] }>('shop_week');

@@ -2,7 +2,7 @@
 import { geometry } from '@/core/cutters';
 import { asksOf, judgeUse, type UseBuild, type UseState } from '@/core/jobs';
 import { first } from '@/core/sure';
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { RunView } from '@/crib/jobs';
 import type { AssemblyView, RackCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
@@ -358,6 +358,13 @@ describe('a size that is off, at the machine', () => {
       target: { value },
     });
   const section = () => screen.getByRole('region', { name: 'Size of T7' });
+  const button = (name: string) => screen.getByRole<HTMLButtonElement>('button', { name });
+  const DONE = async () => ({
+    ...{ ok: true as const, done: { entry: 9, tag: 'A-0001', corrected: [] } },
+  });
+  const WEAR: RunView['registers'] = {
+    ...{ units: 'mm', diameterSchool: 'radius', hasWear: true, dIsWear: false },
+  };
   beforeEach(async () => {
     showIn(<RunScreen view={answer('run')} />);
     await tap('Size off with T7?');
@@ -406,5 +413,59 @@ describe('a size that is off, at the machine', () => {
   it('a first cut stays off the size by as much on each wall', () => {
     type('First cut stays off by', '0.2');
     expect(section().textContent).toContain('Add to D first +0.200 mm');
+  });
+  // The operator reads back what the control shows: a slip is named while it is typed, and goes nowhere.
+  it('is recorded once the control shows what it should: what was measured goes, the change follows from it', async () => {
+    cleanup();
+    const { calls } = showIn(<RunScreen view={{ ...answer('run'), registers: WEAR }} />, DONE);
+    await tap('Size off with T7?');
+    type('What was measured', 'depth');
+    type('On the drawing', '8');
+    type('Measured', '7.97');
+    expect(section().textContent).toContain('Add to wear of H7 −0.030 mm');
+    type('wear of H7 in the control now', '0.010');
+    type('wear of H7 shows after', '-0.03');
+    expect(section().textContent).toContain('it should be −0.020: it is another figure');
+    expect(button('Enter it, then type what the control shows').disabled).toBe(true);
+    type('wear of H7 shows after', '-0.02');
+    await tap('Entered for A-0001: record it');
+    expect(calls.map((c) => [c.verb, c.input])).toMatchObject([
+      [
+        'recordCorrection',
+        {
+          ...{ operation: OPERATION, t: 7, tag: 'A-0001', hBefore: '0.010', hAfter: '-0.02' },
+          features: [{ kind: 'depth', wanted: '8 mm', measured: '7.97 mm' }],
+        },
+      ],
+    ]);
+  });
+  it('what is asked about goes only with a reason, and what is within its limits may stay', async () => {
+    cleanup();
+    const { calls } = showIn(<RunScreen view={{ ...answer('run'), registers: WEAR }} />, DONE);
+    await tap('Size off with T7?');
+    type('What was measured', 'depth');
+    type('On the drawing', '8');
+    type('Measured', '7.9');
+    type('wear of H7 shows after', '-0.100');
+    expect(button('Entered for A-0001: record it').disabled).toBe(true);
+    type('Looked at: why it is right all the same', 'a chip lay under it');
+    expect(button('Entered for A-0001: record it').disabled).toBe(false);
+    type('Measured', '7.995');
+    type('Least, if stated', '7.98');
+    type('Most, if stated', '8.02');
+    await tap('It stays as it is: record the size');
+    expect(calls).toHaveLength(1);
+    expect(calls[0]!.input).toMatchObject({ stays: true, features: [{ least: '7.98 mm', most: '8.02 mm' }] });
+    expect(calls[0]!.input).not.toHaveProperty('hAfter');
+  });
+  it('where nobody said whether wear has registers, it is asked before anything goes', () => {
+    type('What was measured', 'depth');
+    type('On the drawing', '8');
+    type('Measured', '7.97');
+    type('H7 shows after', '-0.030');
+    expect(button('Entered for A-0001: record it').disabled).toBe(true);
+    type('It goes into', 'wear');
+    type('wear of H7 shows after', '-0.030');
+    expect(button('Entered for A-0001: record it').disabled).toBe(false);
   });
 });

@@ -33,6 +33,8 @@ export interface UseMachine {
   hEqualsT: boolean;
   rpmMax: number | null;
   feedMax: number | null;
+  /** Coolant through its spindle, bar; 0: none; null or left out: not known. */
+  coolantBar?: number | null;
 }
 
 /** The figures of a build that what is asked is held against; one that is only planned has them too. */
@@ -44,6 +46,8 @@ export interface UseBuild {
   body: { rpmMax: number | null } | null;
   stickout: number;
   holder: { taper: string | null; rpmMax: number | null };
+  /** Its cutter takes coolant through its shank; left out: not asked. */
+  coolantThrough?: boolean | null;
   /** Extensions on the holder, each with its own limit; left out: none. */
   extensions?: readonly { code: string; rpmMax: number | null }[];
 }
@@ -62,6 +66,8 @@ export interface UseState {
   registerNeeds: string | null;
   /** The device it was measured with was off at its check. */
   deviceDoubt?: boolean;
+  /** Of a machine that measures its tools itself: whether it did, and was read back; left out: it does not. */
+  setThere?: 'read' | 'not read';
   /** This machine reckons H with other figures than when it was measured. */
   figuresChanged: boolean;
   /** Of a body: its seats, the inserts in it, seats that are damaged. */

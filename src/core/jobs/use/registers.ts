@@ -7,7 +7,7 @@ export const judgeRegisters = (use: Pick<Use, 'asks' | 'machine'>, state: UseSta
   [
     length(use),
     diameter(use, state),
-    state && measured(state),
+    state && measured(use, state),
     state && runout(state),
     state && entered(use, state),
   ].filter((j) => j !== null);
@@ -88,7 +88,22 @@ function diameter(
   return say('D_T', 'good', `${called.map((n) => `D${n}`).join(', ')} with T${asks.t}`, why, values);
 }
 
-function measured(state: UseState): Judgement {
+function measured({ machine }: Pick<Use, 'machine'>, state: UseState): Judgement {
+  // Where the machine is master of its figures, what the crib measured is for comparing.
+  if (state.setThere)
+    return state.setThere === 'read'
+      ? say(
+          'MEASURED',
+          'good',
+          `Measured by ${machine.code} itself, and read back`,
+          'Its own setter writes the register; nobody else does.',
+        )
+      : say(
+          'MEASURED',
+          'question',
+          `${machine.code} measures its tools itself: set it there, then read it back`,
+          'Until then its register holds another tool’s length, or an older one.',
+        );
   const why = 'What was not measured, or not again since something moved, puts the tip where nobody knows.';
   switch (state.measured) {
     case 'not measured':
@@ -127,7 +142,7 @@ function runout({ measured: state, runout: r }: UseState): Judgement | null {
 
 /** Whether H can be reckoned on this machine, and by the figures that hold now. */
 function entered({ machine }: Pick<Use, 'machine'>, state: UseState): Judgement | null {
-  if (state.measured !== 'measured') return null;
+  if (state.setThere || state.measured !== 'measured') return null;
   if (state.registerNeeds !== null)
     return say(
       'REGISTER',

@@ -4,7 +4,7 @@ import type { Use, UseBuild } from './facts';
 
 /** Spindle side, speed and feed of a build on a machine. */
 export const judgeSpindle = (use: Pick<Use, 'asks' | 'machine'>, build: UseBuild): Judgement[] =>
-  [taper(use, build), rpm(use, build), feed(use)].filter((j) => j !== null);
+  [taper(use, build), rpm(use, build), feed(use), coolant(use, build)].filter((j) => j !== null);
 
 /** Whether the holder goes into this machine's spindle. */
 function taper({ machine }: Pick<Use, 'machine'>, { holder, name }: UseBuild): Judgement {
@@ -19,6 +19,26 @@ function taper({ machine }: Pick<Use, 'machine'>, { holder, name }: UseBuild): J
   return fits
     ? say('TAPER', 'good', `Goes into ${machine.code}`, why, values)
     : say('TAPER', 'stop', `${holder.taper} does not go into ${machine.code}: ${machine.taper}`, why, values);
+}
+
+/** Whether this machine feeds the bores of a cutter that has them. It may run without; so this is shown beside. */
+function coolant({ machine }: Pick<Use, 'machine'>, { coolantThrough }: UseBuild): Judgement | null {
+  if (coolantThrough !== true) return null;
+  const bar = machine.coolantBar ?? null;
+  const why =
+    'A cutter with coolant bores is meant to be fed through them: a deep hole without packs its chips.';
+  const values: [string, string, string][] = [
+    ['through the spindle', bar === null ? 'not known' : bar === 0 ? 'none' : `${bar} bar`, machine.code],
+  ];
+  if (bar === null)
+    return aside(
+      say('COOLANT_MACHINE', 'not judged', `Coolant through ${machine.code}: not known`, why, values),
+    );
+  return bar === 0
+    ? aside(
+        say('COOLANT_MACHINE', 'question', `${machine.code} has no coolant through its spindle`, why, values),
+      )
+    : say('COOLANT_MACHINE', 'good', `${bar} bar through ${machine.code}`, why, values);
 }
 
 /** The highest S against the lowest limit, which is named; a limit that must be there and is not known is named too. */

@@ -1,5 +1,6 @@
 import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
+import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
 import { workAround } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import {
@@ -9,7 +10,6 @@ import {
   type OpenUseSum,
   type PartsLogRow,
 } from '@/data/jobs';
-import type { MachineRow } from '@/data/shop';
 import { type JobLine, jobLines } from '../jobLines';
 import { type JobView, standingChoices } from './jobView';
 
@@ -17,7 +17,9 @@ import { type JobView, standingChoices } from './jobView';
 export interface RunView {
   job: JobLine;
   /** How the machine holds sizes. */
-  registers: Pick<MachineRow, 'units' | 'diameterSchool'>;
+  registers: ControlRules;
+  /** What its tools have in the control; empty for one that is closed. */
+  control: InControl[];
   assemblies: RackCard[];
   /** What was logged last, to be taken back where it was wrong. */
   lastLog: PartsLogRow | null;
@@ -34,15 +36,13 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const cards = await standingOn(c, work);
   const [job] = jobLines(work, cards);
   if (!job) return null;
-  const { units, diameterSchool } = sure(
-    work.machines.get(operation.machineId),
-    'the machine of an operation',
-  );
+  const machine = sure(work.machines.get(operation.machineId), 'the machine of an operation');
   const [lastLog = null] = await manyPartsLogs(c, operationId, 1);
   const openUses = await manyOpenUsesOf(c, operationId);
   return {
     job,
-    registers: { units, diameterSchool },
+    registers: controlRules(machine),
+    control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
     lastLog,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),

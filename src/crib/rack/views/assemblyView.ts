@@ -3,10 +3,11 @@ import { sameTaper } from '@/core/cutters';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { maybeLoadOf } from '@/data/pockets';
+import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines } from '@/data/shop';
 import { type AssemblyCard, standingOne } from '../cards';
-import { type MachineRegisters, registersOn } from '../registers';
+import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
 /** An assembly with everything its tag shows. */
 export interface AssemblyView extends AssemblyCard {
@@ -29,6 +30,7 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   const { measured } = card;
   const from = await maybeBuiltFrom(c, row.id);
   const load = await maybeLoadOf(c, row.id);
+  const corrections = await manyCorrections(c, [row.id]);
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
   return {
     ...card,
@@ -48,7 +50,16 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
               // Where the words leave it open, what it is tied to says where it is meant to go.
               return goes ?? card.ties.some((t) => t.machine === m.code);
             })
-            .map((m) => registersOn(m, measured.measurement, cutter.DC, operations, zone))
+            .map((m) =>
+              registersOn(
+                m,
+                measured.measurement,
+                cutter.DC,
+                operations,
+                zone,
+                correctionsOn(m, row, measured.measurement, corrections),
+              ),
+            )
         : [],
   };
 }

@@ -3,14 +3,14 @@ import type { Question, REGISTERS } from '@/core/questions';
 import { found } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import { type MachineRow, maybeMachine } from '@/data/shop';
-import { type SheetLine, sheetOf } from '../sheet';
+import { clashesWith, type SheetLine, sheetOf } from '../sheet';
 
 export type RegistersAsked = Question<typeof REGISTERS>;
 
 export interface RegistersView {
   machine: Pick<
     MachineRow,
-    'code' | 'name' | 'units' | 'lengthSchool' | 'diameterSchool' | 'hEqualsT' | 'lengthsSince'
+    'code' | 'name' | 'units' | 'lengthSchool' | 'diameterSchool' | 'hEqualsT' | 'lengthsSince' | 'ownSetter'
   > & { g10Form: G10Form };
   /** Open jobs on it that have a tool tied. */
   jobs: string[];
@@ -45,12 +45,12 @@ async function viewOf(
   zone: string,
 ): Promise<RegistersView> {
   const all = await sheetOf(c, machine, zone);
-  const { code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince } = machine;
+  const { code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter } = machine;
   const ofJob = asked.job ? onlyOf(asked.job, all) : all;
   const lines = asked.what === 'changed' ? ofJob.filter((l) => l.since.state !== 'same') : ofJob;
   return {
     machine: {
-      ...{ code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince },
+      ...{ code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter },
       g10Form: machine.g10Form ?? 'table',
     },
     jobs: [...new Set(all.flatMap((l) => l.jobs))],
@@ -61,6 +61,8 @@ async function viewOf(
 
 /** Lines of one job: what other jobs want of its T is no clash then, two tools of its own operations are. */
 export function onlyOf(job: string, all: readonly SheetLine[]): SheetLine[] {
-  const own = all.filter((l) => l.jobs.includes(job));
-  return own.map((l) => ({ ...l, clashes: own.some((x) => x !== l && x.t === l.t) }));
+  const of = new Set(all.filter((l) => l.jobs.includes(job)).map((l) => l.t));
+  // Sisters in other pockets run for the job as well.
+  const own = all.filter((l) => l.jobs.includes(job) || (l.pocket !== null && of.has(l.t)));
+  return own.map((l) => ({ ...l, clashes: clashesWith(l, own) }));
 }

@@ -92,6 +92,35 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     ],
     help: 'by the control’s own manual',
   },
+  {
+    name: 'wearRegisters',
+    label: 'Wear has registers of its own',
+    kind: 'choice',
+    optional: true,
+    options: [
+      ['yes', 'yes'],
+      ['no', 'no'],
+    ],
+    help: 'where a correction of size goes',
+  },
+  {
+    name: 'ownSetter',
+    label: 'Measures its tools itself',
+    kind: 'choice',
+    optional: true,
+    options: [
+      ['length', 'their length'],
+      ['length and diameter', 'length and diameter'],
+    ],
+    help: 'its figures are read back, never written',
+  },
+  {
+    name: 'coolantBar',
+    label: 'Coolant through the spindle, bar',
+    kind: 'number',
+    optional: true,
+    help: '0: none',
+  },
 ];
 
 export const SET_UP: {

@@ -18,7 +18,7 @@ import { SizeOff } from './SizeOff';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({
-  view: { job, registers, assemblies, lastLog, openUses, standing },
+  view: { job, registers, control, assemblies, lastLog, openUses, standing },
 }: {
   view: RunView;
 }) {
@@ -143,8 +143,11 @@ export function RunScreen({
                   <Fold label={`Size off with T${t.t}?`}>
                     <SizeOff
                       t={t.t}
-                      unit={registers.units}
-                      school={registers.diameterSchool}
+                      operation={o.id}
+                      rules={registers}
+                      control={control
+                        .filter((x) => x.t === t.t)
+                        .toSorted((x, y) => Number(y.tag === t.tag) - Number(x.tag === t.tag))}
                       cutBefore={card.life.minutes > 0}
                       numbers={{ D: t.tool.d, H: t.tool.h }}
                     />

@@ -3,20 +3,20 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import {
   correctSize,
-  type DiameterSchool,
   type FeatureKind,
   FEATURES,
   type MeasuredFeature,
   registerOf,
-  registerText,
   standOff,
 } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
-import { type LengthUnit, parseLength } from '@/core/units';
+import { parseLength } from '@/core/units';
+import type { ControlRules, InControl } from '@/crib/registers';
 import { Choice, Field, Fields, Wrong } from '@/ui/kit/field';
-import { BecauseThis, Judgements, Row, Rows } from '@/ui/kit/figure';
+import { Row, Rows } from '@/ui/kit/figure';
 import { Acts, Caution } from '@/ui/kit/page';
 import { Typed } from '@/ui/screens/common/Typed';
+import { added, SizeCorrected } from './SizeCorrected';
 
 /** What somebody typed of a feature; blank where they have not yet. */
 interface Typing {
@@ -30,30 +30,29 @@ const BLANK: Typing = { kind: 'outside', wanted: '', measured: '', least: '', mo
 /** Features of one part that are corrected together. */
 const MOST_FEATURES = 6;
 
-/** With its sign, as it is added: '+0.030'. */
-const added = (change: number, unit: LengthUnit): string => {
-  const text = registerText({ value: change }, unit) ?? '';
-  return change > 0 && Number(text) !== 0 ? `+${text}` : text;
-};
-
-/** At the machine: sizes that were measured on the part, and what goes into the registers for the next. */
+/** At the machine: sizes that were measured on the part, what goes into the registers for the next, and that it was entered. */
 export function SizeOff({
   t,
-  unit,
-  school,
+  operation,
+  rules,
   cutBefore,
   numbers,
+  control,
 }: {
   t: number;
-  unit: LengthUnit;
-  school: DiameterSchool;
+  operation: number;
+  rules: ControlRules;
   /** Its edges have cut parts already. */
   cutBefore: boolean;
   /** The registers the program calls with it. */
   numbers: { D: readonly number[]; H: readonly number[] };
+  /** What is on this T, sisters too; empty where nothing can be recorded. */
+  control: readonly InControl[];
 }) {
+  const { units: unit, diameterSchool: school } = rules;
+  const [tag, setTag] = useState(control[0]?.tag ?? null);
+  const on = control.find((x) => x.tag === tag) ?? null;
   const [typed, setTyped] = useState<Typing[]>([BLANK]);
-  const [now, setNow] = useState({ D: '', H: '' });
   const [off, setOff] = useState('');
   const change = (at: number, to: Partial<Typing>) =>
     setTyped(typed.map((one, i) => (i === at ? { ...one, ...to } : one)));
@@ -68,22 +67,45 @@ export function SizeOff({
       : [{ kind, wanted, measured, least: mm(texts.least), most: mm(texts.most) }];
   });
   const corrections = (['D', 'H'] as const).flatMap(
-    (register) => correctSize(register, features, { school, cutBefore }) ?? [],
+    (register) =>
+      correctSize(register, features, {
+        school,
+        cutBefore: cutBefore || (on?.corrections.length ?? 0) > 0,
+      }) ?? [],
   );
   const called = (register: 'D' | 'H') => {
     const [only, ...more] = numbers[register];
-    return only === undefined || more.length ? register : `${register}${only}`;
+    if (only === undefined) return register;
+    return on
+      ? `${register}${on.numbers[register === 'H' ? 'h' : 'd']}`
+      : more.length
+        ? register
+        : `${register}${only}`;
   };
-  const isNumber = (text: string) => text.trim() === '' || mm(text) !== null;
   const unread =
-    typed.some(({ kind: _kind, ...texts }) => Object.values(texts).some(isUnread)) ||
-    ![now.D, now.H].every(isNumber) ||
-    isUnread(off);
+    typed.some(({ kind: _kind, ...texts }) => Object.values(texts).some(isUnread)) || isUnread(off);
   const asked = new Set(typed.map((one) => registerOf(one.kind)).filter((register) => register !== null));
   const stays = mm(off);
   return (
     <section aria-label={`Size of T${t}`}>
       <div className="soft small">In {unit}, as the machine has them.</div>
+      {control.length > 1 && (
+        <Field wide>
+          <label htmlFor={`which-${t}`}>Which of them cut it</label>
+          <Choice
+            id={`which-${t}`}
+            style={{ width: '100%' }}
+            value={tag ?? ''}
+            onChange={(e) => setTag(e.target.value)}
+          >
+            {control.map((x) => (
+              <option key={x.tag} value={x.tag}>
+                {x.tag}, H{x.numbers.h}
+              </option>
+            ))}
+          </Choice>
+        </Field>
+      )}
       {typed.map((one, at) => (
         <Fields key={at} style={{ marginTop: 10 }}>
           <Field wide>
@@ -139,42 +161,32 @@ export function SizeOff({
         )}
         {typed.length > 1 && <Button onClick={() => setTyped(typed.slice(0, -1))}>Take the last away</Button>}
       </Acts>
-      <Fields style={{ marginTop: 10 }}>
-        {[...asked].map((register) => (
-          <Typed
-            key={register}
-            label={`${called(register)} in the control now`}
-            inputMode="decimal"
-            value={now[register]}
-            onChange={(e) => setNow({ ...now, [register]: e.target.value })}
-          />
-        ))}
-      </Fields>
-      {corrections.map((correction) => {
-        const before = mm(now[correction.register]);
-        const name = called(correction.register);
-        return (
-          <div key={correction.register}>
-            <Rows>
-              <Row name={`Add to ${name}`} note="or to its wear" unit={unit} big>
-                {added(correction.change, unit)}
-              </Row>
-              {before !== null && (
-                <Row name={`${name} becomes`} unit={unit} big>
-                  {registerText({ value: before + correction.change }, unit)}
-                </Row>
-              )}
-              {correction.next.length > 1 && (
-                <Row name="They differ by" unit={unit}>
-                  {registerText({ value: correction.spread }, unit)}
-                </Row>
-              )}
-            </Rows>
-            <BecauseThis because={correction.because} label="how it is reckoned" />
-            <Judgements list={correction.judgements} />
-          </div>
-        );
-      })}
+      <SizeCorrected
+        key={tag ?? ''}
+        asked={[...asked]}
+        corrections={corrections}
+        called={called}
+        rules={rules}
+        on={on}
+        sent={{
+          operation,
+          t,
+          features: features.flatMap(({ kind, wanted, measured, least, most }) =>
+            kind === 'same way'
+              ? []
+              : [
+                  {
+                    kind,
+                    wanted: `${wanted} mm`,
+                    measured: `${measured} mm`,
+                    ...(least === null ? {} : { least: `${least} mm` }),
+                    ...(most === null ? {} : { most: `${most} mm` }),
+                  },
+                ],
+          ),
+        }}
+        onDone={() => setTyped([BLANK])}
+      />
       <Fields style={{ marginTop: 10 }}>
         <Typed
           label="First cut stays off by"

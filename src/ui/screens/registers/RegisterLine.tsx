@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { linkTo } from '@/core/links';
-import { whyOther } from '@/core/registers';
+import { registerNumber, wearToRead, whyOther } from '@/core/registers';
 import type { LengthUnit } from '@/core/units';
 import type { SheetLine } from '@/crib/registers';
 import { Entry } from '@/ui/kit/field';
@@ -12,8 +12,10 @@ import styles from './Registers.module.css';
 export interface Read {
   h?: string;
   d?: string;
+  hWear?: string;
+  dWear?: string;
 }
-export const keyOf = (l: SheetLine): string => `${l.t} ${l.tag ?? ''} ${l.jobs.join(' ')}`;
+export const keyOf = (l: SheetLine): string => `${l.t} ${l.numbers.h} ${l.tag ?? ''} ${l.jobs.join(' ')}`;
 
 /** One T: the tool, what goes into H and D, what was given, and a place for what the control shows. */
 export function RegisterLine({
@@ -45,15 +47,18 @@ export function RegisterLine({
             <Link className="fig" href={linkTo('rack', { open: l.tag })}>
               {l.tag}
             </Link>{' '}
-            {l.words} <span className="soft">{l.jobs.join(', ')}</span>
+            {l.words}{' '}
+            <span className="soft">
+              {[l.pocket === null ? null : `pocket ${l.pocket}`, ...l.jobs].filter(Boolean).join(', ')}
+            </span>
             <div>
               {isSame ? (
                 <span className="soft small">
                   {l.given?.how} {l.given && moment(l.given.happenedAt)} by {l.given?.who}
                 </span>
               ) : (
-                <GradeMark grade={l.h === null ? 'stop' : 'question'}>
-                  {l.clashes ? 'wanted by two jobs; ' : ''}
+                <GradeMark grade={l.h === null && !l.setThere.h ? 'stop' : 'question'}>
+                  {l.clashes ? 'wanted by another too; ' : ''}
                   {l.since.words}
                 </GradeMark>
               )}
@@ -68,17 +73,35 @@ export function RegisterLine({
         )}
       </div>
       {l.tag !== null &&
-        (['h', 'd'] as const).map((name) => (
-          <Register
-            key={name}
-            label={`${name.toUpperCase()}${l.t}`}
-            due={l[name]}
-            unit={unit}
-            others={others}
-            read={read[name] ?? ''}
-            onRead={(text) => onRead({ ...read, [name]: text })}
-          />
-        ))}
+        (['h', 'd'] as const).map((name) => {
+          const register = `${name.toUpperCase()}${l.numbers[name]}`;
+          const wear = l.wear?.[name];
+          return (
+            <div key={name} className={name === 'h' ? styles.h : undefined}>
+              <Register
+                label={register}
+                due={l[name]}
+                own={l.setThere[name] ? { wouldBe: name === 'h' ? l.wouldBe : null } : null}
+                unit={unit}
+                others={others}
+                read={read[name] ?? ''}
+                onRead={(text) => onRead({ ...read, [name]: text })}
+              />
+              {wear && (wearToRead(wear) || registerNumber(wear.due) !== 0) && (
+                <Register
+                  label={`wear of ${register}`}
+                  due={wear.due}
+                  was={wearToRead(wear) ? (wear.had ?? 'not read') : null}
+                  own={null}
+                  unit={unit}
+                  others={others}
+                  read={read[`${name}Wear`] ?? ''}
+                  onRead={(text) => onRead({ ...read, [`${name}Wear`]: text })}
+                />
+              )}
+            </div>
+          );
+        })}
     </section>
   );
 }
@@ -86,6 +109,8 @@ export function RegisterLine({
 function Register({
   label,
   due,
+  was = null,
+  own,
   unit,
   others,
   read,
@@ -93,14 +118,18 @@ function Register({
 }: {
   label: string;
   due: string | null;
+  /** What is in it, where that is another figure. */
+  was?: string | null;
+  /** The machine measures this itself; what it would be by the crib's measurement, where there is one. */
+  own: { wouldBe: string | null } | null;
   unit: LengthUnit;
   others: readonly SheetLine[];
   read: string;
   onRead: (text: string) => void;
 }) {
   const names = others.flatMap((l) => [
-    ...(l.h === null ? [] : [{ name: `H${l.t}`, text: l.h }]),
-    ...(l.d === null ? [] : [{ name: `D${l.t}`, text: l.d }]),
+    ...(l.h === null ? [] : [{ name: `H${l.numbers.h}`, text: l.h }]),
+    ...(l.d === null ? [] : [{ name: `D${l.numbers.d}`, text: l.d }]),
   ]);
   const why =
     read.trim() && due !== null
@@ -112,17 +141,22 @@ function Register({
         )
       : null;
   return (
-    <div className={label.startsWith('H') ? `${styles.read} ${styles.h}` : styles.read}>
+    <div className={styles.read}>
       <div>
         <span className="soft small">{label} </span>
-        {due === null ? (
-          <span className="soft">none yet</span>
-        ) : (
+        {due !== null ? (
           <span className={styles.figure}>{due}</span>
+        ) : own ? (
+          <span className="soft">
+            {own.wouldBe === null ? 'set there' : `set there, about ${own.wouldBe}`}
+          </span>
+        ) : (
+          <span className="soft">none yet</span>
         )}{' '}
         {due !== null && <span className="soft small">{unit === 'mm' ? 'mm' : 'in'}</span>}
+        {was !== null && <span className="soft small"> was {was}</span>}
       </div>
-      {due !== null && (
+      {(due !== null || own) && (
         <>
           <Entry
             aria-label={`${label}: what the control shows`}
@@ -132,7 +166,7 @@ function Register({
             value={read}
             onChange={(e) => onRead(e.target.value)}
           />
-          {read.trim() && (
+          {read.trim() && due !== null && (
             <span className="small">
               <GradeMark grade={why === null ? 'good' : 'stop'}>{why ?? 'as it should be'}</GradeMark>
             </span>

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { addressOf, linkTo } from '@/core/links';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
-import { readOffsets } from '@/core/registers';
+import { readOffsets, wearToRead } from '@/core/registers';
 import type { RegistersView } from '@/crib/registers';
 import { FileDrop } from '@/ui/kit/file';
 import { ProblemNote, type Second, SendButton, useVerb } from '@/ui/kit/form';
@@ -34,6 +34,14 @@ function howItStands({ lines, toGive }: RegistersView): string {
   return lines.length ? 'It has its numbers: nothing changed since it was given them.' : '';
 }
 
+/** What a program that ran has written of a T. */
+const sentOf = (l: RegistersView['lines'][number], writesWear: boolean): Read => ({
+  ...(l.h === null ? {} : { h: l.h }),
+  ...(l.d === null ? {} : { d: l.d }),
+  ...(writesWear && l.wear && l.h !== null ? { hWear: l.wear.h.due } : {}),
+  ...(writesWear && l.wear?.d && l.d !== null ? { dWear: l.wear.d.due } : {}),
+});
+
 const FILES = [
   ['nc', 'Program that writes them'],
   ['csv', 'CSV'],
@@ -54,9 +62,15 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
     (l) => l.since.state !== 'same' || l.given?.how === 'sent' || l.lacks.length > 0,
   );
   const asGiven = lines.filter((l) => !toGive.includes(l));
-  const read = lines.filter((l) => reads[keyOf(l)]?.h?.trim() || reads[keyOf(l)]?.d?.trim());
+  const read = lines.filter((l) => Object.values(reads[keyOf(l)] ?? {}).some((text) => text?.trim()));
+  // A program of the other form writes no wear: what is to be in there is entered by hand and read back.
+  const writesWear = m.g10Form === 'geometry and wear';
   const sendable = lines.filter(
-    (l) => l.h !== null && !l.clashes && ['new', 'changed'].includes(l.since.state),
+    (l) =>
+      l.h !== null &&
+      !l.clashes &&
+      ['new', 'changed'].includes(l.since.state) &&
+      (writesWear || ![l.wear?.h, l.wear?.d].some((w) => w && wearToRead(w))),
   );
   const file = (as: string) =>
     addressOf(`/api/v1/registers.${as}`, { machine: m.code, ...(job ? { job } : {}) });
@@ -70,13 +84,9 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
           machine: m.code,
           how: way,
           lines: chosen.map((l) => {
-            const text = way === 'sent' ? { h: l.h, d: l.d } : reads[keyOf(l)];
-            return {
-              t: l.t,
-              tag: l.tag ?? '',
-              ...(text?.h?.trim() ? { h: text.h.trim() } : {}),
-              ...(text?.d?.trim() ? { d: text.d.trim() } : {}),
-            };
+            const text = way === 'sent' ? sentOf(l, writesWear) : (reads[keyOf(l)] ?? {});
+            const given = Object.entries(text).flatMap(([name, x]) => (x?.trim() ? [[name, x.trim()]] : []));
+            return { t: l.t, tag: l.tag ?? '', ...Object.fromEntries(given) };
           }),
         },
         (d) => `${d.given} T of ${d.machine}: ${d.how}`,
@@ -86,13 +96,23 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
   };
   const takeTable = async (dropped: File) => {
     const found = readOffsets((await dropped.text()).slice(0, 400_000), m.diameterSchool, m.units);
-    const at = new Map(found.map((f) => [f.t, f]));
+    const at = new Map(found.map((f) => [f.number, f]));
     setReads((before) => ({
       ...before,
       ...Object.fromEntries(
         lines.flatMap((l) => {
-          const f = at.get(l.t);
-          return f && l.tag !== null && !l.clashes ? [[keyOf(l), { h: f.h ?? '', d: f.d ?? '' }]] : [];
+          const [h, d] = [at.get(l.numbers.h), at.get(l.numbers.d)];
+          return (h || d) && l.tag !== null && !l.clashes
+            ? [
+                [
+                  keyOf(l),
+                  {
+                    ...{ h: h?.h ?? '', d: d?.d ?? '' },
+                    ...(l.wear ? { hWear: h?.hWear ?? '', dWear: (l.wear.d && d?.dWear) ?? '' } : {}),
+                  },
+                ],
+              ]
+            : [];
         }),
       ),
     }));
@@ -115,6 +135,7 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
           <h1>Numbers for {m.code}</h1>
           <div className="soft">
             {m.name}: {LENGTH_SCHOOLS[m.lengthSchool]}, {DIAMETER_SCHOOLS[m.diameterSchool]}, {m.units}
+            {m.ownSetter && `; it measures ${m.ownSetter} itself`}
           </div>
           <div>{howItStands(view)}</div>
         </div>
@@ -139,13 +160,14 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
       )}
       {lines.some((l) => l.clashes) && (
         <Notice>
-          Two jobs want the same T with other tools. Choose the job that goes on: its numbers are given then.
+          Two tools want the same T or the same register. Choose the job that goes on: its numbers are given
+          then.
         </Notice>
       )}
       {lines.length === 0 ? (
         <Empty>
-          No tool is tied to an open job of {m.code}. <Link href={linkTo('jobs')}>Tie one</Link>, measure it,
-          and its numbers stand here.
+          No tool is tied to an open job of {m.code} or in its pockets.{' '}
+          <Link href={linkTo('jobs')}>Tie one</Link>, measure it, and its numbers stand here.
         </Empty>
       ) : (
         <>

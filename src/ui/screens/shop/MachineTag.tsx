@@ -47,6 +47,9 @@ export function MachineTag({
     toolChangeS: m.toolChangeS === null ? '' : String(m.toolChangeS),
     withoutPoint: m.withoutPoint ?? '',
     g10Form: m.g10Form ?? '',
+    wearRegisters: m.wearRegisters === null ? '' : m.wearRegisters ? 'yes' : 'no',
+    ownSetter: m.ownSetter ?? '',
+    coolantBar: m.coolantBar === null ? '' : String(m.coolantBar),
   };
   return (
     <Tag
@@ -132,6 +135,13 @@ function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
       </Row>
       <Row name="X10 without a point">
         {m.withoutPoint === null ? unknown : m.withoutPoint === 'as written' ? 'ten' : 'ten increments'}
+      </Row>
+      <Row name="Wear registers">{m.wearRegisters === null ? unknown : m.wearRegisters ? 'yes' : 'no'}</Row>
+      <Row name="Measures its tools">
+        {m.ownSetter === null ? 'no, or nobody said' : `itself: ${m.ownSetter}`}
+      </Row>
+      <Row name="Coolant through">
+        {m.coolantBar === null ? unknown : m.coolantBar === 0 ? 'none' : `${m.coolantBar} bar`}
       </Row>
       <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
     </>

@@ -1,0 +1,11 @@
+import type { G10Form } from './g10';
+
+/** What a machine measures of its tools with a setter of its own: those figures are its own, read back and never written. */
+export const OWN_SETTERS = ['length', 'length and diameter'] as const;
+export type OwnSetter = (typeof OWN_SETTERS)[number];
+
+/** Whether a machine has registers for wear beside those for length and diameter; null: nobody said, and its program form does not tell. */
+export const hasWear = (machine: {
+  wearRegisters: boolean | null;
+  g10Form: G10Form | null;
+}): boolean | null => machine.wearRegisters ?? (machine.g10Form === 'geometry and wear' ? true : null);
