@@ -45,6 +45,8 @@ export const MACHINES = [
     rapid: '24000',
     toolChangeS: '5',
     withoutPoint: 'as written',
+    wearRegisters: 'yes',
+    coolantBar: '20',
   },
   {
     code: 'HORI-3',
@@ -60,6 +62,8 @@ export const MACHINES = [
     rapid: '40000',
     toolChangeS: '4',
     withoutPoint: 'as written',
+    wearRegisters: 'yes',
+    coolantBar: '40',
   },
   {
     code: 'BENCH-1',
@@ -75,6 +79,8 @@ export const MACHINES = [
     rapid: '120 in',
     toolChangeS: '45',
     withoutPoint: 'as written',
+    wearRegisters: 'no',
+    coolantBar: '0',
   },
 ] as const;
 

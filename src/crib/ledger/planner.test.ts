@@ -242,7 +242,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('keepTool', { machines: ['M2'], t: 7, item: 'EM10' });
   await does('giveRegisters', { machine: 'M2', how: 'sent', lines: [{ t, tag, h }] });
   await does('recordCorrection', {
-    ...{ operation, t, place: 'wear', hAfter: '-0.010' },
+    ...{ operation, t, place: 'wear', hBefore: '0', hAfter: '-0.010' },
     features: [{ kind: 'depth', wanted: 8, measured: 7.99 }],
   });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });

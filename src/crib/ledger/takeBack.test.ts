@@ -350,7 +350,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   [
     'recordCorrection',
     () => ({
-      ...{ operation, t: 7, place: 'wear', hAfter: '-0.030' },
+      ...{ operation, t: 7, place: 'wear', hBefore: '0', hAfter: '-0.030' },
       features: [{ kind: 'depth', wanted: 8, measured: 7.97 }],
     }),
   ],

@@ -63,6 +63,7 @@ it('what the control shows then is read back: a slip is named, and nothing is re
     [{ hAfter: '-395.918' }, 'H7 reads -395.918, it should be −395.858'],
     [{ hAfter: '-395.885' }, 'two digits are swapped'],
     [{}, 'H7: what does it show now'],
+    [{ place: 'wear', hAfter: '0.03' }, 'wear of H7: what did it show before'],
     [{ hAfter: 'five' }, 'is no number'],
     [{ hAfter: '-395.858', hBefore: '-395.978' }, 'it should be −395.948'],
     [{ t: 8, hAfter: '1' }, 'Nothing is on T8 here'],

@@ -446,6 +446,8 @@ describe('a size that is off, at the machine', () => {
     type('What was measured', 'depth');
     type('On the drawing', '8');
     type('Measured', '7.9');
+    expect(section().textContent).toContain('What does it show now?');
+    type('wear of H7 in the control now', '0');
     type('wear of H7 shows after', '-0.100');
     expect(button('Entered for A-0001: record it').disabled).toBe(true);
     type('Looked at: why it is right all the same', 'a chip lay under it');
@@ -462,6 +464,7 @@ describe('a size that is off, at the machine', () => {
     type('What was measured', 'depth');
     type('On the drawing', '8');
     type('Measured', '7.97');
+    type('H7 in the control now', '0.000');
     type('H7 shows after', '-0.030');
     expect(button('Entered for A-0001: record it').disabled).toBe(true);
     type('It goes into', 'wear');

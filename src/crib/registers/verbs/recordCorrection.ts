@@ -1,10 +1,5 @@
 import { worstGrade } from '@/core/because';
-import {
-  correctSize,
-  FEATURES,
-  type MeasuredFeature,
-  type SizeCorrection,
-} from '@/core/measuring';
+import { correctSize, FEATURES, type MeasuredFeature, type SizeCorrection } from '@/core/measuring';
 import { namesOf } from '@/core/names';
 import {
   asEntered,
@@ -230,6 +225,14 @@ function read(
   const believed = (place === 'wear' ? had?.[`${name}Wear`] : had?.[name]) ?? null;
   const before = typed ?? believed;
   const { added: text, addedMm, after: wanted } = asEntered(stays ? 0 : correction.change, before, unit);
+  // What was in it is never taken for nothing.
+  if (before === null && !stays)
+    throw new Problem('INVALID_INPUT', `${called}: what did it show before?`, {
+      field: `${name}Before`,
+      value: null,
+      limit: 'as the control showed it',
+      wayOut: `Nothing is recorded of ${called} yet: look at the control, then add ${text}.`,
+    });
   if (after === null && !stays)
     throw new Problem('INVALID_INPUT', `${called}: what does it show now?`, {
       field: `${name}After`,

@@ -93,8 +93,9 @@ export function SizeCorrected({
   const judgements = each.flatMap((x) => x.judgements);
   const isAsked = judgements.some((j) => j.grade === 'question');
   const isSwapped = judgements.some((j) => j.code === 'LIMITS_SWAPPED');
-  const isWithin = each.length > 0 && each.every((x) => x.correction.judgements.every((j) => j.code === 'WITHIN'));
-  const isRead = each.every((x) => texts[x.register].after.trim() && x.off === null);
+  const isWithin =
+    each.length > 0 && each.every((x) => x.correction.judgements.every((j) => j.code === 'WITHIN'));
+  const isRead = each.every((x) => texts[x.register].after.trim() && x.next.after !== null && x.off === null);
   const isUnread = asked.some((r) => !isNumber(texts[r].before) || !isNumber(texts[r].after));
   const wantsPlace = each.some((x) => placeOf(x.register) === null);
   const save = async (stays: boolean) => {
@@ -182,7 +183,12 @@ export function SizeCorrected({
           </Rows>
           <BecauseThis because={correction.because} label="how it is reckoned" />
           <Judgements list={list} />
-          {on && !isSwapped && (
+          {on && !isSwapped && next.after === null && (
+            <div className="soft small">
+              What does it show now? That and the change make what it is to show after.
+            </div>
+          )}
+          {on && !isSwapped && next.after !== null && (
             <Fields>
               <Typed
                 label={`${nameOf(register)} shows after`}

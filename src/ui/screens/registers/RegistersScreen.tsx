@@ -201,6 +201,7 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
               </SendButton>
             )}
           </Acts>
+          <div style={{ height: 12 }} />
           <FileDrop
             label="The control’s table"
             words="What the control has"

@@ -137,9 +137,7 @@ function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
         {m.withoutPoint === null ? unknown : m.withoutPoint === 'as written' ? 'ten' : 'ten increments'}
       </Row>
       <Row name="Wear registers">{m.wearRegisters === null ? unknown : m.wearRegisters ? 'yes' : 'no'}</Row>
-      <Row name="Measures its tools">
-        {m.ownSetter === null ? 'no, or nobody said' : `itself: ${m.ownSetter}`}
-      </Row>
+      {m.ownSetter !== null && <Row name="Measures itself">{m.ownSetter}</Row>}
       <Row name="Coolant through">
         {m.coolantBar === null ? unknown : m.coolantBar === 0 ? 'none' : `${m.coolantBar} bar`}
       </Row>
