@@ -93,7 +93,18 @@ it('after random acts and counter-entries everything in force is what the ledger
         accepted: random() < 0.5,
         reason: 'looked at it again',
       }),
-    down: async () => crib.do('takeDown', { tag: pick(await standing()), cutterTo: 'USED' }),
+    down: async () =>
+      crib.do('takeDown', {
+        tag: pick(await standing()),
+        cutterTo: 'USED',
+        ...pick([
+          {},
+          {},
+          { ended: { kind: 'worn' } },
+          { ended: { kind: 'worn' }, grade: 'plastics' },
+          { ended: { kind: 'chipped' }, grade: 'scrap' },
+        ]),
+      }),
     end: async () =>
       crib.do('endLife', {
         tag: pick(await standing()),

@@ -1,4 +1,5 @@
 import { coatingNow, rungsFor } from '@/core/life';
+import type { May } from '@/core/people';
 import { sure } from '@/core/sure';
 import { factText, loadItem } from '@/crib/catalogue';
 import { field, maybeLength, type Moment, Problem } from '@/crib/door';
@@ -24,6 +25,20 @@ interface GradeInput {
   signs?: string[];
 }
 
+/** Who says what a used cutter is still good for. */
+export const GRADES: May = ['crib'];
+
+/** The rungs a cutter may go to, by its coating and substrate as they are now. */
+export async function gradesFor(c: Connection, itemId: number, piece: PieceRow | null): Promise<string[]> {
+  return (await rungsOf(c, itemId, piece)).rungs.filter((r) => r.not === null).map((r) => r.rung.name);
+}
+
+async function rungsOf(c: Connection, itemId: number, piece: PieceRow | null) {
+  const item = await loadItem(c, itemId);
+  const coating = coatingNow(factText(item, 'COATING'), piece);
+  return { item, rungs: rungsFor(await ladderInForce(c), { coating, substrate: item.substrate }) };
+}
+
 /** Refuses a grade that is no rung here, or that coating and substrate of the cutter don't allow. */
 export async function checkGrade(
   c: Connection,
@@ -31,9 +46,7 @@ export async function checkGrade(
   piece: PieceRow | null,
   grade: string,
 ): Promise<void> {
-  const item = await loadItem(c, itemId);
-  const coating = coatingNow(factText(item, 'COATING'), piece);
-  const rungs = rungsFor(await ladderInForce(c), { coating, substrate: item.substrate });
+  const { item, rungs } = await rungsOf(c, itemId, piece);
   const found = rungs.find((r) => r.rung.name === grade);
   const open = rungs.filter((r) => r.not === null).map((r) => r.rung.name);
   if (!found)

@@ -4,5 +4,5 @@ export { sendToRegrind } from './verbs/sendToRegrind';
 export { setLadder } from './verbs/setLadder';
 export { takeFromRegrind } from './verbs/takeFromRegrind';
 // Shared with other rooms
-export { checkGrade, gradeFields, recordGrade } from './grade';
+export { checkGrade, gradeFields, GRADES, gradesFor, recordGrade } from './grade';
 export { ladderInForce } from './ladder';

@@ -83,7 +83,7 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
        exists (select 1 from ending t join live_entry te on te.id = t.entry_id join edge_set es on es.id = t.edge_set_id
                where es.piece_id = p.id and in_crib(pl.kind)
                and not exists (select 1 from edge_set l join live_entry le on le.id = l.entry_id where l.piece_id = p.id and l.id > es.id)
-               and not exists (select 1 from grade g join live_entry ge on ge.id = g.entry_id where g.piece_id = p.id and g.entry_id > t.entry_id)) as to_grade
+               and not exists (select 1 from grade g join live_entry ge on ge.id = g.entry_id where g.piece_id = p.id and g.entry_id >= t.entry_id)) as to_grade
      from piece_place pp join piece p on p.id = pp.piece_id join place pl on pl.id = pp.place_id order by 1`,
   ],
   [

@@ -1,11 +1,13 @@
 import { buildFigures, type BuildFigures } from '@/core/assemblies';
 import { sameTaper } from '@/core/cutters';
+import { gradesFor } from '@/crib/secondlife';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines } from '@/data/shop';
+import { maybeMounted, maybePiece } from '@/data/stock';
 import { type AssemblyCard, standingOne } from '../cards';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
@@ -16,6 +18,10 @@ export interface AssemblyView extends AssemblyCard {
   registers: MachineRegisters[];
   /** What it weighs, how fast it may turn, how far its tip gives way. */
   figures: BuildFigures;
+  /** What its cutter may be graded as when it is taken down. */
+  grades: string[];
+  /** Inserts in a body; null: none, or it is no body. */
+  inserts: { item: string; quantity: number; edgesLeft: number | null } | null;
   /** Where it is loaded now; null: in no machine. */
   loaded: { machine: string; pocket: number; t: number } | null;
   /** The sheet it was built from, and the version that stands now; null: from none. */
@@ -29,6 +35,7 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   const { card, row, cutter, operations, together } = await standingOne(c, assembly);
   const { measured } = card;
   const from = await maybeBuiltFrom(c, row.id);
+  const mounted = card.cutter.kind === 'body' ? await maybeMounted(c, row.pieceId) : null;
   const load = await maybeLoadOf(c, row.id);
   const corrections = await manyCorrections(c, [row.id]);
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
@@ -36,6 +43,12 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
     ...card,
     measurements: await manyMeasurements(c, row.id),
     figures: buildFigures(together.build),
+    grades: await gradesFor(c, row.cutterItemId, await maybePiece(c, row.mark)),
+    inserts: mounted && {
+      item: mounted.item,
+      quantity: mounted.quantity,
+      edgesLeft: mounted.edgesLeft,
+    },
     loaded: load && { machine: load.machine, pocket: load.pocket, t: load.t },
     builtFrom: from && {
       code: from.code,

@@ -1,11 +1,11 @@
 import { inCrib } from '@/core/stock';
 import { defineVerb, field, found, foundInUse, Problem } from '@/crib/door';
 import { insertMovement, maybePiece, maybePlace } from '@/data/stock';
-import { checkGrade, gradeFields, recordGrade } from '../grade';
+import { checkGrade, gradeFields, GRADES, recordGrade } from '../grade';
 
 export const gradePiece = defineVerb({
   name: 'gradePiece',
-  may: ['crib'],
+  may: GRADES,
   path: 'grades',
   summary:
     'Grade a cutter whose life ended: where it may be used next, or scrap. Only a graded one is built again.',

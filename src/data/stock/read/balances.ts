@@ -50,7 +50,7 @@ const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id
   join lateral (select l.* from life_now l where l.piece_id = p.id order by l.edge_set_id desc limit 1) n on true
   join edge_set es on es.id = n.edge_set_id left join entry xe on xe.id = n.ended_id
   left join lateral (select gr.* from grade gr join live_entry ge on ge.id = gr.entry_id
-    where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id > coalesce(n.ended_id, 0) order by ge.id desc limit 1) g on true
+    where gr.piece_id = p.id and ge.id >= es.entry_id and ge.id >= coalesce(n.ended_id, 0) order by ge.id desc limit 1) g on true
   left join lateral (select b.entry_id, b.recoated from regrind_out o join regrind_back b on b.out_entry_id = o.entry_id
     join live_entry be on be.id = b.entry_id where o.piece_id = p.id and not b.lost order by b.entry_id desc limit 1) rb on true
   left join lateral (select x.due from

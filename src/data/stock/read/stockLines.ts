@@ -75,7 +75,7 @@ export const maybeStockLine = (c: Connection, id: number) =>
 const GRADE_NOW = `left join lateral (select gr.grade from grade gr join live_entry ge on ge.id = gr.entry_id
     where gr.piece_id = p.id
     and not exists (select 1 from life_now l join edge_set s on s.id = l.edge_set_id
-                    where l.piece_id = p.id and (s.entry_id > ge.id or l.ended_id >= ge.id))
+                    where l.piece_id = p.id and (s.entry_id > ge.id or l.ended_id > ge.id))
     order by ge.id desc limit 1) g on true`;
 /** The first so many marked pieces of each of some parcels, with the grade that counts. */
 export const manyMarksOf = (c: Connection, parcels: readonly Parcel[], each: number) =>

@@ -19,7 +19,7 @@ import { ItemMoves } from './ItemMoves';
 import { Pictures } from './Pictures';
 import { Seats } from './Seats';
 import { StandingForms } from './StandingForms';
-import { gradeSpecs } from './TakeBack';
+import { gradeSpecs } from '@/ui/screens/common/gradeSpecs';
 import { factFields, supplyFields } from './addItems';
 import { inUseOptions } from '@/ui/screens/common/options';
 

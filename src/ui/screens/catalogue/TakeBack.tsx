@@ -1,7 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { SIGNS } from '@/core/life';
 import type { ItemLine } from '@/crib/catalogue';
 import type { ProblemDocument } from '@/crib/door';
 import type { ShopView } from '@/crib/shop';
@@ -9,33 +8,9 @@ import { FileButton } from '@/ui/kit/file';
 import { type FieldSpec, ProblemNote, useSendOnce, VerbForm } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
 import { base64, post, useSurroundings } from '@/ui/shell';
+import { gradeSpecs } from '@/ui/screens/common/gradeSpecs';
 import { thingInput } from './things';
 import { placeOptions } from '@/ui/screens/common/options';
-
-/** What a used cutter is graded by: where it may be used next, what is still good, what was seen. */
-export const gradeSpecs = (
-  grades: readonly (readonly [string, string])[],
-  optional: boolean,
-): FieldSpec<'grade' | 'goodFrom' | 'goodTo' | 'goodZone' | 'signs'>[] => [
-  {
-    name: 'grade',
-    label: optional ? 'If used: good for' : 'Good for',
-    kind: 'choice',
-    options: grades,
-    optional,
-  },
-  { name: 'goodFrom', label: 'Flute good from, above the tip', kind: 'length', optional: true },
-  { name: 'goodTo', label: 'Flute good up to', kind: 'length', optional: true },
-  { name: 'goodZone', label: 'In words', optional: true },
-  {
-    name: 'signs',
-    label: 'Signs seen',
-    kind: 'several',
-    options: SIGNS.map((s) => [s, s] as const),
-    wide: true,
-    optional: true,
-  },
-];
 
 /** Back into the crib: unused again, or graded, with what was seen and a picture of the edge. */
 export function TakeBack({

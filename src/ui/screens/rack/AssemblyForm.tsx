@@ -1,7 +1,7 @@
 'use client';
-import { placeOptions } from '@/ui/screens/common/options';
 import type { DeviceLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
+import { DownForm } from './DownForm';
 import { Measure } from './Measure';
 import { isOne } from '@/core/names';
 import { VerbForm } from '@/ui/kit/form';
@@ -22,7 +22,7 @@ interface Props {
 
 /** What is done with an assembly, one form at a time. */
 export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
-  const Form = { measure: Measure, wear: Wear, stickout: Stickout, down: Down }[act];
+  const Form = { measure: Measure, wear: Wear, stickout: Stickout, down: DownForm }[act];
   return <Form {...props} />;
 }
 
@@ -71,50 +71,6 @@ function Stickout({ card }: Props) {
           { name: 'despite', label: 'Why, if a stop is judged', optional: true },
         ]}
         said={(d) => `${card.tag} is now ${d.tag}, to be measured`}
-      />
-    </>
-  );
-}
-
-function Down({ card, places }: Props) {
-  const held = [...new Map([card.holder, ...card.parts].map((x) => [x.code, x])).values()];
-  const options = placeOptions(places);
-  return (
-    <>
-      <h2>Take down</h2>
-      <p className="soft small">
-        The cutter is still good and its life goes on. If it ended, end its life instead. Holder and parts go
-        back where they came from, unless you say otherwise.
-      </p>
-      <VerbForm
-        verb="takeDown"
-        fixed={{ tag: card.tag }}
-        submit="Take down"
-        fields={[
-          {
-            name: 'cutterTo',
-            label: 'Cutter goes to',
-            kind: 'choice',
-            options,
-          },
-          ...held.map((x, i) => ({
-            name: `to${i}`,
-            label: `${x.code} back to ${x.from}, or to`,
-            kind: 'choice' as const,
-            optional: true,
-            options: options.filter(([code]) => code !== x.from),
-          })),
-        ]}
-        shape={(input) => {
-          const rest = { ...input };
-          const elsewhere = held.flatMap((x, i) => {
-            const place = rest[`to${i}`];
-            delete rest[`to${i}`];
-            return place === undefined ? [] : [{ item: x.code, place }];
-          });
-          return elsewhere.length ? { ...rest, elsewhere } : rest;
-        }}
-        said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}
       />
     </>
   );

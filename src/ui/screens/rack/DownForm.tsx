@@ -1,0 +1,114 @@
+'use client';
+import { useState } from 'react';
+import { ENDINGS, SIGNS } from '@/core/life';
+import { namesOf } from '@/core/names';
+import type { AssemblyView } from '@/crib/rack';
+import { Legend, PickOne } from '@/ui/kit/field';
+import { type FieldSpec, VerbForm } from '@/ui/kit/form';
+import { Caution } from '@/ui/kit/page';
+import { gradeSpecs } from '@/ui/screens/common/gradeSpecs';
+import { placeOptions } from '@/ui/screens/common/options';
+import { useBarred } from '@/ui/shell';
+
+type Place = { code: string; name: string; kind: string; inUse: boolean };
+
+/** Takes an assembly down in one step: where each thing goes, what became of the cutter, and of a body's inserts. */
+export function DownForm({ card, places }: { card: AssemblyView; places: readonly Place[] }) {
+  const [ended, setEnded] = useState(false);
+  const barred = useBarred('gradePiece');
+  const held = [...new Map([card.holder, ...card.parts].map((x) => [x.code, x])).values()];
+  const options = placeOptions(places);
+  const isBody = card.cutter.kind === 'body';
+  const ending: FieldSpec[] = [
+    {
+      name: 'kind',
+      label: 'How it ended',
+      kind: 'choice',
+      options: namesOf(ENDINGS)
+        .filter((e) => e !== 'lost')
+        .map((e) => [e, ENDINGS[e].words] as const),
+    },
+    {
+      name: 'signs',
+      label: 'Signs seen',
+      kind: 'several',
+      options: SIGNS.map((s) => [s, s] as const),
+      wide: true,
+      optional: true,
+    },
+    ...(barred === null && !isBody
+      ? gradeSpecs(
+          card.grades.map((g) => [g, g] as const),
+          false,
+        )
+          .filter((f) => f.name !== 'signs')
+          .map((f) => (f.name === 'grade' ? { ...f, optional: true, label: 'Still good for' } : f))
+      : []),
+  ];
+  const inserts: FieldSpec[] = card.inserts
+    ? [
+        {
+          name: 'inserts',
+          label: `Its ${card.inserts.quantity} × ${card.inserts.item}`,
+          kind: 'choice',
+          optional: true,
+          options: [
+            ['turned', 'turned to the next edge'],
+            ['out', 'come out'],
+          ],
+          help: `blank: they stay; ${card.inserts.edgesLeft === null ? 'on their first edge' : `${card.inserts.edgesLeft} edges left`}`,
+        },
+        { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
+      ]
+    : [];
+  return (
+    <>
+      <h2>Take down</h2>
+      <Legend>Its life</Legend>
+      <PickOne
+        label="Its life"
+        value={ended ? 'ended' : 'goes on'}
+        onChange={(life) => setEnded(life === 'ended')}
+        options={[
+          ['goes on', 'paused: the cutter is still good'],
+          ['ended', 'ended'],
+        ]}
+      />
+      <VerbForm
+        verb="takeDown"
+        fixed={{ tag: card.tag }}
+        submit="Take down"
+        fields={[
+          { name: 'cutterTo', label: 'Cutter goes to', kind: 'choice', options },
+          ...(ended ? ending : []),
+          ...inserts,
+          ...held.map((x, i) => ({
+            name: `to${i}`,
+            label: `${x.code} back to ${x.from}, or to`,
+            kind: 'choice' as const,
+            optional: true,
+            options: options.filter(([code]) => code !== x.from),
+          })),
+        ]}
+        shape={({ kind, signs, ...input }) => {
+          const rest = { ...input };
+          const elsewhere = held.flatMap((x, i) => {
+            const place = rest[`to${i}`];
+            delete rest[`to${i}`];
+            return place === undefined ? [] : [{ item: x.code, place }];
+          });
+          return {
+            ...rest,
+            ...(ended ? { ended: { kind, ...(signs === undefined ? {} : { signs }) } } : {}),
+            ...(elsewhere.length ? { elsewhere } : {}),
+          };
+        }}
+        said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}
+      />
+      <Caution>
+        Edges cut even worn: hold it by the shank, with gloves at the bench and none near a spindle that
+        turns. Loosen it in the fixture that is made for it.
+      </Caution>
+    </>
+  );
+}
