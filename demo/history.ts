@@ -380,6 +380,26 @@ export async function fillDemo(
     await magazines(quietly);
     clock = new Date(now.getTime() - 2 * 3_600_000);
     await quietly('checkDevice', { device: 'PRE-1', reading: '200.002' });
+    await measuredBy(quietly);
+  }
+
+  /** What is measured and tightened by besides the presetter, with certificates: good, due soon, overdue, found off. */
+  async function measuredBy(
+    quietly: (name: string, input: Record<string, unknown>) => Promise<Done>,
+  ): Promise<void> {
+    await quietly('addDevice', {
+      ...{ code: 'STAND-1', name: 'Height stand', kind: 'height stand', port: '4401', master: '100' },
+    });
+    await quietly('checkDevice', { device: 'STAND-1', reading: '100.001' });
+    for (const [code, name, kind, size, due] of [
+      ['MASTER-200', 'Master of the presetter', 'master', '200.002', '2027-10-04'],
+      ['BLOCK-100', 'Block of the height stand', 'gauge block', '100', '2027-02-01'],
+      ['WRENCH-1', 'Torque wrench at the bench', 'torque wrench', null, '2027-06-30'],
+      ['BORE-20', 'Bore gauge 18 to 35', 'bore gauge', null, null],
+    ] as const) {
+      await quietly('addGauge', { code, name, kind, ...(size ? { size } : {}) });
+      if (due) await quietly('recordCalibration', { of: code, found: 'good', due });
+    }
   }
 
   /** The rest of the shelves, and what the crib does beside the programs: lending, counting, regrinding. */

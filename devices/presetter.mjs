@@ -1,78 +1,10 @@
 // A simulated presetter, its own process: node devices/presetter.mjs [--port 4400] [--drift 0.004] [--faults none,garbled,far]
 // Stable asks it over TCP on this machine, a line at a time (docs/formats.md). No real device is imitated.
-import { createServer } from 'node:net';
+import { serve } from './stand-in.mjs';
 
-const option = (name, otherwise) => {
-  const i = process.argv.indexOf(`--${name}`);
-  return i < 0 ? otherwise : process.argv[i + 1];
-};
-const port = Number(option('port', '4400'));
-/** Spread of one reading, and how far all lengths are off by now, mm. */
-const noise = Number(option('noise', '0.001'));
-const drift = Number(option('drift', '0'));
-/** Faults in turn, one a reading; 'ok' is none. */
-const faults = option('faults', 'ok').split(',');
-
-let seed = Number(option('seed', '7'));
-const chance = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
-/** About normal: twelve chances less their mean. */
-const normal = () => Array.from({ length: 12 }, chance).reduce((a, b) => a + b, -6);
-/**
- * How far a tool really is from where it looks: the same each time it is put in. An aim to the thousandth is a length that
- * was measured before, and the tool is as it was; a rounder one is what it was built to.
- */
-const ownOff = (aim) =>
-  Math.abs(aim * 10 - Math.round(aim * 10)) > 1e-6 ? 0 : ((Math.round(aim * 1000) * 7919) % 200) / 1000 - 0.1;
-
-// It counts on from the clock, so that one that was switched off does not count the same twice.
-let serial = Number(option('first', String(Math.floor(Date.now() / 1000) % 1_000_000_000)));
-let taken = 0;
-let last = null;
-const withSum = (words) =>
-  `${words} ${([...words].reduce((n, c) => n + c.charCodeAt(0), 0) % 256).toString(16).toUpperCase().padStart(2, '0')}`;
-
-/** @param {number} L @param {number | null} D @param {boolean} isMaster */
-function measure(L, D, isMaster) {
-  serial += 1;
-  const fault = faults[taken % faults.length];
-  taken += 1;
-  const length = L + drift + (isMaster ? 0 : ownOff(L)) + normal() * noise;
-  const far = fault === 'far' ? 900 : 0;
-  const words = `R ${serial} L=${(length + far).toFixed(4)} D=${D === null ? '-' : (D - 0.004 + normal() * noise).toFixed(4)} R=${isMaster ? '-' : (0.004 + Math.abs(normal()) * 0.002).toFixed(4)}`;
-  last = withSum(words);
-  if (fault === 'none') return null;
-  return fault === 'garbled' ? last.replace(/\d(?=\d{3} )/, '#') : last;
-}
-
-const server = createServer((socket) => {
-  let rest = '';
-  socket.setEncoding('ascii');
-  socket.on('error', () => socket.destroy());
-  socket.on('data', (text) => {
-    rest += text;
-    if (rest.length > 1000) return socket.destroy();
-    const lines = rest.split('\n');
-    rest = lines.pop() ?? '';
-    for (const line of lines) {
-      const [, word, L, D] = /^(READ|ZERO|LAST)(?: L=([\d.]+))?(?: D=([\d.]+))?\s*$/.exec(line) ?? [];
-      const answer =
-        word === 'LAST'
-          ? (last ?? withSum('E nothing was read yet'))
-          : word && L
-            ? measure(Number(L), D === undefined ? null : Number(D), word === 'ZERO')
-            : withSum('E not understood');
-      if (answer !== null) socket.write(`${answer}\n`);
-    }
-  });
+serve('presetter', '4400', ({ length, diameter, isMaster, own, drift, noise, isFar }) => {
+  const L = length + drift + own + noise() + (isFar ? 900 : 0);
+  const D = diameter === null ? '-' : (diameter - 0.004 + noise()).toFixed(4);
+  const R = isMaster ? '-' : (0.004 + Math.abs(noise()) * 2).toFixed(4);
+  return `L=${L.toFixed(4)} D=${D} R=${R}`;
 });
-// Another demo has the port: that one answers.
-server.on('error', (error) => {
-  console.error(`presetter: ${error.message}`);
-  process.exit(1);
-});
-// It is of no use to anybody without whoever started it.
-const startedBy = process.ppid;
-setInterval(() => process.ppid !== startedBy && process.exit(0), 2000).unref();
-server.listen(port, '127.0.0.1', () => console.log(`presetter at 127.0.0.1:${server.address().port}`));
-for (const signal of ['SIGINT', 'SIGTERM'])
-  process.on(signal, () => server.close(() => process.exit(0)) && process.exit(0));

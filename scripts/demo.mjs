@@ -38,12 +38,17 @@ if (!demoMark(folder)?.complete) {
   if (process.env.STABLE_KEEP_DEMO && process.env.STABLE_NOW) copyDemo(process.env.STABLE_KEEP_DEMO, folder);
   else fill(folder);
 }
-// The shop's presetter, simulated: a process of its own, which ends with the demo. Its port is in the demo's books.
-const presetter = spawn('node', [join(ROOT, 'devices', 'presetter.mjs'), '--port', '4400'], {
-  stdio: ['ignore', 'ignore', 'inherit'],
-});
-presetter.on('error', (error) => console.error(`The simulated presetter did not start: ${error.message}`));
-process.on('exit', () => presetter.kill('SIGTERM'));
+// What the shop measures with, simulated: processes of their own, which end with the demo. Their ports are in the demo's books.
+for (const [device, port] of [
+  ['presetter', '4400'],
+  ['heightStand', '4401'],
+]) {
+  const child = spawn('node', [join(ROOT, 'devices', `${device}.mjs`), '--port', port], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  child.on('error', (error) => console.error(`The simulated ${device} did not start: ${error.message}`));
+  process.on('exit', () => child.kill('SIGTERM'));
+}
 try {
   const settings = readSettings(process.env, { demo: true, folder });
   const { serveOrExplain } = await import('./serve.mjs');

@@ -9,6 +9,8 @@ export const DEFAULTS = {
   measuredFromLastMm: 0.02,
   /** mm: how far a machine's own setter may be from the crib's measurement before somebody looks which is right (practice). */
   setterFromMeasuredMm: 0.05,
+  /** Days before a calibration is due from which it is said how many are left (practice). */
+  calibrationSoonDays: 30,
   /** mm: what is left on a wall or floor from which a correction is asked about: is this wear? (practice) */
   correctionMm: 0.05,
   /** mm: what all corrections of one set of edges may leave in all, after its first part, before its wear is asked about (practice). */

@@ -19,7 +19,7 @@ import {
 import { stateFixture } from '@/crib/fixtures';
 import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets';
 import { giveRegisters, recordCorrection } from '@/crib/registers';
-import { addDevice, checkDevice } from '@/crib/devices';
+import { addDevice, addGauge, checkDevice, recordCalibration, recordTightening } from '@/crib/devices';
 import { counterEntryOf } from '@/crib/ledger';
 import { endLife, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
@@ -113,6 +113,9 @@ const DONE = [
   stateFixture,
   addDevice,
   checkDevice,
+  addGauge,
+  recordCalibration,
+  recordTightening,
   statePassDepth,
   logParts,
   assignUse,

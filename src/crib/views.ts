@@ -31,7 +31,7 @@ import { catalogueView, itemView, savedViews } from '@/crib/catalogue';
 import { chooseView, rulesInForce } from '@/crib/choosing';
 import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
-import { devicesView } from '@/crib/devices';
+import { devicesView, gaugesView } from '@/crib/devices';
 import { sheetsView, sheetView } from '@/crib/assemblies';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
@@ -43,7 +43,7 @@ import { fixturesView } from '@/crib/fixtures';
 import { pocketsView } from '@/crib/pockets';
 import { registersView } from '@/crib/registers';
 import { countView, placesView, placeView } from '@/crib/places';
-import { assemblyView, rackView } from '@/crib/rack';
+import { assemblyView, rackView, toMeasureView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { movementsView, stockView, takeableView } from '@/crib/stock';
 import { missingView, todayView } from '@/crib/today';
@@ -151,6 +151,12 @@ export const VIEWS: readonly View[] = [
     AN_ASSEMBLY,
     (crib, { tag }) => assemblyView(crib.db, tag ?? '', crib.zone),
   ),
+  view(
+    'to-measure',
+    'What stands and has no length that counts: never measured, or its newest in question.',
+    NOTHING,
+    (crib) => toMeasureView(crib.db),
+  ),
   view('build-sheets', 'Designs that are built again and again, as they are in force.', NOTHING, (crib) =>
     sheetsView(crib.db),
   ),
@@ -195,6 +201,12 @@ export const VIEWS: readonly View[] = [
     'Devices that measure: whether they may be believed today, and what one that is off puts in question.',
     NOTHING,
     (crib) => devicesView(crib.db, localDay(crib.now(), crib.zone), crib.zone),
+  ),
+  view(
+    'gauges',
+    'What has a certificate (devices, masters, blocks, wrenches, gauges): when each is due, and what one that was off put in doubt.',
+    NOTHING,
+    (crib) => gaugesView(crib.db, localDay(crib.now(), crib.zone), crib.zone),
   ),
   view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
     lifeView(crib.db, after ?? null),

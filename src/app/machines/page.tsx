@@ -1,4 +1,4 @@
-import { devicesView } from '@/crib/devices';
+import { devicesView, gaugesView } from '@/crib/devices';
 import { fixturesView } from '@/crib/fixtures';
 import { shopView } from '@/crib/shop';
 import { MachinesScreen } from '@/ui/screens/shop/MachinesScreen';
@@ -14,6 +14,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
       <MachinesScreen
         shop={await view(shopView)}
         devices={await devicesView(db, today, zone)}
+        gauges={await gaugesView(db, today, zone)}
         fixtures={asked.do === 'offsets' ? await fixturesView(db, { machine: asked.open }) : []}
       />
     </Asked>

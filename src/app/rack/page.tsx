@@ -1,4 +1,4 @@
-import { devicesView } from '@/crib/devices';
+import { devicesView, gaugesView } from '@/crib/devices';
 import { jobView, openJobs } from '@/crib/jobs';
 import { assemblyView, rackView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
@@ -24,6 +24,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
         job={job}
         places={shop.places}
         devices={asked.do === 'measure' ? await devicesView(db, today, zone) : []}
+        gauges={asked.do === 'tighten' ? await gaugesView(db, today, zone) : []}
       />
     </Asked>
   );

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { agree, isNear, judgeDevice, readLine, sumOf } from './index';
+import { agree, isNear, judgeCalibration, judgeDevice, readLine, sumOf } from './index';
 
 const line = (words: string) => `${words} ${sumOf(words)}\n`;
 const GOOD = 'R 17 L=142.3161 D=9.9880 R=0.0040';
@@ -70,4 +70,31 @@ it('a device is believed for the day it was checked on (common practice)', () =>
     'question',
     'stop',
   ]);
+});
+
+describe('a line of a height stand: its dial, and the block it stands against', () => {
+  it('both make the length', () =>
+    expect(readLine(line('R 17 H=-5.8123 B=100.0000'))).toEqual({
+      reading: { serial: 17, length: expect.closeTo(94.1877, 9), diameter: null, runout: null, block: 100 },
+    }));
+  it.each([
+    [line('R 17 H=-30.0001 B=100.0000'), 'out of range'],
+    [line('R 17 H=1.0000 B=0.0000'), 'out of range'],
+    [line('R 17 H=1.0000'), 'garbled'],
+    ['R 17 H=-5.8123 B=100.0000', 'garbled'],
+  ])('%#: %s', (text, fault) => expect(readLine(text)).toMatchObject({ fault }));
+});
+
+// Common practice; how long a certificate holds is the shop's to say.
+it('a certificate is good to its day, and a thing that was found off is not used', () => {
+  const at = (due: string, ok = true) =>
+    judgeCalibration({ day: '2026-01-12', due, ok, found: null }, '2027-01-12');
+  expect(judgeCalibration(null, '2027-01-12').grade).toBe('question');
+  expect([
+    at('2027-01-11').grade,
+    at('2027-01-12').grade,
+    at('2027-02-11').words,
+    at('2027-02-12').words,
+  ]).toEqual(['question', 'good', 'Calibrated; due in 30 days', 'Calibrated, due 2027-02-12']);
+  expect(at('2028-01-01', false).grade).toBe('stop');
 });

@@ -15,6 +15,8 @@ export { registerText } from './registerText';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 export { ALONG, fixtureOffset, ZERO_X, ZERO_Y, ZERO_Z } from './fixtureOffset';
 export type { Clamped, Fixture, FixtureOffset } from './fixtureOffset';
+export { at20 } from './expansion';
+export type { At20 } from './expansion';
 export { findK } from './findK';
 export type { FoundK, TouchedTool } from './findK';
 // From a measured part back to the register

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  at20,
   commonOffset,
   diameterRegister,
   figureNeeded,
@@ -131,5 +132,22 @@ describe('questionMeasurement: both sides of each limit', () => {
       questionMeasurement({ L: 100, expected: 100, last: null, D, DC }).length;
     expect([off(0.5, 0.48), off(0.5, 0.47)]).toEqual([0, 1]);
     expect([off(100, 99.5), off(100, 99.4)]).toEqual([0, 1]);
+  });
+});
+
+// ISO 1: lengths are stated at 20 °C. Growth: steel 11.5, carbide 5.5, high-speed steel 11 millionths a kelvin (handbook values,
+// from memory); the figures by hand.
+describe('a length brought to 20 °C', () => {
+  it.each([
+    [142.316, 34, 'carbide', 30, (108.316 * 11.5 + 34 * 5.5) * 1e-5],
+    [142.316, 34, 'HSS', 30, (108.316 * 11.5 + 34 * 11) * 1e-5],
+    [142.316, 34, null, 30, 142.316 * 11.5e-5],
+    [142.316, 34, 'carbide', 20, 0],
+    [142.316, 34, 'carbide', 12, -(108.316 * 11.5 + 34 * 5.5) * 0.8e-5],
+    [40, 60, 'carbide', 30, 40 * 5.5e-5],
+  ] as const)('%s with %s of %s at %s °C grew by %s', (L, out, substrate, t, grown) => {
+    const is = at20(L, out, substrate, t);
+    expect(is.grown).toBeCloseTo(grown, 9);
+    expect(is.length).toBeCloseTo(L - grown, 9);
   });
 });

@@ -20,7 +20,7 @@ export const PAGES = {
   today: { of: 'code' },
   rack: {
     open: 'code',
-    do: ['measure', 'wear', 'stickout', 'down'],
+    do: ['measure', 'wear', 'stickout', 'tighten', 'down'],
     new: ['build'],
     job: 'code',
     operation: 'number',
@@ -56,10 +56,12 @@ export const PAGES = {
   machines: {
     open: 'code',
     /** What is open, where it is no machine. */
-    what: [...SET_UP_KINDS, 'device'],
-    new: [...SET_UP_KINDS, 'device'],
+    what: [...SET_UP_KINDS, 'device', 'gauge'],
+    new: [...SET_UP_KINDS, 'device', 'gauge'],
     do: ['figures', 'change', 'days', 'k', 'offsets'],
   },
+  /** `tag`: what stands in the device. */
+  measure: { tag: 'code' },
   registers: REGISTERS,
   pockets: { ...POCKETS, open: 'number', do: ['magazine', 'keep'], tag: 'code' },
   /** `like`: the tag of an assembly whose build it is made of. */

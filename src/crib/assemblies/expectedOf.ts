@@ -10,7 +10,7 @@ import { partsWith, putTogether } from './putTogether';
 export async function expectedOf(
   c: Connection,
   assembly: AssemblyRow,
-): Promise<{ expectedMm: number; DC: number }> {
+): Promise<{ expectedMm: number; DC: number; substrate: string | null }> {
   const rows = await manyParts(c, [assembly.id]);
   const ids = [assembly.cutterItemId, assembly.holderItemId, ...rows.map((r) => r.itemId)];
   const items = new Map((await loadItems(c, [...new Set(ids)])).map((i) => [i.id, i]));
@@ -25,5 +25,5 @@ export async function expectedOf(
     partsWith(rows, items),
     assembly.stickoutMm,
   );
-  return { expectedMm, DC: present.DC };
+  return { expectedMm, DC: present.DC, substrate: cutterItem.substrate };
 }

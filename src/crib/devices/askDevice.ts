@@ -2,10 +2,10 @@ import { connect } from 'node:net';
 import { type LineRead, readLine } from '@/core/devices';
 import { Problem } from '@/crib/door';
 
-/** What a device is asked: to read what is in it, its master, or to say its last reading again. Aims in mm. */
+/** What a device is asked: to read what is in it, its master, or to say its last reading again. Aims in mm; `block`: of a height stand, what its dial stands against. */
 export type Ask =
-  | { what: 'READ'; length: number; diameter: number | null }
-  | { what: 'ZERO'; length: number }
+  | { what: 'READ'; length: number; diameter: number | null; block: number | null }
+  | { what: 'ZERO'; length: number; block: number | null }
   | { what: 'LAST' };
 
 /** How long a device may take for one reading, ms. */
@@ -13,10 +13,11 @@ const PATIENCE_MS = 4000;
 /** Longer than any line of its. */
 const MOST_CHARACTERS = 400;
 
+const one = (letter: string, mm: number | null): string => (mm === null ? '' : ` ${letter}=${mm.toFixed(4)}`);
 const words = (ask: Ask): string =>
   ask.what === 'LAST'
     ? 'LAST'
-    : `${ask.what} L=${ask.length.toFixed(4)}${ask.what === 'READ' && ask.diameter !== null ? ` D=${ask.diameter.toFixed(4)}` : ''}`;
+    : `${ask.what}${one('L', ask.length)}${one('D', ask.what === 'READ' ? ask.diameter : null)}${one('B', ask.block)}`;
 
 /**
  * Asks a device on this machine one thing and gives back the line that came, read. Nothing is asked twice by itself: a

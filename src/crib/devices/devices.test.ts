@@ -96,7 +96,7 @@ it('an answer that never came is not lost: the device says it again', async () =
   const device = await add('PRE-3', '--faults', 'none,ok');
   const { port } = (await devicesView(crib.db, '2027-01-05', 'UTC')).find((d) => d.code === device)!;
   await expect(
-    askDevice(device, port, { what: 'READ', length: 94, diameter: 10 }, 150),
+    askDevice(device, port!, { what: 'READ', length: 94, diameter: 10, block: null }, 150),
   ).rejects.toMatchObject({
     code: 'DEVICE_SILENT',
   });

@@ -1,7 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import type { LineRead } from '@/core/devices';
 import { expectedOf } from '@/crib/assemblies';
-import { field, found } from '@/crib/door';
+import { field, found, maybeLength, Problem } from '@/crib/door';
 import { maybeAssembly, measuredNow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { maybeDevice } from '@/data/devices';
@@ -10,7 +10,12 @@ import { askDevice } from './askDevice';
 /** What a device is asked for: the tool of a tag, its master (no tag), or its last reading again. */
 export const READ_DEVICE = {
   type: 'object',
-  properties: { device: field.code, tag: field.words(20), again: { type: 'boolean' } },
+  properties: {
+    device: field.code,
+    tag: field.words(20),
+    again: { type: 'boolean' },
+    block: field.length(5, 800, 'Of a height stand: the block its dial stands against; left out: its own.'),
+  },
   required: ['device'],
   additionalProperties: false,
 } as const;
@@ -22,16 +27,25 @@ export type ReadDevice = FromSchema<typeof READ_DEVICE>;
  */
 export async function readDevice(c: Connection, input: ReadDevice): Promise<LineRead> {
   const device = found(await maybeDevice(c, input.device), 'device', input.device, 'device');
-  if (input.again) return askDevice(device.code, device.port, { what: 'LAST' });
-  if (input.tag === undefined)
-    return askDevice(device.code, device.port, { what: 'ZERO', length: device.masterMm });
+  const { code, port } = device;
+  if (port === null)
+    throw new Problem('REFUSED', `${code} is read by eye: nothing can be asked of it`, {
+      field: 'device',
+      value: code,
+      limit: 'a device with a port',
+      wayOut: 'Type its block and what its dial shows.',
+    });
+  const block = device.kind === 'height stand' ? (maybeLength(input.block)?.mm ?? device.masterMm) : null;
+  if (input.again) return askDevice(code, port, { what: 'LAST' });
+  if (input.tag === undefined) return askDevice(code, port, { what: 'ZERO', length: device.masterMm, block });
   const assembly = found(await maybeAssembly(c, input.tag.toUpperCase()), 'tag', input.tag, 'assembly');
   const { expectedMm, DC } = await expectedOf(c, assembly);
   const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
-  return askDevice(device.code, device.port, {
+  return askDevice(code, port, {
     what: 'READ',
+    block,
     // It looks where the tool was last seen.
     length: last?.gaugeLengthMm ?? expectedMm,
-    diameter: last?.diameterMm ?? DC,
+    diameter: block === null ? (last?.diameterMm ?? DC) : null,
   });
 }

@@ -139,6 +139,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['run', { operation: '1' }],
     ['registers', { machine: 'M2' }],
     ['devices', {}],
+    ['gauges', {}],
+    ['to-measure', {}],
     ['pockets', { machine: 'M2' }],
     ['fixtures', { machine: 'M2' }],
     ['assemblies', { machine: 'M2' }],
@@ -230,7 +232,12 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   const sheet = await registersView(crib.db, { machine: 'M2' }, 'UTC');
   const { t, tag, h } = sheet!.lines[0]!;
   await does('addDevice', { code: 'PRE-1', name: 'Presetter', port: 4400, master: 200 });
-  await does('checkDevice', { device: 'PRE-1', reading: 200.02 });
+  await does('addGauge', { code: 'M-200', name: 'Master', kind: 'master', size: 200 });
+  await does('addGauge', { code: 'W-1', name: 'Wrench', kind: 'torque wrench' });
+  await does('recordTightening', { tag, wrench: 'W-1', torque: 60 });
+  await does('checkDevice', { device: 'PRE-1', reading: 200.02, master: 'M-200' });
+  for (const code of ['W-1', 'M-200', 'PRE-1'])
+    await does('recordCalibration', { of: code, found: 'off', due: '2028-01-05' });
   await does('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 6 });
   await does('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
   await does('emptyPocket', { machine: 'M2', pocket: 1 });

@@ -52,6 +52,7 @@ beforeAll(async () => {
     holder: 'SL10',
     stickout: 34,
   });
+  await crib.do('addGauge', { code: 'W-1', name: 'Wrench', kind: 'torque wrench' });
   await crib.do('addDevice', { code: 'PRE-1', name: 'Presetter', port: 4400, master: 200 });
   await crib.do('checkDevice', { device: 'PRE-1', reading: 200.001 });
 });
@@ -341,6 +342,9 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     }),
   ],
   ['keepTool', () => ({ machines: ['M2'], t: 8, item: 'EM10' })],
+  ['addGauge', () => ({ code: 'W-2', name: 'Wrench', kind: 'torque wrench' })],
+  ['recordTightening', () => ({ tag: 'A-0001', wrench: 'W-1', torque: 60 })],
+  ['recordCalibration', () => ({ of: 'W-1', found: 'off', due: '2028-01-05' })],
   ['checkDevice', () => ({ device: 'PRE-1', reading: 200.02 })],
   // K 490, L 94.1: the datum school.
   [

@@ -2,10 +2,9 @@ import { group } from 'd3';
 import { type AssemblyOutline, assemblyOutline, judgeBuild } from '@/core/assemblies';
 import type { Figure, Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
-import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import { isWorn, wearLimit } from '@/core/life';
 import { held, first } from '@/core/sure';
-import { buildOf, partsLeftOf, partsWith, putTogether } from '@/crib/assemblies';
+import { buildOf, partsWith, putTogether } from '@/crib/assemblies';
 import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { askedOf, openWork, type Work } from '@/crib/work';
@@ -15,29 +14,20 @@ import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRo
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
 import { manyLatestWear, type WearRow } from '@/data/life';
+import { manyTightened } from '@/data/devices';
 import { manySetThere } from '@/data/registers';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
-import { type Asked, judgedUse } from './judgedUse';
-import { type LifeLeft, lengthOn, lifeOf } from './stands';
+import type { Asked } from './judgedUse';
+import { type LifeLeft, lifeOf } from './stands';
+import { type Stands, tiedTo, type TiedTo } from './tiedTo';
 
-export interface TiedTo {
-  operation: number;
-  job: string;
-  part: string;
-  machine: string;
-  t: number;
-  minutesPerPart: number;
-  partsLeft: number;
-  reachMm: number | null;
-  /** Whether it may run there now. */
-  use: UseJudgement;
-}
+export type { TiedTo } from './tiedTo';
 
 /** An assembly that stands, as Today and its tag show it. */
 export interface AssemblyCard {
   tag: string;
   mark: string;
-  cutter: Pick<CribItem, 'code' | 'kind' | 'family' | 'words' | 'guesses'> & { DC: number };
+  cutter: Pick<CribItem, 'code' | 'kind' | 'family' | 'substrate' | 'words' | 'guesses'> & { DC: number };
   /** `from`: the place it goes back to. */
   holder: Pick<CribItem, 'code' | 'words' | 'taper' | 'guesses'> & { from: string };
   /** Extensions and collets from the spindle down, then what stands beside. */
@@ -52,6 +42,8 @@ export interface AssemblyCard {
   wear: { latest: WearRow | null; limit: Figure; worn: boolean | null };
   /** Of operations with parts to make; where there is none, the one it was tied to last. */
   ties: TiedTo[];
+  /** The torque wrench it was tightened with last, and whether that was found off since; null: nobody wrote it. */
+  tightened: { wrench: string; torque: number | null; doubted: boolean } | null;
   builtAt: Date;
   who: string;
   entryId: number;
@@ -80,7 +72,10 @@ interface Around {
   tiesOf: Map<number, Asked[]>;
   /** When machines that measure their tools themselves last read them, by assembly and machine. */
   setThere: ReadonlyMap<string, Date>;
+  /** What each was tightened with last, where somebody wrote it. */
+  tightened: ReadonlyMap<number, Tightened>;
 }
+type Tightened = Awaited<ReturnType<typeof manyTightened>>[number];
 
 /** All assemblies that stand, by tag. */
 export async function standingCards(
@@ -159,6 +154,14 @@ async function standingOf(
     seatings: new Map((await manySeatings(c, bodiesOf(rows, items))).map((s) => [s.pieceId, s])),
     tiesOf,
     setThere: await setThereBy(c, rows, tiesOf),
+    tightened: new Map(
+      (
+        await manyTightened(
+          c,
+          ids((r) => r.id),
+        )
+      ).map((t) => [t.assemblyId, t]),
+    ),
   };
   return rows.map((row) => cardOf(row, around));
 }
@@ -224,6 +227,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const outline = assemblyOutline(present, stack.holder, row.stickoutMm, length);
   const seating = around.seatings.get(row.pieceId);
   const inserts = seating && { ...seating, seats: factNumber(cutter, 'CICT') };
+  const tightened = around.tightened.get(row.id) ?? null;
   const state: Stands = {
     ...buildOf(row.tag, cutter, present, holder, row.stickoutMm, parts),
     build: judgements,
@@ -231,6 +235,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     inserts: inserts ?? null,
     wear: wear && { reading: wear.flankWearMm, limit: limit.value, worn: worn === true },
     life,
+    offWrench: tightened?.doubted ? tightened.wrench : null,
   };
   const card: AssemblyCard = {
     tag: row.tag,
@@ -239,6 +244,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
       code: cutter.code,
       kind: cutter.kind,
       family: cutter.family,
+      substrate: cutter.substrate,
       words: cutter.words,
       guesses: cutter.guesses,
       DC: present.DC,
@@ -266,27 +272,14 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     ties: ties.map((asked) =>
       tiedTo(asked, state, around.setThere.get(`${row.id} ${asked.machine.id}`) ?? null),
     ),
+    tightened: tightened && {
+      wrench: tightened.wrench,
+      torque: tightened.torque,
+      doubted: tightened.doubted,
+    },
     builtAt: row.builtAt,
     who: row.who,
     entryId: row.entryId,
   };
   return { card, row, cutter: cutterOf(cutter), operations: ties.map((t) => t.operation), together };
-}
-
-/** An assembly as it stands, before it is known on which machine it is to run. */
-type Stands = UseBuild & Pick<UseState, 'build' | 'inserts' | 'wear' | 'life'> & { measured: MeasuredState };
-
-function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo {
-  const { operation: o, t, tool } = asked;
-  return {
-    operation: o.id,
-    job: o.job,
-    part: o.part,
-    machine: o.machine,
-    t,
-    minutesPerPart: (tool?.cutting_s ?? 0) / 60,
-    partsLeft: partsLeftOf(o),
-    reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
-    use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured, setAt) }),
-  };
 }

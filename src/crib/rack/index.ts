@@ -12,3 +12,5 @@ export type { AssemblyCard } from './cards';
 export { judgedUse } from './judgedUse';
 export { correctionsOn, registersOn } from './registers';
 export type { MachineRegisters } from './registers';
+export { toMeasureView } from './views/toMeasureView';
+export type { ToMeasureView } from './views/toMeasureView';

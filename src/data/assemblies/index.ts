@@ -7,6 +7,7 @@ export {
   manyParts,
   manyStandingAssemblies,
   manyTagsOfItems,
+  manyToMeasure,
   maybeAssembly,
   maybeMeasurement,
   maybeStandingAssemblyOfPiece,

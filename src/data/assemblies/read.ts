@@ -21,6 +21,16 @@ export const manyTagsOfItems = (c: Connection, itemIds: readonly number[]) =>
      where pp.item_id = any ($1) and not pp.gone order by a.tag`,
     [itemIds],
   );
+/** What stands and has no length that counts, newest build first. */
+export const manyToMeasure = (c: Connection, limit: number) =>
+  many<{ tag: string; item: string; holder: string; measured: boolean }>(
+    c,
+    `select a.tag, i.code as item, h.code as holder, n.newest_id is not null as measured
+     from assembly_now n join assembly a on a.id = n.assembly_id join piece p on p.id = a.piece_id
+     join item i on i.id = p.item_id join item h on h.id = a.holder_item_id
+     where n.good_id is null or n.newest_id is distinct from n.good_id order by n.assembly_id desc limit $1`,
+    [limit],
+  );
 /** Some assemblies, taken down or not. */
 export const manyAssembliesById = (c: Connection, ids: readonly number[]) =>
   many<AssemblyRow>(c, `${ASSEMBLY} where a.id = any ($1) order by a.tag`, [ids]);
@@ -58,9 +68,10 @@ const checkOf = (
   order: '' | 'desc',
 ) => `(select z.ok from zero_check z join live_entry ze on ze.id = z.entry_id
     where z.device_id = m.device_id and (z.at, z.entry_id) ${side} (e.happened_at, e.id) order by z.at ${order}, z.entry_id ${order} limit 1)`;
-/** Of a measurement m of the entry e: its device, and whether the check of it before or the first one after was bad. */
+/** Of a measurement m of the entry e: its device, whether the check of it before or the first one after was bad, or its calibration later. */
 const DEVICE = `(select code from device where id = m.device_id) as device,
-  (m.device_id is not null and (${checkOf('<', 'desc')} is false or ${checkOf('>', '')} is false)) as device_doubt`;
+  (m.device_id is not null and (${checkOf('<', 'desc')} is false or ${checkOf('>', '')} is false
+    or exists (select 1 from doubt d join live_entry de on de.id = d.entry_id where d.doubted_id = m.entry_id))) as device_doubt`;
 const MEASUREMENT = `select m.*, ${DEVICE}, e.happened_at, e.who, e.note, v.entry_id as verdict_entry_id, v.accepted, v.reason
   from measurement m join live_entry e on e.id = m.entry_id
   left join lateral (select x.* from verdict x join live_entry xe on xe.id = x.entry_id where x.measurement_id = m.entry_id

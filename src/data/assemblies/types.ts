@@ -41,6 +41,11 @@ export interface MeasurementRow {
   diameterEntered: string | null;
   runoutMm: number | null;
   runoutEntered: string | null;
+  /** °C it was at, and the length as read before it was brought to 20; null: as it was read. */
+  temperature: number | null;
+  readMm: number | null;
+  /** The block that a height stand's dial stood against; null: it was no height stand. */
+  blockMm: number | null;
   questions: { code: string; words: string; because: import('@/core/because').Because }[];
   happenedAt: Date;
   who: string;

@@ -36,6 +36,9 @@ export const insertMeasurement = inserts<{
   runoutMm?: number | null;
   runoutEntered?: string | null;
   deviceId?: number | null;
+  temperature?: number | null;
+  readMm?: number | null;
+  blockMm?: number | null;
   questions: string;
 }>('measurement');
 

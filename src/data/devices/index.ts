@@ -1,6 +1,31 @@
 // Rows
-export type { DeviceRow } from './types';
+export { DEVICE_KINDS } from './types';
+export type { CalibrationRow, DeviceKind, DeviceRow, DoubtedRow, GaugeRow } from './types';
 // Reading
-export { manyDevices, manyReadSince, maybeDevice, maybeLastGood, maybeTaken } from './read';
+export {
+  manyCalibrated,
+  manyCheckedAt,
+  manyDevices,
+  manyDoubted,
+  manyGauges,
+  manyMeasuredWith,
+  manyReadSince,
+  manySizedWith,
+  manyTightened,
+  manyTightenedWith,
+  maybeDevice,
+  maybeGauge,
+  maybeLastGood,
+  maybeLastPassed,
+  maybeTaken,
+} from './read';
 // Writing
-export { insertDevice, insertReading, insertZeroCheck } from './write';
+export {
+  insertCalibration,
+  insertDevice,
+  insertDoubt,
+  insertGauge,
+  insertReading,
+  insertTightening,
+  insertZeroCheck,
+} from './write';

@@ -31,6 +31,7 @@ export const insertSizeCorrection = inserts<{
   before: string | null;
   after: string | null;
   despite: string | null;
+  gaugeId: number | null;
 }>('size_correction');
 
 export const insertSizeFeature = inserts<{

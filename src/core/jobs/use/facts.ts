@@ -68,6 +68,8 @@ export interface UseState {
   deviceDoubt?: boolean;
   /** Of a machine that measures its tools itself: whether it did, and was read back; left out: it does not. */
   setThere?: 'read' | 'not read';
+  /** The torque wrench it was tightened with last, where that was found off since; null or left out: it was not. */
+  offWrench?: string | null;
   /** This machine reckons H with other figures than when it was measured. */
   figuresChanged: boolean;
   /** Of a body: its seats, the inserts in it, seats that are damaged. */

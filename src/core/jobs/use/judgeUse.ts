@@ -1,7 +1,7 @@
 import { type Judgement, say, worstGrade } from '../../because';
 import type { ToolReport, WarningCode } from '../../programs';
 import { judgeDepths } from './depths';
-import type { ToolAsks, Use, UseBuild, UseJudgement } from './facts';
+import type { ToolAsks, Use, UseBuild, UseJudgement, UseState } from './facts';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
 import { judgeSpindle } from './spindle';
@@ -33,6 +33,7 @@ export function judgeUse(use: Use): UseJudgement {
     ? [
         ...assembly.build.filter((j) => j.grade === 'stop' || j.grade === 'not judged'),
         ...judgeFit(use, assembly),
+        ...tightness(assembly),
         ...judgeRegisters(use, assembly),
         ...judgeLeft(use, assembly),
         ...program(asks),
@@ -56,6 +57,19 @@ export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: Use
   ...judgeSpindle(use, build),
   ...judgeDepths(use, build),
 ];
+
+/** A wrench that was off leaves nobody to say how tight it is. */
+const tightness = ({ offWrench }: UseState): Judgement[] =>
+  offWrench
+    ? [
+        say(
+          'TIGHTENED',
+          'question',
+          `Tightened with ${offWrench}, which was found off: tighten it again`,
+          'A cutter that is not tight enough slips or is pulled out by its own helix; too tight ruins the collet.',
+        ),
+      ]
+    : [];
 
 const nothingTied = ({ asks, was }: Use): Judgement =>
   say(

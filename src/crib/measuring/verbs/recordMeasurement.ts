@@ -1,6 +1,15 @@
-import { questionMeasurement } from '@/core/measuring';
+import { at20, questionMeasurement } from '@/core/measuring';
 import { expectedOf, standing } from '@/crib/assemblies';
-import { defineVerb, field, found, maybeLength, type Moment, Problem, toLength } from '@/crib/door';
+import {
+  defineVerb,
+  field,
+  found,
+  maybeLength,
+  maybeNumber,
+  type Moment,
+  Problem,
+  toLength,
+} from '@/crib/door';
 import { insertMeasurement, measuredNow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { type DeviceRow, insertReading, maybeDevice, maybeTaken } from '@/data/devices';
@@ -41,15 +50,23 @@ export const recordMeasurement = defineVerb({
     runout: field.length(0, 2),
     device: field.code,
     readings: readingsSchema,
+    block: field.length(5, 800, 'Of a height stand: the block its dial stood against.'),
+    temperature: {
+      ...field.decimal(-20, 120),
+      description: 'Of the tool, °C, where its length is to be brought to 20; left out: as it was read.',
+    },
   },
   required: ['tag', 'gaugeLength'],
   async run(c, input, moment) {
     const assembly = await standing(c, moment, input.tag);
-    const L = toLength(input.gaugeLength);
+    const read = toLength(input.gaugeLength);
     const D = maybeLength(input.diameter);
     const runout = maybeLength(input.runout);
-    const device = await deviceOf(c, moment, input.device, input.readings ?? [], L.mm);
-    const { expectedMm, DC } = await expectedOf(c, assembly);
+    const device = await deviceOf(c, moment, input.device, input.readings ?? [], read.mm);
+    const block = blockOf(device, maybeLength(input.block)?.mm ?? null);
+    const { expectedMm, DC, substrate } = await expectedOf(c, assembly);
+    const temperature = maybeNumber(input.temperature);
+    const L = temperature === null ? read : broughtTo20(read.mm, assembly.stickoutMm, substrate, temperature);
     const last = (await measuredNow(c, [assembly.id])).get(assembly.id)?.good ?? null;
     const questions = questionMeasurement({
       L: L.mm,
@@ -68,6 +85,9 @@ export const recordMeasurement = defineVerb({
       runoutMm: runout?.mm ?? null,
       runoutEntered: runout?.entered ?? null,
       deviceId: device?.id ?? null,
+      temperature,
+      readMm: temperature === null ? null : read.mm,
+      blockMm: block,
       questions: JSON.stringify(questions),
     });
     for (const r of device ? (input.readings ?? []) : [])
@@ -82,6 +102,25 @@ export const recordMeasurement = defineVerb({
   },
   says: (a) => `${a.tag} measured${a.inQuestion ? ', in question' : ''}`,
 });
+
+/** A length at 20 °C, as it is entered: to the hundredth of a thousandth it was read to. */
+function broughtTo20(mm: number, stickout: number, substrate: string | null, temperature: number) {
+  const { length } = at20(mm, stickout, substrate, temperature);
+  const text = length.toFixed(4);
+  return { mm: Number(text), entered: `${text} mm` };
+}
+
+/** The block of a height stand, its own where none is named; refused where it is no height stand. */
+function blockOf(device: DeviceRow | null, block: number | null): number | null {
+  if (device?.kind === 'height stand') return block ?? device.masterMm;
+  if (block === null) return null;
+  throw new Problem('INVALID_INPUT', 'block: only a height stand stands against one', {
+    field: 'block',
+    value: block,
+    limit: 'left out, or with a height stand',
+    wayOut: 'Name the height stand, or leave the block out.',
+  });
+}
 
 /** The device the length was read from; null: it was typed. Readings are of one device, its own, and taken once. */
 async function deviceOf(

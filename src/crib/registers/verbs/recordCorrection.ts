@@ -12,6 +12,7 @@ import {
   registerNumber,
   whyOther,
 } from '@/core/registers';
+import { usableGauge } from '@/crib/devices';
 import { defineVerb, field, found, maybeLength, Problem, toLength, toNumber } from '@/crib/door';
 import { maybeOperation } from '@/data/jobs';
 import { insertSizeCorrection, insertSizeFeature } from '@/data/registers';
@@ -63,6 +64,7 @@ export const recordCorrection = defineVerb({
     },
     stays: { type: 'boolean', description: 'It is good as it is: nothing is entered' },
     ...{ hBefore: control, hAfter: control, dBefore: control, dAfter: control },
+    gauge: { ...field.code, description: 'What the sizes were measured with, where it has a certificate' },
     despite: field.words(200),
   },
   required: ['operation', 't', 'features'],
@@ -115,6 +117,10 @@ export const recordCorrection = defineVerb({
         limit: 'somebody who looked, and says why',
         wayOut: 'Look at the edge and measure again; if it is right all the same, say why.',
       });
+    const gauge =
+      input.gauge === undefined
+        ? null
+        : await usableGauge(c, moment, 'gauge', input.gauge, ['bore gauge', 'micrometer']);
     moment.leansOn(operation.entryId);
     moment.leansOn(row.entryId);
     const last = corrections.at(-1);
@@ -125,6 +131,7 @@ export const recordCorrection = defineVerb({
         ...{ edgeSetId: row.edgeSetId, register: x.register, number: x.number, place: x.place },
         ...{ leftMm: x.leftMm, changeMm: x.changeMm, unit: machine.units },
         ...{ before: x.before, after: x.after, despite: asked.length ? (input.despite ?? null) : null },
+        gaugeId: gauge?.id ?? null,
       });
     for (const [i, f] of features.entries())
       await insertSizeFeature(c, moment.entryId, {

@@ -44,8 +44,8 @@ export function Devices({
 export const AddDeviceTag = ({ closeHref }: { closeHref: string }) => (
   <Tag over="New" number="Device" closeHref={closeHref}>
     <p className="soft">
-      It answers on a port of this machine, a line at a time. It is checked once a day at a master of known
-      length.
+      A presetter answers on a port of this machine, a line at a time. A height stand may too, or is read by
+      eye: what its dial shows beside a block. Each is checked once a day at a master of known length.
     </p>
     <VerbForm
       verb="addDevice"
@@ -53,8 +53,28 @@ export const AddDeviceTag = ({ closeHref }: { closeHref: string }) => (
       fields={[
         { name: 'code', label: 'Code' },
         { name: 'name', label: 'Name', wide: true },
-        { name: 'port', label: 'Port', kind: 'whole' },
-        { name: 'master', label: 'Length of its master', kind: 'length', help: 'by its certificate' },
+        {
+          name: 'kind',
+          label: 'What it is',
+          kind: 'choice',
+          options: [
+            ['presetter', 'presetter'],
+            ['height stand', 'height stand, a dial against a block'],
+          ],
+        },
+        {
+          name: 'port',
+          label: 'Port',
+          kind: 'whole',
+          optional: true,
+          help: 'blank: a height stand that is read by eye',
+        },
+        {
+          name: 'master',
+          label: 'Length of its master',
+          kind: 'length',
+          help: 'by its certificate; of a height stand its usual block',
+        },
       ]}
       said={(d) => `${d.code}: check it at its master`}
     />
@@ -80,7 +100,7 @@ export function DeviceTag({ device: d, closeHref }: { device: DeviceLine; closeH
           {d.offMm === null ? <Unknown>not known</Unknown> : show(d.offMm, 3)}
         </Row>
         <Row name="Checked">{d.checkedAt === null ? <Unknown>never</Unknown> : moment(d.checkedAt)}</Row>
-        <Row name="Port">{d.port}</Row>
+        <Row name="Port">{d.port ?? 'read by eye'}</Row>
       </Rows>
       {d.doubted.length > 0 && (
         <Notice kind="stop">
@@ -101,11 +121,13 @@ export function DeviceTag({ device: d, closeHref }: { device: DeviceLine; closeH
       <p className="soft small">
         Once a day and after a knock; master and taper clean, and as warm as the room.
       </p>
-      <ReadDevice
-        device={d.code}
-        tag={null}
-        onReading={(r) => setPut({ reading: `${r.length.toFixed(4)} mm` })}
-      />
+      {d.port !== null && (
+        <ReadDevice
+          device={d.code}
+          tag={null}
+          onReading={(r) => setPut({ reading: `${r.length.toFixed(4)} mm` })}
+        />
+      )}
       <VerbForm
         verb="checkDevice"
         fixed={{ device: d.code }}
@@ -118,6 +140,12 @@ export function DeviceTag({ device: d, closeHref }: { device: DeviceLine; closeH
             label: 'It reads',
             kind: 'length',
             help: `its master is ${show(d.masterMm, 3)}`,
+          },
+          {
+            name: 'master',
+            label: 'Checked at another master',
+            optional: true,
+            help: 'its code, where it was not its own',
           },
         ]}
         said={(x) =>

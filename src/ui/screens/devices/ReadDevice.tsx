@@ -16,11 +16,14 @@ const SAID = {
 export function ReadDevice({
   device,
   tag,
+  block,
   onReading,
 }: {
   device: string;
   /** null: its master is in it. */
   tag: string | null;
+  /** Of a height stand: the block its dial stands against. */
+  block?: string;
   onReading: (reading: Reading) => void;
 }) {
   const [pending, setPending] = useState(false);
@@ -31,6 +34,7 @@ export function ReadDevice({
     const answer = await post<LineRead>('/api/v1/devices/read', {
       device,
       ...(again ? { again } : tag === null ? {} : { tag }),
+      ...(block ? { block } : {}),
     });
     setPending(false);
     if (!answer.ok) {

@@ -1,2 +1,3 @@
 export { AddDeviceTag, Devices, DeviceTag } from './Devices';
+export { AddGaugeTag, Gauges, GaugeTag } from './Gauges';
 export { ReadDevice } from './ReadDevice';

@@ -1,15 +1,17 @@
 'use client';
-import type { DeviceLine } from '@/crib/devices';
+import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { DownForm } from './DownForm';
 import { Measure } from './Measure';
+import Link from 'next/link';
+import { linkTo } from '@/core/links';
 import { isOne } from '@/core/names';
 import { VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
 import { useLengths } from '@/ui/shell';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
-const ACTS = ['measure', 'wear', 'stickout', 'down'] as const;
+const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down'] as const;
 type Act = (typeof ACTS)[number];
 export const isAct = (act: string): act is Act => isOne(ACTS, act);
 
@@ -17,12 +19,13 @@ interface Props {
   card: AssemblyView;
   places: readonly Place[];
   devices: readonly DeviceLine[];
+  gauges: readonly GaugeLine[];
   onDone: () => void;
 }
 
 /** What is done with an assembly, one form at a time. */
 export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
-  const Form = { measure: Measure, wear: Wear, stickout: Stickout, down: DownForm }[act];
+  const Form = { measure: Measure, wear: Wear, stickout: Stickout, tighten: Tighten, down: DownForm }[act];
   return <Form {...props} />;
 }
 
@@ -72,6 +75,47 @@ function Stickout({ card }: Props) {
         ]}
         said={(d) => `${card.tag} is now ${d.tag}, to be measured`}
       />
+    </>
+  );
+}
+
+/** Which wrench a build was tightened with, so that what that wrench was off by is known of it. */
+function Tighten({ card, gauges, onDone }: Props) {
+  const wrenches = gauges.filter((g) => g.kind === 'torque wrench' && g.judgement.grade !== 'stop');
+  if (wrenches.length === 0)
+    return (
+      <>
+        <h2>Tightened</h2>
+        <p>
+          No torque wrench that may be used is here.{' '}
+          <Link href={linkTo('machines', { new: 'gauge' })}>Add one</Link>, or record its calibration.
+        </p>
+      </>
+    );
+  return (
+    <>
+      <h2>Tightened</h2>
+      <VerbForm
+        verb="recordTightening"
+        fixed={{ tag: card.tag }}
+        submit="Record it"
+        when
+        fields={[
+          {
+            name: 'wrench',
+            label: 'With',
+            kind: 'choice',
+            options: wrenches.map((g) => [g.code, `${g.code}: ${g.judgement.words}`] as const),
+          },
+          { name: 'torque', label: 'To, N m', kind: 'number', optional: true },
+        ]}
+        said={(d) => `${d.tag} tightened with ${d.wrench}`}
+        onDone={onDone}
+      />
+      <Caution>
+        Tighten it in its fixture, to the torque of holder and nut by their maker: too little lets the cutter
+        slip or be pulled out. Measure it again after.
+      </Caution>
     </>
   );
 }

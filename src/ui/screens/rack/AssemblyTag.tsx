@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { linkTo, linkToEnd, linkToLabel } from '@/core/links';
-import type { DeviceLine } from '@/crib/devices';
+import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
 import { Acts, Notice } from '@/ui/kit/page';
@@ -22,10 +22,12 @@ export function AssemblyTag({
   card,
   places,
   devices,
+  gauges,
 }: {
   card: AssemblyView;
   places: Place[];
   devices: readonly DeviceLine[];
+  gauges: readonly GaugeLine[];
 }) {
   const query = useQuery('rack');
   const { entered, unitWord } = useLengths();
@@ -75,7 +77,7 @@ export function AssemblyTag({
       <Uses card={card} />
       {m.state === 'in question' && <InQuestion card={card} />}
       {act !== null && isAct(act) ? (
-        <AssemblyForm act={act} card={card} places={places} devices={devices} onDone={done} />
+        <AssemblyForm act={act} card={card} places={places} devices={devices} gauges={gauges} onDone={done} />
       ) : (
         <Acts>
           <Button
@@ -94,6 +96,9 @@ export function AssemblyTag({
           </Button>
           <Button variant="text" component={Link} href={query.href({ do: 'stickout' })} scroll={false}>
             stickout
+          </Button>
+          <Button variant="text" component={Link} href={query.href({ do: 'tighten' })} scroll={false}>
+            tightened
           </Button>
           <Button variant="text" component={Link} href={query.href({ do: 'down' })} scroll={false}>
             take down

@@ -3,11 +3,15 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { DEFAULTS } from '@/core/defaults';
 import { type Agreement, agree, type Reading } from '@/core/devices';
+import { at20 } from '@/core/measuring';
+import { parseLength, parseNumber } from '@/core/units';
 import type { DeviceLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
-import { GradeMark } from '@/ui/kit/figure';
+import { Fields } from '@/ui/kit/field';
+import { BecauseThis, GradeMark } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Caution, Notice } from '@/ui/kit/page';
+import { Typed } from '@/ui/screens/common/Typed';
 import { ReadDevice } from '@/ui/screens/devices';
 import { useLengths } from '@/ui/shell';
 
@@ -23,12 +27,15 @@ export function Measure({
 }: {
   card: AssemblyView;
   devices: readonly DeviceLine[];
-  onDone: () => void;
+  onDone: (inQuestion: boolean) => void;
 }) {
-  const { show } = useLengths();
+  const { show, unit } = useLengths();
   const [device, setDevice] = useState<DeviceLine | null>(devices[0] ?? null);
   const [readings, setReadings] = useState<Reading[]>([]);
   const [put, setPut] = useState<Record<string, string> | null>(null);
+  const [against, setAgainst] = useState<{ block: string; dial: string }>({ block: '', dial: '' });
+  const isStand = device?.kind === 'height stand';
+  const block = isStand ? against.block.trim() || device.masterEntered : undefined;
   const agreed = agree(readings, readingsWanted, readingsWithinMm);
   const take = (reading: Reading) => {
     // The last one said again is the same reading: it is there already.
@@ -46,12 +53,13 @@ export function Measure({
   return (
     <>
       <h2>Measure {card.tag}</h2>
-      {devices.map((d) => (
-        <div key={d.code}>
-          {devices.length > 1 && (
+      {devices.length > 1 && (
+        <div role="group" aria-label="Measured with">
+          {devices.map((d) => (
             <Button
+              key={d.code}
               size="small"
-              variant="text"
+              variant={d === device ? 'outlined' : 'text'}
               aria-pressed={d === device}
               onClick={() => {
                 setDevice(d);
@@ -60,16 +68,35 @@ export function Measure({
             >
               {d.code}
             </Button>
-          )}
+          ))}
         </div>
-      ))}
+      )}
       {device && (
         <>
           <div className="small">
             <span className="fig">{device.code}</span>{' '}
             <GradeMark grade={device.judgement.grade}>{device.judgement.words}</GradeMark>
           </div>
-          <ReadDevice key={device.code} device={device.code} tag={card.tag} onReading={take} />
+          {isStand && (
+            <Against
+              device={device}
+              typed={against}
+              onType={(now) => {
+                setAgainst(now);
+                const length = lengthOf(now, device, unit);
+                if (length !== null) setPut({ gaugeLength: text(length) });
+              }}
+            />
+          )}
+          {device.port !== null && (
+            <ReadDevice
+              key={device.code}
+              device={device.code}
+              tag={card.tag}
+              onReading={take}
+              {...(block ? { block } : {})}
+            />
+          )}
           <Readings readings={readings} agreed={agreed} show={show} />
         </>
       )}
@@ -87,7 +114,15 @@ export function Measure({
           },
           { name: 'diameter', label: 'Diameter', kind: 'length', optional: true },
           { name: 'runout', label: 'Runout', kind: 'length', optional: true },
+          {
+            name: 'temperature',
+            label: 'Tool warmer than the room, °C',
+            kind: 'number',
+            optional: true,
+            help: 'blank: as it was read; else brought to 20 °C',
+          },
         ]}
+        below={(texts) => <At20 card={card} texts={texts} />}
         // What was typed over is no reading any more.
         shape={(input) => ({
           ...input,
@@ -101,17 +136,87 @@ export function Measure({
                   ...(runout === null ? {} : { runout }),
                 })),
               }
-            : {}),
+            : isStand
+              ? { device: device.code }
+              : {}),
+          ...(isStand && block ? { block } : {}),
         })}
         said={(d) =>
           d.inQuestion
             ? `${card.tag} recorded, in question: no register until it is settled`
             : `${card.tag} measured`
         }
-        onDone={onDone}
+        onDone={(d) => onDone(d.inQuestion)}
       />
       <Caution>Cutters are sharp even when worn: hold by the shank, never on the flutes.</Caution>
     </>
+  );
+}
+
+/** What block and dial of a height stand come to, mm; null: one of them is no length. */
+function lengthOf(
+  { block, dial }: { block: string; dial: string },
+  device: DeviceLine,
+  unit: 'mm' | 'inch',
+): number | null {
+  const stands = block.trim() === '' ? device.masterMm : (parseLength(block, unit)?.mm ?? null);
+  const shows = parseSigned(dial, unit);
+  return stands === null || shows === null ? null : stands + shows;
+}
+
+/** A dial goes both ways. */
+function parseSigned(text: string, unit: 'mm' | 'inch'): number | null {
+  const [, sign = '', rest = ''] = /^\s*([-−+]?)\s*(.*)$/.exec(text) ?? [];
+  const mm = rest === '' ? null : (parseLength(rest, unit)?.mm ?? null);
+  return mm === null ? null : sign === '-' || sign === '−' ? -mm : mm;
+}
+
+/** Typed from a height stand: the block, and what its dial shows beside it. */
+function Against({
+  device,
+  typed,
+  onType,
+}: {
+  device: DeviceLine;
+  typed: { block: string; dial: string };
+  onType: (typed: { block: string; dial: string }) => void;
+}) {
+  return (
+    <Fields style={{ marginTop: 10 }}>
+      <Typed
+        label="Block it stands against"
+        inputMode="decimal"
+        placeholder={device.masterEntered}
+        value={typed.block}
+        onChange={(e) => onType({ ...typed, block: e.target.value })}
+      />
+      <Typed
+        label="Dial shows"
+        inputMode="text"
+        placeholder="-5.812"
+        value={typed.dial}
+        onChange={(e) => onType({ ...typed, dial: e.target.value })}
+      />
+    </Fields>
+  );
+}
+
+/** What a length that was read warm is at 20 °C, while it is typed. */
+function At20({ card, texts }: { card: AssemblyView; texts: Readonly<Record<string, string | undefined>> }) {
+  const { show, unit, unitWord } = useLengths();
+  const L = parseLength(texts.gaugeLength ?? '', unit)?.mm ?? null;
+  const t = parseNumber(texts.temperature ?? '');
+  if (L === null || t === null || t < -20 || t > 120) return null;
+  const is = at20(L, card.stickoutMm, card.cutter.substrate, t);
+  return (
+    <p className="small">
+      At 20 °C{' '}
+      <span className="fig">
+        {show(is.length, 3)} {unitWord}
+      </span>
+      : {is.grown < 0 ? 'shrunk' : 'grown'} by {show(Math.abs(is.grown), 3)}.{' '}
+      <BecauseThis because={is.because} />
+    </p>
   );
 }
 

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { answersTo } from '@/core/assemblies';
 import { LIMITS } from '@/core/limits';
 import { addressOf, linkTo } from '@/core/links';
-import type { DeviceLine } from '@/crib/devices';
+import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { JobView } from '@/crib/jobs';
 import type { AssemblyView, RackCard, RackView } from '@/crib/rack';
 import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
@@ -36,6 +36,7 @@ export function RackScreen({
   card,
   places,
   devices = [],
+  gauges = [],
   machines = [],
 }: {
   view: RackView;
@@ -50,6 +51,7 @@ export function RackScreen({
   machines?: readonly string[];
   /** What a length can be read from; asked for where one is measured. */
   devices?: readonly DeviceLine[];
+  gauges?: readonly GaugeLine[];
 }) {
   const query = useQuery('rack');
   const router = useRouter();
@@ -71,7 +73,7 @@ export function RackScreen({
   const beside = building ? (
     <BuildTag job={query.get('operation') === null ? null : job} t={query.get('t')} />
   ) : card ? (
-    <AssemblyTag key={card.tag} card={card} places={places} devices={devices} />
+    <AssemblyTag key={card.tag} card={card} places={places} devices={devices} gauges={gauges} />
   ) : open ? (
     <Notice now>
       {open} does not stand any more. Its history is under <Link href="/history">Entries</Link>.
@@ -102,6 +104,9 @@ export function RackScreen({
             scroll={false}
           >
             Build one
+          </Button>
+          <Button component={Link} href={linkTo('measure')}>
+            Measure
           </Button>
           <Button component={Link} href={linkTo('sheets')}>
             Build sheets

@@ -10,14 +10,14 @@ import { USUAL_CALENDAR } from '@/core/buying';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { isOne, namesOf } from '@/core/names';
 import { SET_UP_KINDS, type SetUpKind } from '@/core/setUp';
-import type { DeviceLine } from '@/crib/devices';
+import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { FixtureRow } from '@/crib/fixtures';
 import type { ShopView } from '@/crib/shop';
 import { VerbForm } from '@/ui/kit/form';
 import { Acts, Empty, Fold, Head } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
-import { AddDeviceTag, Devices, DeviceTag } from '@/ui/screens/devices';
+import { AddDeviceTag, AddGaugeTag, Devices, DeviceTag, Gauges, GaugeTag } from '@/ui/screens/devices';
 import { SET_UP } from '@/ui/screens/common/setUp';
 import { Middle, useLengths } from '@/ui/shell';
 import { MachineTag } from './MachineTag';
@@ -28,10 +28,12 @@ import { CalendarTag, weekWords } from './Calendar';
 export function MachinesScreen({
   shop,
   devices = [],
+  gauges = [],
   fixtures = [],
 }: {
   shop: ShopView;
   devices?: readonly DeviceLine[];
+  gauges?: readonly GaugeLine[];
   /** Of the machine that is open; asked for where its work offsets are. */
   fixtures?: readonly FixtureRow[];
 }) {
@@ -43,7 +45,12 @@ export function MachinesScreen({
   const open = what === 'machine' ? (shop.machines.find((m) => m.code === line?.code) ?? null) : null;
   const adding = query.get('new');
   const device = query.get('what') === 'device' && devices.find((d) => d.code === query.get('open'));
-  const beside = device ? (
+  const gauge = query.get('what') === 'gauge' && gauges.find((g) => g.code === query.get('open'));
+  const beside = gauge ? (
+    <GaugeTag key={gauge.code} gauge={gauge} closeHref={query.href({ what: null, open: null })} />
+  ) : adding === 'gauge' ? (
+    <AddGaugeTag closeHref={query.href({ new: null })} />
+  ) : device ? (
     <DeviceTag key={device.code} device={device} closeHref={query.href({ what: null, open: null })} />
   ) : adding === 'device' ? (
     <AddDeviceTag closeHref={query.href({ new: null })} />
@@ -132,6 +139,11 @@ export function MachinesScreen({
         devices={devices}
         hrefOf={(code) => query.href({ what: 'device', open: code, new: null, do: null })}
         addHref={query.href({ new: 'device', open: null, what: null })}
+      />
+      <Gauges
+        gauges={gauges}
+        hrefOf={(code) => query.href({ what: 'gauge', open: code, new: null, do: null })}
+        addHref={query.href({ new: 'gauge', open: null, what: null })}
       />
       <h1 style={{ marginTop: 34 }}>The shop</h1>
       <p>

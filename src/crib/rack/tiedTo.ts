@@ -1,0 +1,38 @@
+import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
+import { partsLeftOf } from '@/crib/assemblies';
+import type { MeasuredState } from '@/crib/measuring';
+import { type Asked, judgedUse } from './judgedUse';
+import { lengthOn } from './stands';
+
+export interface TiedTo {
+  operation: number;
+  job: string;
+  part: string;
+  machine: string;
+  t: number;
+  minutesPerPart: number;
+  partsLeft: number;
+  reachMm: number | null;
+  /** Whether it may run there now. */
+  use: UseJudgement;
+}
+
+/** An assembly as it stands, before it is known on which machine it is to run. */
+export type Stands = UseBuild &
+  Pick<UseState, 'build' | 'inserts' | 'wear' | 'life' | 'offWrench'> & { measured: MeasuredState };
+
+/** A T it is tied to, with whether it may run there now. `setAt`: when the machine's own setter last read it. */
+export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo {
+  const { operation: o, t, tool } = asked;
+  return {
+    operation: o.id,
+    job: o.job,
+    part: o.part,
+    machine: o.machine,
+    t,
+    minutesPerPart: (tool?.cutting_s ?? 0) / 60,
+    partsLeft: partsLeftOf(o),
+    reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
+    use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured, setAt) }),
+  };
+}
