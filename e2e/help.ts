@@ -38,6 +38,25 @@ export const sends =
     return (await answer.json()) as Record<string, unknown>;
   };
 
+/** An 8 mm cutter and a holder of 60 for it, one of each on a shelf, by a program; what a build of them takes. */
+export async function shelved(
+  send: ReturnType<typeof sends>,
+  code: string,
+): Promise<Record<'cutter' | 'holder', { item: string; place: string }>> {
+  const maker = (value: string) => ({ value, origin: 'maker' });
+  const facts = {
+    ...{ DC: maker('8'), DMM: maker('8'), LCF: maker('20'), OAL: maker('63') },
+    SUBSTRATE: maker('carbide'),
+  };
+  await send('items', { code, kind: 'cutter', family: 'square', facts });
+  const holds = { CCMS: maker('40 taper'), LF: maker('60'), CLAMP_MIN: maker('8'), CLAMP_MAX: maker('8') };
+  await send('items', { code: `${code}-H`, kind: 'holder', facts: holds });
+  for (const item of [code, `${code}-H`])
+    await send('stock/received', { item, place: 'CAB1-C', quantity: 1 });
+  const at = (item: string) => ({ item, place: 'CAB1-C' });
+  return { cutter: at(code), holder: at(`${code}-H`) };
+}
+
 /** A sign-in of one of the demo’s people: the name and the value of its cookie. */
 export async function sessionOf(who: string): Promise<[name: string, value: string]> {
   const answer = await fetch(`${DEMO}/api/v1/sign-in/demo`, {

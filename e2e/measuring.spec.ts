@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { DEMO } from '../playwright.config';
-import { expect, fill, fitsWidth, said, scan, sends, tagOf, test } from './help';
+import { expect, fill, fitsWidth, said, scan, sends, shelved, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -91,4 +91,88 @@ test('a label is printed, its code read off the print and scanned; measured agai
   await expect(said(page)).toContainText(`${String(tag)} measured`);
   await scan(page, code);
   await expect(said(page)).toContainText('STALE LABEL: it was measured again');
+});
+
+/** What is to be measured, built by a program: an 8 mm cutter in a holder of 60. */
+async function toMeasure(send: ReturnType<typeof sends>, code: string): Promise<string> {
+  const { tag } = await send('assemblies', { ...(await shelved(send, code)), stickout: 25 });
+  return String(tag);
+}
+
+test('measuring begins with a scan and goes back to the next one: presetter, height stand, by eye, warm', async ({
+  page,
+}) => {
+  const tag = await toMeasure(sends(page), 'MS-8');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/rack');
+  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  await expect(page.getByText('Scan the tag of what stands in the device')).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: tag })).toContainText('not measured');
+  await fitsWidth(page);
+
+  await scan(page, tag);
+  await expect(page.getByRole('heading', { name: tag, exact: true })).toBeVisible();
+  const read = page.getByRole('button', { name: 'Read from PRE-1' });
+  await read.click();
+  await expect(page.getByText('once more')).toBeVisible();
+  await read.click();
+  await expect(page.getByText(/2 agree within/)).toBeVisible();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(page.getByText('Scan the tag of what stands in the device')).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: tag })).toHaveCount(0);
+
+  // The height stand: what its dial shows against the block, sent or read by eye.
+  await scan(page, tag);
+  await page.getByRole('button', { name: 'STAND-1', exact: true }).click();
+  await page.getByLabel('Block it stands against').fill('80');
+  await page.getByRole('button', { name: 'Read from STAND-1' }).click();
+  await expect(page.getByText('once more')).toBeVisible();
+  await page.getByRole('button', { name: 'Read from STAND-1' }).click();
+  await expect(page.getByText(/2 agree within/)).toBeVisible();
+  await expect(page.getByLabel('Gauge length')).toHaveValue(/^8[45]\.\d{4} mm$/);
+  await page.getByLabel('Dial shows').fill('-5');
+  await expect(page.getByLabel('Gauge length')).toHaveValue('75.0000 mm');
+  await page.getByLabel('Dial shows').fill('5.02');
+  await page.getByLabel('Tool warmer than the room').fill('30');
+  // 60.02 of steel and 25 of carbide: 10 K x (60.02 x 11.5 + 25 x 5.5) millionths.
+  await expect(page.getByText('85.012 mm: grown by 0.008')).toBeVisible();
+  await fitsWidth(page);
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  const newest = async () =>
+    (await (await page.request.get(`/api/v1/assembly?tag=${tag}`)).json()).measurements[0];
+  await expect.poll(newest).toMatchObject({ device: 'STAND-1', blockMm: 80, temperature: 30 });
+
+  await page.goto('/measure?tag=A-9999');
+  await expect(page.getByText('A-9999 does not stand.')).toBeVisible();
+});
+
+test('a torque wrench is found off: what it tightened is named, and tightened again it is so no more', async ({
+  page,
+}) => {
+  const tag = await toMeasure(sends(page), 'TW-8');
+  await page.goto('/machines');
+  await page.getByRole('link', { name: 'add a master, block, wrench or gauge' }).click();
+  const form = tagOf(page);
+  await fill(form, { Code: 'TW-1', Name: 'Wrench of the test', 'What it is': 'torque wrench' });
+  await form.getByRole('button', { name: 'Add it' }).click();
+  await expect(said(page)).toContainText('TW-1: record when it was calibrated');
+
+  await page.goto(`/rack?open=${tag}`);
+  await tagOf(page).getByRole('link', { name: 'tightened' }).click();
+  await fill(tagOf(page), { With: 'TW-1', 'To, N m': '60' });
+  await tagOf(page).getByRole('button', { name: 'Record it' }).click();
+  await expect(said(page)).toContainText(`${tag} tightened with TW-1`);
+
+  await page.goto('/machines?what=gauge&open=TW-1');
+  await fill(tagOf(page), { Found: 'off', 'Due again': '2027-07-01' });
+  await tagOf(page).getByRole('button', { name: 'Record it' }).click();
+  await expect(said(page)).toContainText('TW-1 was off: 1 to do again');
+  await expect(tagOf(page).getByText('In doubt since it was last good')).toBeVisible();
+  await tagOf(page).getByRole('link', { name: tag }).click();
+  await fill(tagOf(page), { With: 'WRENCH-1' });
+  await tagOf(page).getByRole('button', { name: 'Record it' }).click();
+  await expect(said(page)).toContainText(`${tag} tightened with WRENCH-1`);
+  await page.goto('/machines?what=gauge&open=TW-1');
+  await expect(tagOf(page).getByText('Found off on')).toBeVisible();
+  await expect(tagOf(page).getByText('In doubt since it was last good')).toHaveCount(0);
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DEMO } from '../playwright.config';
-import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, sends, tagOf, test } from './help';
+import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, scan, sends, shelved, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -191,4 +191,58 @@ test('K is found with three tools touched off twice; a tag gives its length; wha
   ]);
   expect(file.suggestedFilename()).toBe('FK-1-G54.nc');
   expect(readFileSync(await file.path(), 'utf8')).toContain('G10 L2 P1 X-27.600 Y-10.000 Z5.500');
+});
+
+test('a size that is off is corrected at the machine: read back, recorded, in the sheet, and taken back', async ({
+  page,
+}) => {
+  const send = sends(page);
+  await send('machines', {
+    ...{ code: 'COR-9', name: 'Mill of corrections', taper: '40 taper', k: '400', lengthSchool: 'datum' },
+    ...{ diameterSchool: 'diameter', units: 'mm', hEqualsT: 'yes', wearRegisters: 'no' },
+  });
+  const { operation } = await send('jobs', {
+    ...{ number: 'J-COR', part: 'Cap', material: 'C45', quantity: 5, due: '2027-06-01', machine: 'COR-9' },
+    highestBeside: 0,
+  });
+  const text = 'G21 G90 G17 G54\nT4 M6\nS3000 M3\nG0 X0 Y0\nG0 G43 H4 Z5\nG1 Z-5 F100\nG1 X100\nG0 Z5\nM30';
+  await send('programs', { operation, text });
+  const { tag } = await send('assemblies', {
+    ...(await shelved(send, 'CO-8')),
+    ...{ stickout: 25, for: { operation, t: 4 } },
+  });
+  await send('measurements', { tag, gaugeLength: 85, diameter: '8' });
+  await send('registers-given', {
+    ...{ machine: 'COR-9', how: 'read back', lines: [{ t: 4, tag, h: '-315', d: '8' }] },
+  });
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/run/${String(operation)}`);
+  await page.getByRole('button', { name: 'Size off with T4?' }).click();
+  const size = page.getByRole('region', { name: 'Size of T4' });
+  await size.getByLabel('What was measured').selectOption({ label: 'depth, from the top down' });
+  await size.getByLabel('On the drawing').fill('8');
+  await size.getByLabel('Measured', { exact: true }).fill('8.03');
+  // 0.03 too deep: the length goes up by that, −315.000 becomes −314.970.
+  await expect(size.getByText('−314.970')).toBeVisible();
+  const after = size.getByLabel('H4 shows after');
+  await after.fill('-315.03');
+  await expect(size.getByText('it should be −314.970')).toBeVisible();
+  await expect(size.getByRole('button', { name: 'Enter it, then type' })).toBeDisabled();
+  await after.fill('-314.97');
+  await fitsWidth(page);
+  await size.getByRole('button', { name: `Entered for ${String(tag)}: record it` }).click();
+  await expect(said(page)).toContainText(`${String(tag)}: H4 0.030`);
+  await expect(size.getByText('to −314.970')).toBeVisible();
+
+  await page.goto('/registers?machine=COR-9');
+  await expect(page.getByText('It has its numbers')).toBeVisible();
+  await page.getByText('1 as they were given').click();
+  await expect(page.getByText('−314.970')).toBeVisible();
+
+  await page.goto(`/run/${String(operation)}`);
+  await page.getByRole('button', { name: 'Size off with T4?' }).click();
+  await size.getByRole('button', { name: /^Take back the correction/ }).click();
+  await expect(said(page)).toContainText('took back the correction');
+  await expect(size.getByText('to −314.970')).toHaveCount(0);
 });

@@ -12,6 +12,10 @@ import { useLengths, useTimes } from '@/ui/shell';
 
 const wordsOf = (kind: GaugeLine['kind']): string => (kind === 'device' ? 'device' : GAUGE_KINDS[kind].words);
 
+/** Its name, and what it is where the name does not say so. */
+const named = ({ name, kind }: GaugeLine): string =>
+  kind === 'device' || name.toLowerCase().includes(wordsOf(kind)) ? name : `${name}, ${wordsOf(kind)}`;
+
 /** What has a certificate, what is due first: masters, blocks, wrenches, gauges, and the devices besides. */
 export function Gauges({
   gauges,
@@ -30,15 +34,21 @@ export function Gauges({
       <Lines>
         {gauges.map((g) => (
           <li key={g.code}>
-            <Link
-              className="fig"
-              href={hrefOf(g.code)}
-              scroll={false}
-              aria-label={`Certificate of ${g.code}`}
-            >
-              {g.code}
-            </Link>{' '}
-            {g.name === g.code ? wordsOf(g.kind) : `${g.name}, ${wordsOf(g.kind)}`}
+            {g.kind === 'device' ? (
+              <>
+                <span className="fig">{g.code}</span>{' '}
+                <Link href={hrefOf(g.code)} scroll={false}>
+                  certificate
+                </Link>{' '}
+              </>
+            ) : (
+              <>
+                <Link className="fig" href={hrefOf(g.code)} scroll={false}>
+                  {g.code}
+                </Link>{' '}
+              </>
+            )}
+            {named(g)}
             {g.sizeMm !== null && g.sizeEntered !== null && (
               <span className="fig"> {entered(g.sizeEntered, g.sizeMm)}</span>
             )}{' '}

@@ -84,7 +84,10 @@ export function Measure({
               onType={(now) => {
                 setAgainst(now);
                 const length = lengthOf(now, device, unit);
-                if (length !== null) setPut({ gaugeLength: text(length) });
+                if (length === null) return;
+                // What is read by eye is no reading that the device sent.
+                setReadings([]);
+                setPut({ gaugeLength: text(length) });
               }}
             />
           )}
