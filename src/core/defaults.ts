@@ -9,6 +9,8 @@ export const DEFAULTS = {
   measuredFromLastMm: 0.02,
   /** mm: how far a machine's own setter may be from the crib's measurement before somebody looks which is right (practice). */
   setterFromMeasuredMm: 0.05,
+  /** mm: how well a holder's face is known, which the range of a build sheet is held against (practice). */
+  faceKnownMm: 0.1,
   /** Days before a calibration is due from which it is said how many are left (practice). */
   calibrationSoonDays: 30,
   /** mm: what is left on a wall or floor from which a correction is asked about: is this wear? (practice) */

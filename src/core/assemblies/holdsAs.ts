@@ -9,7 +9,7 @@ export const addsLength = (part: Part): number | null =>
 /** The part that grips what comes next, with what it grips by. */
 interface Carrier extends Pick<
   Part,
-  'code' | 'CCWS' | 'CLAMPING' | 'SHANKS' | 'CLAMP_MIN' | 'CLAMP_MAX' | 'GRIP_MIN' | 'DEPTH_MAX'
+  'code' | 'CCWS' | 'CLAMPING' | 'SHANKS' | 'MOUNTS' | 'CLAMP_MIN' | 'CLAMP_MAX' | 'GRIP_MIN' | 'DEPTH_MAX'
 > {
   /** The size of collet it asks for; null once one is in it, or where it asks for none. */
   asksCollet: string | null;
@@ -76,6 +76,7 @@ export function holdsAs(
     CCWS: details?.CCWS ?? null,
     CLAMPING: details?.CLAMPING ?? null,
     SHANKS: details?.SHANKS ?? null,
+    MOUNTS: details?.MOUNTS ?? null,
     asksCollet: details?.COLLET ?? null,
     by: details?.code ?? 'holder',
     colletLength: null,
@@ -127,6 +128,7 @@ export function holdsAs(
       CCWS: part.CCWS,
       CLAMPING: part.CLAMPING,
       SHANKS: part.SHANKS,
+      MOUNTS: part.MOUNTS ?? null,
       asksCollet: part.COLLET,
       by: part.code,
       colletLength: null,

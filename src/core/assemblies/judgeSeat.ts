@@ -16,7 +16,9 @@ export function judgeSeat(
 ): Judgement[] {
   const { carrier } = held;
   return [
-    cutter.SHANK === 'arbor bore' ? onArbor(carrier, cutter) : screwedIn(carrier, cutter),
+    ...(cutter.SHANK === 'arbor bore'
+      ? [onArbor(carrier, cutter), ...ofForm(carrier, cutter)]
+      : [screwedIn(carrier, cutter)]),
     standsOut(cutter, stickout),
   ];
 }
@@ -40,6 +42,36 @@ function onArbor(carrier: ReturnType<typeof holdsAs>['carrier'], { DCB }: Cutter
   return Math.abs(DCB - pilot) <= DEFAULTS.boreOffMm
     ? judge('good', `Its bore of ${mm(DCB)} goes on ${carrier.code}`)
     : judge('stop', `Its bore is ${mm(DCB)}; the pilot of ${carrier.code} is ${mm(pilot)}`);
+}
+
+/**
+ * Whether the arbor takes the form of its seat: ISO 6462 has A (a screw through it), B (a retaining screw over its bore) and C (four
+ * screws into the spindle's face, on a centring plug), from memory. Nothing where neither states one.
+ */
+function ofForm(
+  carrier: ReturnType<typeof holdsAs>['carrier'],
+  { MOUNT = null }: CutterDetails,
+): Judgement[] {
+  const takes = carrier.MOUNTS ?? null;
+  if (MOUNT === null && takes === null) return [];
+  const judge = (grade: Grade, words: string) => [
+    say(
+      'SEAT_FORM',
+      grade,
+      words,
+      'Each form is screwed on otherwise: with the screw of another it is not held, or does not go on.',
+      [
+        ['form of its seat', MOUNT ?? 'not known'],
+        ['the arbor takes', takes ?? 'not known', carrier.code],
+      ],
+    ),
+  ];
+  if (MOUNT === null || takes === null)
+    return judge('not judged', 'Whether the arbor takes its form of seat: not judged');
+  const forms: readonly string[] = takes.toUpperCase().match(/\b[ABC]\b/g) ?? [];
+  return forms.includes(MOUNT.toUpperCase())
+    ? judge('good', `${carrier.code} takes form ${MOUNT}`)
+    : judge('stop', `Its seat is of form ${MOUNT}; ${carrier.code} takes ${takes}`);
 }
 
 function screwedIn(carrier: ReturnType<typeof holdsAs>['carrier'], { CCMS }: CutterDetails): Judgement {

@@ -280,6 +280,27 @@ describe('a body on its arbor, a head that is screwed in: nothing is set', () =>
     expect(grade(on(27, 40), 'BORE_FITS')).toBe('stop');
     expect(grade(on(null, 40), 'BORE_FITS')).toBe('not judged');
   });
+  // ISO 6462 has forms A, B and C, from memory.
+  it('is held by the screw of its own form of seat', () => {
+    const on = (MOUNT: string | null, MOUNTS: string | null) =>
+      build({
+        cutter: body,
+        stickout: 40,
+        holder: { ...chuck, CLAMP_MIN: 22, CLAMP_MAX: 22 },
+        details: {
+          cutter: cutterIs({ SHANK: 'arbor bore', DCB: 22, MOUNT, LPR: 40, RPM_MAX: null }),
+          holder: holderIs({ CLAMPING: 'face mill arbor', COLLET: null, MOUNTS }),
+        },
+      });
+    const formed = (MOUNT: string | null, MOUNTS: string | null) => grade(on(MOUNT, MOUNTS), 'SEAT_FORM');
+    expect([formed('A', 'A and B'), formed('B', 'a, b'), formed('C', 'A B')]).toEqual([
+      'good',
+      'good',
+      'stop',
+    ]);
+    expect([formed('A', null), formed(null, 'A')]).toEqual(['not judged', 'not judged']);
+    expect(found(on(null, null), 'SEAT_FORM')).toEqual([]);
+  });
   it('stands out as far as it is high, and has no shank to be judged', () => {
     expect(grade(on(22, 40), 'SEATED')).toBe('good');
     expect(grade(on(22, 41), 'SEATED')).toBe('stop');

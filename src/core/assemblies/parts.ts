@@ -18,6 +18,8 @@ export interface Part {
   CLAMPING: string | null;
   /** Forms of shank it takes, in its words. */
   SHANKS: string | null;
+  /** Forms of seat of ISO 6462 that an arbor takes, in its words; left out or null: not known. */
+  MOUNTS?: string | null;
   COLLET: string | null;
   DMM: number | null;
   OAL: number | null;
@@ -39,7 +41,7 @@ export interface Part {
 /** What is known of a holder beside its geometry. */
 export type HolderDetails = Pick<
   Part,
-  'code' | 'CCMS' | 'CCWS' | 'CLAMPING' | 'SHANKS' | 'COLLET' | 'CSP' | 'WT' | 'TORQUE'
+  'code' | 'CCMS' | 'CCWS' | 'CLAMPING' | 'SHANKS' | 'MOUNTS' | 'COLLET' | 'CSP' | 'WT' | 'TORQUE'
 >;
 
 /** What is known of a cutter beside its geometry. */
@@ -48,6 +50,8 @@ export interface CutterDetails {
   SHANK: string | null;
   /** Bore of one that sits on an arbor, mm. */
   DCB: number | null;
+  /** Its form of seat there by ISO 6462: A, B or C; left out or null: not known. */
+  MOUNT?: string | null;
   /** Of one that is screwed in or sits on an arbor: how far it stands out, mm. */
   LPR: number | null;
   /** The thread or arbor it is made for, by its standard. */

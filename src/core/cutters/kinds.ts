@@ -34,9 +34,9 @@ const SEATED: readonly FactSymbol[] = ['CCMS', 'LPR', 'WT'];
 const SOLID: readonly FactSymbol[] = ['SUBSTRATE', 'COATING', 'REGRINDS', 'DC_MIN'];
 const OF_KIND: Record<Exclude<ItemKind, 'cutter' | 'body'>, readonly FactSymbol[]> = {
   insert: ['ISO1832', 'GRADE', 'IC', 'S', 'RE', 'APMX', 'CEDC', 'EDGES', 'SUBSTRATE', 'COATING', 'HAND'],
-  holder: ['CCMS', 'LF', ...HOLDS, 'CSP', 'TORQUE', 'CCWS', 'WT'],
+  holder: ['CCMS', 'LF', ...HOLDS, 'MOUNTS', 'CSP', 'TORQUE', 'CCWS', 'WT'],
   collet: ['COLLET', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'CSP', 'DMM', 'OAL', 'WT'],
-  extension: ['CCMS', 'LPR', 'DMM', ...HOLDS, 'OAL', 'CSP', 'TORQUE', 'CCWS', 'WT'],
+  extension: ['CCMS', 'LPR', 'DMM', ...HOLDS, 'MOUNTS', 'OAL', 'CSP', 'TORQUE', 'CCWS', 'WT'],
   'pull-stud': ['CCMS', 'TORQUE', 'CSP', 'WT'],
   spare: ['FITS', 'TORQUE', 'WT'],
 };
@@ -50,7 +50,17 @@ function inOrder(kind: ItemKind, family: Family | null): readonly FactSymbol[] {
   const spec = family === null ? null : familySpec(family);
   const own = spec?.facts ?? [];
   return kind === 'body'
-    ? ['DC', ...own.filter((s) => s !== 'NOF'), 'CICT', 'MIID', ...SHANKED, 'DCB', ...SEATED, 'RPM_MAX']
+    ? [
+        'DC',
+        ...own.filter((s) => s !== 'NOF'),
+        'CICT',
+        'MIID',
+        ...SHANKED,
+        'DCB',
+        'MOUNT',
+        ...SEATED,
+        'RPM_MAX',
+      ]
     : [
         ...(spec?.sizedBy ? [] : (['DC'] as const)),
         ...own,

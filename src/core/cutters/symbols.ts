@@ -104,6 +104,8 @@ export const SYMBOLS = {
   LPR: { words: 'protruding length', kind: 'length', limits: [1, 1000] },
   CCWS: { words: 'front side, by its standard', kind: 'words' },
   DCB: { words: 'bore for the arbor', kind: 'length', limits: [5, 150] },
+  MOUNT: { words: 'form of its seat, ISO 6462', kind: 'choice', options: ['A', 'B', 'C'], own: true },
+  MOUNTS: { words: 'takes seats of ISO 6462', kind: 'words', own: true },
   WT: { words: 'weight, kg', kind: 'number', limits: [0.001, 200] },
   // Regrinding
   REGRINDS: { words: 'regrinds it stands', kind: 'count', limits: [0, 20], own: true },

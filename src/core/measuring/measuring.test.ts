@@ -135,6 +135,15 @@ describe('questionMeasurement: both sides of each limit', () => {
   });
 });
 
+// Common practice: the face of a holder is known to a tenth of a mm.
+it('a length is held against what the stickout of its build sheet comes to', () => {
+  const codes = (L: number, sheet: { code: string; least: number; most: number } | null) =>
+    questionMeasurement({ L, expected: 94.3, last: null, sheet, D: null, DC: 10 }).map((q) => q.code);
+  const sheet = { code: 'BS-1', least: 94, most: 94.5 };
+  expect([codes(94.6, sheet), codes(93.9, sheet), codes(94.5, null)]).toEqual([[], [], []]);
+  expect([codes(94.61, sheet), codes(93.89, sheet)]).toEqual([['OUTSIDE_SHEET'], ['OUTSIDE_SHEET']]);
+});
+
 // ISO 1: lengths are stated at 20 °C. Growth: steel 11.5, carbide 5.5, high-speed steel 11 millionths a kelvin (handbook values,
 // from memory); the figures by hand.
 describe('a length brought to 20 °C', () => {

@@ -2,7 +2,7 @@ import type { Because } from '../because';
 import { DEFAULTS } from '../defaults';
 
 interface MeasurementQuestion {
-  code: 'WRONG_UNIT' | 'FAR_FROM_EXPECTED' | 'FAR_FROM_LAST' | 'DIAMETER_FAR_FROM_DC';
+  code: 'WRONG_UNIT' | 'FAR_FROM_EXPECTED' | 'FAR_FROM_LAST' | 'OUTSIDE_SHEET' | 'DIAMETER_FAR_FROM_DC';
   words: string;
   because: Because;
 }
@@ -14,6 +14,8 @@ export interface MeasuredAgainst {
   expected: number;
   /** The last accepted gauge length of the same build, mm; null when there is none. */
   last: number | null;
+  /** The build sheet it was built from, with the gauge lengths that its stickout comes to, mm; left out: from none. */
+  sheet?: { code: string; least: number; most: number } | null;
   /** Measured and nominal diameter, mm; null when not measured. */
   D: number | null;
   DC: number;
@@ -23,8 +25,8 @@ const mm = (n: number) => `${n.toFixed(3)} mm`;
 
 /**
  * Whether a measurement is in question, and why: more than 0.5 mm from expected, or more than 0.02 mm from the
- * last of the same build, or a diameter more than 2 % from DC (limits: DEFAULTS, common practice). One in
- * question shows no register until a person accepts it with a reason, rejects it or measures again. Exactly at a
+ * last of the same build, or outside what the stickout of its build sheet comes to by more than 0.1, or a diameter more than
+ * 2 % from DC (limits: DEFAULTS, common practice). One in question shows no register until a person accepts it with a reason, rejects it or measures again. Exactly at a
  * limit is not in question (compared to a tenth of a micron). Example: L 142.357, last 142.316: 0.041 longer.
  */
 export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
@@ -44,6 +46,23 @@ export function questionMeasurement(m: MeasuredAgainst): MeasurementQuestion[] {
           { name: 'measured', value: mm(m.L) },
           { name: 'expected', value: mm(m.expected) },
           { name: 'limit', value: mm(DEFAULTS.measuredFromExpectedMm) },
+        ],
+      },
+    });
+  const { sheet } = m;
+  const slack = DEFAULTS.faceKnownMm + 1e-4;
+  if (unit === null && sheet && (m.L < sheet.least - slack || m.L > sheet.most + slack))
+    questions.push({
+      code: 'OUTSIDE_SHEET',
+      words: `${sheet.code} wants ${sheet.least.toFixed(1)} to ${mm(sheet.most)}`,
+      because: {
+        words:
+          'Set too far or too short for the sheet it is built from: it may not reach, or touch what it should clear.',
+        formula: 'gauge line to face + stickout of the sheet, from least to most',
+        values: [
+          { name: 'measured', value: mm(m.L) },
+          { name: 'least', value: mm(sheet.least) },
+          { name: 'most', value: mm(sheet.most) },
         ],
       },
     });

@@ -147,3 +147,17 @@ it('a design that may not be built is no sheet: flutes gripped at its least stic
     ['EM10', 'question'],
   ]);
 });
+
+it('a length that its sheet’s stickout can’t come to is in question, and says which sheet', async () => {
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 1 });
+  await crib.do('writeBuildSheet', { ...SHEET, code: 'BS-7', name: 'Close' });
+  const { tag } = await from('EM10', { sheet: { code: 'BS-7', version: 1, clean: true, torqued: true } });
+  const codes = async (gaugeLength: string) =>
+    ((await crib.do('recordMeasurement', { tag, gaugeLength })).questions as { code: string }[]).map(
+      (q) => q.code,
+    );
+  // 60 of the holder, and 32 to 36 out of it.
+  expect(await codes('94.02')).toEqual([]);
+  expect(await codes('96.2')).toContain('OUTSIDE_SHEET');
+});

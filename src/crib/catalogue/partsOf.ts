@@ -9,6 +9,7 @@ const yesNo = (text: string | null): boolean | null => (text === null ? null : t
 export const cutterDetails = (item: CribItem): CutterDetails => ({
   SHANK: factText(item, 'SHANK'),
   DCB: factNumber(item, 'DCB'),
+  MOUNT: factText(item, 'MOUNT'),
   LPR: factNumber(item, 'LPR'),
   CCMS: factText(item, 'CCMS'),
   CSP: yesNo(factText(item, 'CSP')),
@@ -24,6 +25,7 @@ export const holderDetails = (item: CribItem): HolderDetails => ({
   CCWS: factText(item, 'CCWS'),
   CLAMPING: factText(item, 'CLAMPING'),
   SHANKS: factText(item, 'SHANKS'),
+  MOUNTS: factText(item, 'MOUNTS'),
   COLLET: factText(item, 'COLLET'),
   CSP: yesNo(factText(item, 'CSP')),
   WT: factNumber(item, 'WT'),

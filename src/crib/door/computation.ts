@@ -74,6 +74,7 @@ const heldFacts = {
   CCWS: textOrNull,
   CLAMPING: textOrNull,
   SHANKS: textOrNull,
+  MOUNTS: textOrNull,
   COLLET: textOrNull,
   CSP: yesNo,
   WT: orNull,
@@ -108,6 +109,7 @@ export const details = shape(
       {
         SHANK: textOrNull,
         DCB: orNull,
+        MOUNT: textOrNull,
         LPR: orNull,
         CCMS: textOrNull,
         CSP: yesNo,

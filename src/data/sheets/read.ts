@@ -42,9 +42,15 @@ export const manySheetParts = (c: Connection, sheetIds: readonly number[]) =>
 
 /** What an assembly was built from; null: from no sheet. */
 export const maybeBuiltFrom = (c: Connection, assemblyId: number) =>
-  maybeOne<{ code: string; version: number; isTorqued: boolean }>(
+  maybeOne<{
+    code: string;
+    version: number;
+    isTorqued: boolean;
+    leastMm: number | null;
+    mostMm: number | null;
+  }>(
     c,
-    `select s.code, s.version, b.is_torqued from built_from b join build_sheet s on s.id = b.sheet_id where b.assembly_id = $1`,
+    `select s.code, s.version, b.is_torqued, s.least_mm, s.most_mm from built_from b join build_sheet s on s.id = b.sheet_id where b.assembly_id = $1`,
     [assemblyId],
   );
 /** Assemblies that stand and were built from a sheet, whatever its version. */

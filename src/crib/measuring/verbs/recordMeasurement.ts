@@ -1,4 +1,4 @@
-import { at20, questionMeasurement } from '@/core/measuring';
+import { at20, type MeasuredAgainst, questionMeasurement } from '@/core/measuring';
 import { expectedOf, standing } from '@/crib/assemblies';
 import {
   defineVerb,
@@ -10,7 +10,8 @@ import {
   Problem,
   toLength,
 } from '@/crib/door';
-import { insertMeasurement, measuredNow } from '@/data/assemblies';
+import { type AssemblyRow, insertMeasurement, measuredNow } from '@/data/assemblies';
+import { maybeBuiltFrom } from '@/data/sheets';
 import type { Connection } from '@/data/database';
 import { type DeviceRow, insertReading, maybeDevice, maybeTaken } from '@/data/devices';
 
@@ -72,6 +73,7 @@ export const recordMeasurement = defineVerb({
       L: L.mm,
       expected: expectedMm,
       last: last?.gaugeLengthMm ?? null,
+      sheet: await sheetLengths(c, assembly, expectedMm),
       D: D?.mm ?? null,
       DC,
     });
@@ -102,6 +104,18 @@ export const recordMeasurement = defineVerb({
   },
   says: (a) => `${a.tag} measured${a.inQuestion ? ', in question' : ''}`,
 });
+
+/** The gauge lengths that a build sheet's stickout comes to; null: built from none, or its range is not stated. */
+async function sheetLengths(
+  c: Connection,
+  a: AssemblyRow,
+  expectedMm: number,
+): Promise<MeasuredAgainst['sheet']> {
+  const from = await maybeBuiltFrom(c, a.id);
+  if (from?.leastMm == null || from.mostMm == null) return null;
+  const toFace = expectedMm - a.stickoutMm;
+  return { code: from.code, least: toFace + from.leastMm, most: toFace + from.mostMm };
+}
 
 /** A length at 20 °C, as it is entered: to the hundredth of a thousandth it was read to. */
 function broughtTo20(mm: number, stickout: number, substrate: string | null, temperature: number) {
