@@ -5,6 +5,7 @@ import { readProgram } from '../src/core/programs';
 import { previewImport } from '../src/crib/exchange';
 import { benchCatalogue } from './catalogue';
 import { benchRack } from './rack';
+import { benchScroll } from './scroll';
 import { benchYears } from './years';
 import { emptyCrib } from './yearsOfWork';
 
@@ -107,6 +108,7 @@ async function main(): Promise<void> {
     '1 is linear',
   );
   await benchRack(say);
+  await benchScroll(say);
   await benchYears(say);
   await benchCatalogue(say);
 }

@@ -8,6 +8,8 @@ import { join } from 'node:path';
 export interface Stable {
   url: string;
   folder: string;
+  /** The sign-in of its owner. */
+  cookie: string;
   process: ChildProcess;
   /** What it has printed. */
   said: () => string;
@@ -99,8 +101,7 @@ export async function startStable(folder = newFolder(), until: 'ready' | 'begun'
   if (code !== undefined) sessions.set(folder, await becomeOwner(url, code));
   const cookie = sessions.get(folder) ?? '';
   return {
-    url,
-    folder,
+    ...{ url, folder, cookie },
     process: child,
     said: () => said,
     get: (path) => ask(path, { headers: { cookie } }),

@@ -129,6 +129,8 @@ function RackRow({
             <Link
               href={hrefOf(slot)}
               scroll={false}
+              // Hundreds come into sight while it is scrolled: none is fetched before somebody opens it.
+              prefetch={false}
               aria-label={labelOf(slot, show)}
               aria-current={isOpen ? 'true' : undefined}
             >
