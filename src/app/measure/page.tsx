@@ -1,6 +1,6 @@
 import { devicesView } from '@/crib/devices';
 import { assemblyView, toMeasureView } from '@/crib/rack';
-import { MeasureScreen } from '@/ui/screens/measure/MeasureScreen';
+import { MeasureScreen } from '@/ui/screens/rack/MeasureScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';

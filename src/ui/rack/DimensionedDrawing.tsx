@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import type { Dimensioned, FactSymbol } from '@/core/cutters';
 import { type Placed, layDimensions } from './dimensionLayout';
 import { mirrored } from './drawing';

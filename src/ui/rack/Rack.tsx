@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useEffect, useRef, useState } from 'react';
 import type { Grade } from '@/core/because';
 import type { RackCard } from '@/crib/rack';
@@ -129,8 +129,6 @@ function RackRow({
             <Link
               href={hrefOf(slot)}
               scroll={false}
-              // Hundreds come into sight while it is scrolled: none is fetched before somebody opens it.
-              prefetch={false}
               aria-label={labelOf(slot, show)}
               aria-current={isOpen ? 'true' : undefined}
             >

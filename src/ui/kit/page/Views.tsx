@@ -1,7 +1,7 @@
 'use client';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import type { ReactNode } from 'react';
 
 /** One view of a screen: its words, its address, and whether it is the one that is shown. */

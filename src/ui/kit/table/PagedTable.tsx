@@ -6,7 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import type { GridColDef, GridRenderCellParams } from '@mui/x-data-grid';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useEffect, useState, type ReactNode } from 'react';
 import type { PagedTableProps } from './props';
 import styles from './table.module.css';

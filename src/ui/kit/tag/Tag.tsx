@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import type { ReactNode } from 'react';
 import styles from './Tag.module.css';
 

@@ -1,7 +1,7 @@
 'use client';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { isOne } from '@/core/names';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import {
   factsOf,
   type FactSymbol,

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import { inCrib, takesIn } from '@/core/stock';
 import type { ItemLine } from '@/crib/catalogue';

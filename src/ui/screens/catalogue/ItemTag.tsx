@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { factsOf, KINDS, questionCutter } from '@/core/cutters';
 import { coatingNow, rungsFor } from '@/core/life';
 import { money } from '@/core/units';

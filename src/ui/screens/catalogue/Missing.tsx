@@ -4,7 +4,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { isSymbol, type MissingFact, SYMBOLS } from '@/core/cutters';
 import { Empty } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';

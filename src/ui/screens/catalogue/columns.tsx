@@ -1,6 +1,6 @@
 'use client';
 import type { GridColDef } from '@mui/x-data-grid';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { type FactSymbol, SYMBOLS } from '@/core/cutters';
 import type { CatalogueLine } from '@/crib/catalogue';
 import { Unknown } from '@/ui/kit/figure';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useState } from 'react';
 import { linkTo } from '@/core/links';
 import type { DeviceLine } from '@/crib/devices';

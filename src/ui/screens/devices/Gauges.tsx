@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { GAUGE_KINDS } from '@/core/devices';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';

@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
 import type { JobSummary, JobsView, JobView } from '@/crib/jobs';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
 import { linkTo } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';

@@ -5,7 +5,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { ROLES } from '@/core/people';
 import type { PeopleView } from '@/crib/people';
 import { Acts, Head } from '@/ui/kit/page';

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
 import type { Change, KitState } from '@/core/pockets';

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import type { PocketLine, PocketsView } from '@/crib/pockets';
 import { GradeMark, Row, Rows, Unknown } from '@/ui/kit/figure';

@@ -8,7 +8,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { linkTo } from '@/core/links';

@@ -3,7 +3,7 @@ import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { DownForm } from './DownForm';
 import { Measure } from './Measure';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import { isOne } from '@/core/names';
 import { VerbForm } from '@/ui/kit/form';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo, linkToRun } from '@/core/links';
 import { registerText } from '@/core/measuring';
 import type { LengthUnit } from '@/core/units';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import { registerNumber, wearToRead, whyOther } from '@/core/registers';
 import type { LengthUnit } from '@/core/units';

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useState } from 'react';
 import { addressOf, linkTo } from '@/core/links';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';

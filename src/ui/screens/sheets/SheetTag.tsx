@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import type { SheetView } from '@/crib/assemblies';
 import { Row, Rows } from '@/ui/kit/figure';

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import type { SheetLine, SheetView } from '@/crib/assemblies';
 import type { AssemblyView } from '@/crib/rack';
 import { Acts, Empty, Head, Notice } from '@/ui/kit/page';

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import { SET_UP_KINDS } from '@/core/setUp';
 import type { ShopView } from '@/crib/shop';

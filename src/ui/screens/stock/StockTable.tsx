@@ -1,6 +1,6 @@
 'use client';
 import type { GridColDef } from '@mui/x-data-grid';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
 import { linkTo } from '@/core/links';
 import type { SavedView } from '@/crib/catalogue';

@@ -1,13 +1,13 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
 import { linkTo, readLabelCode } from '@/core/links';
 import type { DeviceLine } from '@/crib/devices';
 import type { AssemblyView, ToMeasureView } from '@/crib/rack';
 import { GradeMark, Row, Rows } from '@/ui/kit/figure';
 import { Hand, Lines, Notice } from '@/ui/kit/page';
-import { InQuestion } from '@/ui/screens/rack/InQuestion';
-import { Measure } from '@/ui/screens/rack/Measure';
+import { InQuestion } from './InQuestion';
+import { Measure } from './Measure';
 import { Middle, useLengths, useScreenScan, useTimes } from '@/ui/shell';
 import styles from './Measure.module.css';
 
