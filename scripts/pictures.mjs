@@ -27,7 +27,7 @@ const PICTURES = [
   ['job', '/jobs?open=J-3120&t=3'],
   ['life', '/life'],
   ['buying', '/buying?open=EM8', { open: 'because' }],
-  ['figure', '/cutters?open=CR12-2&show=figure&fact=RE'],
+  ['measure', '/measure?tag=A-0052', { viewport: { width: 390, height: 844 } }],
   ['run', '/run/1', { viewport: { width: 390, height: 844 } }],
   ['end', '/end/QUESTION', { viewport: { width: 390, height: 844 } }],
   ['label', '/print/QUESTION', { viewport: { width: 560, height: 430 }, measured: true }],

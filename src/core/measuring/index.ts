@@ -11,7 +11,8 @@ export {
   workOffset,
 } from './lengthRegister';
 export { diameterRegister } from './diameterRegister';
-export { registerText } from './registerText';
+export { digitsOf, registerText, unitOf } from './registerText';
+export type { AsForm, RegisterForm } from './registerText';
 export { gaugeLengthFromTouch } from './gaugeLengthFromTouch';
 export { ALONG, fixtureOffset, ZERO_X, ZERO_Y, ZERO_Z } from './fixtureOffset';
 export type { Clamped, Fixture, FixtureOffset } from './fixtureOffset';

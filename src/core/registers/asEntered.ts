@@ -1,13 +1,12 @@
-import { registerText } from '../measuring';
-import type { LengthUnit } from '../units';
+import { type AsForm, registerText, unitOf } from '../measuring';
 import { registerNumber } from './readBack';
 
-const mmIn = (unit: LengthUnit): number => (unit === 'mm' ? 1 : 25.4);
+const mmIn = (form: AsForm): number => (unitOf(form) === 'mm' ? 1 : 25.4);
 
 /** A figure read from a control as it is kept: with that unit's digits and sign. null: it is no number. Example: '-395.9' -> '−395.900'. */
-export const asRead = (text: string, unit: LengthUnit): string | null => {
+export const asRead = (text: string, form: AsForm): string | null => {
   const n = registerNumber(text);
-  return n === null ? null : registerText({ value: n * mmIn(unit) }, unit);
+  return n === null ? null : registerText({ value: n * mmIn(form) }, form);
 };
 
 /**
@@ -17,14 +16,14 @@ export const asRead = (text: string, unit: LengthUnit): string | null => {
 export function asEntered(
   changeMm: number,
   before: string | null,
-  unit: LengthUnit,
+  form: AsForm,
 ): { added: string; addedMm: number; after: string | null } {
-  const added = registerText({ value: changeMm }, unit) ?? '0';
-  const addedMm = (registerNumber(added) ?? 0) * mmIn(unit);
+  const added = registerText({ value: changeMm }, form) ?? '0';
+  const addedMm = (registerNumber(added) ?? 0) * mmIn(form);
   const was = before === null ? null : registerNumber(before);
   return {
     added,
     addedMm,
-    after: was === null ? null : registerText({ value: was * mmIn(unit) + addedMm }, unit),
+    after: was === null ? null : registerText({ value: was * mmIn(form) + addedMm }, form),
   };
 }

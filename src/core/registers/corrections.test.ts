@@ -1,6 +1,8 @@
 import fc from 'fast-check';
+import { registerText } from '../measuring';
 import {
   asEntered,
+  asRead,
   corrected,
   type Correction,
   judgeCorrection,
@@ -9,6 +11,7 @@ import {
   sinceItsSetter,
   stillCorrects,
   wearToRead,
+  whyOther,
 } from './index';
 
 const day = (n: number) => new Date(Date.UTC(2027, 0, n));
@@ -72,6 +75,18 @@ it.each([
 ] as const)('%s mm after %s in %s: %s, then %s', (change, before, unit, added, after) =>
   expect(asEntered(change, before, unit)).toMatchObject({ added, after }),
 );
+// A control of four digits, and one of two (hand arithmetic).
+it('goes in with the digits that the control has, and is read back to half of the last', () => {
+  const four = { units: 'mm', digits: 4 } as const;
+  const two = { units: 'mm', digits: 2 } as const;
+  expect(asEntered(-0.03004, '-395.8881', four)).toMatchObject({ added: '−0.0300', after: '−395.9181' });
+  expect(asEntered(-0.03004, '-395.89', two)).toMatchObject({ added: '−0.03', after: '−395.92' });
+  expect(asRead('-395.9', { units: 'inch', digits: 5 })).toBe('−395.90000');
+  expect(whyOther('-395.8884', '−395.8881', four)).toBe('it is another figure');
+  expect(whyOther('-395.8884', '−395.888', 'mm')).toBeNull();
+  expect(registerText({ value: -395.888 }, two)).toBe('−395.89');
+  expect(registerText({ value: 25.4 }, { units: 'inch', digits: null })).toBe('1.0000');
+});
 it('what is shown after is what was before and what is said to be added, to the last digit', () =>
   fc.assert(
     fc.property(
@@ -87,7 +102,7 @@ it('what is shown after is what was before and what is said to be added, to the 
   ));
 
 describe('what a correction is asked about besides its size', () => {
-  const control = { name: 'H7', unit: 'mm', before: null, believed: null } as const;
+  const control = { name: 'H7', form: 'mm', before: null, believed: null } as const;
   const codes = (left: number, earlier: Correction[], c: object = {}) =>
     judgeCorrection({ register: 'H', left }, earlier, { ...control, ...c }).map((j) => j.code);
   it('what is in the control must be what was left there', () => {

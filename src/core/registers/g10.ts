@@ -1,4 +1,4 @@
-import type { DiameterSchool } from '../measuring';
+import { type AsForm, type DiameterSchool, digitsOf } from '../measuring';
 import { registerNumber } from './readBack';
 import type { RegisterNumbers } from './registerNumbers';
 
@@ -28,6 +28,8 @@ export interface ToolOffsets extends Omit<OffsetLine, 'number'> {
 export interface Sheet {
   machine: string;
   unit: 'mm' | 'inch';
+  /** After the point; left out or null: the usual. */
+  digits?: number | null;
   diameterSchool: DiameterSchool;
   form: G10Form;
   /** What stands above, in words: when it was made. */
@@ -47,8 +49,9 @@ const comment = (words: string): string =>
     .normalize('NFKD')
     .replace(/[()%]/g, ' ')
     .replace(/[^ -~]/g, '')})`;
-const half = (text: string, unit: 'mm' | 'inch'): string =>
-  ((registerNumber(text) ?? 0) / 2).toFixed(unit === 'mm' ? 4 : 5);
+/** Half of a figure, with a digit more so that it comes back. */
+const half = (text: string, as: AsForm): string =>
+  ((registerNumber(text) ?? 0) / 2).toFixed(digitsOf(as) + 1);
 /** The D register of such a school is the one for wear. */
 export const isWear = (school: DiameterSchool): boolean =>
   school === 'wear-diameter' || school === 'wear-radius';
@@ -68,7 +71,10 @@ export function registersAsG10(sheet: Sheet): string {
     if (form === 'table') {
       // Its R is a radius, whatever else the machine holds.
       const Z = h === null ? '' : ` Z${plain(h)}`;
-      const R = d === null ? '' : ` R${/diameter/.test(school) ? half(d, unit) : plain(d)}`;
+      const R =
+        d === null
+          ? ''
+          : ` R${/diameter/.test(school) ? half(d, { units: unit, digits: sheet.digits ?? null }) : plain(d)}`;
       return numbers.h === numbers.d || !Z || !R
         ? [said, `G10 L1 P${Z ? numbers.h : numbers.d}${Z}${R}`]
         : [said, `G10 L1 P${numbers.h}${Z}`, `G10 L1 P${numbers.d}${R}`];
@@ -101,7 +107,7 @@ export function registersAsG10(sheet: Sheet): string {
  * be, never to be taken over. Lines of neither form are left out. Linear in the text.
  * Example: 'G10 L10 P7 R-347.684' -> number 7, H -347.684.
  */
-export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | 'inch'): OffsetLine[] {
+export function readOffsets(text: string, school: DiameterSchool, as: AsForm): OffsetLine[] {
   const found = new Map<number, OffsetLine>();
   const at = (number: number): OffsetLine => {
     const now = found.get(number) ?? { number, h: null, d: null, hWear: null, dWear: null };
@@ -119,8 +125,7 @@ export function readOffsets(text: string, school: DiameterSchool, unit: 'mm' | '
       const now = at(P);
       if (L === '1') {
         if (Z !== undefined) now.h = Z;
-        if (R !== undefined)
-          now.d = /diameter/.test(school) ? (Number(R) * 2).toFixed(unit === 'mm' ? 3 : 4) : R;
+        if (R !== undefined) now.d = /diameter/.test(school) ? (Number(R) * 2).toFixed(digitsOf(as)) : R;
       } else if (L === '10') now.h = R ?? now.h;
       else if (L === '11') now.hWear = R ?? now.hWear;
       else if (L === '12') now.d = R ?? now.d;

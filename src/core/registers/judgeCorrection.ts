@@ -1,6 +1,6 @@
 import { type Judgement, mm } from '../because';
 import { DEFAULTS } from '../defaults';
-import type { SizeCorrection } from '../measuring';
+import type { AsForm, SizeCorrection } from '../measuring';
 import type { Correction } from './corrections';
 import { whyOther } from './readBack';
 
@@ -16,15 +16,15 @@ export function judgeCorrection(
   earlier: readonly Correction[],
   control: {
     name: string;
-    unit: 'mm' | 'inch';
+    form: AsForm;
     /** What it shows before, and what should be in it by all that is recorded; null: nobody knows. */
     before: string | null;
     believed: string | null;
   },
 ): Judgement[] {
   const judgements: Judgement[] = [];
-  const { name, before, believed, unit } = control;
-  const why = before === null || believed === null ? null : whyOther(before, believed, unit);
+  const { name, before, believed, form } = control;
+  const why = before === null || believed === null ? null : whyOther(before, believed, form);
   if (why !== null)
     judgements.push({
       code: 'NOT_AS_LEFT',

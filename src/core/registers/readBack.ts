@@ -1,7 +1,8 @@
+import { type AsForm, digitsOf } from '../measuring';
 import { parseNumber } from '../units';
 
 /** Half of a register's last digit, in its own unit: what is typed to fewer digits than that is another figure. */
-export const halfDigit = (unit: 'mm' | 'inch'): number => (unit === 'mm' ? 0.0005 : 0.00005);
+export const halfDigit = (form: AsForm): number => 0.5 * 10 ** -digitsOf(form);
 
 /** A register's text as a number; the minus of print counts as one. null: it is none. */
 export const registerNumber = (text: string): number | null => parseNumber(text.trim().replace('−', '-'));
@@ -14,12 +15,12 @@ export const registerNumber = (text: string): number | null => parseNumber(text.
 export function whyOther(
   read: string,
   wanted: string,
-  unit: 'mm' | 'inch',
+  form: AsForm,
   others: readonly { name: string; text: string }[] = [],
 ): string | null {
   const [a, b] = [registerNumber(read), registerNumber(wanted)];
   if (a === null || b === null) return 'it is no number';
-  const near = (x: number, y: number) => Math.abs(x - y) < halfDigit(unit);
+  const near = (x: number, y: number) => Math.abs(x - y) < halfDigit(form);
   if (near(a, b)) return null;
   const other = others.find((o) => {
     const n = registerNumber(o.text);

@@ -124,7 +124,7 @@ export function labelOf(card: AssemblyView, zone: string, machines: readonly str
 }
 
 /** A register as it is typed in, with the job it is for and the day since which the machine's figures hold. */
-const registerWords = ({ machine, units, H, ofJob, since }: MachineRegisters): string =>
+const registerWords = ({ machine, units, digits, H, ofJob, since }: MachineRegisters): string =>
   'needs' in H
     ? `${machine} needs ${H.needs}`
-    : `${machine} H ${registerText(H, units)}${ofJob ? ` ${ofJob}` : ''} K ${since.machine.slice(2)}`;
+    : `${machine} H ${registerText(H, { units, digits })}${ofJob ? ` ${ofJob}` : ''} K ${since.machine.slice(2)}`;

@@ -18,6 +18,7 @@ import type { MachineRow } from '@/data/shop';
 export interface MachineRegisters {
   machine: string;
   units: LengthUnit;
+  digits: number | null;
   school: string;
   H: Register;
   D: Register;
@@ -81,6 +82,7 @@ export function registersOn(
   return {
     machine: m.code,
     units: m.units,
+    digits: m.digits,
     school: LENGTH_SCHOOLS[m.lengthSchool],
     H: m.ownSetter === null ? withCorrection(lengthRegister(lengths, L, h), added.register.H) : ITS_OWN,
     D:

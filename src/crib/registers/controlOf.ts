@@ -20,6 +20,7 @@ export interface InControl {
 /** How a machine takes a correction. */
 export interface ControlRules {
   units: LengthUnit;
+  digits: number | null;
   diameterSchool: DiameterSchool;
   /** Whether wear has registers of its own; null: nobody said. */
   hasWear: boolean | null;
@@ -29,6 +30,7 @@ export interface ControlRules {
 
 export const controlRules = (machine: MachineRow): ControlRules => ({
   units: machine.units,
+  digits: machine.digits,
   diameterSchool: machine.diameterSchool,
   hasWear: hasWear(machine),
   dIsWear: isWear(machine.diameterSchool),

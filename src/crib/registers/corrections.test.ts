@@ -240,6 +240,11 @@ describe('registers with numbers of their own', () => {
     expect((await line('M3', sister)).h).toBe('−395.520');
     expect((await line('M3', other)).h).toBe('−395.700');
   });
+  it('figures have the digits that the machine’s control has', async () => {
+    const { entry } = await crib.do('changeMachine', { code: 'M3', ...M3, wearRegisters: 'no', digits: 2 });
+    expect(await line('M3', other)).toMatchObject({ h: '−395.70', d: '5.00' });
+    await crib.do('counterEntry', { counters: entry });
+  });
   it('a tool that is loaded where another is tied wants the same register: both are shown as clashing', async () => {
     await crib.do('tieTool', { operation: hand, t: 4, tag });
     expect((await line('M3', other)).clashes).toBe(true);

@@ -74,6 +74,7 @@ export async function exportRegisters(
     text: registersAsG10({
       machine: machine.code,
       unit: machine.units,
+      digits: machine.digits,
       diameterSchool: machine.diameterSchool,
       form: machine.g10Form,
       made: `${asked.job ? `${asked.job}, ` : ''}${localDay(now, zone)}`,

@@ -193,7 +193,7 @@ export const clashesWith = (line: SheetLine, all: readonly SheetLine[]): boolean
 
 function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Numbers | null): SheetLine {
   const text = (register: MachineRegisters['H'] | undefined) =>
-    register ? registerText(register, machine.units) : null;
+    register ? registerText(register, machine) : null;
   const { tag } = w.row;
   const [h, d, wouldBe] = [text(w.registers?.H), text(w.registers?.D), text(w.wouldBe?.H)];
   const wear = wearOf(w, machine, had);
@@ -227,7 +227,7 @@ function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Num
 function wearOf(w: Wanted, machine: MachineRow, had: Numbers | null): SheetLine['wear'] {
   if (hasWear(machine) !== true || !w.registers) return null;
   const { wear } = w.registers.corrected;
-  const due = (mm: number) => registerText({ value: mm }, machine.units) ?? '';
+  const due = (mm: number) => registerText({ value: mm }, machine) ?? '';
   return {
     h: { due: due(wear.H), had: had?.hWear ?? null },
     // Where D is the difference to the programmed size it stands in the wear register itself.

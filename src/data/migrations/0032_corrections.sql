@@ -3,6 +3,8 @@
 alter table machine_figures add column wear_registers boolean;
 -- Pressure of coolant through its spindle, bar; 0: there is none; null: nobody said.
 alter table machine_figures add column coolant_bar double precision check (coolant_bar >= 0 and coolant_bar < 1000);
+-- Digits after the point of its registers, in its own unit; null: the usual 3 of a mm, 4 of an inch.
+alter table machine_figures add column digits int check (digits between 1 and 6);
 alter table machine_figures add column own_setter text check (own_setter in ('length', 'length and diameter'));
 
 -- A register has a number of its own: that of its T where nothing else was said. Sister tools share a T.

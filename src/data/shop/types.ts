@@ -54,6 +54,8 @@ export interface MachineRow {
   withoutPoint: Points | null;
   /** How its control takes a tool table from a program; null: nobody said. */
   g10Form: G10Form | null;
+  /** Digits of its registers after the point; null: the usual of its unit. */
+  digits: number | null;
   /** Whether wear has registers of its own; null: nobody said. */
   wearRegisters: boolean | null;
   /** What it measures with a setter of its own, whose figures are its own; null: nothing. */

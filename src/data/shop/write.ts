@@ -58,6 +58,7 @@ export const insertMachineFigures = inserts<{
   toolChangeS?: number | null;
   withoutPoint?: string | null;
   g10Form?: string | null;
+  digits?: number | null;
   wearRegisters?: boolean | null;
   ownSetter?: string | null;
   coolantBar?: number | null;

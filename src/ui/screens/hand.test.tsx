@@ -363,7 +363,7 @@ describe('a size that is off, at the machine', () => {
     ...{ ok: true as const, done: { entry: 9, tag: 'A-0001', corrected: [] } },
   });
   const WEAR: RunView['registers'] = {
-    ...{ units: 'mm', diameterSchool: 'radius', hasWear: true, dIsWear: false },
+    ...{ units: 'mm', digits: null, diameterSchool: 'radius', hasWear: true, dIsWear: false },
   };
   beforeEach(async () => {
     showIn(<RunScreen view={answer('run')} />);

@@ -167,8 +167,8 @@ function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): To
     lengthMm: tool.length,
     wideMm: tool.wide,
     weight: tool.weight,
-    H: registers && registerText(registers.H, machine.units),
-    D: registers && registerText(registers.D, machine.units),
+    H: registers && registerText(registers.H, machine),
+    D: registers && registerText(registers.D, machine),
     use: grade && { grade, why: uses.find((t) => t.use.grade === grade)?.use.why ?? null },
     leftMinutes: card.life.leftMinutes,
   };

@@ -1,3 +1,4 @@
+import type { RegisterForm } from '@/core/measuring';
 import { asRead, registerNumber, wearToRead, whyOther } from '@/core/registers';
 import { first } from '@/core/sure';
 import { defineVerb, field, found, Problem, type ProblemPart, toNumber } from '@/crib/door';
@@ -58,10 +59,9 @@ export const giveRegisters = defineVerb({
       const t = toNumber(said.t);
       const of = sheet.filter((l) => l.t === t && l.tag === said.tag.toUpperCase());
       // Touched off on the part a tool has an H for each job: the one that was read is meant.
-      const line =
-        of.find((l) => l.h !== null && whyOther(said.h ?? '', l.h, machine.units) === null) ?? of[0];
+      const line = of.find((l) => l.h !== null && whyOther(said.h ?? '', l.h, machine) === null) ?? of[0];
       const register = line && line.numbers.h !== t ? `H${line.numbers.h}` : `T${t}`;
-      const parts = checked(i, t, said, line, machine.units, others, seen.has(register) ? register : null);
+      const parts = checked(i, t, said, line, machine, others, seen.has(register) ? register : null);
       seen.add(register);
       wrong.push(...parts);
       if (line && !parts.length)
@@ -87,7 +87,7 @@ export const giveRegisters = defineVerb({
         assemblyId: assembly.id,
         hNumber: line.numbers.h,
         dNumber: line.numbers.d,
-        h: line.setThere.h ? asRead(said.h ?? '', machine.units) : line.h,
+        h: line.setThere.h ? asRead(said.h ?? '', machine) : line.h,
         d,
         hWear: said.hWear === undefined ? null : (line.wear?.h.due ?? null),
         dWear: said.dWear === undefined ? null : (line.wear?.d?.due ?? null),
@@ -115,7 +115,7 @@ function checked(
   t: number,
   said: Said,
   line: SheetLine | undefined,
-  unit: 'mm' | 'inch',
+  form: RegisterForm,
   others: readonly { name: string; text: string }[],
   twice: string | null,
 ): ProblemPart[] {
@@ -170,7 +170,7 @@ function checked(
     const why = whyOther(
       read,
       wanted,
-      unit,
+      form,
       others.filter((o) => o.name !== register),
     );
     return why === null
@@ -201,7 +201,7 @@ function checked(
         : whyOther(
             read,
             wouldBe,
-            unit,
+            form,
             others.filter((o) => o.name !== H),
           );
     return why !== null && !AS_MEASURED.has(why)

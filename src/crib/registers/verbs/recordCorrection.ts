@@ -217,7 +217,6 @@ function read(
   const name = register === 'H' ? 'h' : 'd';
   const number = at.line.numbers[name];
   const called = `${place === 'wear' ? 'wear of ' : ''}${register}${number}`;
-  const unit = machine.units;
   for (const [which, text] of [
     ['Before', typed],
     ['After', after],
@@ -231,7 +230,7 @@ function read(
   const had = at.had?.tag === at.row.tag ? at.had : null;
   const believed = (place === 'wear' ? had?.[`${name}Wear`] : had?.[name]) ?? null;
   const before = typed ?? believed;
-  const { added: text, addedMm, after: wanted } = asEntered(stays ? 0 : correction.change, before, unit);
+  const { added: text, addedMm, after: wanted } = asEntered(stays ? 0 : correction.change, before, machine);
   // What was in it is never taken for nothing.
   if (before === null && !stays)
     throw new Problem('INVALID_INPUT', `${called}: what did it show before?`, {
@@ -247,7 +246,7 @@ function read(
       limit: wanted ?? `${text} more than before`,
       wayOut: `Add ${text} to ${called}, and enter what the control shows then.`,
     });
-  const why = after === null || wanted === null ? null : whyOther(after, wanted, unit);
+  const why = after === null || wanted === null ? null : whyOther(after, wanted, machine);
   if (why !== null)
     throw new Problem('REFUSED', `${called} reads ${after}, it should be ${wanted}: ${why}`, {
       field: `${name}After`,
@@ -257,14 +256,14 @@ function read(
     });
   return {
     ...{ register, number, place, text, changeMm: addedMm },
-    before: asRead(before ?? '', unit),
+    before: asRead(before ?? '', machine),
     leftMm: correction.left,
-    after: asRead(after ?? before ?? '', unit),
+    after: asRead(after ?? before ?? '', machine),
     judgements: [
       ...correction.judgements,
       ...judgeCorrection({ register, left: stays ? null : correction.left }, corrections, {
         name: called,
-        unit,
+        form: machine,
         before: typed,
         believed,
       }),

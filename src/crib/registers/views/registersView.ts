@@ -10,7 +10,15 @@ export type RegistersAsked = Question<typeof REGISTERS>;
 export interface RegistersView {
   machine: Pick<
     MachineRow,
-    'code' | 'name' | 'units' | 'lengthSchool' | 'diameterSchool' | 'hEqualsT' | 'lengthsSince' | 'ownSetter'
+    | 'code'
+    | 'name'
+    | 'units'
+    | 'lengthSchool'
+    | 'diameterSchool'
+    | 'hEqualsT'
+    | 'lengthsSince'
+    | 'ownSetter'
+    | 'digits'
   > & { g10Form: G10Form };
   /** Open jobs on it that have a tool tied. */
   jobs: string[];
@@ -45,12 +53,13 @@ async function viewOf(
   zone: string,
 ): Promise<RegistersView> {
   const all = await sheetOf(c, machine, zone);
-  const { code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter } = machine;
+  const { code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter, digits } =
+    machine;
   const ofJob = asked.job ? onlyOf(asked.job, all) : all;
   const lines = asked.what === 'changed' ? ofJob.filter((l) => l.since.state !== 'same') : ofJob;
   return {
     machine: {
-      ...{ code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter },
+      ...{ code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter, digits },
       g10Form: machine.g10Form ?? 'table',
     },
     jobs: [...new Set(all.flatMap((l) => l.jobs))],

@@ -93,6 +93,13 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     help: 'by the control’s own manual',
   },
   {
+    name: 'digits',
+    label: 'Digits of its registers',
+    kind: 'whole',
+    optional: true,
+    help: 'after the point; blank: 3 of a mm, 4 of an inch',
+  },
+  {
     name: 'wearRegisters',
     label: 'Wear has registers of its own',
     kind: 'choice',

@@ -88,10 +88,10 @@ export function DeviceTag({ device: d, closeHref }: { device: DeviceLine; closeH
   const [put, setPut] = useState<Record<string, string> | null>(null);
   return (
     <Tag over={d.name} number={d.code} closeHref={closeHref}>
-      <p>
+      <div>
         <GradeMark grade={d.judgement.grade}>{d.judgement.words}</GradeMark>{' '}
         <BecauseThis because={d.judgement.because} />
-      </p>
+      </div>
       <Rows>
         <Row name="Master" unit={unitWord}>
           {entered(d.masterEntered, d.masterMm)}

@@ -105,10 +105,10 @@ export function GaugeTag({ gauge: g, closeHref }: { gauge: GaugeLine; closeHref:
     g.kind === 'device' ? [{ name: 'off', label: 'Off by', kind: 'length', optional: true }] : [];
   return (
     <Tag over={g.name} number={g.code} words={wordsOf(g.kind)} closeHref={closeHref}>
-      <p>
+      <div>
         <GradeMark grade={g.judgement.grade}>{g.judgement.words}</GradeMark>{' '}
         <BecauseThis because={g.judgement.because} />
-      </p>
+      </div>
       <Rows>
         {g.sizeMm !== null && g.sizeEntered !== null && (
           <Row name="Length" unit={unitWord}>

@@ -1,8 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { registerText, type SizeCorrection } from '@/core/measuring';
+import { type RegisterForm, registerText, type SizeCorrection } from '@/core/measuring';
 import { asEntered, type CorrectionPlace, judgeCorrection, registerNumber, whyOther } from '@/core/registers';
-import type { LengthUnit } from '@/core/units';
 import type { ControlRules, InControl } from '@/crib/registers';
 import type { VerbInput } from '@/crib/verbs';
 import { Choice, Field, Fields, Wrong } from '@/ui/kit/field';
@@ -14,8 +13,8 @@ import { Typed } from '@/ui/screens/common/Typed';
 import { useTimes } from '@/ui/shell';
 
 /** With its sign, as it is added: '+0.030'. */
-export const added = (change: number, unit: LengthUnit): string => {
-  const text = registerText({ value: change }, unit) ?? '';
+export const added = (change: number, form: RegisterForm): string => {
+  const text = registerText({ value: change }, form) ?? '';
   return change > 0 && Number(text) !== 0 ? `+${text}` : text;
 };
 
@@ -73,17 +72,17 @@ export function SizeCorrected({
   const each = corrections.map((correction) => {
     const { register } = correction;
     const before = texts[register].before.trim() || leftAt(register);
-    const next = asEntered(correction.change, isNumber(before ?? '') ? before : null, unit);
+    const next = asEntered(correction.change, isNumber(before ?? '') ? before : null, rules);
     const after = texts[register].after.trim();
     return {
       correction,
       register,
       next,
-      off: after && next.after !== null ? whyOther(after, next.after, unit) : null,
+      off: after && next.after !== null ? whyOther(after, next.after, rules) : null,
       judgements: [
         ...correction.judgements,
         ...judgeCorrection(correction, on?.corrections ?? [], {
-          ...{ name: nameOf(register), unit },
+          ...{ name: nameOf(register), form: rules },
           before: texts[register].before.trim() || null,
           believed: leftAt(register),
         }),
@@ -168,7 +167,7 @@ export function SizeCorrected({
               unit={unit}
               big
             >
-              {added(correction.change, unit)}
+              {added(correction.change, rules)}
             </Row>
             {next.after !== null && (
               <Row name={`${nameOf(register)} becomes`} unit={unit} big>
@@ -177,7 +176,7 @@ export function SizeCorrected({
             )}
             {correction.next.length > 1 && (
               <Row name="They differ by" unit={unit}>
-                {registerText({ value: correction.spread }, unit)}
+                {registerText({ value: correction.spread }, rules)}
               </Row>
             )}
           </Rows>
@@ -248,7 +247,7 @@ export function SizeCorrected({
         <div key={`${c.entryId} ${c.register}`} className="small">
           {c.place === 'wear' ? 'wear of ' : ''}
           {c.register}
-          {c.number} <span className="fig">{added(c.changeMm, unit)}</span>
+          {c.number} <span className="fig">{added(c.changeMm, rules)}</span>
           {c.after === null ? '' : ` to ${c.after}`}{' '}
           <span className="soft">
             {moment(c.happenedAt)}, {c.who}

@@ -199,7 +199,7 @@ export function SizeOff({
         <Rows>
           {[...asked].map((register) => (
             <Row key={register} name={`Add to ${called(register)} first`} unit={unit} big>
-              {added(standOff(register, school, stays), unit)}
+              {added(standOff(register, school, stays), rules)}
             </Row>
           ))}
         </Rows>

@@ -56,7 +56,7 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
             ['turned', 'turned to the next edge'],
             ['out', 'come out'],
           ],
-          help: `blank: they stay; ${card.inserts.edgesLeft === null ? 'on their first edge' : `${card.inserts.edgesLeft} edges left`}`,
+          help: `blank: they stay; ${card.inserts.edgesLeft === null ? 'on their first edge' : `${card.inserts.edgesLeft} ${card.inserts.edgesLeft === 1 ? 'edge' : 'edges'} left`}`,
         },
         { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
       ]

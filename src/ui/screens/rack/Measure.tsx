@@ -212,14 +212,14 @@ function At20({ card, texts }: { card: AssemblyView; texts: Readonly<Record<stri
   if (L === null || t === null || t < -20 || t > 120) return null;
   const is = at20(L, card.stickoutMm, card.cutter.substrate, t);
   return (
-    <p className="small">
+    <div className="small">
       At 20 °C{' '}
       <span className="fig">
         {show(is.length, 3)} {unitWord}
       </span>
       : {is.grown < 0 ? 'shrunk' : 'grown'} by {show(Math.abs(is.grown), 3)}.{' '}
       <BecauseThis because={is.because} />
-    </p>
+    </div>
   );
 }
 

@@ -2,7 +2,7 @@
 import { Link } from '@/ui/kit/link';
 import { linkTo, linkToRun } from '@/core/links';
 import { registerText } from '@/core/measuring';
-import type { LengthUnit } from '@/core/units';
+import type { RegisterForm } from '@/core/measuring';
 import type { AssemblyCard, AssemblyView, MachineRegisters } from '@/crib/rack';
 import { BecauseThis, GradeMark, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
@@ -20,10 +20,10 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
           note={`${r.ofJob ? `for ${r.ofJob} alone; ` : ''}measured ${r.since.measured}, its figures since ${r.since.machine}`}
           unit={'value' in r.H ? r.units : undefined}
         >
-          <InRegister register={r.H} unit={r.units} />
+          <InRegister register={r.H} on={r} />
         </Row>
         <Row name={`D${t ?? ''}`} unit={'value' in r.D ? r.units : undefined}>
-          <InRegister register={r.D} unit={r.units} />
+          <InRegister register={r.D} on={r} />
         </Row>
       </Rows>
       <BecauseThis because={r.because} />
@@ -32,8 +32,8 @@ export function Registers({ r, t }: { r: MachineRegisters; t: number | null }) {
 }
 
 /** A register as it is typed in, or what is needed before there is one. */
-const InRegister = ({ register, unit }: { register: MachineRegisters['H']; unit: LengthUnit }) =>
-  'needs' in register ? <Unknown>needs {register.needs}</Unknown> : registerText(register, unit);
+const InRegister = ({ register, on }: { register: MachineRegisters['H']; on: RegisterForm }) =>
+  'needs' in register ? <Unknown>needs {register.needs}</Unknown> : registerText(register, on);
 
 /** What is put together, from the spindle down, each with the way to it. */
 export function Parts({ card }: { card: AssemblyView }) {

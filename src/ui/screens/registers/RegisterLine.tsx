@@ -1,7 +1,7 @@
 import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import { registerNumber, wearToRead, whyOther } from '@/core/registers';
-import type { LengthUnit } from '@/core/units';
+import type { RegisterForm } from '@/core/measuring';
 import type { SheetLine } from '@/crib/registers';
 import { Entry } from '@/ui/kit/field';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
@@ -20,13 +20,13 @@ export const keyOf = (l: SheetLine): string => `${l.t} ${l.numbers.h} ${l.tag ??
 /** One T: the tool, what goes into H and D, what was given, and a place for what the control shows. */
 export function RegisterLine({
   line: l,
-  unit,
+  form,
   others,
   read,
   onRead,
 }: {
   line: SheetLine;
-  unit: LengthUnit;
+  form: RegisterForm;
   others: readonly SheetLine[];
   read: Read;
   onRead: (read: Read) => void;
@@ -82,7 +82,7 @@ export function RegisterLine({
                 label={register}
                 due={l[name]}
                 own={l.setThere[name] ? { wouldBe: name === 'h' ? l.wouldBe : null } : null}
-                unit={unit}
+                form={form}
                 others={others}
                 read={read[name] ?? ''}
                 onRead={(text) => onRead({ ...read, [name]: text })}
@@ -93,7 +93,7 @@ export function RegisterLine({
                   due={wear.due}
                   was={wearToRead(wear) ? (wear.had ?? 'not read') : null}
                   own={null}
-                  unit={unit}
+                  form={form}
                   others={others}
                   read={read[`${name}Wear`] ?? ''}
                   onRead={(text) => onRead({ ...read, [`${name}Wear`]: text })}
@@ -111,7 +111,7 @@ function Register({
   due,
   was = null,
   own,
-  unit,
+  form,
   others,
   read,
   onRead,
@@ -122,7 +122,7 @@ function Register({
   was?: string | null;
   /** The machine measures this itself; what it would be by the crib's measurement, where there is one. */
   own: { wouldBe: string | null } | null;
-  unit: LengthUnit;
+  form: RegisterForm;
   others: readonly SheetLine[];
   read: string;
   onRead: (text: string) => void;
@@ -136,7 +136,7 @@ function Register({
       ? whyOther(
           read,
           due,
-          unit,
+          form,
           names.filter((n) => n.name !== label),
         )
       : null;
@@ -153,7 +153,7 @@ function Register({
         ) : (
           <span className="soft">none yet</span>
         )}{' '}
-        {due !== null && <span className="soft small">{unit === 'mm' ? 'mm' : 'in'}</span>}
+        {due !== null && <span className="soft small">{form.units === 'mm' ? 'mm' : 'in'}</span>}
         {was !== null && <span className="soft small"> was {was}</span>}
       </div>
       {(due !== null || own) && (

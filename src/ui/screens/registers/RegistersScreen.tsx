@@ -95,7 +95,7 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
       .then((done) => done && setReads({}));
   };
   const takeTable = async (dropped: File) => {
-    const found = readOffsets((await dropped.text()).slice(0, 400_000), m.diameterSchool, m.units);
+    const found = readOffsets((await dropped.text()).slice(0, 400_000), m.diameterSchool, m);
     const at = new Map(found.map((f) => [f.number, f]));
     setReads((before) => ({
       ...before,
@@ -122,7 +122,7 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
     <RegisterLine
       key={keyOf(l)}
       line={l}
-      unit={m.units}
+      form={m}
       others={lines}
       read={reads[keyOf(l)] ?? {}}
       onRead={(now) => setReads((before) => ({ ...before, [keyOf(l)]: now }))}

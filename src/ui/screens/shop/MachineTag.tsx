@@ -47,6 +47,7 @@ export function MachineTag({
     toolChangeS: m.toolChangeS === null ? '' : String(m.toolChangeS),
     withoutPoint: m.withoutPoint ?? '',
     g10Form: m.g10Form ?? '',
+    digits: m.digits === null ? '' : String(m.digits),
     wearRegisters: m.wearRegisters === null ? '' : m.wearRegisters ? 'yes' : 'no',
     ownSetter: m.ownSetter ?? '',
     coolantBar: m.coolantBar === null ? '' : String(m.coolantBar),

@@ -97,8 +97,8 @@ function OffsetOf({ machine: m, vise }: { machine: Machine; vise: FixtureRow }) 
   const at = part && fixtureOffset(fixture, part);
   const lengths = { school: m.lengthSchool, K: m.kMm, K0: m.k0Mm, Lm: m.masterLengthMm };
   const Z = at && workOffset(lengths, at.h);
-  const text = (value: number) => registerText({ value }, m.units);
-  const axes = at && { X: text(at.X), Y: text(at.Y), Z: Z && registerText(Z, m.units) };
+  const text = (value: number) => registerText({ value }, m);
+  const axes = at && { X: text(at.X), Y: text(at.Y), Z: Z && registerText(Z, m) };
   const field = (name: string, label: string) => (
     <Typed
       label={`${label}, ${m.units}`}
