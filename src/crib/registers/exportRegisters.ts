@@ -2,7 +2,9 @@ import Papa from 'papaparse';
 import { registersAsG10 } from '@/core/registers';
 import { localDay } from '@/core/units';
 import { Problem } from '@/crib/door';
+import { sheetsView } from '@/crib/assemblies';
 import type { Connection } from '@/data/database';
+import { manyBuiltFrom } from '@/data/sheets';
 import { maybeMachine } from '@/data/shop';
 import { asMtconnect } from './mtconnect';
 import { sheetWithCards } from './sheet';
@@ -57,10 +59,25 @@ export async function exportRegisters(
     const row = await maybeMachine(c, machine.code);
     const standing = row ? await sheetWithCards(c, row, zone) : [];
     const wanted = new Set(view.lines.flatMap((l) => (l.tag === null ? [] : [`${l.t} ${l.tag}`])));
-    const tools = standing.flatMap(({ line, card }) =>
-      card && wanted.delete(`${line.t} ${card.tag}`) ? [{ card, t: line.t }] : [],
+    const built = await manyBuiltFrom(
+      c,
+      standing.flatMap((x) => x.row?.id ?? []),
     );
-    return { text: asMtconnect(machine.code, tools, now), name };
+    const tools = standing.flatMap(({ line, card, row }) =>
+      card && wanted.delete(`${line.t} ${card.tag}`)
+        ? [
+            {
+              ...{ card, t: line.t, pocket: line.pocket },
+              builtFrom: built.find((b) => b.assemblyId === row?.id) ?? null,
+            },
+          ]
+        : [],
+    );
+    // What they are built from, as it stands now.
+    const archetypes = (built.length ? await sheetsView(c) : []).filter((s) =>
+      tools.some((x) => x.builtFrom?.code === s.code && x.builtFrom.version === s.version),
+    );
+    return { text: asMtconnect(machine.code, tools, archetypes, now), name };
   }
   const clash = view.lines.find((l) => l.clashes);
   if (clash)

@@ -41,6 +41,7 @@ beforeAll(async () => {
   crib = await openTestCrib();
   await furnish(crib);
   await crib.do('receiveStock', { ...at('SL10'), quantity: 3 });
+  await crib.do('receiveStock', { ...at('EM10'), quantity: 2 });
   tag = await build(7, await job('J-1', 7));
 });
 afterAll(() => crib.db.close());
@@ -173,7 +174,10 @@ it('CSV, JSON and MTConnect assets read back as they were', async () => {
   expect(tool).toMatchObject({ '@_assetId': tag, '@_toolId': 'EM10' });
   const cycle = tool.CuttingToolLifeCycle;
   expect(cycle.CutterStatus.Status).toEqual(['MEASURED', 'NEW']);
-  expect(cycle.ToolLife).toMatchObject({ '@_type': 'MINUTES', '@_countDirection': 'UP', '#text': '0.0' });
+  const [minutes, parts] = cycle.ToolLife;
+  expect(minutes).toMatchObject({ '@_type': 'MINUTES', '@_countDirection': 'UP', '#text': '0.0' });
+  // Assumed 40 min of life, a minute a part.
+  expect(parts).toMatchObject({ '@_type': 'PART_COUNT', '@_countDirection': 'DOWN', '#text': '40' });
   expect(cycle.ProgramToolNumber).toBe('7');
   expect(cycle.Measurements.FunctionalLength).toMatchObject({
     '@_code': 'LF',
@@ -182,6 +186,47 @@ it('CSV, JSON and MTConnect assets read back as they were', async () => {
     '#text': '94.1200',
   });
   expect(cycle.Measurements.CuttingDiameterMax).toMatchObject({ '@_code': 'DC', '#text': '9.9880' });
+});
+
+it('an asset says its pocket, its wear and the build sheet it is built from, whose archetype stands beside', async () => {
+  await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 6 });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 3, tag });
+  await crib.do('recordWear', { tag, flankWear: '0.08' });
+  const operation = await job('J-9', 12);
+  await crib.do('writeBuildSheet', {
+    ...{ code: 'BS-9', name: 'Short ten', cutter: 'EM10', holder: 'SL10' },
+    ...{ stickout: '34', least: '32', most: '36' },
+  });
+  const built = await crib.do('buildAssembly', {
+    ...{ cutter: at('EM10'), holder: at('SL10'), stickout: 34, for: { operation, t: 12 } },
+    sheet: { code: 'BS-9', version: 1, clean: true },
+  });
+  await crib.do('recordMeasurement', { tag: built.tag, gaugeLength: '94.1', diameter: '9.99' });
+  const read = new XMLParser({ ignoreAttributes: false, parseTagValue: false }).parse(
+    (await file('xml', { what: 'all' })).text,
+  ).MTConnectAssets.Assets;
+  expect(read.CuttingToolArchetype).toMatchObject({
+    '@_assetId': 'BS-9/1',
+    CuttingToolLifeCycle: { Measurements: { FunctionalLength: { '@_nominal': '94.0000' } } },
+  });
+  const tools = read.CuttingTool as Record<string, never>[];
+  const one = (of: unknown) => tools.find((x) => x['@_assetId'] === of)!;
+  expect(one(built.tag)).toMatchObject({ CuttingToolArchetypeReference: 'BS-9/1' });
+  expect(one(tag)).toMatchObject({
+    CuttingToolLifeCycle: {
+      Location: { '@_type': 'POT', '#text': '3' },
+      ToolLife: expect.arrayContaining([
+        expect.objectContaining({
+          '@_type': 'WEAR',
+          '#text': '0.080',
+          '@_limit': expect.stringMatching(/^0\.\d{3}$/),
+        }),
+      ]),
+    },
+  });
+  await crib.do('emptyPocket', { machine: 'M2', pocket: 3 });
+  await crib.do('takeDown', { tag: built.tag, cutterTo: 'S1' });
+  await crib.do('tieTool', { operation, t: 12 });
 });
 
 it('what is not on the machine any more is told, since the control still has it', async () => {

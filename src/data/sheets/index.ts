@@ -7,6 +7,7 @@ export {
   manySheetsNow,
   manySheetVersions,
   manyStandingFrom,
+  manyBuiltFrom,
   maybeBuiltFrom,
   maybeSheetNow,
 } from './read';

@@ -53,6 +53,13 @@ export const maybeBuiltFrom = (c: Connection, assemblyId: number) =>
     `select s.code, s.version, b.is_torqued, s.least_mm, s.most_mm from built_from b join build_sheet s on s.id = b.sheet_id where b.assembly_id = $1`,
     [assemblyId],
   );
+/** What some assemblies were built from; those of no sheet are left out. */
+export const manyBuiltFrom = (c: Connection, assemblyIds: readonly number[]) =>
+  many<{ assemblyId: number; code: string; version: number }>(
+    c,
+    `select b.assembly_id, s.code, s.version from built_from b join build_sheet s on s.id = b.sheet_id where b.assembly_id = any ($1)`,
+    [assemblyIds],
+  );
 /** Assemblies that stand and were built from a sheet, whatever its version. */
 export const manyStandingFrom = (c: Connection, code: string) =>
   many<{ tag: string; version: number }>(
