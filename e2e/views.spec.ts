@@ -25,6 +25,8 @@ const VIEWS = [
   ['Build from a sheet', '/sheets?open=BS-2&do=build'],
   ['Machines', '/machines?open=MILL-2'],
   ['Pockets', '/pockets?machine=MILL-2&open=4'],
+  ['Measure', '/measure?tag=A-0052'],
+  ['A certificate', '/machines?what=gauge&open=BORE-20'],
   ['Jobs', '/jobs'],
   ['A job', '/jobs?open=J-3120&t=3'],
   ['Life', '/life'],
@@ -114,6 +116,8 @@ test.describe('390 px', () => {
     '/rack?open=A-0042',
     '/sheets?open=BS-2&do=build',
     '/pockets?machine=MILL-2',
+    '/measure',
+    '/registers?machine=MILL-2',
     '/cutters?open=EM8&do=return',
     '/places?open=CAB1',
   ])
