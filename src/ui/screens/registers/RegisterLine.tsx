@@ -162,7 +162,7 @@ function Register({
             aria-label={`${label}: what the control shows`}
             inputMode="decimal"
             className="fig"
-            placeholder="control shows"
+            placeholder="shows"
             value={read}
             onChange={(e) => onRead(e.target.value)}
           />
