@@ -1,6 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { assemblyView } from '@/crib/rack';
+import { todayView } from '@/crib/today';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { readDevice } from './readDevice';
 import { gaugesView } from './views/gaugesView';
@@ -141,6 +142,10 @@ describe('one that was found off puts in doubt what was done with it since it wa
     expect(await use(tags[0]!, 'TIGHTENED')).toMatchObject({
       ...{ grade: 'question', words: 'Tightened with W-1, which was found off: tighten it again' },
     });
+    const waits = (await todayView(crib.db, '2027-01-07')).lines.map((l) => l.todo);
+    expect(waits).toEqual(
+      expect.arrayContaining([`Tighten ${tags[0]} again`, `Tighten ${tags[1]} again`, 'Have W-1 calibrated']),
+    );
     expect((await assemblyView(crib.db, tags[0]!, 'UTC'))!.tightened).toEqual({
       ...{ wrench: 'W-1', torque: 60, doubted: true },
     });
@@ -179,6 +184,16 @@ describe('one that was found off puts in doubt what was done with it since it wa
     const done = await crib.do('recordCalibration', { of: 'M-200', found: 'off', due: '2028-01-07' });
     expect(done.doubted).toEqual([tags[1]]);
     expect(await use(tags[1]!, 'MEASURED')).toMatchObject({ grade: 'question' });
+    const { lines } = await todayView(crib.db, '2027-01-08');
+    expect(lines).toContainEqual(
+      expect.objectContaining({
+        ...{ todo: `Measure ${tags[1]} again`, why: 'HS-2, which measured it, was off', mayWait: false },
+      }),
+    );
+    // Overdue a year on, and what nobody ever had calibrated is not nagged about.
+    const late = (await todayView(crib.db, '2028-02-01')).lines.filter((l) => l.kind === 'certificate');
+    expect(late.map((l) => [l.todo, l.by])).toContainEqual(['Have W-1 calibrated', '2028-01-05']);
+    expect(late.map((l) => l.todo)).not.toContain('Have B-100 calibrated');
   });
   it('a bore gauge: sizes of parts, by the job they were measured for', async () => {
     await crib.do('recordCorrection', {

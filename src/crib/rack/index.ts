@@ -10,7 +10,7 @@ export { staleLabel } from './labelScanned';
 export { standingCards, standingOn, standingThese } from './cards';
 export type { AssemblyCard } from './cards';
 export { judgedUse } from './judgedUse';
-export { correctionsOn, registersOn } from './registers';
+export { correctionsOn, lengthsOf, registersOn } from './registers';
 export type { MachineRegisters } from './registers';
 export { toMeasureView } from './views/toMeasureView';
 export type { ToMeasureView } from './views/toMeasureView';

@@ -34,7 +34,8 @@ export interface MachineRegisters {
   because: Because;
 }
 
-const lengthsOf = (m: MachineRow): MachineLengths => ({
+/** A machine as its length registers are reckoned. */
+export const lengthsOf = (m: MachineRow): MachineLengths => ({
   school: m.lengthSchool,
   K: m.kMm,
   K0: m.k0Mm,

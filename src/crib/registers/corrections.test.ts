@@ -221,6 +221,8 @@ describe('registers with numbers of their own', () => {
       [other, 1, { h: 14, d: 14 }, '−395.700', '4.995', false],
       [sister, 5, { h: 24, d: 34 }, '−395.500', '4.990', false],
     ]);
+    // The program calls H14, which a sister of it has.
+    expect(lines.map((l) => l.lacks)).toEqual([[], []]);
     const all = { machine: 'M3', what: 'all' } as const;
     const { text } = await exportRegisters(crib.db, all, 'nc', new Date(), 'UTC');
     expect(text).toContain('G10 L1 P24 Z-395.500\nG10 L1 P34 R4.990');
@@ -230,6 +232,12 @@ describe('registers with numbers of their own', () => {
       lines: lines.map((l) => ({ t: l.t, tag: l.tag, h: l.h, d: l.d })),
     });
     expect((await registersView(crib.db, { machine: 'M3' }, 'UTC'))!.toGive).toBe(0);
+  });
+  it('a pocket whose H the program does not call is told: it would run by another tool’s length', async () => {
+    await crib.do('loadPocket', { machine: 'M3', pocket: 1, tag: other, t: 4, h: 15, d: 15 });
+    expect((await line('M3', other)).lacks).toEqual(['its program calls H14, its pocket says H15']);
+    await crib.do('loadPocket', { machine: 'M3', pocket: 1, tag: other, t: 4, h: 14, d: 14 });
+    expect((await line('M3', other)).lacks).toEqual([]);
   });
   it('each sister is corrected for itself', async () => {
     await crib.do('recordCorrection', {
@@ -289,4 +297,18 @@ describe('a machine that measures its tools itself', () => {
     expect((await line()).since).toMatchObject({ state: 'changed' });
     expect((await line()).since.words).toContain('find out which is right');
   });
+});
+
+// One stand for many machines: register L − K0, offset Z h, and the machine's common offset K0 − K (common practice).
+it('one stand for many machines: the sheet says the common offset that its registers count with', async () => {
+  const stand = { ...M3, lengthSchool: 'common-stand', k0: '500' };
+  await crib.do('changeMachine', { code: 'M3', ...stand });
+  const { machine } = (await registersView(crib.db, { machine: 'M3' }, 'UTC'))!;
+  expect(machine.commonOffset).toEqual({ text: '10.000' });
+  expect((await registersView(crib.db, { machine: 'M2' }, 'UTC'))!.machine.commonOffset).toBeNull();
+  const { k: _k, ...none } = stand;
+  await crib.do('changeMachine', { code: 'M3', ...none });
+  expect((await registersView(crib.db, { machine: 'M3' }, 'UTC'))!.machine.commonOffset).toHaveProperty(
+    'needs',
+  );
 });

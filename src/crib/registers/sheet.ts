@@ -55,8 +55,10 @@ export interface SheetLine {
   wouldBe: string | null;
   /** What the machine's own setter measures is read back and never given. */
   setThere: { h: boolean; d: boolean };
-  /** Why there is no H, or no D. */
+  /** Why there is no H, or no D, and what else is to be said of them. */
   lacks: string[];
+  /** Of these: why the program would run it by another tool's length; null: it would not. */
+  calledElsewhere: string | null;
   because: Because | null;
   measuredAt: Date | null;
   given: GivenRow | null;
@@ -86,6 +88,8 @@ interface Wanted {
   operations: OperationRow[];
   corrections: CorrectionRow[];
   registers: MachineRegisters | null;
+  /** Why the program would look elsewhere for it; null: it does not. */
+  calledElsewhere: string | null;
   /** As if the machine had no setter of its own. */
   wouldBe: MachineRegisters | null;
 }
@@ -140,6 +144,7 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
     else
       wanted.set(key, {
         ...{ t, numbers, row, card, load, registers },
+        calledElsewhere: load && tool ? elsewhere(load, tool.h, loads) : null,
         operations: operation ? [operation] : [],
         corrections: still,
         wouldBe: machine.ownSetter === null ? null : on({ ...machine, ownSetter: null }),
@@ -215,6 +220,7 @@ function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Num
     ...{ h, d, wear, wouldBe },
     setThere: { h: machine.ownSetter !== null, d: machine.ownSetter === 'length and diameter' },
     lacks: lacksOf(w, machine),
+    calledElsewhere: w.calledElsewhere,
     because: w.registers?.because ?? null,
     measuredAt:
       w.card && w.card.measured.state !== 'not measured' ? w.card.measured.measurement.happenedAt : null,
@@ -235,7 +241,19 @@ function wearOf(w: Wanted, machine: MachineRow, had: Numbers | null): SheetLine[
   };
 }
 
-function lacksOf({ card, row, registers }: Wanted, machine: MachineRow): string[] {
+/** A program that calls another H than its pocket has takes the length of another tool, unless a sister has that H. */
+function elsewhere(load: LoadRow, called: readonly number[], loads: readonly LoadRow[]): string | null {
+  const [first, ...more] = called.filter((h) => h !== 0);
+  if (first === undefined || load.h === null || [first, ...more].includes(load.h)) return null;
+  if (loads.some((l) => l !== load && l.t === load.t && [first, ...more].includes(l.h ?? l.t))) return null;
+  return `its program calls H${[first, ...more].join(', H')}, its pocket says H${load.h}`;
+}
+
+function lacksOf(w: Wanted, machine: MachineRow): string[] {
+  return [...(w.calledElsewhere === null ? [] : [w.calledElsewhere]), ...lacksFigures(w, machine)];
+}
+
+function lacksFigures({ card, row, registers }: Wanted, machine: MachineRow): string[] {
   if (!card) return [`${row.tag} was taken down`];
   const own = machine.ownSetter !== null;
   if (card.measured.state === 'not measured') return own ? [] : ['not measured'];
@@ -266,6 +284,7 @@ const goneLine = (given: GivenRow): SheetLine => ({
   wouldBe: null,
   setThere: { h: false, d: false },
   lacks: [],
+  calledElsewhere: null,
   because: null,
   measuredAt: null,
   given,

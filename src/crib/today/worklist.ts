@@ -15,6 +15,7 @@ export const WORK_KINDS = [
   'measure',
   'which tool',
   'late back',
+  'certificate',
   'count',
   'grade',
 ] as const;

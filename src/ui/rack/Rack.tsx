@@ -1,10 +1,11 @@
 'use client';
 import { Link } from '@/ui/kit/link';
-import { useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Grade } from '@/core/because';
 import type { RackCard } from '@/crib/rack';
 import { useLengths } from '@/ui/shell';
 import { AssemblyDrawing } from './AssemblyDrawing';
+import { Pointed } from './Pointed';
 import { rackLayout, ROW_LABELS } from './rackLayout';
 
 /** A place on the rack: an assembly, or a T that has none yet. */
@@ -50,13 +51,20 @@ export function Rack({
     window.addEventListener('resize', measure);
     return () => window.removeEventListener('resize', measure);
   }, []);
+  const point = useRef<(slot: RackSlot) => void>(null);
   const layout = rackLayout(
     slots.map((s) => ({ widest: s.card?.outline.widest ?? 63, length: s.card?.outline.length ?? 120 })),
     size.width - AXIS,
     size.height,
   );
   return (
-    <div ref={box} role="group" aria-label="Rack, to scale, hanging from the gauge line">
+    <div
+      ref={box}
+      role="group"
+      aria-label="Rack, to scale, hanging from the gauge line"
+      onKeyDown={(e) => step(e, box.current)}
+    >
+      <Pointed at={point} />
       {layout.rows.map((row) => {
         const height = row.length * layout.scale + ROW_LABELS;
         return (
@@ -70,6 +78,7 @@ export function Rack({
                 length={row.length}
                 open={open}
                 hrefOf={hrefOf}
+                onPoint={(slot) => point.current?.(slot)}
               />
             </svg>
           </div>
@@ -79,6 +88,17 @@ export function Rack({
   );
 }
 
+/** Left and right step along the rack, from row to row. */
+function step(e: KeyboardEvent, rack: HTMLElement | null): void {
+  const way = e.key === 'ArrowRight' ? 1 : e.key === 'ArrowLeft' ? -1 : 0;
+  const links = [...(rack?.querySelectorAll('a') ?? [])];
+  const at = links.findIndex((a) => a === document.activeElement);
+  const next = links[at + way];
+  if (way === 0 || at < 0 || !next) return;
+  e.preventDefault();
+  next.focus();
+}
+
 function RackRow({
   slots,
   y,
@@ -86,6 +106,7 @@ function RackRow({
   length,
   open,
   hrefOf,
+  onPoint,
 }: {
   slots: RackSlot[];
   y: number;
@@ -93,6 +114,7 @@ function RackRow({
   length: number;
   open: string | null;
   hrefOf: (slot: RackSlot) => string;
+  onPoint: (slot: RackSlot) => void;
 }) {
   const { show } = useLengths();
   const { scale, columnWidth } = layout;
@@ -129,6 +151,8 @@ function RackRow({
             <Link
               href={hrefOf(slot)}
               scroll={false}
+              onPointerEnter={() => onPoint(slot)}
+              onFocus={() => onPoint(slot)}
               aria-label={labelOf(slot, show)}
               aria-current={isOpen ? 'true' : undefined}
             >

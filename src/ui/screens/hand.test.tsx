@@ -346,6 +346,21 @@ describe('the rack', () => {
     expect(hatched(hung())).toBe(1);
     expect(hatched(hung({ wear: 0.5 }))).toBe(2);
   });
+  it('pointed at or stepped to with the arrow keys, one gives its numbers', () => {
+    const { container } = show([slot(hung()), slot(hung({ tag: 'A-0002', stickoutMm: 41 }))]);
+    const [one, two] = within(container).getAllByRole('link');
+    expect(container.textContent).toContain('Point at one');
+    fireEvent.pointerEnter(one!);
+    expect(container.textContent).toContain('A-0001 · ');
+    expect(container.textContent).toContain('length 94.112 mm · stickout 34.0');
+    act(() => one!.focus());
+    fireEvent.keyDown(one!, { key: 'ArrowRight' });
+    expect(document.activeElement).toBe(two);
+    expect(container.textContent).toContain('stickout 41.0');
+    // At the end it stays.
+    fireEvent.keyDown(two!, { key: 'ArrowRight' });
+    expect(document.activeElement).toBe(two);
+  });
   it('the open one is marked for every reader', () => {
     const { container } = show([slot(hung())], 'A-0001');
     expect(within(container).getByRole('link', { current: true })).toBeTruthy();

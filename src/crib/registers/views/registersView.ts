@@ -1,6 +1,8 @@
+import { commonOffset, registerText } from '@/core/measuring';
 import type { G10Form } from '@/core/registers';
 import type { Question, REGISTERS } from '@/core/questions';
 import { found } from '@/crib/door';
+import { lengthsOf } from '@/crib/rack';
 import type { Connection } from '@/data/database';
 import { type MachineRow, maybeMachine } from '@/data/shop';
 import { clashesWith, type SheetLine, sheetOf } from '../sheet';
@@ -19,7 +21,11 @@ export interface RegistersView {
     | 'lengthsSince'
     | 'ownSetter'
     | 'digits'
-  > & { g10Form: G10Form };
+  > & {
+    g10Form: G10Form;
+    /** The common Z offset that its registers count with, or what it needs; null: its school has none. */
+    commonOffset: { text: string } | { needs: string } | null;
+  };
   /** Open jobs on it that have a tool tied. */
   jobs: string[];
   lines: SheetLine[];
@@ -61,11 +67,19 @@ async function viewOf(
     machine: {
       ...{ code, name, units, lengthSchool, diameterSchool, hEqualsT, lengthsSince, ownSetter, digits },
       g10Form: machine.g10Form ?? 'table',
+      commonOffset: commonOffsetOf(machine),
     },
     jobs: [...new Set(all.flatMap((l) => l.jobs))],
     lines,
     toGive: ofJob.filter((l) => l.since.state === 'new' || l.since.state === 'changed').length,
   };
+}
+
+/** One stand for many machines leaves each its own offset besides: without it every tool of it is off by the same. */
+function commonOffsetOf(machine: MachineRow): RegistersView['machine']['commonOffset'] {
+  if (machine.lengthSchool !== 'common-stand') return null;
+  const offset = commonOffset(lengthsOf(machine));
+  return 'needs' in offset ? offset : { text: registerText(offset, machine) ?? '' };
 }
 
 /** Lines of one job: what other jobs want of its T is no clash then, two tools of its own operations are. */

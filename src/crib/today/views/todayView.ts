@@ -3,9 +3,10 @@ import { linkTo, linkToRun } from '@/core/links';
 import { first } from '@/core/sure';
 import { proposals } from '@/crib/buying';
 import { type ReadOnce, readOnce } from '@/crib/door';
+import { gaugesView } from '@/crib/devices';
 import { openJobs } from '@/crib/jobs';
 import { awaitedBack } from '@/crib/places';
-import { standingCards } from '@/crib/rack';
+import { type AssemblyCard, standingCards } from '@/crib/rack';
 import type { Connection } from '@/data/database';
 import { manyOpenUseSums, type OperationRow } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
@@ -70,6 +71,8 @@ export async function todayView(
         ...what,
       });
     }
+    const doubt = inDoubt(a);
+    if (doubt && wanted.length) add({ kind: 'in question', ...doubt, because: null, ...what });
     if (a.measured.state === 'not measured' && wanted.length)
       add({
         kind: 'measure',
@@ -224,6 +227,19 @@ export async function todayView(
       href: linkTo('places', { show: 'regrind' }),
       by: r.due,
     });
+  // Whose certificate nobody ever wrote is not asked about each day; one that ran out or was found off is.
+  for (const g of await gaugesView(c, today, 'UTC'))
+    if (g.calibrated && (!g.calibrated.ok || g.calibrated.due < today))
+      add({
+        kind: 'certificate',
+        todo: `Have ${g.code} calibrated`,
+        why: g.calibrated.ok
+          ? `it was due on ${g.calibrated.due}`
+          : 'it was found off, and is not to be used',
+        because: null,
+        href: linkTo('machines', { what: 'gauge', open: g.code }),
+        by: g.calibrated.ok ? g.calibrated.due : null,
+      });
   for (const s of awaited.sheets.filter((x) => x.bookedEntryId === null))
     add({
       kind: 'count',
@@ -250,4 +266,21 @@ export async function todayView(
       places: count('late back', 'count'),
     },
   };
+}
+
+/** What is to be done again because what it was done with was off; null: nothing. */
+function inDoubt({ tag, measured, tightened }: AssemblyCard): Pick<WorkLine, 'todo' | 'why' | 'href'> | null {
+  if (measured.state === 'measured' && measured.measurement.deviceDoubt)
+    return {
+      todo: `Measure ${tag} again`,
+      why: `${measured.measurement.device}, which measured it, was off`,
+      href: linkTo('measure', { tag }),
+    };
+  return tightened?.doubted
+    ? {
+        todo: `Tighten ${tag} again`,
+        why: `${tightened.wrench}, which tightened it, was found off`,
+        href: linkTo('rack', { open: tag, do: 'tighten' }),
+      }
+    : null;
 }

@@ -67,7 +67,14 @@ export function RegisterLine({
                 <GradeMark grade="question">sent as a file, not read back yet</GradeMark>
               )}
             </div>
-            {l.lacks.length > 0 && <div className="soft small">{l.lacks.join('; ')}</div>}
+            {l.calledElsewhere !== null && (
+              <div>
+                <GradeMark grade="question">{l.calledElsewhere}</GradeMark>
+              </div>
+            )}
+            {l.lacks.some((x) => x !== l.calledElsewhere) && (
+              <div className="soft small">{l.lacks.filter((x) => x !== l.calledElsewhere).join('; ')}</div>
+            )}
             {l.because && <BecauseThis because={l.because} />}
           </>
         )}

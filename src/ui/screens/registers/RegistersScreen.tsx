@@ -6,6 +6,7 @@ import { addressOf, linkTo } from '@/core/links';
 import { DIAMETER_SCHOOLS, LENGTH_SCHOOLS } from '@/core/measuring';
 import { readOffsets, wearToRead } from '@/core/registers';
 import type { RegistersView } from '@/crib/registers';
+import { GradeMark } from '@/ui/kit/figure';
 import { FileDrop } from '@/ui/kit/file';
 import { ProblemNote, type Second, SendButton, useVerb } from '@/ui/kit/form';
 import { Acts, Caution, Empty, Fold, Head, Notice, Views } from '@/ui/kit/page';
@@ -137,6 +138,17 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
             {m.name}: {LENGTH_SCHOOLS[m.lengthSchool]}, {DIAMETER_SCHOOLS[m.diameterSchool]}, {m.units}
             {m.ownSetter && `; it measures ${m.ownSetter} itself`}
           </div>
+          {m.commonOffset && (
+            <div>
+              Common Z offset of the machine, K0 − K:{' '}
+              {'text' in m.commonOffset ? (
+                <strong className="fig">{m.commonOffset.text}</strong>
+              ) : (
+                <GradeMark grade="stop">needs {m.commonOffset.needs}</GradeMark>
+              )}
+              . Every H here counts with it.
+            </div>
+          )}
           <div>{howItStands(view)}</div>
         </div>
         <Acts>

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
-import { LENGTH_SCHOOLS } from '@/core/measuring';
+import { commonOffset, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { FixtureRow } from '@/crib/fixtures';
 import type { ShopView } from '@/crib/shop';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
@@ -122,9 +122,15 @@ const inMm = (mm: number | null): string => (mm === null ? '' : `${mm} mm`);
 function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
   const { show, unitWord } = useLengths();
   const unknown = <Unknown>not known</Unknown>;
+  const common = commonOffset({ school: m.lengthSchool, K: m.kMm, K0: m.k0Mm, Lm: m.masterLengthMm });
   return (
     <>
       {m.k0Mm !== null && <Row name="Stand K0">{show(m.k0Mm)}</Row>}
+      {m.lengthSchool === 'common-stand' && (
+        <Row name="Common Z offset" note="K0 − K">
+          {'value' in common ? show(common.value) : unknown}
+        </Row>
+      )}
       {m.masterLengthMm !== null && <Row name="Master tool">{show(m.masterLengthMm)}</Row>}
       <Row name="H must equal T">{m.hEqualsT ? 'yes' : 'no'}</Row>
       <Row name="Highest rev/min">{m.rpmMax ?? unknown}</Row>

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import {
+  commonOffset,
   ALONG,
   type Clamped,
   type Fixture,
@@ -97,6 +98,8 @@ function OffsetOf({ machine: m, vise }: { machine: Machine; vise: FixtureRow }) 
   const at = part && fixtureOffset(fixture, part);
   const lengths = { school: m.lengthSchool, K: m.kMm, K0: m.k0Mm, Lm: m.masterLengthMm };
   const Z = at && workOffset(lengths, at.h);
+  // Of one stand for many machines: without it Z is off by the same for every tool.
+  const common = m.lengthSchool === 'common-stand' ? commonOffset(lengths) : null;
   const text = (value: number) => registerText({ value }, m);
   const axes = at && { X: text(at.X), Y: text(at.Y), Z: Z && registerText(Z, m) };
   const field = (name: string, label: string) => (
@@ -156,6 +159,11 @@ function OffsetOf({ machine: m, vise }: { machine: Machine; vise: FixtureRow }) 
             <Row name="Z" unit={axes.Z === null ? undefined : m.units} big={axes.Z !== null}>
               {axes.Z ?? <Unknown>{Z && 'needs' in Z ? `needs ${Z.needs}` : 'not known'}</Unknown>}
             </Row>
+            {common && (
+              <Row name="and the machine’s common Z offset" note="K0 − K" unit={m.units}>
+                {registerText(common, m) ?? <Unknown>not known</Unknown>}
+              </Row>
+            )}
             <Row name="Part zero above the datum surface">{show(at.h, 3)}</Row>
           </Rows>
           <BecauseThis because={at.because} />

@@ -25,6 +25,7 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   measure: { grade: 'not judged', words: 'to measure' },
   'which tool': { grade: 'question', words: 'which tool?' },
   'late back': { grade: 'question', words: 'late back' },
+  certificate: { grade: 'question', words: 'certificate' },
   count: { grade: 'not judged', words: 'to count' },
   grade: { grade: 'not judged', words: 'to grade' },
 };
