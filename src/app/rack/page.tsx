@@ -24,6 +24,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
         job={job}
         places={shop.places}
         devices={asked.do === 'measure' ? await devicesView(db, today, zone) : []}
+        touchable={asked.do === 'measure' ? shop.machines.filter((m) => m.inUse) : []}
         gauges={asked.do === 'tighten' ? await gaugesView(db, today, zone) : []}
       />
     </Asked>

@@ -1,7 +1,7 @@
 'use client';
 import { type Ref, useImperativeHandle, useState } from 'react';
 import { useLengths } from '@/ui/shell';
-import type { RackSlot } from './Rack';
+import type { RackSlot } from './slot';
 
 /**
  * The numbers of the assembly that is pointed at or has the focus; it keeps its height, so that nothing jumps. Which one is its own

@@ -2,23 +2,11 @@
 import { Link } from '@/ui/kit/link';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Grade } from '@/core/because';
-import type { RackCard } from '@/crib/rack';
 import { useLengths } from '@/ui/shell';
 import { AssemblyDrawing } from './AssemblyDrawing';
 import { Pointed } from './Pointed';
+import type { RackSlot } from './slot';
 import { rackLayout, ROW_LABELS } from './rackLayout';
-
-/** A place on the rack: an assembly, or a T that has none yet. */
-export interface RackSlot {
-  key: string;
-  title: string;
-  card: RackCard | null;
-  /** Whether it may run where it is tied, or what was judged of the build itself. */
-  use: { grade: Grade; why: string | null };
-  /** Reach its job needs, mm from the tip up; drawn as a line. */
-  reachMm: number | null;
-  missing?: string;
-}
 
 /** Before the tag: what must not run, and what somebody must say. */
 const MARKS: Record<Grade, string> = { stop: '■ ', question: '▲ ', 'not judged': '', good: '' };

@@ -93,6 +93,7 @@ describe('where it is measured', () => {
           lines: [{ tag: 'A-0003', item: 'EM10', holder: 'SL10', why: 'not measured' }],
           more: false,
         }}
+        machines={[]}
         devices={[device({ doubted: [{ tag: 'A-0009', happenedAt: AT }] })]}
         {...over}
       />,
@@ -115,7 +116,7 @@ describe('where it is measured', () => {
   // Hand arithmetic: 100 − 5.812 is 94.188; 10 K of 60.188 steel and 34 carbide are 0.0088.
   it('a dial read by eye: block and dial are the length; warm, it is shown at 20 °C and sent as it was read', async () => {
     const { calls } = showIn(
-      <Measure card={answer('assembly')} devices={[device()]} onDone={() => undefined} />,
+      <Measure card={answer('assembly')} devices={[device()]} machines={[]} onDone={() => undefined} />,
       async () => ({ ok: true, done: { entry: 9, tag: 'A-0001', inQuestion: false, questions: [] } }),
     );
     expect(screen.queryByRole('button', { name: /^Read from/ })).toBeNull();
@@ -134,6 +135,37 @@ describe('where it is measured', () => {
       input: { tag: 'A-0001', gaugeLength: '94.1880 mm', device: 'HS-1', block: '100 mm', temperature: '30' },
     });
     expect(calls[0]!.input).not.toHaveProperty('readings');
+  });
+});
+
+describe('touched off in a machine', () => {
+  // K 490: with the tip on a block of 10 on the datum surface at −385.812, L = −385.812 − 10 + 490 = 94.188 (hand arithmetic).
+  it('becomes a gauge length, which says where it was touched off', async () => {
+    const { calls } = showIn(
+      <Measure
+        card={answer('assembly')}
+        devices={[]}
+        machines={[
+          { code: 'M2', units: 'mm', kMm: 490 },
+          { code: 'M9', units: 'mm', kMm: null },
+        ]}
+        onDone={() => undefined}
+      />,
+      async () => ({ ok: true, done: { entry: 9, tag: 'A-0001', inQuestion: false, questions: [] } }),
+    );
+    await tap('Touched off in a machine instead');
+    expect(screen.queryByRole('option', { name: 'M9' })).toBeNull();
+    await type('Block under the tip, mm', '10');
+    await type('Machine Z at the touch, mm', '-385.812');
+    expect(screen.getByLabelText('Gauge length, mm')).toHaveProperty('value', '94.1880 mm');
+    await type('Touched so far above the datum surface, mm', '60');
+    expect(screen.getByLabelText('Gauge length, mm')).toHaveProperty('value', '34.1880 mm');
+    await type('Touched so far above the datum surface, mm', '');
+    await tap('Record');
+    expect(calls[0]!.input).toMatchObject({
+      ...{ tag: 'A-0001', gaugeLength: '94.1880 mm', note: 'touched off in M2 at -385.812' },
+    });
+    expect(calls[0]!.input).not.toHaveProperty('device');
   });
 });
 

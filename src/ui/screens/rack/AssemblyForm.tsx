@@ -3,6 +3,7 @@ import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { DownForm } from './DownForm';
 import { Measure } from './Measure';
+import type { Touchable } from './TouchedOff';
 import { Link } from '@/ui/kit/link';
 import { linkTo } from '@/core/links';
 import { isOne } from '@/core/names';
@@ -20,14 +21,20 @@ interface Props {
   places: readonly Place[];
   devices: readonly DeviceLine[];
   gauges: readonly GaugeLine[];
+  /** In which it may be touched off; asked for where one is measured. */
+  touchable: readonly Touchable[];
   onDone: () => void;
 }
 
 /** What is done with an assembly, one form at a time. */
 export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
-  const Form = { measure: Measure, wear: Wear, stickout: Stickout, tighten: Tighten, down: DownForm }[act];
+  const Form = { measure: Measured, wear: Wear, stickout: Stickout, tighten: Tighten, down: DownForm }[act];
   return <Form {...props} />;
 }
+
+const Measured = ({ card, devices, touchable, onDone }: Props) => (
+  <Measure card={card} devices={devices} machines={touchable} onDone={onDone} />
+);
 
 function Wear({ card, onDone }: Props) {
   const { show } = useLengths();

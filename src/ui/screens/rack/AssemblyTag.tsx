@@ -11,6 +11,7 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
 import { AssemblyForm, isAct } from './AssemblyForm';
+import type { Touchable } from './TouchedOff';
 import { BuildFiguresRows } from './BuildFiguresRows';
 import { InQuestion } from './InQuestion';
 import { LifeRows, NotMeasured, Parts, Registers, Uses } from './assemblyFigures';
@@ -23,11 +24,13 @@ export function AssemblyTag({
   places,
   devices,
   gauges,
+  touchable,
 }: {
   card: AssemblyView;
   places: Place[];
   devices: readonly DeviceLine[];
   gauges: readonly GaugeLine[];
+  touchable: readonly Touchable[];
 }) {
   const query = useQuery('rack');
   const { entered, unitWord } = useLengths();
@@ -77,7 +80,15 @@ export function AssemblyTag({
       <Uses card={card} />
       {m.state === 'in question' && <InQuestion card={card} />}
       {act !== null && isAct(act) ? (
-        <AssemblyForm act={act} card={card} places={places} devices={devices} gauges={gauges} onDone={done} />
+        <AssemblyForm
+          act={act}
+          card={card}
+          places={places}
+          devices={devices}
+          gauges={gauges}
+          touchable={touchable}
+          onDone={done}
+        />
       ) : (
         <Acts>
           <Button

@@ -10,10 +10,12 @@ import type { AssemblyView } from '@/crib/rack';
 import { Fields } from '@/ui/kit/field';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
-import { Caution, Notice } from '@/ui/kit/page';
+import { Caution, Fold, Notice } from '@/ui/kit/page';
 import { Typed } from '@/ui/screens/common/Typed';
 import { ReadDevice } from '@/ui/screens/devices';
 import { useLengths } from '@/ui/shell';
+import { signedMm } from './signedMm';
+import { type Touchable, TouchedOff } from './TouchedOff';
 
 const { readingsWanted, readingsWithinMm } = DEFAULTS;
 /** With its unit, so that a display in inches rounds nothing away. */
@@ -23,10 +25,13 @@ const text = (mm: number) => `${mm.toFixed(4)} mm`;
 export function Measure({
   card,
   devices,
+  machines,
   onDone,
 }: {
   card: AssemblyView;
   devices: readonly DeviceLine[];
+  /** In which it may be touched off instead. */
+  machines: readonly Touchable[];
   onDone: (inQuestion: boolean) => void;
 }) {
   const { show, unit } = useLengths();
@@ -34,6 +39,7 @@ export function Measure({
   const [readings, setReadings] = useState<Reading[]>([]);
   const [put, setPut] = useState<Record<string, string> | null>(null);
   const [against, setAgainst] = useState<{ block: string; dial: string }>({ block: '', dial: '' });
+  const [touched, setTouched] = useState<{ gaugeLength: string; words: string } | null>(null);
   const isStand = device?.kind === 'height stand';
   const block = isStand ? against.block.trim() || device.masterEntered : undefined;
   const agreed = agree(readings, readingsWanted, readingsWithinMm);
@@ -103,6 +109,17 @@ export function Measure({
           <Readings readings={readings} agreed={agreed} show={show} />
         </>
       )}
+      <Fold label="Touched off in a machine instead">
+        <TouchedOff
+          machines={machines}
+          onLength={(length, words) => {
+            const gaugeLength = text(length);
+            setReadings([]);
+            setTouched({ gaugeLength, words });
+            setPut({ gaugeLength });
+          }}
+        />
+      </Fold>
       <VerbForm
         verb="recordMeasurement"
         submit="Record"
@@ -130,19 +147,23 @@ export function Measure({
         shape={(input) => ({
           ...input,
           tag: card.tag,
-          ...(device && agreed?.enough && input.gaugeLength === put?.gaugeLength
-            ? {
-                device: device.code,
-                readings: readings.slice(-agreed.of).map(({ serial, length, diameter, runout }) => ({
-                  ...{ serial, length },
-                  ...(diameter === null ? {} : { diameter }),
-                  ...(runout === null ? {} : { runout }),
-                })),
-              }
-            : isStand
-              ? { device: device.code }
-              : {}),
-          ...(isStand && block ? { block } : {}),
+          ...(touched?.gaugeLength === input.gaugeLength
+            ? { note: touched?.words }
+            : {
+                ...(device && agreed?.enough && input.gaugeLength === put?.gaugeLength
+                  ? {
+                      device: device.code,
+                      readings: readings.slice(-agreed.of).map(({ serial, length, diameter, runout }) => ({
+                        ...{ serial, length },
+                        ...(diameter === null ? {} : { diameter }),
+                        ...(runout === null ? {} : { runout }),
+                      })),
+                    }
+                  : isStand
+                    ? { device: device.code }
+                    : {}),
+                ...(isStand && block ? { block } : {}),
+              }),
         })}
         said={(d) =>
           d.inQuestion
@@ -163,15 +184,8 @@ function lengthOf(
   unit: 'mm' | 'inch',
 ): number | null {
   const stands = block.trim() === '' ? device.masterMm : (parseLength(block, unit)?.mm ?? null);
-  const shows = parseSigned(dial, unit);
+  const shows = signedMm(dial, unit);
   return stands === null || shows === null ? null : stands + shows;
-}
-
-/** A dial goes both ways. */
-function parseSigned(text: string, unit: 'mm' | 'inch'): number | null {
-  const [, sign = '', rest = ''] = /^\s*([-−+]?)\s*(.*)$/.exec(text) ?? [];
-  const mm = rest === '' ? null : (parseLength(rest, unit)?.mm ?? null);
-  return mm === null ? null : sign === '-' || sign === '−' ? -mm : mm;
 }
 
 /** Typed from a height stand: the block, and what its dial shows beside it. */

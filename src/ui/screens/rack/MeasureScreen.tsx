@@ -8,6 +8,7 @@ import { GradeMark, Row, Rows } from '@/ui/kit/figure';
 import { Hand, Lines, Notice } from '@/ui/kit/page';
 import { InQuestion } from './InQuestion';
 import { Measure } from './Measure';
+import type { Touchable } from './TouchedOff';
 import { Middle, useLengths, useScreenScan, useTimes } from '@/ui/shell';
 import styles from './Measure.module.css';
 
@@ -17,12 +18,14 @@ export function MeasureScreen({
   card,
   waiting,
   devices,
+  machines,
 }: {
   /** The tag that was scanned; null: none yet. */
   asked: string | null;
   card: AssemblyView | null;
   waiting: ToMeasureView;
   devices: readonly DeviceLine[];
+  machines: readonly Touchable[];
 }) {
   const router = useRouter();
   const go = (tag: string | null) => router.push(linkTo('measure', tag === null ? {} : { tag }));
@@ -37,7 +40,12 @@ export function MeasureScreen({
     <Middle>
       <Hand>
         {card ? (
-          <Standing card={card} devices={devices} onDone={(isAsked) => !isAsked && go(null)} />
+          <Standing
+            card={card}
+            devices={devices}
+            machines={machines}
+            onDone={(isAsked) => !isAsked && go(null)}
+          />
         ) : (
           <>
             <h1>Measure</h1>
@@ -103,10 +111,12 @@ function Checks({ devices }: { devices: readonly DeviceLine[] }) {
 function Standing({
   card,
   devices,
+  machines,
   onDone,
 }: {
   card: AssemblyView;
   devices: readonly DeviceLine[];
+  machines: readonly Touchable[];
   onDone: (inQuestion: boolean) => void;
 }) {
   const { show, entered, unitWord } = useLengths();
@@ -129,7 +139,7 @@ function Standing({
         )}
       </Rows>
       {card.measured.state === 'in question' && <InQuestion card={card} />}
-      <Measure card={card} devices={devices} onDone={onDone} />
+      <Measure card={card} devices={devices} machines={machines} onDone={onDone} />
       <p>
         <Link href={linkTo('measure')}>Another one</Link> or scan it
       </p>

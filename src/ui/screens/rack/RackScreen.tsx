@@ -14,6 +14,7 @@ import { Rack, type RackSlot } from '@/ui/rack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useScreenScan } from '@/ui/shell';
 import { AssemblyTag } from './AssemblyTag';
+import type { Touchable } from './TouchedOff';
 import { Finding } from './Finding';
 import styles from './Rack.module.css';
 
@@ -38,6 +39,7 @@ export function RackScreen({
   devices = [],
   gauges = [],
   machines = [],
+  touchable = [],
 }: {
   view: RackView;
   /** Operations with parts to make and a program. */
@@ -52,6 +54,7 @@ export function RackScreen({
   /** What a length can be read from; asked for where one is measured. */
   devices?: readonly DeviceLine[];
   gauges?: readonly GaugeLine[];
+  touchable?: readonly Touchable[];
 }) {
   const query = useQuery('rack');
   const router = useRouter();
@@ -73,7 +76,14 @@ export function RackScreen({
   const beside = building ? (
     <BuildTag job={query.get('operation') === null ? null : job} t={query.get('t')} />
   ) : card ? (
-    <AssemblyTag key={card.tag} card={card} places={places} devices={devices} gauges={gauges} />
+    <AssemblyTag
+      key={card.tag}
+      card={card}
+      places={places}
+      devices={devices}
+      gauges={gauges}
+      touchable={touchable}
+    />
   ) : open ? (
     <Notice now>
       {open} does not stand any more. Its history is under <Link href="/history">Entries</Link>.
