@@ -1,7 +1,7 @@
 'use client';
+import dynamic from 'next/dynamic';
 import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
-import { DownForm } from './DownForm';
 import { Measure } from './Measure';
 import type { Touchable } from './TouchedOff';
 import { Link } from '@/ui/kit/link';
@@ -15,6 +15,9 @@ type Place = { code: string; name: string; kind: string; inUse: boolean };
 const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down'] as const;
 type Act = (typeof ACTS)[number];
 export const isAct = (act: string): act is Act => isOne(ACTS, act);
+
+/** Comes when it is asked for: the rack shows without it. */
+const DownForm = dynamic(async () => (await import('./DownForm')).DownForm);
 
 interface Props {
   card: AssemblyView;
