@@ -136,6 +136,13 @@ it('measured again, wear is in the length: what was added is added no more, and 
   expect(await line()).toMatchObject({ h: '−395.900', since: { state: 'changed', words: 'H was −395.858' } });
 });
 
+it('a length in question brings back nothing that an earlier measurement ended', async () => {
+  const done = await crib.do('recordMeasurement', { tag, gaugeLength: '95.2', diameter: '9.988' });
+  expect((await runView(crib.db, operation))!.control[0]!.corrections).toEqual([]);
+  await crib.do('judgeMeasurement', { measurement: done.entry, accepted: false, reason: 'a chip' });
+  expect(await line()).toMatchObject({ h: '−395.900' });
+});
+
 it('in a machine with registers for wear the length stays, and wear is due beside it until it is measured anew', async () => {
   await figures({ wearRegisters: 'yes', g10Form: 'geometry and wear' });
   await crib.do('giveRegisters', {

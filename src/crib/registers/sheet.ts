@@ -131,7 +131,9 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
       load && { h: load.h ?? load.t, d: load.d ?? load.h ?? load.t },
     );
     const measurement = card?.measured.state === 'measured' ? card.measured.measurement : null;
-    const still = correctionsOn(machine, row, measurement, corrections);
+    // A length in question ends what was corrected before it as any other does.
+    const newest = card && card.measured.state !== 'not measured' ? card.measured.measurement : null;
+    const still = correctionsOn(machine, row, newest, corrections);
     const on = (m: MachineRow) =>
       card && measurement
         ? registersOn(m, measurement, card.cutter.DC, operation ? [operation] : [], zone, still)
