@@ -4,6 +4,7 @@ import { kaplanMeier } from '../src/core/life';
 import { readProgram } from '../src/core/programs';
 import { previewImport } from '../src/crib/exchange';
 import { benchCatalogue } from './catalogue';
+import { benchPrograms } from './programs';
 import { benchRack } from './rack';
 import { benchScroll } from './scroll';
 import { benchYears } from './years';
@@ -70,8 +71,8 @@ async function importing(rows: number): Promise<number> {
   return took;
 }
 
-async function main(): Promise<void> {
-  console.log('what'.padEnd(72), '  ratio', '  of what');
+/** What small things cost: a program, a clearance, a curve, a list. */
+async function benchCore(): Promise<void> {
   const block = (n: number) =>
     [
       'T1 M6',
@@ -107,10 +108,22 @@ async function main(): Promise<void> {
     (await importing(50_000)) / (10 * (await importing(5_000))),
     '1 is linear',
   );
-  await benchRack(say);
-  await benchScroll(say);
-  await benchYears(say);
-  await benchCatalogue(say);
+}
+
+const PARTS: Record<string, () => void | Promise<void>> = {
+  programs: () => benchPrograms(say),
+  core: benchCore,
+  rack: () => benchRack(say),
+  scroll: () => benchScroll(say),
+  years: () => benchYears(say),
+  catalogue: () => benchCatalogue(say),
+};
+
+/** npm run bench [-- PART …] */
+async function main(): Promise<void> {
+  const asked = process.argv.slice(2);
+  console.log('what'.padEnd(72), '  ratio', '  of what');
+  for (const [name, part] of Object.entries(PARTS)) if (!asked.length || asked.includes(name)) await part();
 }
 
 void main();

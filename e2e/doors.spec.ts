@@ -105,7 +105,7 @@ test('problems name field, value, limit and way out', async () => {
   });
 });
 
-test('10 MB of noise as a program is refused quickly, stored or only read', async () => {
+test('10 MB of noise as a program is refused where it is to be stored, and read to where reading stops', async () => {
   const noise = Array.from({ length: 700_000 }, (_, i) => `G${i % 99}X#${i}[!?]§~`)
     .join('\n')
     .slice(0, 10_400_000);
@@ -113,21 +113,23 @@ test('10 MB of noise as a program is refused quickly, stored or only read', asyn
   expect((await post('programs', { who: 'IK', operation: 1, text: noise })).json()).toMatchObject({
     code: 'TOO_LARGE',
   });
-  expect(
-    (
-      await call('POST', '/api/v1/programs/read', { origin: DEMO, 'content-type': 'text/plain' }, noise)
-    ).json(),
-  ).toMatchObject({ code: 'TOO_LARGE' });
-  // Noise just under the limit is read to the point where reading stops, and answered.
-  const under = noise.slice(0, 7_900_000);
-  const reply = await call(
-    'POST',
-    '/api/v1/programs/read',
-    { origin: DEMO, 'content-type': 'text/plain' },
-    under,
-  );
+  const plain = { origin: DEMO, 'content-type': 'text/plain' };
+  const reply = await call('POST', '/api/v1/programs/read', plain, noise);
   expect(reply.status).toBe(200);
   expect((reply.json().not_understood as unknown[]).length).toBeLessThan(1100);
+  // What is too large to be read as well is refused before it is taken.
+  expect(
+    (
+      await call('POST', '/api/v1/programs/read', { ...plain, 'content-length': '256000001' }, 'T1 M6')
+    ).json(),
+  ).toMatchObject({ code: 'TOO_LARGE' });
+  for (const [text, why] of [
+    ['T1 M6\0', 'binary'],
+    [' \n ', 'empty'],
+  ] as const)
+    expect((await call('POST', '/api/v1/programs/read', plain, text)).json(), text).toMatchObject({
+      detail: expect.stringContaining(why),
+    });
   expect(Date.now() - started).toBeLessThan(60_000);
 });
 
@@ -277,7 +279,7 @@ test('a number that overflows in a program is named, and no figure is null that 
 });
 
 test('while a long program is read, others are answered, and who leaves stops it', async () => {
-  const long = `T1 M6\nS1000 M3\n${'G1 X1 F1\nG1 X2\n'.repeat(450_000)}`;
+  const long = `T1 M6\nS1000 M3\n${'G1 X1 F1\nG1 X2\n'.repeat(1_500_000)}`;
   const socket = httpRequest({
     host: '127.0.0.1',
     port,

@@ -1,5 +1,6 @@
 // npm run torture [-- PART …]: what once stopped or broke a Stable, against ones of its own; prints figures, ends with 1
 // on a fault. Parts: files list kill disk backups clients fuzz; TORTURE=0.1 does a tenth of each.
+import { ensureBuilt } from '../scripts/prepare.mjs';
 import { backups } from './backups';
 import { manyClients } from './clients';
 import { fullDisk } from './disk';
@@ -135,6 +136,8 @@ const PARTS: Record<string, () => Promise<void>> = {
 
 async function main(): Promise<void> {
   const asked = process.argv.slice(2);
+  // Its servers run what is built, as `start --server` does: a new clone has nothing built yet.
+  await ensureBuilt(process.env.STABLE_DIST);
   for (const [name, part] of Object.entries(PARTS)) if (!asked.length || asked.includes(name)) await part();
 }
 main().then(

@@ -28,8 +28,23 @@ export const LIMITS = {
   headerCharacters: limit(200, 'characters', 'a column’s header'),
   cellCharacters: limit(2_000, 'characters', 'a cell'),
 
-  programCharacters: limit(8_000_000, 'characters', 'an NC program'),
-  programBlocks: limit(1_000_000, 'blocks', 'an NC program; what comes after is marked as not read'),
+  programCharacters: limit(8_000_000, 'characters', 'an NC program that is stored'),
+  programBytes: limit(
+    256_000_000,
+    'bytes',
+    'an NC program that the server only reads; in the page there is no limit',
+  ),
+  programCalled: limit(
+    1_000_000,
+    'blocks',
+    'subprograms of an NC program, each time they are called; what comes after is marked as not read',
+  ),
+  programNesting: limit(8, 'levels', 'subprograms of an NC program that call each other'),
+  programValues: limit(
+    200,
+    'values',
+    'different values in a list of a program’s report; it says where there are more',
+  ),
   programLine: limit(4_000, 'characters', 'a line of an NC program; a longer one is marked as not read'),
   programTools: limit(1_000, 'tools', 'tools an NC program calls; what comes after is marked as not read'),
   programRepeats: limit(

@@ -1,7 +1,6 @@
 import { LIMITS } from '@/core/limits';
 import { namesOf } from '@/core/names';
 import { whoMay } from '@/core/people';
-import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
@@ -9,6 +8,7 @@ import { LABELS } from '@/core/questions';
 import { READ_DEVICE } from '@/crib/devices';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
+import { READ_QUERY } from '@/crib/jobs';
 import { VERBS } from '@/crib/verbs';
 import { type View, VIEWS } from '@/crib/views';
 
@@ -134,16 +134,7 @@ export function openApi(): object {
     summary:
       'Read an NC program: minutes in the cut, rapid length, deepest Z per tool, what was not understood.',
     tags: ['computations'],
-    parameters: [
-      { name: 'z_limit_mm', in: 'query', schema: { type: 'number' } },
-      { name: 'block_delete', in: 'query', schema: { type: 'boolean' } },
-      {
-        name: 'without_point',
-        in: 'query',
-        description: 'How the control takes a number without a point; as written where it is left out',
-        schema: { enum: POINTS },
-      },
-    ],
+    parameters: READ_QUERY.map((asked) => ({ in: 'query', required: false, ...asked })),
     requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
     responses: {
       200: { description: 'The program report', content: json({ type: 'object' }) },

@@ -2,7 +2,7 @@ import { shrinkPicture } from './catalogue';
 import { compute } from './computations';
 import type { Task } from './door';
 import { readList, writeList } from './exchange';
-import { readProgramText } from './jobs';
+import { readProgramFile, readProgramText } from './jobs';
 import { archiveCopy, checkCopy, lockCopy } from './keeping';
 
 /** Everything that is done beside the server's own thread. */
@@ -12,6 +12,7 @@ export const TASKS: readonly Task[] = [
   compute,
   lockCopy,
   readList,
+  readProgramFile,
   readProgramText,
   shrinkPicture,
   writeList,

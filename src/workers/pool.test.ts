@@ -34,7 +34,7 @@ const refused = (work: Promise<unknown>) =>
 const csv = (text: string) => ({ bytes: new TextEncoder().encode(text), mapping: [] });
 /** Takes a worker a second or more. */
 const long = {
-  text: `T1 M6\n${'G1 X1 F1\n'.repeat(400_000)}G81 R1 Z-1\n${'X1 L9999\n'.repeat(40)}`,
+  text: `T1 M6\n${'G1 X1 F1\n'.repeat(800_000)}G81 R1 Z-1\n${'X1 L9999\n'.repeat(40)}M98 P1 L9999\nM30\nO1\n${'X1 Y1\n'.repeat(95)}M99`,
   options: {},
 };
 

@@ -3,18 +3,35 @@
  * which of them move, shift or scale decides how far the figures beside them can be believed.
  */
 
-/** What moves the tool, and is read. */
-export type Motion = 'G0' | 'G1' | 'G2' | 'G3' | 'G81' | 'G83';
-export const MOTIONS: Record<string, Motion> = {
-  G0: 'G0',
-  G1: 'G1',
-  G2: 'G2',
-  G3: 'G3',
-  G81: 'G81',
-  G83: 'G83',
-};
-/** Work offsets; G54.1 names its own by P. */
-export const OFFSET = /^G(5[4-9]|59\.[1-3])$/;
+/** How a drilling cycle that is read goes: RS-274/NGC (NISTIR 6556), 3.5.16; G73, G74 and G76 of the ISO dialects. */
+export interface CycleKind {
+  /** By Q: out to R after each peck, or only breaking the chip. */
+  pecks?: 'out' | 'chip';
+  /** Comes out at feed. */
+  feedsOut?: boolean;
+  /** Cuts a thread, right- or left-hand: feed and turns must agree with its pitch. */
+  taps?: boolean;
+}
+export const CYCLES: ReadonlyMap<number, CycleKind> = new Map<number, CycleKind>([
+  [73, { pecks: 'chip' }],
+  [74, { feedsOut: true, taps: true }],
+  // Its Q is the way it steps aside before it comes out, no peck.
+  [76, {}],
+  [81, {}],
+  [82, {}],
+  [83, { pecks: 'out' }],
+  [84, { feedsOut: true, taps: true }],
+  [85, { feedsOut: true }],
+  [86, {}],
+  // Comes out by hand: the way in is what it is.
+  [88, {}],
+  [89, { feedsOut: true }],
+]);
+/** G numbers of what moves the tool, and is read: rapid, line, arcs, cycles. */
+export const isMotion = (g: number): boolean => (g >= 0 && g <= 3 && Number.isInteger(g)) || CYCLES.has(g);
+/** G numbers of the work offsets; G54.1 names its own by P. */
+const OFFSETS = new Set([54, 55, 56, 57, 58, 59, 59.1, 59.2, 59.3, 54.1]);
+export const isOffset = (g: number): boolean => OFFSETS.has(g);
 
 /** How long a code that is not read is in force, and what it does meanwhile. */
 export interface Unread {
@@ -72,8 +89,11 @@ const UNREAD: Record<string, Unread> = {
 /** What is not known at all may do anything but scale, and nothing is known to end it. */
 const UNKNOWN: Unread = until([], {});
 
-/** A fixed cycle that is not read: it drills holes we don't see, and leaves the tool where we don't know. */
-export const isUnreadCycle = (code: string): boolean => /^G(7[3-9]|8[2-9])(\.|$)/.test(code);
+/**
+ * A fixed cycle that is not read: it drills holes we don't see, and leaves the tool where we don't know. G87 is one: what
+ * its words mean differs from one family of controls to the next.
+ */
+export const isUnreadCycle = (g: number): boolean => g >= 73 && g < 90 && g !== 80 && !CYCLES.has(g);
 
 /** What is known of a G code that is not read. Example: 'G68.2' is a frame until G69. */
 export const unreadCode = (code: string): Unread =>
@@ -83,15 +103,12 @@ export const unreadCode = (code: string): Unread =>
 export const unreadM = (m: number): Unread =>
   m === 98 || m === 97 ? until([], { shifts: true, wanders: true }) : once();
 
-/** G codes that are read, or without effect on what the report says: compensation changes no length, and so on. */
-export const QUIET_G = new Set(
-  'G4 G10 G17 G18 G19 G20 G21 G28 G30 G40 G41 G42 G43 G49 G53 G61 G64 G80 G90 G91 G93 G94 G95 G97 G98 G99'.split(
-    ' ',
-  ),
-);
+/** G numbers that are read, or without effect on what the report says: compensation changes no length, and so on. */
+const QUIET_G = new Set([
+  4, 10, 17, 18, 19, 20, 21, 28, 30, 40, 41, 42, 43, 49, 53, 61, 64, 80, 90, 91, 93, 94, 95, 97, 98, 99,
+]);
 /** What ends something that is not read: axis words beside it are its own and move nothing. */
-export const ENDS = new Set('G8 G13.1 G15 G50 G50.1 G67 G69 G91.1 G92.1 G92.2'.split(' '));
-export const QUIET_M = new Set([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 30]);
-export const LETTERS = new Set('GMNTHDSFXYZIJKRPQL'.split(''));
-/** Letters whose numbers a control may scale where they are written without a point. */
-export const SCALED = new Set('XYZIJKRQ'.split(''));
+const ENDS = new Set([8, 13.1, 15, 50, 50.1, 67, 69, 91.1, 92.1, 92.2]);
+export const endsUnread = (g: number): boolean => ENDS.has(g);
+export const knownG = (g: number): boolean => isMotion(g) || QUIET_G.has(g) || ENDS.has(g) || isOffset(g);
+export const QUIET_M: ReadonlySet<number> = new Set([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 30, 98, 99]);

@@ -1,43 +1,140 @@
-import { bookFeed, rapid, type Target } from './moves';
-import type { ReaderState } from './state';
+import type { Block } from './block';
+import { CYCLES, type CycleKind } from './codes';
+import { bookFeed, rapid } from './moves';
+import { Z_BIT } from './place';
+import type { ReaderState, Series } from './state';
+
+interface Hole {
+  /** Level it is drilled from, and its depth, mm. */
+  R: number;
+  depth: number;
+  /** A peck, mm; null: none. */
+  Q: number | null;
+  /** At the bottom, seconds; null: none. */
+  dwell: number | null;
+  /** Level it comes out to, mm. */
+  out: number;
+}
+/** A last peck below this, mm, is none. */
+const NO_PECK = 1e-9;
+/** Largest number of holes or pecks one block may ask for: guards against 'L9999999' in noise. */
+const MOST_REPEATS = 10_000;
 
 /**
- * One drilled hole of a canned cycle in G17: rapid to X Y, rapid to R, the hole, out to the return level.
- * G81 feeds once from R to depth. G83 pecks by Q: feed a peck, rapid out to R and back to the depth reached, no
- * empty last peck. Feed length is R to depth in both. Return level: G98 Z before the series, or R if higher.
- * RS-274/NGC (NISTIR 6556), 3.5.16.
+ * Drills what a block of a cycle says, by what is held of its series: a hole at `s.to`, `repeats` times; with G91 each a
+ * way further. `sideways`: which of X and Y the block names.
  */
-export function drillHole(
+export function drillSeries(
+  s: ReaderState,
+  block: Block,
+  series: Series,
+  sideways: number,
+  repeats: number,
+): void {
+  const { line } = block;
+  const cannot = (why: string, moves = true) => s.notUnderstood(line, block.text.slice(0, 80), why, moves);
+  const g = s.motion ?? NaN;
+  const kind = CYCLES.get(g);
+  if (!kind) return cannot('no drilling cycle is on');
+  const { R, Z: depth, Q, dwell } = series;
+  if (s.plane !== 17) return cannot('drilling cycle outside G17');
+  if (R === null || depth === null) return cannot('drilling cycle without R and Z');
+  if (depth > R) return cannot('drilling cycle with its depth above R');
+  if (kind.pecks && (Q === null || Q <= 0)) cannot(`G${g} without a peck Q: read as one feed`, false);
+  const out = s.returnToInitial ? Math.max(series.initialZ, R) : R;
+  const hole = { R, depth, Q, dwell, out };
+  const pecks = pecksOf(kind, hole);
+  if (repeats * pecks > MOST_REPEATS) return cannot('too many holes or pecks in one block');
+  if (repeats <= 0) return;
+  s.repeats += repeats * pecks;
+  if (kind.taps) noteTap(s, line, g, dwell);
+  const [dx, dy] = s.absolute ? [0, 0] : [s.to.x - s.at.x, s.to.y - s.at.y];
+  const [x, y] = [s.to.x, s.to.y];
+  for (let i = 0; i < repeats; i += 1) {
+    drillHole(s, line, kind, hole, x + i * dx, y + i * dy, sideways);
+    s.current.cycles[`G${g}`] = (s.current.cycles[`G${g}`] ?? 0) + 1;
+  }
+}
+
+/** How many pecks a hole takes. Example: 10 deep by 4 -> 3, by 5 -> 2. */
+const pecksOf = (kind: CycleKind, { R, depth, Q }: Hole): number =>
+  kind.pecks && Q !== null && Q > 0 ? Math.max(1, Math.ceil((R - depth - NO_PECK) / Q)) : 1;
+
+function noteTap(s: ReaderState, line: number, g: number, dwell: number | null): void {
+  const s_ = s.spindle === null ? null : s.S;
+  s.used();
+  s.current.tap({
+    cycle: `G${g}`,
+    f: s.F,
+    mode: s.feedMode,
+    unit: s.feedUnit,
+    s: s_,
+    dwell_s: dwell,
+    line,
+  });
+}
+
+/**
+ * One hole of a canned cycle in G17: rapid to X Y, rapid to R, the hole, out to the return level. Feed length is R to
+ * depth, and as much again where the cycle comes out at feed. A G83 goes out to R after each peck and back to the depth
+ * reached; a G73 only breaks the chip. Return level: G98 Z before the series, or R if higher; G99 R. RS-274/NGC
+ * (NISTIR 6556), 3.5.16.
+ */
+function drillHole(
   s: ReaderState,
   line: number,
-  code: 'G81' | 'G83',
-  at: Target,
-  R: number,
-  Z: number,
-  Q: number | null,
+  kind: CycleKind,
+  hole: Hole,
+  x: number,
+  y: number,
+  sideways: number,
 ): void {
+  const { R, depth } = hole;
   // From a place that is not known the depth is none either; the way from R is what it is.
-  const depthKnown = s.absolute || !s.lost.Z;
-  // A cycle is on while its holes are drilled.
-  const level = s.returnToInitial ? Math.max(s.cycle!.initialZ, R) : R;
-  if (s.position.Z < R) rapid(s, line, { ...s.position, Z: R }, ['Z']);
-  rapid(s, line, { X: at.X, Y: at.Y, Z: s.position.Z }, ['X', 'Y']);
-  rapid(s, line, { ...s.position, Z: R }, ['Z']);
-  const step = code === 'G83' && Q !== null && Q > 0 ? Q : R - Z;
-  let depth = R;
-  while (depth > Z + 1e-9) {
-    if (depth < R) {
-      rapid(s, line, { ...s.position, Z: R }, ['Z']);
-      rapid(s, line, { ...s.position, Z: depth }, ['Z']);
-    }
-    const next = Math.max(Z, depth - step);
-    s.position = { ...s.position, Z: next };
-    s.known.Z = depthKnown;
-    bookFeed(s, line, depth - next, depthKnown ? next : null);
-    depth = next;
+  const depthKnown = s.absolute || !(s.lost & Z_BIT);
+  const { at, to } = s;
+  const zTo = (z: number) => {
+    to.take(at);
+    to.z = z;
+    rapid(s, line, Z_BIT);
+  };
+  if (at.z < R) zTo(R);
+  to.x = x;
+  to.y = y;
+  to.z = at.z;
+  rapid(s, line, sideways);
+  zTo(R);
+  peckOut(s, line, kind, hole);
+  at.z = depth;
+  s.known = depthKnown ? s.known | Z_BIT : s.known & ~Z_BIT;
+  const lowest = depthKnown ? depth : NaN;
+  bookFeed(s, line, R - depth, lowest);
+  if (kind.feedsOut) {
+    at.z = R;
+    bookFeed(s, line, R - depth, lowest);
   }
-  rapid(s, line, { ...s.position, Z: level }, ['Z']);
-  s.current.holes += 1;
-  if (!s.scaled) s.current.deepest_hole_mm = Math.max(s.current.deepest_hole_mm ?? 0, R - Z);
-  s.current.cycles[code] = (s.current.cycles[code] ?? 0) + 1;
+  zTo(hole.out);
+  const tool = s.current;
+  tool.dwellS += hole.dwell ?? 0;
+  tool.holes += 1;
+  if (s.scaled || R - depth <= tool.deepestHole) return;
+  tool.deepestHole = R - depth;
+  tool.deepestHoleLine = line;
+}
+
+/**
+ * The rapids between the pecks of a G83, to R and back: a peck deeper each time. With a clearance above the depth reached
+ * that way is shorter at rapid, and longer at feed.
+ */
+function peckOut(s: ReaderState, line: number, kind: CycleKind, hole: Hole): void {
+  const pecks = pecksOf(kind, hole);
+  if (kind.pecks !== 'out' || pecks < 2 || hole.Q === null) return;
+  const clear = Math.min(s.options.peckClearanceMm, hole.Q);
+  const returns = pecks - 1;
+  // Out by q, 2q, 3q …, and back by as much less the clearance.
+  const out = (hole.Q * returns * pecks) / 2;
+  const rapids = 2 * out - returns * clear;
+  s.current.rapidMm += rapids;
+  if (s.known & Z_BIT) s.current.rapidKnownMm += rapids;
+  if (clear > 0) bookFeed(s, line, returns * clear, NaN);
 }

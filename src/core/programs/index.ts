@@ -1,4 +1,16 @@
 // Reading an NC program
 export { readProgram } from './readProgram';
-export { POINTS, READ_DEFAULTS } from './report';
-export type { Points, ProgramReport, ProgramWarning, ReadOptions, ToolReport, WarningCode } from './report';
+export { bytesSource, textSource, type ProgramSource } from './source';
+export { DWELLS, POINTS, READ_DEFAULTS } from './report';
+export type {
+  DwellUnit,
+  FirstZ,
+  InForce,
+  Points,
+  ProgramReport,
+  ProgramWarning,
+  ReadOptions,
+  Tapping,
+  ToolReport,
+  WarningCode,
+} from './report';

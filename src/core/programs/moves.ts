@@ -1,64 +1,51 @@
-import { arcThrough, lowestOnArc } from './arc';
-import type { ToolReport } from './report';
-import { AXES, PLANES, type Axis, type ReaderState } from './state';
-
-export type Target = Record<Axis, number>;
+import { arcThrough, lowestOnArc, type Arc } from './arc';
+import { ALL_AXES, PLANES, Z, Z_BIT } from './place';
+import type { ReaderState } from './state';
+import type { Tally } from './tally';
 
 /**
- * Books a feed length: time by F, spindle and feed in force, warnings where either is missing. `lowest`: null where the
+ * Books a feed length: time by F, spindle and feed in force, warnings where either is missing. `lowest`: NaN where the
  * depth is not known.
  */
-export function bookFeed(s: ReaderState, line: number, length: number, lowest: number | null): void {
+export function bookFeed(s: ReaderState, line: number, length: number, lowest: number): void {
   const tool = s.current;
   // Under a scale or another kind of coordinates what is written is no length.
   const booked = s.scaled ? 0 : length;
-  tool.cutting_mm += booked;
-  if (!s.F) {
-    s.warn('FEED_MISSING', line, 'Feed move without a feed: its length counts, its time does not');
-    tool.lower_bound = true;
-  } else bookTime(s, tool, booked, s.F);
+  const { pair, secondsAMm } = s.booking(line);
+  tool.cuttingMm += booked;
+  if (pair) {
+    // An inverse time is the time of its own block, whatever its length; the next needs its own.
+    const inverse = s.feedMode === 'G93';
+    const seconds = inverse ? 60 / pair.f : booked * secondsAMm;
+    tool.cuttingS += seconds;
+    pair.cutting_mm += booked;
+    pair.cutting_s += seconds;
+    if (inverse) {
+      tool.highestFeed = Math.max(tool.highestFeed, booked * pair.f);
+      s.F = null;
+      s.refresh();
+    }
+  } else {
+    tool.lowerBound = true;
+    if (!s.F) s.warn('FEED_MISSING', line, 'Feed move without a feed: its length counts, its time does not');
+  }
   if (s.spindle === null || (!s.S && !s.speedLost))
     s.warn('SPINDLE_OFF_FEED', line, 'Feed move with the spindle off');
-  if (s.spindle !== null) s.addOnce(tool.spindle_dir, s.spindle);
-  if (s.spindle !== null && s.S) s.addOnce(tool.spindle, s.S);
-  s.addOnce(s.report.work_offsets_while_feeding, s.offset);
-  if (lowest !== null) noteDepth(s, line, lowest, true);
-}
-
-const FEED_UNITS = {
-  G93: ['1/min', '1/min'],
-  G94: ['mm/min', 'inch/min'],
-  G95: ['mm/rev', 'inch/rev'],
-} as const;
-
-/** Time of a feed move: length / F; G95: length / (F × S), at a speed that is known; G93: 1 / F minutes for the block. */
-function bookTime(s: ReaderState, tool: ToolReport, length: number, F: number): void {
-  const mode = s.feedMode;
-  const unit = FEED_UNITS[mode][s.inch ? 1 : 0];
-  s.addOnce(tool.feeds, { f: F, mode, unit }, `${F} ${unit}`);
-  if (mode === 'G93') {
-    // An inverse time is the time of its own block, whatever its length; the next needs its own.
-    tool.cutting_s += 60 / F;
-    tool.highest_feed_mm_min = Math.max(tool.highest_feed_mm_min ?? 0, length * F);
-    s.F = null;
-    return;
-  }
-  const turns = s.spindle === null ? 0 : (s.S ?? 0);
-  const perMinute = F * (s.inch ? 25.4 : 1) * (mode === 'G95' ? turns : 1);
-  if (perMinute <= 0) {
-    tool.lower_bound = true;
-    return;
-  }
-  tool.cutting_s += (length / perMinute) * 60;
-  tool.highest_feed_mm_min = Math.max(tool.highest_feed_mm_min ?? 0, perMinute);
+  noteDepth(s, line, lowest, true);
 }
 
 function noteDepth(s: ReaderState, line: number, z: number, feeding: boolean): void {
   // Measured from another zero than the one that the operation has.
-  if (s.shifted) return;
+  if (s.shifted || Number.isNaN(z)) return;
   const tool = s.current;
-  tool.lowest_z_mm = Math.min(tool.lowest_z_mm ?? Infinity, z);
-  if (feeding) tool.lowest_feed_z_mm = Math.min(tool.lowest_feed_z_mm ?? Infinity, z);
+  if (z < tool.lowestZ) {
+    tool.lowestZ = z;
+    tool.lowestZLine = line;
+  }
+  if (feeding && z < tool.lowestFeedZ) {
+    tool.lowestFeedZ = z;
+    tool.lowestFeedZLine = line;
+  }
   const limit = s.options.zLimitMm;
   if (limit !== null && z < limit - 1e-9)
     s.warn(
@@ -68,95 +55,123 @@ function noteDepth(s: ReaderState, line: number, z: number, feeding: boolean): v
     );
 }
 
-const lengthTo = (s: ReaderState, target: Target, axes: readonly Axis[]): number =>
-  Math.hypot(...axes.map((axis) => target[axis] - s.position[axis]));
-
-/** A rapid, straight in space. Axes whose place was unknown are left out of the known length. */
-export function rapid(
-  s: ReaderState,
-  line: number,
-  target: Target,
-  named: readonly Axis[],
-  depth = true,
-): void {
-  s.current.rapid_mm += lengthTo(s, target, AXES);
-  s.current.rapid_known_mm += lengthTo(
-    s,
-    target,
-    AXES.filter((axis) => s.known[axis]),
-  );
-  arrive(s, target, named);
-  if (depth && s.known.Z) noteDepth(s, line, s.position.Z, false);
+/** Length from where the tool is to where it goes, along a set of axes. */
+function wayAlong(s: ReaderState, axes: number): number {
+  const { at, to } = s;
+  const dx = axes & 1 ? to.x - at.x : 0;
+  const dy = axes & 2 ? to.y - at.y : 0;
+  const dz = axes & 4 ? to.z - at.z : 0;
+  return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }
 
-/** A straight feed move. Along an axis whose place is lost the way is not known and not counted. */
-export function feedLine(s: ReaderState, line: number, target: Target, named: readonly Axis[]): void {
-  const from = AXES.filter((axis) => !s.lost[axis]);
-  if (named.some((axis) => s.lost[axis])) s.current.lower_bound = true;
-  const length = lengthTo(s, target, from);
-  const startZ = s.known.Z ? s.position.Z : Infinity;
-  arrive(s, target, named);
-  const lowest = Math.min(startZ, s.known.Z ? s.position.Z : Infinity);
-  bookFeed(s, line, length, Number.isFinite(lowest) ? lowest : null);
+/** A rapid to `s.to`, straight in space. Axes whose place was unknown are left out of the known length. */
+export function rapid(s: ReaderState, line: number, named: number): void {
+  const tool = s.current;
+  s.used();
+  const way = wayAlong(s, ALL_AXES);
+  tool.rapidMm += way;
+  tool.rapidKnownMm += s.known === ALL_AXES ? way : wayAlong(s, s.known);
+  arrive(s, named);
+  if (s.known & Z_BIT) noteDepth(s, line, s.at.z, false);
+  if (s.awaitsZ && named & Z_BIT) s.nameZ(line, s.at.z);
 }
 
-/** An arc or helix at feed; after a bad one the program goes on from its programmed end, without length. */
+/** A straight feed move to `s.to`. Along an axis whose place is lost the way is not known and not counted. */
+export function feedLine(s: ReaderState, line: number, named: number): void {
+  const { at, to, lost } = s;
+  if (named & lost) s.current.lowerBound = true;
+  const startZ = s.known & Z_BIT ? at.z : NaN;
+  const dx = lost & 1 ? 0 : to.x - at.x;
+  const dy = lost & 2 ? 0 : to.y - at.y;
+  const dz = lost & 4 ? 0 : to.z - at.z;
+  const sideways = dx * dx + dy * dy;
+  if (lost === 0 && !s.shifted && startZ === startZ) noteSlope(s.current, line, startZ, -dz, sideways);
+  arrive(s, named);
+  const endZ = s.known & Z_BIT ? at.z : NaN;
+  // Of a way from where nobody knows, or to there, the other end counts.
+  const lowest = startZ < endZ || endZ !== endZ ? startZ : endZ;
+  bookFeed(s, line, Math.sqrt(sideways + dz * dz), lowest);
+  if (s.awaitsZ && named & Z_BIT) s.nameZ(line, at.z);
+}
+
+/** Whether it feeds straight down, sideways at one height, or down a slope; `sideways`: the square of that way. */
+function noteSlope(tool: Tally, line: number, z: number, down: number, sideways: number): void {
+  if (down === 0) {
+    if (sideways > 0) tool.level(z);
+  } else if (down > 0) {
+    // A millionth of the way is the noise of the post-processor.
+    if (sideways < 1e-12 * down * down) notePlunge(tool, line, z - down);
+    else if (down * down > tool.steepest * tool.steepest * sideways) {
+      tool.steepest = down / Math.sqrt(sideways);
+      tool.steepestLine = line;
+    }
+  }
+}
+function notePlunge(tool: Tally, line: number, z: number): void {
+  tool.plunges += 1;
+  if (z >= tool.plungeLowest) return;
+  tool.plungeLowest = z;
+  tool.plungeLine = line;
+}
+
+const ARC_FAULTS = {
+  ARC_RADIUS_MISMATCH: 'Start and end of the arc lie at different distances from its centre',
+  ARC_RADIUS_TOO_SMALL: 'R is less than half the way from start to end',
+  ARC_NO_CENTER: 'Arc without a centre or radius',
+};
+
+/**
+ * An arc or helix at feed to `s.to` about `s.centre`; after a bad one the program goes on from its programmed end, without
+ * length. `centred`: which of I, J and K are written, as a set of axes.
+ */
 export function feedArc(
   s: ReaderState,
   line: number,
-  target: Target,
-  named: readonly Axis[],
-  offsets: Partial<Record<'I' | 'J' | 'K', number>>,
+  named: number,
+  centred: number,
   R: number | null,
 ): void {
   const [first, second, third] = PLANES[s.plane];
-  const letter = { X: 'I', Y: 'J', Z: 'K' } as const;
-  if (s.lost[first] || s.lost[second] || (s.lost[third] && named.includes(third))) {
+  const inPlane = (1 << first) | (1 << second);
+  if (s.lost & inPlane || s.lost & named & (1 << third)) {
     // From where it turns is not known.
-    s.current.lower_bound = true;
-    arrive(s, target, named);
-    return bookFeed(s, line, 0, null);
+    s.used();
+    s.current.lowerBound = true;
+    arrive(s, named);
+    return bookFeed(s, line, 0, NaN);
   }
-  const given = letter[first] in offsets || letter[second] in offsets;
   const arc = arcThrough({
-    start: [s.position[first], s.position[second]],
-    end: [target[first], target[second]],
-    centre: given ? [offsets[letter[first]] ?? 0, offsets[letter[second]] ?? 0] : null,
+    start: [s.at.of(first), s.at.of(second)],
+    end: [s.to.of(first), s.to.of(second)],
+    centre: centred & inPlane ? [s.centre.of(first), s.centre.of(second)] : null,
     R,
-    clockwise: s.motion === 'G2',
-    endGiven: named.includes(first) || named.includes(second),
+    clockwise: s.motion === 2,
+    endGiven: (named & inPlane) !== 0,
   });
   if (typeof arc === 'string') {
-    const words = {
-      ARC_RADIUS_MISMATCH: 'Start and end of the arc lie at different distances from its centre',
-      ARC_RADIUS_TOO_SMALL: 'R is less than half the way from start to end',
-      ARC_NO_CENTER: 'Arc without a centre or radius',
-    };
-    s.warn(arc, line, words[arc]);
-    s.current.lower_bound = true;
-    arrive(s, target, named);
-    return;
+    s.warn(arc, line, ARC_FAULTS[arc]);
+    s.used();
+    s.current.lowerBound = true;
+    return arrive(s, named);
   }
-  const rise = target[third] - s.position[third];
-  const length = Math.hypot(arc.radius * arc.turn, rise);
-  const startZ = s.position.Z;
-  const zKnown = s.known.Z || named.includes('Z');
-  arrive(s, target, named);
-  const inPlane =
-    first === 'Z'
-      ? lowestOnArc(arc, 0)
-      : second === 'Z'
-        ? lowestOnArc(arc, 1)
-        : Math.min(startZ, s.position.Z);
-  bookFeed(s, line, length, zKnown ? inPlane : null);
+  const rise = s.to.of(third) - s.at.of(third);
+  const around = Math.abs(arc.radius * arc.turn);
+  const startZ = s.at.z;
+  const zKnown = (s.known | named) & Z_BIT;
+  if (third === Z && s.known & Z_BIT && !s.shifted)
+    noteSlope(s.current, line, startZ, -rise, around * around);
+  arrive(s, named);
+  const lowest = lowestZOf(arc, first, second, Math.min(startZ, s.at.z));
+  bookFeed(s, line, Math.sqrt(around * around + rise * rise), zKnown ? lowest : NaN);
+  if (s.awaitsZ && named & Z_BIT) s.nameZ(line, s.at.z);
 }
+const lowestZOf = (arc: Arc, first: number, second: number, ends: number): number =>
+  first === Z ? lowestOnArc(arc, 0) : second === Z ? lowestOnArc(arc, 1) : ends;
 
-function arrive(s: ReaderState, target: Target, named: readonly Axis[]): void {
-  s.position = { ...target };
+function arrive(s: ReaderState, named: number): void {
+  s.at.take(s.to);
   // In G91 a word moves from an unknown place to an unknown place.
-  for (const axis of named)
-    if (s.absolute) {
-      s.known[axis] = true;
-      s.lost[axis] = false;
-    }
+  if (!s.absolute) return;
+  s.known |= named;
+  s.lost &= ~named;
 }

@@ -171,8 +171,8 @@ describe('text', () => {
     expect(r.tools[0]!.lower_bound).toBe(true);
   });
   it('an unknown cycle loses its holes, and where it leaves the tool is not known', () => {
-    const r = readProgram(`${head}G0 X0 Y0 Z5\nG84 X10 Z-5 R2 F100\nX12\nX10\nG80\nG1 X20 F100`);
-    expect(r.not_understood.map((n) => [n.line, n.text])).toEqual([[6, 'G84']]);
+    const r = readProgram(`${head}G0 X0 Y0 Z5\nG87 X10 Z-5 R2 F100\nX12\nX10\nG80\nG1 X20 F100`);
+    expect(r.not_understood.map((n) => [n.line, n.text])).toEqual([[6, 'G87']]);
     expect(r.tools[0]).toMatchObject({ lower_bound: true, holes: 0, cutting_mm: 0 });
   });
   it('feed missing: length counts, time does not', () => {

@@ -1,10 +1,15 @@
-/** What reading one NC program says. Lengths mm, times seconds, whatever the program's units; S and F as programmed. */
+/**
+ * What reading one NC program says. Lengths mm, times seconds, whatever the program's units; S and F as programmed.
+ * Lines are 1-based. A list of values holds at most `LIMITS.programValues` different ones; `cut_short` names those that
+ * have more.
+ */
 export interface ProgramReport {
   units: ('mm' | 'inch')[];
   units_assumed: 'mm' | null;
   work_offsets: string[];
   work_offsets_while_feeding: string[];
   tool_changes: number;
+  /** At most as many as there may be different values; `tool_changes` counts all. */
   tool_sequence: number[];
   program_stops: number;
   before_first_tool: Omit<ToolReport, 't' | 'changes'> | null;
@@ -13,10 +18,40 @@ export interface ProgramReport {
   not_understood: { line: number; text: string; why: string }[];
 }
 
+export type FeedMode = 'G94' | 'G93' | 'G95';
+export type FeedUnit = 'mm/min' | 'inch/min' | '1/min' | 'mm/rev' | 'inch/rev';
 interface FeedInForce {
   f: number;
-  mode: 'G93' | 'G94' | 'G95';
-  unit: 'mm/min' | 'inch/min' | '1/min' | 'mm/rev' | 'inch/rev';
+  mode: FeedMode;
+  unit: FeedUnit;
+}
+/** A feed and a speed that were in force together while feeding, from which line on, and how long. */
+export interface InForce extends FeedInForce {
+  /** Turns a minute; null: the spindle stood, or nobody can tell how fast it turned. */
+  s: number | null;
+  dir: 'M3' | 'M4' | null;
+  line: number;
+  cutting_mm: number;
+  cutting_s: number;
+}
+/** A tapping cycle: what it must agree in with its tap. */
+export interface Tapping {
+  /** 'G84' cuts right-hand threads, 'G74' left-hand ones. */
+  cycle: string;
+  f: number | null;
+  mode: FeedMode;
+  unit: FeedUnit;
+  s: number | null;
+  /** At the bottom; null: none. */
+  dwell_s: number | null;
+  line: number;
+}
+/** Where Z goes first after a tool change, and by which length and offset. */
+export interface FirstZ {
+  z_mm: number;
+  h: number | null;
+  offset: string;
+  line: number;
 }
 
 export interface ToolReport {
@@ -25,13 +60,19 @@ export interface ToolReport {
   changes: number;
   /** What the program's comments call it; null: nothing. */
   name: string | null;
+  /** Lines from each of its changes to the last before the next one. */
+  lines: [from: number, to: number][];
   h: number[];
   d: number[];
   spindle: number[];
   spindle_dir: ('M3' | 'M4')[];
   s_words: number[];
+  /** Highest S in force while feeding; null: it never feeds with a speed that is known. */
+  highest_spindle: number | null;
   feeds: FeedInForce[];
   f_words: number[];
+  /** Pairs of feed and speed, in order of first use. */
+  in_force: InForce[];
   cutting_mm: number;
   cutting_s: number;
   rapid_mm: number;
@@ -39,10 +80,21 @@ export interface ToolReport {
   dwell_s: number;
   /** null: this tool never feeds, so there is no such depth. */
   lowest_feed_z_mm: number | null;
+  lowest_feed_z_line: number | null;
   lowest_z_mm: number | null;
+  lowest_z_line: number | null;
+  first_z: FirstZ[];
+  /** Heights at which it feeds sideways without rising or falling, highest first. */
+  levels_mm: number[];
+  /** Feeds straight down outside the cycles; null: never. */
+  plunges: { count: number; lowest_z_mm: number | null; line: number } | null;
+  /** The steepest way down while feeding sideways, degrees; null: none. */
+  steepest_ramp: { degrees: number; line: number } | null;
   holes: number;
   /** The longest way a drilling cycle feeds, R to depth; null: it drills none that is read. */
   deepest_hole_mm: number | null;
+  deepest_hole_line: number | null;
+  taps: Tapping[];
   /** Highest feed, mm/min, by whatever mode; null: it never feeds with a feed that is known. */
   highest_feed_mm_min: number | null;
   cycles: Record<string, number>;
@@ -53,10 +105,13 @@ export interface ToolReport {
   lower_bound: boolean;
   /** What the program is warned of while it is in the spindle. */
   warned: WarningCode[];
+  /** Lists that hold only the first of their values; left out: none. */
+  cut_short?: string[];
 }
 
 export type WarningCode =
   | 'H_DIFFERS_FROM_T'
+  | 'D_DIFFERS_FROM_T'
   | 'SPINDLE_OFF_FEED'
   | 'FEED_MISSING'
   | 'Z_BELOW_LIMIT'
@@ -71,6 +126,9 @@ export type WarningCode =
 /** How a control takes a number without a decimal point: as it is written, or in its least increment. */
 export const POINTS = ['as written', 'least increment'] as const;
 export type Points = (typeof POINTS)[number];
+/** What the P of a dwell is in. */
+export const DWELLS = ['seconds', 'milliseconds'] as const;
+export type DwellUnit = (typeof DWELLS)[number];
 
 export interface ProgramWarning {
   code: WarningCode;
@@ -91,6 +149,19 @@ export interface ReadOptions {
    * as written and asked about.
    */
   withoutPoint: Points | null;
+  /** What the P of a dwell is in. */
+  dwellUnit: DwellUnit;
+  /** How far above the depth reached a pecking cycle stops its rapid back, mm. */
+  peckClearanceMm: number;
+  /** Whether D is compared with the tool in the spindle as H is. */
+  dEqualsT: boolean;
 }
 
-export const READ_DEFAULTS: ReadOptions = { zLimitMm: null, blockDelete: false, withoutPoint: 'as written' };
+export const READ_DEFAULTS: ReadOptions = {
+  zLimitMm: null,
+  blockDelete: false,
+  withoutPoint: 'as written',
+  dwellUnit: 'seconds',
+  peckClearanceMm: 0,
+  dEqualsT: false,
+};

@@ -1,72 +1,105 @@
 import { LIMITS } from '../limits';
-import { FIRST_ZERO, type Motion, type Unread } from './codes';
-import type { ProgramReport, ProgramWarning, ReadOptions, ToolReport, WarningCode } from './report';
+import { FIRST_ZERO, type Unread } from './codes';
+import { ALL_AXES, Place } from './place';
+import type {
+  FeedMode,
+  FeedUnit,
+  InForce,
+  ProgramReport,
+  ProgramWarning,
+  ReadOptions,
+  WarningCode,
+} from './report';
+import { Tally, Values } from './tally';
+import { Tools } from './tools';
 
-export type Axis = 'X' | 'Y' | 'Z';
-export const AXES: Axis[] = ['X', 'Y', 'Z'];
-/** First and second axis of each plane, seen from the positive end of the third (RS-274/NGC 3.5.3). */
-export const PLANES = { G17: ['X', 'Y', 'Z'], G18: ['Z', 'X', 'Y'], G19: ['Y', 'Z', 'X'] } as const;
-
-interface Cycle {
+/** A drilling cycle in force, with the words it holds. */
+export interface Series {
   R: number | null;
   Z: number | null;
   Q: number | null;
+  /** At the bottom, seconds; null: none. */
+  dwell: number | null;
   /** Z before the series. */
   initialZ: number;
 }
 
+const UNITS: Record<FeedMode, readonly [mm: FeedUnit, inch: FeedUnit]> = {
+  G93: ['1/min', '1/min'],
+  G94: ['mm/min', 'inch/min'],
+  G95: ['mm/rev', 'inch/rev'],
+};
+
 /** The machine as the program has set it: modal groups, position, and the report being filled. */
 export class ReaderState {
-  position: Record<Axis, number> = { X: 0, Y: 0, Z: 0 };
-  /** Whether an axis' place is known: not before it was first moved to, nor after a home leg or G53. */
-  known: Record<Axis, boolean> = { X: false, Y: false, Z: false };
-  /** Whether something that is not read, or a way home, left the tool where we don't know. */
-  lost: Record<Axis, boolean> = { X: false, Y: false, Z: false };
-  motion: Motion | null = null;
+  /** Where the tool is, mm, by axis; and where a move leads. */
+  readonly at = new Place();
+  readonly to = new Place();
+  /** From where an arc starts to its centre, mm, by axis. */
+  readonly centre = new Place();
+  /** Axes whose place is known, as a set: not before it was first moved to, nor after a home leg or G53. */
+  known = 0;
+  /** Axes of which something that is not read, or a way home, left the tool where we don't know. */
+  lost = 0;
+  /** G number of the motion in force; null: none. */
+  motion: number | null = null;
   absolute = true;
-  plane: keyof typeof PLANES = 'G17';
+  plane: 17 | 18 | 19 = 17;
   inch = false;
-  unitStated = false;
+  /** Millimetres of the unit in force. */
+  scale = 1;
+  /** Every number is what it says, with a point or without. */
+  readonly asWritten: boolean;
+  private unitStated = false;
   returnToInitial = true;
   /** What F means: inverse time, a minute, a turn. */
-  feedMode: 'G93' | 'G94' | 'G95' = 'G94';
+  feedMode: FeedMode = 'G94';
   F: number | null = null;
   S: number | null = null;
   /** The last S was one that cannot be read: turning, but nobody can tell how fast. */
   speedLost = false;
   spindle: 'M3' | 'M4' | null = null;
   offset = 'G54';
+  /** H in force by G43; null: none. */
+  length: number | null = null;
   selected: number | null = null;
   /** A T word since the last change, for programs that change without M6. */
   fresh = false;
-  cycle: Cycle | null = null;
+  series: Series | null = null;
   /** A cycle that is not read is in force: each place it names loses a hole. */
   unreadCycle = false;
   /** Codes in force that are not read. */
   private readonly modes = new Map<string, Unread>();
-  private readonly shiftedAxes = new Set<Axis>();
+  private shiftedAxes = 0;
   /** Under them no depth is known; under them no length is. */
   shifted = false;
   scaled = false;
-  /** What comments call each T, where they do: 'T8 TAP M8'. */
-  private readonly names = new Map<number, string>();
-  /** Line and comment of each T that was selected and not changed to since. */
-  private readonly unchanged = new Map<number, { line: number; name: string | null }>();
-  tool: ToolReport | null = null;
-  readonly before: ToolReport;
-  private used = false;
+  private readonly tools = new Tools();
+  private readonly before = new Tally(-1);
+  /** The tool that figures go to: the one in the spindle, or what stands before the first tool. */
+  current: Tally = this.before;
+  /** The T in the spindle; null: none yet. */
+  t: number | null = null;
+  /** Figures went to what stands before the first tool. */
+  private usedBefore = false;
+  /** No Z was named yet since the last change. */
+  awaitsZ = false;
   /** Something was read that is more than a comment. */
   begun = false;
   readonly report: ProgramReport;
   private readonly warned = new Map<string, ProgramWarning>();
-  private readonly byT = new Map<number, ToolReport>();
-  /** What was added to each list of the report: a program may name a hundred thousand feeds. */
-  private readonly seen = new WeakMap<object, Set<unknown>>();
+  private readonly units = new Values<'mm' | 'inch'>();
+  private readonly offsets = new Values<string>();
+  private readonly feedingOffsets = new Values<string>();
   /** Repeats of drilling cycles, each hole and peck: one short block may ask for thousands. */
   repeats = 0;
+  /** Blocks that were read again in called subprograms. */
+  called = 0;
+  /** What a feed move goes to and how long it takes a mm; null: something it depends on has changed. */
+  private cut: { pair: InForce | null; secondsAMm: number } | null = null;
 
   constructor(readonly options: ReadOptions) {
-    this.before = emptyTool(-1);
+    this.asWritten = options.withoutPoint === 'as written';
     this.report = {
       units: [],
       units_assumed: null,
@@ -82,80 +115,118 @@ export class ReaderState {
     };
   }
 
-  /** The tool that figures go to: the one in the spindle, or the entry before the first tool. */
-  get current(): ToolReport {
-    if (!this.tool) this.used = true;
-    return this.tool ?? this.before;
+  /** What a feed move is booked by has changed: feed, speed, tool, unit or offset. */
+  refresh(): void {
+    this.cut = null;
+  }
+  /**
+   * What a feed move is booked by: the pair of feed and speed it goes to and what a mm of it takes, seconds; no pair where
+   * the time is not known. G93 has no time a mm: the caller books the block's own.
+   */
+  booking(line: number): { pair: InForce | null; secondsAMm: number } {
+    return (this.cut ??= this.newBooking(line));
+  }
+  private newBooking(line: number): { pair: InForce | null; secondsAMm: number } {
+    const tool = this.current;
+    this.used();
+    const turns = this.spindle !== null && this.S ? this.S : null;
+    if (this.spindle !== null) tool.spindleDir.add(this.spindle);
+    if (turns !== null) {
+      tool.spindle.add(turns);
+      tool.highestSpindle = Math.max(tool.highestSpindle, turns);
+    }
+    this.feedingOffsets.add(this.offset);
+    if (!this.F) return { pair: null, secondsAMm: 0 };
+    const pair = tool.pairOf(line, this.F, this.feedMode, this.feedUnit, turns, this.spindle);
+    if (this.feedMode === 'G93') return { pair, secondsAMm: 0 };
+    const aMinute = this.F * this.scale * (this.feedMode === 'G95' ? (turns ?? 0) : 1);
+    if (aMinute <= 0) return { pair: null, secondsAMm: 0 };
+    tool.highestFeed = Math.max(tool.highestFeed, aMinute);
+    return { pair, secondsAMm: 60 / aMinute };
+  }
+
+  get feedUnit(): FeedUnit {
+    return UNITS[this.feedMode][this.inch ? 1 : 0];
+  }
+
+  /** Figures go to the current tool. */
+  used(): void {
+    if (this.t === null) this.usedBefore = true;
+  }
+
+  stateUnit(inch: boolean): void {
+    this.inch = inch;
+    this.scale = inch ? 25.4 : 1;
+    this.unitStated = true;
+    this.units.add(inch ? 'inch' : 'mm');
+    this.refresh();
+  }
+  useOffset(offset: string): void {
+    this.offset = offset;
+    this.offsets.add(offset);
+    this.refresh();
   }
 
   /** A T word: what is to come into the spindle. */
   select(t: number, line: number, name: string | null): void {
     this.selected = t;
     this.fresh = true;
-    if (!this.byT.has(t) && !this.unchanged.has(t)) this.unchanged.set(t, { line, name });
+    this.tools.select(t, line, name);
   }
-
-  /** What a comment says of tools: 'T8 TAP M8', 'T8: TAP M8'. The first that names a T counts. */
+  /** What a comment says of tools. */
   hear(comment: string): void {
-    const [, t, name] = /^T(\d{1,5})\b[\s:=.,-]*(\S.*)$/i.exec(comment) ?? [];
-    if (t !== undefined && name !== undefined && !this.names.has(Number(t))) this.names.set(Number(t), name);
+    this.tools.hear(comment);
   }
-
-  change(t: number, name: string | null = null): void {
+  change(t: number, line: number, name: string | null = null): void {
     this.report.tool_changes += 1;
-    const selected = this.unchanged.get(t);
-    this.unchanged.delete(t);
-    this.report.tool_sequence.push(t);
-    this.tool = this.byT.get(t) ?? this.add(emptyTool(t));
-    this.tool.changes += 1;
-    this.tool.name ??= bareName(t, name ?? selected?.name ?? null);
-    if (this.modes.size) this.tool.lower_bound = true;
+    if (this.report.tool_sequence.length < LIMITS.programTools.most) this.report.tool_sequence.push(t);
+    this.current.leave(line - 1);
+    this.current = this.tools.change(t, line, name);
+    this.t = t;
+    if (this.modes.size) this.current.lowerBound = true;
     this.spindle = null;
     this.fresh = false;
+    this.awaitsZ = true;
+    this.refresh();
   }
-
-  private add(tool: ToolReport): ToolReport {
-    this.report.tools.push(tool);
-    this.byT.set(tool.t, tool);
-    return tool;
+  /** The program named a Z, to which the tool goes. */
+  nameZ(line: number, z: number): void {
+    this.awaitsZ = false;
+    const { firstZ } = this.current;
+    const { length: h, offset } = this;
+    if (firstZ.length >= LIMITS.programValues.most) return;
+    if (!firstZ.some((f) => f.z_mm === z && f.h === h && f.offset === offset))
+      firstZ.push({ z_mm: z, h, offset, line });
   }
   /** How many tools it calls, changed to or not. */
   get toolsCalled(): number {
-    return this.byT.size + this.unchanged.size;
-  }
-
-  /** Adds a value to a list of the report in order of first sight; `as`: what makes it the same. */
-  addOnce<T>(list: T[], value: T, as: unknown = value): void {
-    let known = this.seen.get(list);
-    if (!known) this.seen.set(list, (known = new Set()));
-    if (known.has(as)) return;
-    known.add(as);
-    list.push(value);
+    return this.tools.called;
   }
 
   /** Something that is not read comes into force: it marks every tool until it is ended. */
   begin(code: string, what: Unread): void {
     if (what.endedBy !== null) this.modes.set(code, what);
-    if (what.wanders || what.shifts) this.lose(AXES);
+    if (what.wanders || what.shifts) this.lose(ALL_AXES);
     this.weigh();
   }
   /** A code that may end what is not read; the place in the frame from then on is not known either. */
   end(code: string): void {
+    if (!this.modes.size) return;
     for (const [name, mode] of this.modes)
       if (mode.endedBy?.includes(code)) {
         this.modes.delete(name);
-        if (mode.shifts) this.lose(AXES);
+        if (mode.shifts) this.lose(ALL_AXES);
       }
     this.weigh();
   }
-  /** G52: each axis it names lies so far from its first zero; with all back at 0 it is over. */
-  shift(words: readonly { letter: string; value: number }[], what: Unread): void {
-    for (const axis of AXES) {
-      const w = words.find((x) => x.letter === axis);
-      if (w && w.value !== 0) this.shiftedAxes.add(axis);
-      else if (w) this.shiftedAxes.delete(axis);
-    }
-    if (this.shiftedAxes.size) this.begin('G52', what);
+  /** G52: each axis it names lies so far from its first zero, null: it is not named; with all back at 0 it is over. */
+  shift(by: readonly (number | null)[], what: Unread): void {
+    by.forEach((way, axis) => {
+      if (way === null) return;
+      if (way === 0) this.shiftedAxes &= ~(1 << axis);
+      else this.shiftedAxes |= 1 << axis;
+    });
+    if (this.shiftedAxes) this.begin('G52', what);
     else this.end(FIRST_ZERO);
   }
   private weigh(): void {
@@ -163,14 +234,12 @@ export class ReaderState {
     this.shifted = modes.some((m) => m.shifts);
     this.scaled = modes.some((m) => m.scales);
   }
-  lose(axes: readonly Axis[]): void {
-    for (const axis of axes) {
-      this.lost[axis] = true;
-      this.known[axis] = false;
-    }
+  lose(axes: number): void {
+    this.lost |= axes;
+    this.known &= ~axes;
   }
 
-  warn(code: WarningCode, line: number, message: string, t = this.tool?.t ?? null): void {
+  warn(code: WarningCode, line: number, message: string, t = this.t): void {
     const warning = this.warned.get(`${code} ${t}`);
     if (warning) {
       if (warning.lines.at(-1) === line) return;
@@ -186,55 +255,31 @@ export class ReaderState {
   /** Something on this line was not read; the current tool's figures become a lower bound if it may move. */
   notUnderstood(line: number, text: string, why: string, moves: boolean): void {
     this.report.not_understood.push({ line, text, why });
-    if (moves) this.current.lower_bound = true;
+    if (!moves) return;
+    this.used();
+    this.current.lowerBound = true;
   }
 
-  finish(): ProgramReport {
-    if (!this.unitStated) this.report.units_assumed = 'mm';
-    for (const [t, { line, name }] of this.unchanged) {
-      this.add({ ...emptyTool(t), name: bareName(t, name), lower_bound: true });
+  /** What is not read may belong to any tool. */
+  markAll(): void {
+    for (const tool of [this.before, ...this.tools.all]) tool.lowerBound = true;
+  }
+
+  finish(lastLine: number): ProgramReport {
+    const { report } = this;
+    if (!this.unitStated) report.units_assumed = 'mm';
+    report.units = this.units.list;
+    report.work_offsets = this.offsets.list;
+    report.work_offsets_while_feeding = this.feedingOffsets.list;
+    this.current.leave(lastLine);
+    for (const { t, line } of this.tools.end())
       this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
+    for (const w of report.warnings) if (w.t !== null) this.tools.of(w.t)?.warned.push(w.code);
+    report.tools = this.tools.all.map((tool) => tool.toReport());
+    if (this.usedBefore) {
+      const { t: _t, changes: _changes, ...rest } = this.before.toReport();
+      report.before_first_tool = rest;
     }
-    for (const tool of this.report.tools) tool.name ??= this.names.get(tool.t) ?? null;
-    for (const w of this.report.warnings) if (w.t !== null) this.byT.get(w.t)?.warned.push(w.code);
-    if (this.used) {
-      const { t: _t, changes: _changes, ...rest } = this.before;
-      this.report.before_first_tool = rest;
-    }
-    return this.report;
+    return report;
   }
-}
-
-/** What a comment calls a tool, without the T it stands beside. Example: 'T8 TAP M8' of T8 -> 'TAP M8'. */
-const bareName = (t: number, comment: string | null): string | null => {
-  const [, own, name] = comment === null ? [] : (/^T(\d{1,5})\b[\s:=.,-]*(\S.*)$/i.exec(comment) ?? []);
-  return Number(own) === t && name !== undefined ? name : comment;
-};
-
-function emptyTool(t: number): ToolReport {
-  return {
-    t,
-    changes: 0,
-    name: null,
-    h: [],
-    d: [],
-    spindle: [],
-    spindle_dir: [],
-    s_words: [],
-    feeds: [],
-    f_words: [],
-    cutting_mm: 0,
-    cutting_s: 0,
-    rapid_mm: 0,
-    rapid_known_mm: 0,
-    dwell_s: 0,
-    lowest_feed_z_mm: null,
-    lowest_z_mm: null,
-    holes: 0,
-    deepest_hole_mm: null,
-    highest_feed_mm_min: null,
-    cycles: {},
-    lower_bound: false,
-    warned: [],
-  };
 }

@@ -107,18 +107,18 @@ const TRAPS: [name: string, body: string, says: Says][] = [
   // Cycles
   [
     'after a cycle that is not read the tool is nowhere',
-    'G0 Z5\nG84 X10 Y0 Z-12 R2 F500\nX30\nG80\nG1 X40 F100',
+    'G0 Z5\nG87 X10 Y0 Z-12 R2 F500\nX30\nG80\nG1 X40 F100',
     { cutting: 0, lowest: null, bound: true },
   ],
   [
     'its place is found again by a way to it',
-    'G0 Z5\nG84 X10 Y0 Z-12 R2 F500\nG80\nG0 X0 Y0 Z0\nG1 X10 F100',
+    'G0 Z5\nG87 X10 Y0 Z-12 R2 F500\nG80\nG0 X0 Y0 Z0\nG1 X10 F100',
     { cutting: 10, lowest: 0, bound: true },
   ],
   [
     'Q of a fine boring cycle is a shift, not a peck',
     'G76 X0 Y0 Z-20 R2 Q0.2 F40\nG80',
-    { cutting: 0, bound: true },
+    { cutting: 22, seconds: 33, bound: false },
   ],
   [
     'a hole drilled from a place that is not known is as long as it is, and no depth',
@@ -175,7 +175,7 @@ const TRAPS: [name: string, body: string, says: Says][] = [
   ],
   ['an M that is a variable', 'G1 X10 F100\nM#1\nG1 X20', { cutting: 10, bound: true }],
   [
-    'a subprogram is not read: it may leave anything behind',
+    'a subprogram that is not in the program may leave anything behind',
     'G1 X10 F100\nM98 P100\nG1 X20',
     { cutting: 10, bound: true },
   ],
@@ -329,8 +329,8 @@ it('a foreign code put in anywhere never gives other figures without a mark', ()
       'G16',
       'G31 Z-9 F40',
       'G65 P9000 X3',
-      'G84 X5 Z-3 R1 F300',
-      'G73 X1 Z-9 R1 Q2 F80',
+      'G87 X5 Z-3 R1 F300',
+      'G77 X1 Z-9 R1 Q2 F80',
       'G5.1 Q1',
       'G43.4 H3',
       'M98 P77',

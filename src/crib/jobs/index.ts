@@ -16,8 +16,9 @@ export type { JobSummary, JobsView } from './views/jobsView';
 export { runView } from './views/runView';
 export type { RunView } from './views/runView';
 // Shared with other rooms
-export { checkProgramText } from './checkProgramText';
-export { readProgramText } from './tasks';
+export { programPieces } from './checkProgramText';
+export { READ_QUERY, readOptionsOf } from './readOptions';
+export { readProgramFile, readProgramText } from './tasks';
 export { jobLines, openJobs } from './jobLines';
 export type { JobLine, ToolLine } from './jobLines';
 // What can be reckoned

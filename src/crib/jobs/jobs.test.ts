@@ -166,7 +166,7 @@ it('a T whose cutting was not understood is marked as a lower bound, and so is i
   });
   await crib.do('storeProgram', {
     operation: tapped,
-    text: 'G21\nT5 M6\nS300 M3\nG0 X0 Y0 Z5\nG84 X0 Y0 R5 Z-10 F300\nG80\nM30',
+    text: 'G21\nT5 M6\nS300 M3\nG0 X0 Y0 Z5\nG87 X0 Y0 R5 Z-10 F300\nG80\nM30',
   });
   expect((await job('J-3')).tools[0]).toMatchObject({ minutesPerPart: 0, tool: { lower_bound: true } });
   await crib.do('logParts', { operation: tapped, parts: 1 });

@@ -68,7 +68,19 @@ const present = (row: ProgramRow): ProgramRow => ({
   ...row,
   tools: row.tools.map((tool) => ({ ...NOT_SAID, ...tool })),
 });
-const NOT_SAID = { name: null, deepest_hole_mm: null, highest_feed_mm_min: null, warned: [] };
+const NOT_SAID = {
+  ...{
+    name: null,
+    highest_feed_mm_min: null,
+    highest_spindle: null,
+    warned: [],
+    lines: [],
+    in_force: [],
+    taps: [],
+  },
+  ...{ lowest_feed_z_line: null, lowest_z_line: null, first_z: [], levels_mm: [], plunges: null },
+  ...{ steepest_ramp: null, deepest_hole_mm: null, deepest_hole_line: null },
+};
 /** The program in force for each of some operations: what it says of each tool. */
 export const manyPrograms = async (c: Connection, operationIds: readonly number[]) =>
   (

@@ -1,9 +1,7 @@
 import { connection } from 'next/server';
 import { LIMITS } from '@/core/limits';
 import { isOne, namesOf } from '@/core/names';
-import { POINTS } from '@/core/programs';
 import { sure } from '@/core/sure';
-import { parseNumber } from '@/core/units';
 import { ACTS } from '@/crib/acts';
 import { compute, COMPUTATIONS } from '@/crib/computations';
 import {
@@ -18,13 +16,13 @@ import {
 } from '@/crib/door';
 import { listFields, previewImport, shownPreview } from '@/crib/exchange';
 import { type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
-import { checkProgramText, readProgramText } from '@/crib/jobs';
+import { programPieces, readOptionsOf, readProgramFile } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
 import { READ_DEVICE, type ReadDevice, readDevice } from '@/crib/devices';
 import { REGISTER_FILES } from '@/crib/registers';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
-import { jsonBody, textBody } from '../../../server/body';
+import { fileBody, jsonBody } from '../../../server/body';
 import { crib } from '../../../server/crib';
 import { cookieOf } from '../../../server/cookie';
 import { actContext, mustBeSigned, signedBy } from '../../../server/signed';
@@ -182,30 +180,12 @@ const deviceRead = async (request: Request) =>
   readDevice((await crib()).db, await bodyOf<ReadDevice>(request, READ_DEVICE));
 
 async function readSentProgram(request: Request): Promise<Response> {
-  const query = new URL(request.url).searchParams;
-  const limit = query.get('z_limit_mm');
-  const zLimitMm = limit === null ? null : parseNumber(limit);
-  if (limit !== null && zLimitMm === null)
-    throw new Problem('INVALID_INPUT', `z_limit_mm: “${limit}” is not a number`, {
-      field: 'z_limit_mm',
-      value: limit,
-      limit: 'a number of mm',
-    });
-  const withoutPoint = query.get('without_point') ?? 'as written';
-  if (withoutPoint !== 'not known' && !isOne(POINTS, withoutPoint))
-    throw new Problem('INVALID_INPUT', `without_point: “${withoutPoint}” is none of these`, {
-      field: 'without_point',
-      value: withoutPoint,
-      limit: [...POINTS, 'not known'].join(', '),
-    });
-  const text = await textBody(request, LIMITS.programCharacters.most * 1.25);
-  checkProgramText(text);
-  const options = {
-    zLimitMm,
-    blockDelete: query.get('block_delete') === 'true',
-    withoutPoint: withoutPoint === 'not known' ? null : withoutPoint,
-  };
+  const options = readOptionsOf(new URL(request.url).searchParams);
   const beside = (await crib()).beside ?? here;
-  const { json } = await beside(readProgramText, { text, options }, { signal: request.signal });
-  return ofJson(json);
+  const { look, end } = programPieces();
+  return fileBody(request, LIMITS.programBytes.most, look, async (file) => {
+    end();
+    const { json } = await beside(readProgramFile, { file, options }, { signal: request.signal });
+    return ofJson(json);
+  });
 }

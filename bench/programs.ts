@@ -1,0 +1,144 @@
+import {
+  closeSync,
+  mkdtempSync,
+  openSync,
+  readFileSync,
+  readSync,
+  rmSync,
+  statSync,
+  writeSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createRequire } from 'node:module';
+import { buildSync } from 'esbuild';
+import type * as Programs from '../src/core/programs';
+
+/** What the peers of the registry offer; they come without types. */
+type Peer = new (options: object) => { loadFromStringSync(text: string): unknown };
+const load = createRequire(__filename);
+
+/** The reader as it ships, in one file: loaded module by module each name is looked up anew, which is most of its time. */
+function bundled(folder: string): typeof Programs {
+  const outfile = join(folder, 'programs.cjs');
+  buildSync({
+    ...{
+      entryPoints: ['src/core/programs/index.ts'],
+      outfile,
+      bundle: true,
+      platform: 'node',
+      format: 'cjs',
+    },
+    ...{ target: 'node20', tsconfig: 'tsconfig.json' },
+  });
+  // What was built is that module.
+  return load(outfile) as typeof Programs;
+}
+// What each exports is its class.
+const peerOf = (name: string): Peer => load(name) as Peer;
+
+/** A program as a post-processor writes them: mostly short lines of feed moves, some arcs, feeds, comments, changes. */
+function* lines(bytes: number): Generator<string> {
+  let seed = 1;
+  const random = () => (seed = (seed * 1103515245 + 12345) & 0x7fffffff) / 0x7fffffff;
+  const n = (size: number) => (random() * size).toFixed(3);
+  let size = 0;
+  yield 'G21 G90 G17 G54 G40 G80';
+  for (let i = 0; size < bytes; i += 1) {
+    if (i % 60_000 === 0) {
+      const t = 1 + i / 60_000;
+      yield `T${t} M6 (TOOL ${t})\nS${3000 + t} M3\nG0 X0. Y0.\nG43 H${t} Z50.\nG1 Z-1. F300`;
+    }
+    const kind = random();
+    const line =
+      kind < 0.6
+        ? `G1 X${n(200)} Y${n(200)}`
+        : kind < 0.85
+          ? `X${n(200)} Y${n(200)} Z-${n(5)}`
+          : kind < 0.9
+            ? `N${i} G3 X${n(50)} Y${n(50)} R150.\nG1`
+            : kind < 0.92
+              ? `X${n(200)} F${100 * (1 + Math.floor(random() * 12))}.`
+              : kind < 0.93
+                ? `(step ${i})`
+                : kind < 0.96
+                  ? `G0 Z5.\nX${n(200)} Y1.\nG1 Z-1. F200.`
+                  : `X${n(200)}Y${n(200)}`;
+    size += line.length + 1;
+    yield line;
+  }
+  yield 'M30';
+}
+
+function written(path: string, bytes: number): void {
+  const file = openSync(path, 'w');
+  let held: string[] = [];
+  const out = () => {
+    writeSync(file, `${held.join('\n')}\n`);
+    held = [];
+  };
+  for (const line of lines(bytes)) if (held.push(line) > 10_000) out();
+  out();
+  closeSync(file);
+}
+
+/** Megabytes that reading a file adds to the process, at most. */
+function growth({ readProgram }: typeof Programs, path: string): number {
+  const file = openSync(path, 'r');
+  const source: Programs.ProgramSource = {
+    size: statSync(path).size,
+    read: (from, into) => readSync(file, into, 0, into.length, from),
+  };
+  const before = process.memoryUsage().rss;
+  let most = before;
+  readProgram(source, {}, () => (most = Math.max(most, process.memoryUsage().rss)));
+  closeSync(file);
+  return (most - before) / 1e6;
+}
+
+/** The reader beside two general parsers of the registry and beside reading the text and counting its lines. */
+export function benchPrograms(say: (name: string, ratio: number, note: string) => void): void {
+  const folder = mkdtempSync(join(tmpdir(), 'stable-bench-'));
+  try {
+    const [small, large] = [join(folder, '20.nc'), join(folder, '200.nc')];
+    written(small, 20e6);
+    written(large, 200e6);
+    const programs = bundled(folder);
+    const [by20, by200] = [growth(programs, small), growth(programs, large)];
+    const [Toolpath, Interpreter] = [peerOf('gcode-toolpath'), peerOf('gcode-interpreter')];
+    say('memory that reading 20 MB adds, MB', by20, `200 MB: ${by200.toFixed(0)}; at most 64`);
+    const bytes = new Uint8Array(readFileSync(small));
+    const text = new TextDecoder().decode(bytes);
+    // The peers take a quarter of it: they take half a minute for all.
+    const quarter = text.slice(0, text.length / 4);
+    const works: [name: string, share: number, work: () => unknown][] = [
+      ['plain', 1, () => new TextDecoder().decode(bytes).split('\n').length],
+      ['ours', 1, () => programs.readProgram(programs.bytesSource(bytes))],
+      ['gcode-toolpath', 0.25, () => new Toolpath({}).loadFromStringSync(quarter)],
+      ['gcode-interpreter', 0.25, () => new Interpreter({}).loadFromStringSync(quarter)],
+    ];
+    const least = new Map<string, number>();
+    for (let round = 0; round < 3; round += 1)
+      for (const [name, share, work] of works) {
+        const from = performance.now();
+        work();
+        const took = (performance.now() - from) / share;
+        least.set(name, Math.min(least.get(name) ?? Infinity, took));
+      }
+    const of = (name: string) => least.get(name) ?? NaN;
+    const speed = (name: string) => `${(20_000 / of(name)).toFixed(1)} MB/s`;
+    const peer = of('gcode-toolpath') < of('gcode-interpreter') ? 'gcode-toolpath' : 'gcode-interpreter';
+    say(
+      'reading a program of 20 MB against reading and counting its lines',
+      of('ours') / of('plain'),
+      `${speed('ours')}, ${speed('plain')}; at most 5`,
+    );
+    say(
+      `the faster of two general parsers (${peer}) against it`,
+      of(peer) / of('ours'),
+      `${speed('gcode-toolpath')}, ${speed('gcode-interpreter')}; at least 10`,
+    );
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}

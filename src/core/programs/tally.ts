@@ -1,0 +1,170 @@
+import { LIMITS } from '../limits';
+import type { FeedMode, FeedUnit, FirstZ, InForce, Tapping, ToolReport, WarningCode } from './report';
+
+/** Heights that are told apart, mm: below this it is the noise of the post-processor. */
+const SAME_LEVEL = 0.001;
+
+/** Different values in order of first sight, no more than a report names. */
+export class Values<T> {
+  private readonly seen = new Set<T>();
+  /** There were more. */
+  cut = false;
+  add(value: T): void {
+    if (this.seen.size < LIMITS.programValues.most) this.seen.add(value);
+    else if (!this.cut && !this.seen.has(value)) this.cut = true;
+  }
+  get list(): T[] {
+    return [...this.seen];
+  }
+}
+
+/** What one tool does, as it is summed up while reading. `toReport` says it in the report's words. */
+export class Tally {
+  changes = 0;
+  name: string | null = null;
+  readonly lines: [number, number][] = [];
+  readonly h = new Values<number>();
+  readonly d = new Values<number>();
+  readonly spindle = new Values<number>();
+  readonly spindleDir = new Values<'M3' | 'M4'>();
+  readonly sWords = new Values<number>();
+  readonly fWords = new Values<number>();
+  highestSpindle = -Infinity;
+  highestFeed = -Infinity;
+  cuttingMm = 0;
+  cuttingS = 0;
+  rapidMm = 0;
+  rapidKnownMm = 0;
+  dwellS = 0;
+  lowestFeedZ = Infinity;
+  lowestFeedZLine = 0;
+  lowestZ = Infinity;
+  lowestZLine = 0;
+  readonly firstZ: FirstZ[] = [];
+  private readonly levels = new Values<number>();
+  private lastLevel = NaN;
+  plunges = 0;
+  plungeLowest = Infinity;
+  plungeLine = 0;
+  /** Steepest way down, as its fall by its length sideways. */
+  steepest = 0;
+  steepestLine = 0;
+  holes = 0;
+  deepestHole = -Infinity;
+  deepestHoleLine = 0;
+  private readonly taps = new Map<string, Tapping>();
+  readonly cycles: Record<string, number> = {};
+  lowerBound = false;
+  readonly warned: WarningCode[] = [];
+  /** Pairs of feed and speed by what else is in force: programs of adaptive paths name a feed a block. */
+  private readonly pairs = new Map<string, Map<number, InForce>>();
+  private readonly pairList: InForce[] = [];
+  private pairsCut = false;
+
+  constructor(readonly t: number) {}
+
+  /**
+   * The pair of feed and speed that lengths and times go to. Where there are more of them than a report names, one that is
+   * not told of.
+   */
+  pairOf(
+    line: number,
+    f: number,
+    mode: FeedMode,
+    unit: FeedUnit,
+    s: number | null,
+    dir: 'M3' | 'M4' | null,
+  ): InForce {
+    const key = `${unit} ${s} ${dir}`;
+    let byFeed = this.pairs.get(key);
+    const known = byFeed?.get(f);
+    if (known) return known;
+    const pair: InForce = { s, dir, f, mode, unit, line, cutting_mm: 0, cutting_s: 0 };
+    if (this.pairList.length >= LIMITS.programValues.most) {
+      this.pairsCut = true;
+      return pair;
+    }
+    if (!byFeed) this.pairs.set(key, (byFeed = new Map()));
+    byFeed.set(f, pair);
+    this.pairList.push(pair);
+    return pair;
+  }
+
+  /** It fed sideways at this height. */
+  level(z: number): void {
+    if (Math.abs(z - this.lastLevel) < SAME_LEVEL / 2) return;
+    this.lastLevel = z;
+    this.levels.add(Math.round(z / SAME_LEVEL) * SAME_LEVEL);
+  }
+
+  /** The next tool comes in: its lines end here. */
+  leave(line: number): void {
+    const span = this.lines.at(-1);
+    if (span) span[1] = Math.max(span[0], line);
+  }
+
+  /** A tapping cycle: each different one once. */
+  tap(tapping: Tapping): void {
+    const { line: _line, ...said } = tapping;
+    const key = JSON.stringify(said);
+    if (!this.taps.has(key) && this.taps.size < LIMITS.programValues.most) this.taps.set(key, tapping);
+  }
+
+  toReport(): ToolReport {
+    const finite = (value: number) => (Number.isFinite(value) ? value : null);
+    const line = (value: number, at: number) => (Number.isFinite(value) ? at : null);
+    const feeds = new Map(this.pairList.map(({ f, mode, unit }) => [`${f} ${unit}`, { f, mode, unit }]));
+    const cut = Object.entries({
+      h: this.h.cut,
+      d: this.d.cut,
+      spindle: this.spindle.cut,
+      s_words: this.sWords.cut,
+      f_words: this.fWords.cut,
+      feeds: this.pairsCut,
+      in_force: this.pairsCut,
+      levels_mm: this.levels.cut,
+    }).flatMap(([list, isCut]) => (isCut ? [list] : []));
+    return {
+      t: this.t,
+      changes: this.changes,
+      name: this.name,
+      lines: this.lines,
+      h: this.h.list,
+      d: this.d.list,
+      spindle: this.spindle.list,
+      spindle_dir: this.spindleDir.list,
+      s_words: this.sWords.list,
+      highest_spindle: finite(this.highestSpindle),
+      feeds: [...feeds.values()],
+      f_words: this.fWords.list,
+      in_force: this.pairList,
+      cutting_mm: this.cuttingMm,
+      cutting_s: this.cuttingS,
+      rapid_mm: this.rapidMm,
+      rapid_known_mm: this.rapidKnownMm,
+      dwell_s: this.dwellS,
+      lowest_feed_z_mm: finite(this.lowestFeedZ),
+      lowest_feed_z_line: line(this.lowestFeedZ, this.lowestFeedZLine),
+      lowest_z_mm: finite(this.lowestZ),
+      lowest_z_line: line(this.lowestZ, this.lowestZLine),
+      first_z: this.firstZ,
+      levels_mm: this.levels.list.sort((a, b) => b - a).map((z) => Number(z.toFixed(3))),
+      plunges: this.plunges
+        ? { count: this.plunges, lowest_z_mm: finite(this.plungeLowest), line: this.plungeLine }
+        : null,
+      steepest_ramp:
+        this.steepest > 0
+          ? { degrees: (Math.atan(this.steepest) * 180) / Math.PI, line: this.steepestLine }
+          : null,
+      holes: this.holes,
+      deepest_hole_mm: finite(this.deepestHole),
+      deepest_hole_line: line(this.deepestHole, this.deepestHoleLine),
+      taps: [...this.taps.values()],
+      highest_feed_mm_min: finite(this.highestFeed),
+      cycles: this.cycles,
+      lower_bound: this.lowerBound,
+      warned: this.warned,
+      ...(cut.length ? { cut_short: cut } : {}),
+    };
+  }
+}

@@ -1,0 +1,69 @@
+import { parseNumber } from '@/core/units';
+import { DWELLS, POINTS, READ_DEFAULTS, type ReadOptions } from '@/core/programs';
+import { Problem } from '@/crib/door';
+
+/** How a program that is only read is asked about, as the API document says it too. */
+export const READ_QUERY = [
+  { name: 'z_limit_mm', schema: { type: 'number' }, description: 'Work Z below which moves are warned of' },
+  {
+    name: 'block_delete',
+    schema: { type: 'boolean' },
+    description: 'true leaves out blocks that begin with /',
+  },
+  {
+    name: 'without_point',
+    schema: { enum: [...POINTS, 'not known'] },
+    description: 'How the control takes a number without a point; as written where it is left out',
+  },
+  {
+    name: 'dwell',
+    schema: { enum: DWELLS },
+    description: 'What the P of a dwell is in; seconds where it is left out',
+  },
+  {
+    name: 'peck_clearance_mm',
+    schema: { type: 'number', minimum: 0, maximum: 50 },
+    description:
+      'How far above the depth reached a pecking cycle stops its rapid back; 0 where it is left out',
+  },
+  { name: 'd_equals_t', schema: { type: 'boolean' }, description: 'true compares D with the tool as H is' },
+] as const;
+
+/** The options that a query names. Throws a Problem that names the field where one is wrong. */
+export function readOptionsOf(query: URLSearchParams): ReadOptions {
+  for (const name of query.keys())
+    if (!READ_QUERY.some((known) => known.name === name))
+      throw wrong(name, query.get(name) ?? '', `one of ${READ_QUERY.map((known) => known.name).join(', ')}`);
+  const withoutPoint = oneOf(query, 'without_point', [...POINTS, 'not known'] as const) ?? 'as written';
+  return {
+    zLimitMm: numberOf(query, 'z_limit_mm', -1e6, 1e6),
+    blockDelete: oneOf(query, 'block_delete', ['true', 'false']) === 'true',
+    withoutPoint: withoutPoint === 'not known' ? null : withoutPoint,
+    dwellUnit: oneOf(query, 'dwell', DWELLS) ?? READ_DEFAULTS.dwellUnit,
+    peckClearanceMm: numberOf(query, 'peck_clearance_mm', 0, 50) ?? READ_DEFAULTS.peckClearanceMm,
+    dEqualsT: oneOf(query, 'd_equals_t', ['true', 'false']) === 'true',
+  };
+}
+
+const wrong = (field: string, value: string, limit: string) =>
+  new Problem('INVALID_INPUT', `${field}: “${value.slice(0, 40)}” is none of these`, {
+    field,
+    value: value.slice(0, 40),
+    limit,
+  });
+
+function numberOf(query: URLSearchParams, field: string, least: number, most: number): number | null {
+  const said = query.get(field);
+  if (said === null) return null;
+  const value = parseNumber(said);
+  if (value === null || value < least || value > most)
+    throw wrong(field, said, `a number from ${least} to ${most}`);
+  return value;
+}
+function oneOf<T extends string>(query: URLSearchParams, field: string, all: readonly T[]): T | null {
+  const said = query.get(field);
+  if (said === null) return null;
+  const found = all.find((one) => one === said);
+  if (found === undefined) throw wrong(field, said, all.join(', '));
+  return found;
+}
