@@ -70,6 +70,12 @@ export const DEFAULTS = {
   flankWearMm: 0.3,
   /** The same as a share of DC, for small cutters; the lesser of both counts (practice). */
   flankWearOfDiameter: 0.02,
+  /**
+   * How far a tap's feed may lie from its pitch, as a share: asked about from, and stopped from (practice: a holder that gives
+   * a little bears the first, no tap the second).
+   */
+  tapFeedAsk: 0.005,
+  tapFeedStop: 0.03,
   /** mm: the two radii of an arc may differ by so much. */
   arcRadiusMm: 0.002,
 } as const;

@@ -105,6 +105,8 @@ export interface ToolReport {
   lower_bound: boolean;
   /** What the program is warned of while it is in the spindle. */
   warned: WarningCode[];
+  /** The first line of each such warning. */
+  warned_at: Partial<Record<WarningCode, number>>;
   /** Lists that hold only the first of their values; left out: none. */
   cut_short?: string[];
 }

@@ -274,7 +274,8 @@ export class ReaderState {
     this.current.leave(lastLine);
     for (const { t, line } of this.tools.end())
       this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
-    for (const w of report.warnings) if (w.t !== null) this.tools.of(w.t)?.warned.push(w.code);
+    for (const { code, t, lines } of report.warnings)
+      if (t !== null) this.tools.of(t)?.warned.set(code, lines[0] ?? 0);
     report.tools = this.tools.all.map((tool) => tool.toReport());
     if (this.usedBefore) {
       const { t: _t, changes: _changes, ...rest } = this.before.toReport();

@@ -55,7 +55,8 @@ export class Tally {
   private readonly taps = new Map<string, Tapping>();
   readonly cycles: Record<string, number> = {};
   lowerBound = false;
-  readonly warned: WarningCode[] = [];
+  /** First line of each warning. */
+  readonly warned = new Map<WarningCode, number>();
   /** Pairs of feed and speed by what else is in force: programs of adaptive paths name a feed a block. */
   private readonly pairs = new Map<string, Map<number, InForce>>();
   private readonly pairList: InForce[] = [];
@@ -163,7 +164,8 @@ export class Tally {
       highest_feed_mm_min: finite(this.highestFeed),
       cycles: this.cycles,
       lower_bound: this.lowerBound,
-      warned: this.warned,
+      warned: [...this.warned.keys()],
+      warned_at: Object.fromEntries(this.warned),
       ...(cut.length ? { cut_short: cut } : {}),
     };
   }

@@ -45,6 +45,11 @@ export const buildOf = (
   body: cutter.kind === 'body' ? { rpmMax: factNumber(cutter, 'RPM_MAX') } : null,
   stickout,
   holder: { taper: holder.taper, rpmMax: holder.holder?.RPM_MAX ?? null },
+  cuts: {
+    centreCutting: cutter.centreCutting,
+    pitch: factNumber(cutter, 'TP'),
+    body: cutter.kind === 'body',
+  },
   coolantThrough: cutterDetails(cutter).CSP,
   extensions: parts
     .filter((p) => p.item.kind === 'extension')

@@ -6,6 +6,36 @@ const yes = { type: 'boolean' } as const;
 const notNegative = { type: 'number', minimum: 0, maximum: 1e6 } as const;
 const orNone = (schema: JSONSchema & object) => ({ anyOf: [schema, { type: 'null' }] }) as const;
 
+const feed = {
+  f: orNone(notNegative),
+  mode: { enum: ['G93', 'G94', 'G95'] },
+  unit: { enum: ['mm/min', 'inch/min', '1/min', 'mm/rev', 'inch/rev'] },
+  s: orNone(notNegative),
+  line: part.count,
+} as const;
+/** What else a program says of a tool, as its report has it; left out: not read. */
+const ASKED_MORE = {
+  inForce: part.list(
+    part.shape(
+      { ...feed, dir: { enum: ['M3', 'M4', null] }, cutting_mm: notNegative, cutting_s: notNegative },
+      ['f', 'mode', 'unit', 's', 'line'],
+    ),
+  ),
+  taps: part.list(
+    part.shape({ ...feed, cycle: part.text, dwell_s: orNone(notNegative) }, [
+      'cycle',
+      'f',
+      'mode',
+      'unit',
+      's',
+      'dwell_s',
+      'line',
+    ]),
+  ),
+  plunges: orNone(part.shape({ lowest: part.orNull, line: part.count }, ['lowest', 'line'])),
+  ramp: orNone(part.shape({ degrees: notNegative, line: part.count }, ['degrees', 'line'])),
+} as const;
+
 /** What is reckoned of a tool in its program. */
 export const JOBS_COMPUTATIONS: readonly Computation[] = [
   computation<Use>(
@@ -25,6 +55,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
             minutesPerPart: notNegative,
             atLeast: yes,
             warned: part.list(part.text),
+            ...ASKED_MORE,
           },
           [
             't',
@@ -63,6 +94,11 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                 cutter: part.cutter,
                 body: orNone(part.shape({ rpmMax: part.orNull }, ['rpmMax'])),
                 stickout: part.positive,
+                cuts: part.shape({ centreCutting: orNone(yes), pitch: part.orNull, body: yes }, [
+                  'centreCutting',
+                  'pitch',
+                  'body',
+                ]),
                 holder: part.shape({ taper: part.textOrNull, rpmMax: part.orNull }, ['taper', 'rpmMax']),
                 build: part.list({ type: 'object', maxProperties: 20 }, 100),
                 measured: { enum: ['not measured', 'in question', 'measured'] },

@@ -74,6 +74,7 @@ const NOT_SAID = {
     highest_feed_mm_min: null,
     highest_spindle: null,
     warned: [],
+    warned_at: {},
     lines: [],
     in_force: [],
     taps: [],

@@ -2,6 +2,7 @@ import { type Grade, type Judgement, mm, orUnknown, say } from '../../because';
 import { familySpec, neckDiameter } from '../../cutters';
 import { DEFAULTS } from '../../defaults';
 import type { AskedHere, ToolAsks, Use, UseBuild } from './facts';
+import { inProgram } from './inProgram';
 
 type Asked = Pick<Use, 'asks' | 'here'>;
 
@@ -31,7 +32,11 @@ export function judgeDepths(asked: Asked, build: UseBuild): Judgement[] {
 }
 
 const depthsOf = (asks: ToolAsks, here: AskedHere): [string, string, string][] => [
-  ['lowest feeding Z', `${asks.atLeast ? 'at least ' : ''}${orUnknown(asks.lowestFeedZ)}`, 'program'],
+  [
+    'lowest feeding Z',
+    `${asks.atLeast ? 'at least ' : ''}${orUnknown(asks.lowestFeedZ)}`,
+    inProgram(asks.lines?.lowestFeedZ),
+  ],
   ['highest Z beside the cut', orUnknown(here.highestBeside), 'operation'],
 ];
 /** What is good only as far as the program was understood is not judged. */
@@ -82,7 +87,7 @@ function hole({ asks, here }: Asked, { cutter: c, name }: UseBuild): Judgement {
   const symbol = c.LU === null ? 'LCF' : 'LU';
   const values: [string, string, string][] = [
     ...depthsOf(asks, here),
-    ['longest feed of a cycle, from R', orUnknown(asks.deepestHole), 'program'],
+    ['longest feed of a cycle, from R', orUnknown(asks.deepestHole), inProgram(asks.lines?.deepestHole)],
     [symbol, orUnknown(usable), name],
   ];
   const formula = `depth of the hole ≤ ${symbol}`;

@@ -1,6 +1,6 @@
 import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
-import type { WarningCode } from '../../programs';
+import type { InForce, Tapping, WarningCode } from '../../programs';
 
 /** What a program asks of one T. Lengths mm in work coordinates, feeds mm/min; null: not known, or none. */
 export interface ToolAsks {
@@ -17,6 +17,17 @@ export interface ToolAsks {
   /** Something of it was not understood: it goes at least so deep, and takes at least so long. */
   atLeast: boolean;
   warned: readonly WarningCode[];
+  /** Lines of the program on which what is asked stands; left out, or null: not known. */
+  lines?: {
+    lowestFeedZ: number | null;
+    deepestHole: number | null;
+    warned: Partial<Record<WarningCode, number>>;
+  };
+  /** Pairs of feed and speed; tapping cycles; ways straight down and the steepest slope. Left out: not read. */
+  inForce?: readonly InForce[];
+  taps?: readonly Tapping[];
+  plunges?: { lowest: number | null; line: number } | null;
+  ramp?: { degrees: number; line: number } | null;
 }
 
 /** What is known of the operation beside its program. */
@@ -46,6 +57,8 @@ export interface UseBuild {
   body: { rpmMax: number | null } | null;
   stickout: number;
   holder: { taper: string | null; rpmMax: number | null };
+  /** What its cutter is beside its shape; left out: not asked. */
+  cuts?: { centreCutting: boolean | null; pitch: number | null; body: boolean };
   /** Its cutter takes coolant through its shank; left out: not asked. */
   coolantThrough?: boolean | null;
   /** Extensions on the holder, each with its own limit; left out: none. */

@@ -1,7 +1,9 @@
 import { type Judgement, say, worstGrade } from '../../because';
 import type { ToolReport, WarningCode } from '../../programs';
+import { judgeCuts } from './cuts';
 import { judgeDepths } from './depths';
 import type { ToolAsks, Use, UseBuild, UseJudgement, UseState } from './facts';
+import { inProgram } from './inProgram';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
 import { judgeSpindle } from './spindle';
@@ -18,6 +20,15 @@ export const asksOf = (tool: ToolReport): ToolAsks => ({
   minutesPerPart: tool.cutting_s / 60,
   atLeast: tool.lower_bound,
   warned: tool.warned,
+  lines: {
+    lowestFeedZ: tool.lowest_feed_z_line,
+    deepestHole: tool.deepest_hole_line,
+    warned: tool.warned_at,
+  },
+  inForce: tool.in_force,
+  taps: tool.taps,
+  plunges: tool.plunges && { lowest: tool.plunges.lowest_z_mm, line: tool.plunges.line },
+  ramp: tool.steepest_ramp,
 });
 
 /**
@@ -51,11 +62,12 @@ export function judgeUse(use: Use): UseJudgement {
 
 /**
  * What can be judged before anybody tightens a nut: does the holder go into this spindle, does it reach, do the flutes
- * carry, may it turn so fast. Asked at the build for a T as well as of what stands.
+ * carry, may it turn so fast, may it be fed so. Asked at the build for a T as well as of what stands.
  */
 export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: UseBuild): Judgement[] => [
   ...judgeSpindle(use, build),
   ...judgeDepths(use, build),
+  ...judgeCuts(use, build),
 ];
 
 /** A wrench that was off leaves nobody to say how tight it is. */
@@ -116,7 +128,11 @@ function program(asks: ToolAsks): Judgement[] {
   return asks.warned.flatMap((code) => {
     const said = PROGRAM_WORDS[code];
     return said
-      ? [say(`PROGRAM_${code}`, 'question', said[0], said[1], [['T', String(asks.t), 'program']])]
+      ? [
+          say(`PROGRAM_${code}`, 'question', said[0], said[1], [
+            ['T', String(asks.t), inProgram(asks.lines?.warned[code])],
+          ]),
+        ]
       : [];
   });
 }

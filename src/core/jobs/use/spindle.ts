@@ -1,6 +1,7 @@
 import { aside, type Judgement, say } from '../../because';
 import { sameTaper } from '../../cutters';
 import type { Use, UseBuild } from './facts';
+import { inProgram } from './inProgram';
 
 /** Spindle side, speed and feed of a build on a machine. */
 export const judgeSpindle = (use: Pick<Use, 'asks' | 'machine'>, build: UseBuild): Judgement[] =>
@@ -55,7 +56,7 @@ function rpm(
     ...(body ? [{ of: 'cutter body', limit: body.rpmMax, source: name }] : []),
   ];
   const values: [string, string, string][] = [
-    ['highest S', `${top} rev/min`, 'program'],
+    ['highest S', `${top} rev/min`, inProgram(asks.inForce?.find((pair) => pair.s === top)?.line)],
     ...limits.map(({ of, limit, source }): [string, string, string] => [
       `${of} limit`,
       limit === null ? 'not known' : `${limit} rev/min`,
