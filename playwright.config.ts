@@ -36,7 +36,7 @@ export default defineConfig({
   // each in its own order, and what starts servers wherever a worker is free.
   workers: 2,
   projects: [
-    { name: 'reads', testMatch: 'views.spec.ts', fullyParallel: true },
+    { name: 'reads', testMatch: ['views.spec.ts', 'programs.spec.ts'], fullyParallel: true },
     { name: 'own', testMatch: 'story.spec.ts', dependencies: ['reads'] },
     // Each starts a Stable of its own, on a port and a folder of its own: whichever worker is free takes the next.
     { name: 'starts', testMatch: 'server.spec.ts', fullyParallel: true, dependencies: ['reads'] },

@@ -29,6 +29,7 @@ const VIEWS = [
   ['A certificate', '/machines?what=gauge&open=BORE-20'],
   ['Jobs', '/jobs'],
   ['A job', '/jobs?open=J-3120&t=3'],
+  ['A program', '/jobs?open=J-3120&do=program&line=112'],
   ['Life', '/life'],
   ['Buying', '/buying?open=EM8'],
   ['Entries', '/history'],

@@ -24,6 +24,8 @@ const policy = (nonce, dev) =>
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${dev ? " 'unsafe-eval'" : ''}`,
     `style-src-elem 'self' 'nonce-${nonce}'`,
+    // The page's own reader of programs.
+    "worker-src 'self'",
     // Places and sizes of drawn things; no text that somebody typed becomes a style.
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' blob: data:",

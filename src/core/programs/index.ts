@@ -1,5 +1,7 @@
 // Reading an NC program
 export { readProgram } from './readProgram';
+export { COMPARED, compareTools } from './compare';
+export type { Change, Compared, ToolChange } from './compare';
 export { bytesSource, textSource, type ProgramSource } from './source';
 export { DWELLS, POINTS, READ_DEFAULTS } from './report';
 export type {

@@ -73,7 +73,8 @@ export const PAGES = {
     operation: 'number',
     t: 'number',
   },
-  jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'] },
+  /** `line`: of the program that is open. */
+  jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'], do: ['program'], line: 'number' },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,

@@ -1,6 +1,7 @@
 import { parseNumber } from '@/core/units';
 import { DWELLS, POINTS, READ_DEFAULTS, type ReadOptions } from '@/core/programs';
 import { Problem } from '@/crib/door';
+import type { MachineRow } from '@/data/shop';
 
 /** How a program that is only read is asked about, as the API document says it too. */
 export const READ_QUERY = [
@@ -28,6 +29,11 @@ export const READ_QUERY = [
   },
   { name: 'd_equals_t', schema: { type: 'boolean' }, description: 'true compares D with the tool as H is' },
 ] as const;
+
+/** How programs of a machine are read: by what is known of its control. */
+export const readByMachine = (machine: Pick<MachineRow, 'withoutPoint'> | null): Partial<ReadOptions> => ({
+  withoutPoint: machine?.withoutPoint ?? null,
+});
 
 /** The options that a query names. Throws a Problem that names the field where one is wrong. */
 export function readOptionsOf(query: URLSearchParams): ReadOptions {

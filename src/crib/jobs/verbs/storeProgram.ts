@@ -3,6 +3,7 @@ import { defineVerb, field, found, Problem } from '@/crib/door';
 import { insertProgram, maybeOperation } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
 import { checkProgramText } from '../checkProgramText';
+import { readByMachine } from '../readOptions';
 import { readProgramText } from '../tasks';
 
 export const storeProgram = defineVerb({
@@ -21,10 +22,10 @@ export const storeProgram = defineVerb({
   async prepare(input, c, beside) {
     checkProgramText(input.text);
     const operation = await maybeOperation(c, input.operation);
-    const machine = operation && (await maybeMachine(c, operation.machine));
+    const machine = operation ? await maybeMachine(c, operation.machine) : null;
     return beside(readProgramText, {
       text: input.text,
-      options: { withoutPoint: machine?.withoutPoint ?? null },
+      options: readByMachine(machine),
     });
   },
   async run(c, input, moment, read) {

@@ -1,4 +1,5 @@
-import type { ProgramReport } from '@/core/programs';
+import type { ProgramReport, ReadOptions } from '@/core/programs';
+import { held } from '@/core/sure';
 import { loadItems } from '@/crib/catalogue';
 import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
@@ -6,10 +7,13 @@ import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsOfJob, manyPartsLogs, maybeReport, type PartsLogRow } from '@/data/jobs';
 import { type JobLine, jobLines } from '../jobLines';
+import { readByMachine } from '../readOptions';
 
 /** One job with all that its program said, what was made of it, and what can be tied to its tools. */
 export interface JobView extends JobLine {
   report: ProgramReport | null;
+  /** How a program for its machine is read. */
+  reads: Partial<ReadOptions>;
   /** The latest logs, and whether there are more. */
   logs: PartsLogRow[];
   moreLogs: boolean;
@@ -29,6 +33,7 @@ export async function jobView(c: Connection, number: string): Promise<JobView | 
   return {
     ...line,
     report: line.program && ((await maybeReport(c, line.program.entryId))?.report ?? null),
+    reads: readByMachine(held(work.machines, operation.machineId)),
     logs: logs.slice(0, LOGS_SHOWN),
     moreLogs: logs.length > LOGS_SHOWN,
     standing: await standingChoices(c),

@@ -1,7 +1,14 @@
 'use client';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
-import { EditorState } from '@codemirror/state';
-import { EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
+import { EditorState, StateEffect, StateField } from '@codemirror/state';
+import {
+  Decoration,
+  type DecorationSet,
+  EditorView,
+  highlightActiveLine,
+  keymap,
+  lineNumbers,
+} from '@codemirror/view';
 import { type Ref, useEffect, useImperativeHandle, useRef } from 'react';
 import { sure } from '@/core/sure';
 import { nonceOfPage } from '@/ui/kit/theme/nonce';
@@ -13,6 +20,10 @@ export interface EditorText {
 }
 
 const LOOK = EditorView.theme({
+  '.cm-line.cm-shown, &.cm-focused .cm-line.cm-shown': {
+    background: 'var(--accent-soft)',
+    boxShadow: 'inset 3px 0 0 var(--accent)',
+  },
   '&': {
     fontSize: '13px',
     background: 'var(--sheet)',
@@ -27,13 +38,32 @@ const LOOK = EditorView.theme({
   '&.cm-focused .cm-activeLine, &.cm-focused .cm-activeLineGutter': { background: 'var(--accent-soft)' },
 });
 
+/** A text that is read beside something is as tall as the window lets it. */
+const TALL = EditorView.theme({ '.cm-scroller': { maxHeight: 'max(320px, calc(100vh - 230px))' } });
+
+/** Marks the line that is shown, by where it begins. */
+const show = StateEffect.define<number>();
+const SHOWN = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update(marks, { effects, changes }) {
+    const [shown] = effects.filter((e) => e.is(show));
+    return shown
+      ? Decoration.set([Decoration.line({ class: 'cm-shown' }).range(shown.value)])
+      : marks.map(changes);
+  },
+  provide: (field) => EditorView.decorations.from(field),
+});
+
 /** An editor for NC text, with the numbers of its lines. Tab goes on to the next field: a program needs none. */
 export default function NcEditor({
   label,
   text,
   kept,
+  at = null,
 }: {
   label: string;
+  /** The line that is shown and marked; null: none. */
+  at?: number | null;
   text?: Ref<EditorText>;
   /** A text that is read and not changed. */
   kept?: string;
@@ -53,13 +83,26 @@ export default function NcEditor({
           highlightActiveLine(),
           keymap.of([...defaultKeymap, ...historyKeymap]),
           EditorView.contentAttributes.of({ 'aria-label': label, spellcheck: 'false' }),
+          kept === undefined ? [] : TALL,
           LOOK,
+          SHOWN,
         ],
       }),
     });
     view.current = editor;
     return () => editor.destroy();
   }, [label, kept]);
+  useEffect(() => {
+    const editor = view.current;
+    if (!editor || at === null || at < 1 || at > editor.state.doc.lines) return;
+    const { from } = editor.state.doc.line(at);
+    editor.dispatch({
+      selection: { anchor: from },
+      effects: [show.of(from), EditorView.scrollIntoView(from, { y: 'center' })],
+    });
+    // On a narrow screen what was pointed at stands above.
+    place.current?.scrollIntoView({ block: 'nearest' });
+  }, [at, kept]);
   useImperativeHandle(text, () => ({
     read: () => view.current?.state.doc.toString() ?? '',
     put: (whole) =>

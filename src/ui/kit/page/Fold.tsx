@@ -16,16 +16,20 @@ const WhenAsked = ({ in: open, children }: { in?: boolean; children?: ReactNode 
 export function Fold({
   label,
   says,
+  open = false,
   children,
 }: {
   label: ReactNode;
   /** It only says something: no field in it would lose what was typed. */
   says?: boolean;
+  /** Unfolded when it comes. */
+  open?: boolean;
   children: ReactNode;
 }) {
   return (
     <Accordion
       square
+      defaultExpanded={open}
       disableGutters
       elevation={0}
       slots={{ transition: says ? WhenAsked : AtOnce }}

@@ -10,12 +10,12 @@ import { useRouter } from 'next/navigation';
 import { linkTo, linkToRun } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import { GradeMark } from '@/ui/kit/figure';
-import { Acts, Caution, Fold, Head, Notice } from '@/ui/kit/page';
+import { Acts, Caution, Head } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useTimes } from '@/ui/shell';
 import { ProgramDrop } from './ProgramDrop';
-import { ProgramText } from './ProgramText';
+import { ReportNotes } from './program/ReportNotes';
 
 /** One job as a sheet of its tools, its program and what was made. */
 export function JobSheet({ job }: { job: JobView }) {
@@ -24,6 +24,7 @@ export function JobSheet({ job }: { job: JobView }) {
   const { show, unitWord } = useLengths();
   const { moment } = useTimes();
   const { operation: o, program, cycle } = job;
+  const lineLink = (line: number) => query.href({ do: 'program', line });
   const min = (n: number | null) => (n === null ? 'not known' : n.toFixed(2));
   return (
     <>
@@ -42,6 +43,11 @@ export function JobSheet({ job }: { job: JobView }) {
           </div>
         </div>
         <Acts>
+          {program && (
+            <Button component={Link} href={query.href({ do: 'program' })}>
+              Its program
+            </Button>
+          )}
           <Button component={Link} href={linkTo('rack', { job: o.job })}>
             On the rack
           </Button>
@@ -116,7 +122,7 @@ export function JobSheet({ job }: { job: JobView }) {
               <span className="soft">Without acceleration, so at least that.</span>
             </p>
           )}
-          <ProgramNotes job={job} />
+          {job.report && <ReportNotes report={job.report} line={lineLink} />}
         </>
       )}
       <h2>{program ? 'A changed program' : 'Its program'}</h2>
@@ -127,8 +133,7 @@ export function JobSheet({ job }: { job: JobView }) {
           <EntryBack entry={program.entryId} what={`the program of ${o.job}`} />
         </p>
       )}
-      {program && <ProgramText entry={program.entryId} />}
-      <ProgramDrop operation={o.id} />
+      <ProgramDrop operation={o.id} reads={job.reads} stored={program && job.tools.map((t) => t.tool)} />
       <Caution>
         First run of any changed program, length or offset: air run, low override, hand on feed hold.
       </Caution>
@@ -155,48 +160,3 @@ export function JobSheet({ job }: { job: JobView }) {
 const Worst = ({ line: { use } }: { line: ToolLine }) => (
   <GradeMark grade={use.grade}>{use.why ?? 'good'}</GradeMark>
 );
-
-function ProgramNotes({ job: { report } }: { job: JobView }) {
-  if (!report) return null;
-  return (
-    <>
-      {report.warnings.length > 0 && (
-        <Notice>
-          <strong>The program itself.</strong>
-          <ul style={{ margin: 0, paddingLeft: 18 }}>
-            {report.warnings.slice(0, 20).map((w) => (
-              <li key={`${w.code} ${w.t}`}>
-                {w.t !== null && `T${w.t}: `}
-                {w.message}, line {w.lines.slice(0, 6).join(', ')}
-                {w.lines.length > 6 && ' …'}
-              </li>
-            ))}
-          </ul>
-        </Notice>
-      )}
-      {report.not_understood.length > 0 && (
-        <Fold
-          label={
-            <>
-              {report.not_understood.length === 1 ? 'One word' : `${report.not_understood.length} words`} not
-              understood: figures touched are marked ≥
-            </>
-          }
-          says
-        >
-          <Table>
-            <TableBody>
-              {report.not_understood.slice(0, 60).map((n, i) => (
-                <TableRow key={i}>
-                  <TableCell className="num fig">line {n.line}</TableCell>
-                  <TableCell className="fig">{n.text}</TableCell>
-                  <TableCell className="soft">{n.why}</TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </Fold>
-      )}
-    </>
-  );
-}

@@ -15,6 +15,8 @@ import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay } from '@/ui/shell';
 import { JobSheet } from './JobSheet';
+import { ProgramSheet } from './program/ProgramSheet';
+import { ProgramTag } from './program/ProgramTag';
 import { NewJobTag, OperationTag, ToolTag } from './jobTags';
 
 interface Props {
@@ -31,6 +33,8 @@ export function JobsScreen({ view, job, shop }: Props) {
   const beside =
     query.get('new') === 'job' ? (
       <NewJobTag shop={shop} />
+    ) : job && query.get('do') === 'program' ? (
+      <ProgramTag job={job} />
     ) : job && line ? (
       <ToolTag key={`${job.operation.id} ${line.t}`} job={job} line={line} />
     ) : job ? (
@@ -38,7 +42,9 @@ export function JobsScreen({ view, job, shop }: Props) {
     ) : null;
   return (
     <Middle beside={beside}>
-      {job ? (
+      {job?.program && query.get('do') === 'program' ? (
+        <ProgramSheet job={job} program={job.program} />
+      ) : job ? (
         <JobSheet job={job} />
       ) : (
         <>

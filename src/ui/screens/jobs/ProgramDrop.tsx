@@ -3,11 +3,15 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
+import { LIMITS } from '@/core/limits';
+import type { ReadOptions, ToolReport } from '@/core/programs';
 import type { ProblemDocument } from '@/crib/door';
 import type { EditorText } from '@/ui/kit/code/NcEditor';
 import { FileDrop } from '@/ui/kit/file';
 import { ForOthers, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
+import { ReadHere } from './program/ReadHere';
+import { useReading } from './program/reading';
 import { LOST, post, useBarred, useSurroundings } from '@/ui/shell';
 
 /** The editor comes after the first view: most who open a job read it. */
@@ -16,8 +20,18 @@ const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {
   loading: () => <p className="soft small">The editor is on its way …</p>,
 });
 
-/** Paste or drop an NC program. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
-export function ProgramDrop({ operation }: { operation: number }) {
+/** Paste or drop an NC program: a file is read here first. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
+export function ProgramDrop({
+  operation,
+  reads,
+  stored,
+}: {
+  operation: number;
+  /** How a program for its machine is read. */
+  reads: Partial<ReadOptions>;
+  /** Tools of the program in force; null: there is none. */
+  stored: readonly ToolReport[] | null;
+}) {
   const { say } = useSurroundings();
   const barred = useBarred('storeProgram');
   const router = useRouter();
@@ -26,9 +40,12 @@ export function ProgramDrop({ operation }: { operation: number }) {
   const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
 
+  // Read in the page first: what it says is seen before anything is stored.
+  const { reading, start, stop } = useReading(reads);
   const take = async (file: File) => {
     setName(file.name);
-    text.current?.put(await file.text());
+    start(file);
+    text.current?.put(file.size <= LIMITS.programCharacters.most ? await file.text() : '');
   };
   const send = async () => {
     const answer = await once((formId) =>
@@ -47,6 +64,7 @@ export function ProgramDrop({ operation }: { operation: number }) {
     }
     setProblem(null);
     text.current?.put('');
+    stop();
     const { tools, warnings, notUnderstood } = answer.value;
     say(`program read: ${tools} tools, ${warnings} warnings, ${notUnderstood} words not understood`);
     router.refresh();
@@ -54,6 +72,7 @@ export function ProgramDrop({ operation }: { operation: number }) {
   if (barred !== null) return <ForOthers who={barred} />;
   return (
     <FileDrop label="Choose the program’s file" words="Choose its file" onFile={(file) => void take(file)}>
+      {reading && <ReadHere reading={reading} stored={stored} onStop={stop} />}
       <p className="soft small">Or paste the NC program here:</p>
       <NcEditor label="Paste the NC program" text={text} />
       <ProblemNote problem={problem} />

@@ -1,0 +1,89 @@
+import { readFileSync } from 'node:fs';
+import { DEMO } from '../playwright.config';
+import { expect, fitsWidth, test } from './help';
+
+/** Programs as the page reads them: the demo shop's own cover, changed as a post-processor or a hand would change it. */
+test.use({ baseURL: DEMO });
+const COVER = readFileSync('demo/programs/stainless-cover.nc', 'utf8');
+const dropped = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+
+test('a changed program is read where it is dropped: what is wrong in it, and what is other than before', async ({
+  page,
+}) => {
+  await page.goto('/jobs?open=J-3120');
+  const before = await page.request.get('/api/v1/entries').then((r) => r.text());
+  const changed = COVER.replace('G43 H5', 'G43 H8').replace('R5 Z-12 F300', 'R5 Z-14 F240');
+  await page.getByLabel('Choose the program’s file').setInputFiles(dropped('cover-2.nc', changed));
+  const says = page.getByRole('region', { name: 'What cover-2.nc says' });
+  await expect(says).toContainText('nothing is stored yet');
+  const line = 1 + changed.slice(0, changed.indexOf('G43 H8')).split('\n').length - 1;
+  await expect(says).toContainText(`T5: H8 is called while T5 is in the spindle, line ${line}`);
+  const tap = says.getByRole('row').filter({ hasText: 'TAP M8' });
+  await expect(tap).toContainText('lowest feeding Z −14.00, was −12.00');
+  // Four holes of 19 in and out at 240 and not of 17 at 300.
+  await expect(tap).toContainText('min in the cut 0.63, was 0.45');
+  await expect(says.getByRole('row').filter({ hasText: 'SQUARE 8' })).toContainText('as before');
+  // It lies in the editor to be stored, and nothing is.
+  await expect(page.getByLabel('Paste the NC program')).toContainText('O3120');
+  expect(await page.request.get('/api/v1/entries').then((r) => r.text())).toBe(before);
+});
+
+test('a program of 120 MB is read beside the page, which goes on, and can be stopped', async ({ page }) => {
+  await page.goto('/jobs?open=J-3120');
+  const file = await page.evaluateHandle(() => {
+    const lines = 'X12.345 Y67.891\nG1 X10.5 Y3.25 Z-1.5 F600\n'.repeat(2_000);
+    const dropped = new DataTransfer();
+    dropped.items.add(
+      new File(
+        Array.from({ length: 1_400 }, () => lines),
+        'long.nc',
+      ),
+    );
+    return dropped;
+  });
+  const place = page.getByText('or drop it here');
+  await place.dispatchEvent('drop', { dataTransfer: file });
+  const bar = page.getByRole('progressbar', { name: 'Reading long.nc' });
+  await expect(bar).toBeVisible();
+  // The page answers the hand while it is read.
+  await page.getByPlaceholder(/Scan, or type/).fill('EM8');
+  await expect(page.getByPlaceholder(/Scan, or type/)).toHaveValue('EM8');
+  await page.getByRole('button', { name: 'Stop reading' }).click();
+  await expect(bar).toHaveCount(0);
+  // A small one is read right after it.
+  await page.getByLabel('Choose the program’s file').setInputFiles(dropped('cover.nc', COVER));
+  await expect(page.getByRole('region', { name: 'What cover.nc says' })).toContainText('as before');
+});
+
+test('the program beside what it says: a line that is pointed at is shown, and its address can be given away', async ({
+  page,
+}) => {
+  await page.goto('/jobs?open=J-3120');
+  await page.getByRole('link', { name: 'Its program' }).click();
+  await page.getByRole('button', { name: /TAP M8/ }).click();
+  const hole = COVER.split('\n').findIndex((l) => l.includes('G84')) + 1;
+  await page
+    .getByRole('link', { name: String(hole), exact: true })
+    .first()
+    .click();
+  const shown = page.locator('.cm-shown');
+  await expect(shown).toHaveText('G98 G84 X10 Y10 R5 Z-12 F300');
+  await expect(shown).toBeInViewport();
+  // Whoever gets the address sees the same line, with its tool unfolded.
+  await page.goto(page.url());
+  await expect(page.locator('.cm-shown')).toBeInViewport();
+  await expect(page.getByText('4 holes, from R line 112')).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+  await expect(page.locator('.cm-shown')).toBeVisible();
+});
+
+test('what is no program says so where it is dropped', async ({ page }) => {
+  await page.goto('/jobs?open=J-3120');
+  await page
+    .getByLabel('Choose the program’s file')
+    .setInputFiles(dropped('letter.txt', 'dear diary, today we milled'));
+  const says = page.getByRole('region', { name: 'What letter.txt says' });
+  await expect(says).toContainText('No tool change was found in it: is it the right file?');
+  await expect(says).toContainText('No more in it: T3, T2, T5, T8.');
+});
