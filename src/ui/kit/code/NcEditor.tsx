@@ -82,7 +82,8 @@ export default function NcEditor({
           history(),
           highlightActiveLine(),
           keymap.of([...defaultKeymap, ...historyKeymap]),
-          EditorView.contentAttributes.of({ 'aria-label': label, spellcheck: 'false' }),
+          // Reached by Tab as well where nothing can be typed.
+          EditorView.contentAttributes.of({ 'aria-label': label, spellcheck: 'false', tabindex: '0' }),
           kept === undefined ? [] : TALL,
           LOOK,
           SHOWN,

@@ -6,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
+import dynamic from 'next/dynamic';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
 import type { JobSummary, JobsView, JobView } from '@/crib/jobs';
@@ -15,9 +16,11 @@ import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay } from '@/ui/shell';
 import { JobSheet } from './JobSheet';
-import { ProgramSheet } from './program/ProgramSheet';
-import { ProgramTag } from './program/ProgramTag';
 import { NewJobTag, OperationTag, ToolTag } from './jobTags';
+
+/** A program comes when it is asked for: most who open the jobs read none. */
+const ProgramSheet = dynamic(() => import('./program/ProgramSheet').then((m) => m.ProgramSheet));
+const ProgramTag = dynamic(() => import('./program/ProgramTag').then((m) => m.ProgramTag));
 
 interface Props {
   view: JobsView;

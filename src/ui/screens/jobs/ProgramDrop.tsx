@@ -10,7 +10,6 @@ import type { EditorText } from '@/ui/kit/code/NcEditor';
 import { FileDrop } from '@/ui/kit/file';
 import { ForOthers, ProblemNote, useSendOnce } from '@/ui/kit/form';
 import { Acts } from '@/ui/kit/page';
-import { ReadHere } from './program/ReadHere';
 import { useReading } from './program/reading';
 import { LOST, post, useBarred, useSurroundings } from '@/ui/shell';
 
@@ -19,6 +18,9 @@ const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {
   ssr: false,
   loading: () => <p className="soft small">The editor is on its way …</p>,
 });
+
+/** What a file says comes with the file. */
+const ReadHere = dynamic(() => import('./program/ReadHere').then((m) => m.ReadHere), { ssr: false });
 
 /** Paste or drop an NC program: a file is read here first. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
 export function ProgramDrop({
