@@ -50,6 +50,15 @@ it('long ones are found far behind, and left again for the right line', () => {
   expect(r.not_understood).toMatchObject([{ line: 4 + 1 + 12_000 + 1, text: 'G68' }]);
 });
 
+it('a tool that a subprogram changes to ends the lines of the one before where it is called', () => {
+  const r = read('G1 X10 F100\nM98 P5\nG1 X20', 'O5\nT2 M6\nM3\nM99');
+  expect(r.tools.map((t) => t.lines)).toEqual([[[1, 5]], [[9, 9]]]);
+});
+it('what else stands beside its number is read, or named', () =>
+  expect(read('M98 P5', 'O5 G68 R30\nM99').not_understood).toMatchObject([{ line: 6, text: 'G68' }]));
+it('a return to another line is named', () =>
+  expect(read('M98 P5', 'O5\nM99 P20').not_understood).toMatchObject([{ line: 7, text: 'M99 P20' }]));
+
 describe('what cannot be called is named with its line, and marks the tool', () => {
   it.each([
     ['no such subprogram', 'M98 P5', 'O6\nM99', /no subprogram O5/],

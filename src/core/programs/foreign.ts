@@ -16,8 +16,11 @@ function isPlain(block: Block): boolean {
   return true;
 }
 
-/** Lists what is not read of a block, brings into force what stays, and returns its foreign G numbers. */
-export function foreignCodes(s: ReaderState, block: Block): readonly number[] {
+/**
+ * Lists what is not read of a block, brings into force what stays, and returns its foreign G numbers. `head`: it is the first
+ * of a called subprogram, whose number is no code.
+ */
+export function foreignCodes(s: ReaderState, block: Block, head: boolean): readonly number[] {
   if (isPlain(block)) {
     s.begun = true;
     return NONE;
@@ -42,7 +45,7 @@ export function foreignCodes(s: ReaderState, block: Block): readonly number[] {
           ? QUIET_M.has(value)
           : // The program's own number stands before everything else.
             (KNOWN_LETTERS & (1 << letter)) !== 0 ||
-            (letter === AT.O && block.programNumber !== null && !s.begun);
+            (letter === AT.O && block.programNumber !== null && (head || !s.begun));
     if (known) continue;
     const code = letter === AT.G || letter === AT.M;
     const written = `${letterOf(letter)}${block.number(i)}`;

@@ -19,8 +19,7 @@ const WORDS = bits('TSFHD');
 export function readBlock(s: ReaderState, block: Block, calls: Calls, changesByM6: boolean): boolean {
   if (block.commentsBefore.length) for (const comment of block.commentsBefore) s.hear(comment);
   if (block.comment !== null) s.hear(block.comment);
-  // The number a called subprogram begins with is no code.
-  const foreign = calls.isHead(block) ? [] : foreignCodes(s, block);
+  const foreign = foreignCodes(s, block, calls.isHead(block));
   const codes = block.g.count > 1 || (block.g.count === 1 && block.g.at(0) > 3);
   if (codes) setModes(s, block);
   if (block.m.count > 0 || block.letters & WORDS) {
@@ -129,8 +128,12 @@ function end(s: ReaderState, block: Block, calls: Calls): boolean {
     s.refresh();
   }
   if (block.m.has(98)) calls.call(s, block);
-  // In the main program it begins anew: once through is what one part takes.
-  else if (block.m.has(99)) return !calls.return(block);
+  else if (block.m.has(99)) {
+    if (block.holds(AT.P))
+      s.notUnderstood(block.line, block.text.slice(0, 80), 'M99 with a line to go on at', true);
+    // In the main program it begins anew: once through is what one part takes.
+    return !calls.return(block);
+  }
   return block.m.has(2) || block.m.has(30);
 }
 

@@ -31,7 +31,6 @@ export function readProgram(
   const calls = new Calls(source);
   const block = new Block(source);
   let read = 0;
-  let last = 0;
   for (;;) {
     if (!block.read()) {
       if (!calls.inside) break;
@@ -43,16 +42,18 @@ export function readProgram(
     read += 1;
     if (progress && read % PROGRESS_EVERY === 0 && !calls.inside) progress(block.at);
     if (calls.inside) s.called += 1;
-    else last = block.line;
     const enough = tooMuch(s);
     if (enough !== null) {
       s.notUnderstood(block.line, block.text.slice(0, 80), `reading stopped here: ${enough}`, true);
       s.markAll();
       break;
     }
-    if (readBlock(s, block, calls, changesByM6)) break;
+    const line = calls.isHead(block) ? s.lastLine : block.line;
+    const ends = readBlock(s, block, calls, changesByM6);
+    s.lastLine = line;
+    if (ends) break;
   }
-  return s.finish(last);
+  return s.finish();
 }
 
 /** Whether a program changes its tools by M6; most say so in their first lines. */

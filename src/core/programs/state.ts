@@ -93,6 +93,8 @@ export class ReaderState {
   private readonly feedingOffsets = new Values<string>();
   /** Repeats of drilling cycles, each hole and peck: one short block may ask for thousands. */
   repeats = 0;
+  /** Line of the block that was read last. */
+  lastLine = 0;
   /** Blocks that were read again in called subprograms. */
   called = 0;
   /** What a feed move goes to and how long it takes a mm; null: something it depends on has changed. */
@@ -180,7 +182,7 @@ export class ReaderState {
   change(t: number, line: number, name: string | null = null): void {
     this.report.tool_changes += 1;
     if (this.report.tool_sequence.length < LIMITS.programTools.most) this.report.tool_sequence.push(t);
-    this.current.leave(line - 1);
+    this.current.leave(this.lastLine);
     this.current = this.tools.change(t, line, name);
     this.t = t;
     if (this.modes.size) this.current.lowerBound = true;
@@ -265,13 +267,13 @@ export class ReaderState {
     for (const tool of [this.before, ...this.tools.all]) tool.lowerBound = true;
   }
 
-  finish(lastLine: number): ProgramReport {
+  finish(): ProgramReport {
     const { report } = this;
     if (!this.unitStated) report.units_assumed = 'mm';
     report.units = this.units.list;
     report.work_offsets = this.offsets.list;
     report.work_offsets_while_feeding = this.feedingOffsets.list;
-    this.current.leave(lastLine);
+    this.current.leave(this.lastLine);
     for (const { t, line } of this.tools.end())
       this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
     for (const { code, t, lines } of report.warnings)

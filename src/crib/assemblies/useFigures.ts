@@ -29,6 +29,7 @@ export const machineOf = (m: MachineRow): UseMachine => ({
   rpmMax: m.rpmMax,
   feedMax: m.feedMaxMmMin,
   coolantBar: m.coolantBar,
+  hunts: m.huntsFrom !== null && m.huntsTo !== null ? { from: m.huntsFrom, to: m.huntsTo } : null,
 });
 
 /** The figures of a build, standing or only meant. */

@@ -81,6 +81,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
             hEqualsT: yes,
             rpmMax: part.orNull,
             feedMax: part.orNull,
+            hunts: orNone(part.shape({ from: notNegative, to: notNegative }, ['from', 'to'])),
           },
           ['code', 'taper', 'hEqualsT', 'rpmMax', 'feedMax'],
         ),

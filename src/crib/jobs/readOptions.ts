@@ -31,8 +31,13 @@ export const READ_QUERY = [
 ] as const;
 
 /** How programs of a machine are read: by what is known of its control. */
-export const readByMachine = (machine: Pick<MachineRow, 'withoutPoint'> | null): Partial<ReadOptions> => ({
+export const readByMachine = (
+  machine: Pick<MachineRow, 'withoutPoint' | 'dwellUnit' | 'peckClearanceMm' | 'dEqualsT'> | null,
+): Partial<ReadOptions> => ({
   withoutPoint: machine?.withoutPoint ?? null,
+  dwellUnit: machine?.dwellUnit ?? READ_DEFAULTS.dwellUnit,
+  peckClearanceMm: machine?.peckClearanceMm ?? READ_DEFAULTS.peckClearanceMm,
+  dEqualsT: machine?.dEqualsT ?? READ_DEFAULTS.dEqualsT,
 });
 
 /** The options that a query names. Throws a Problem that names the field where one is wrong. */

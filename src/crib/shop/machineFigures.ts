@@ -1,7 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { DIAMETER_SCHOOLS, figureNeeded, LENGTH_SCHOOLS } from '@/core/measuring';
 import { namesOf } from '@/core/names';
-import { POINTS } from '@/core/programs';
+import { DWELLS, POINTS } from '@/core/programs';
 import { G10_FORMS, OWN_SETTERS } from '@/core/registers';
 import { field, maybeLength, maybeNumber, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
@@ -30,6 +30,11 @@ export const figures = {
   wearRegisters: field.choice(['yes', 'no']),
   ownSetter: field.choice(OWN_SETTERS),
   coolantBar: field.decimal(0, 999),
+  dwellUnit: field.choice(DWELLS),
+  peckClearance: field.length(0, 50, 'How far above the depth reached a pecking cycle stops its rapid back.'),
+  dEqualsT: field.choice(['yes', 'no']),
+  huntsFrom: field.decimal(0, 200_000),
+  huntsTo: field.decimal(0, 200_000),
 } as const;
 export const REQUIRED = ['taper', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
@@ -61,6 +66,7 @@ export async function writeFigures(
       limit: 'needed for this school',
       wayOut: 'Enter it, or choose another school.',
     });
+  const hunts = huntingBand(f);
   const k = maybeLength(f.k);
   await insertMachineFigures(c, entryId, {
     machineId: machineId,
@@ -83,5 +89,29 @@ export async function writeFigures(
     wearRegisters: f.wearRegisters === undefined ? null : f.wearRegisters === 'yes',
     ownSetter: f.ownSetter ?? null,
     coolantBar: maybeNumber(f.coolantBar),
+    dwellUnit: f.dwellUnit ?? null,
+    peckClearanceMm: maybeLength(f.peckClearance)?.mm ?? null,
+    dEqualsT: f.dEqualsT === undefined ? null : f.dEqualsT === 'yes',
+    ...hunts,
   });
+}
+
+/** Speeds between which the spindle hunts: both ends, the lower first. Throws a Problem where that is not so. */
+function huntingBand(f: Pick<Figures, 'huntsFrom' | 'huntsTo'>) {
+  const [huntsFrom, huntsTo] = [maybeNumber(f.huntsFrom), maybeNumber(f.huntsTo)];
+  if ((huntsFrom === null) !== (huntsTo === null))
+    throw new Problem('INVALID_INPUT', 'The spindle hunts from one speed to another: both are needed', {
+      field: huntsFrom === null ? 'huntsFrom' : 'huntsTo',
+      value: null,
+      limit: 'needed with the other',
+      wayOut: 'Enter both, or neither.',
+    });
+  if (huntsFrom !== null && huntsTo !== null && huntsFrom >= huntsTo)
+    throw new Problem('INVALID_INPUT', `huntsTo: ${huntsTo} is not above ${huntsFrom}`, {
+      field: 'huntsTo',
+      value: huntsTo,
+      limit: `above ${huntsFrom}`,
+      wayOut: 'Enter the lower speed first.',
+    });
+  return { huntsFrom, huntsTo };
 }

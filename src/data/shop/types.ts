@@ -1,5 +1,5 @@
 import type { DiameterSchool, LengthSchool } from '@/core/measuring';
-import type { Points } from '@/core/programs';
+import type { DwellUnit, Points } from '@/core/programs';
 import type { G10Form, OwnSetter } from '@/core/registers';
 import type { LengthUnit } from '@/core/units';
 
@@ -62,6 +62,15 @@ export interface MachineRow {
   ownSetter: OwnSetter | null;
   /** Pressure of coolant through its spindle, bar; 0: none; null: not known. */
   coolantBar: number | null;
+  /** What the P of a dwell is in on its control; null: nobody said, so seconds. */
+  dwellUnit: DwellUnit | null;
+  /** How far above the depth reached its pecking cycles stop their rapid back; null: nobody said, so 0. */
+  peckClearanceMm: number | null;
+  /** Whether D must be the number of its tool; null: nobody said, so not. */
+  dEqualsT: boolean | null;
+  /** Speeds between which its spindle hunts, rev/min; null: none, or nobody said. */
+  huntsFrom: number | null;
+  huntsTo: number | null;
   /** Since when it reckons H with the figures that are in force. */
   lengthsSince: Date;
 }

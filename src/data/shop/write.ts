@@ -62,6 +62,11 @@ export const insertMachineFigures = inserts<{
   wearRegisters?: boolean | null;
   ownSetter?: string | null;
   coolantBar?: number | null;
+  dwellUnit?: string | null;
+  peckClearanceMm?: number | null;
+  dEqualsT?: boolean | null;
+  huntsFrom?: number | null;
+  huntsTo?: number | null;
 }>('machine_figures');
 
 export const insertShopWeek = inserts<{ minutes: readonly number[] }>('shop_week');

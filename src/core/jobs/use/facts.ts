@@ -46,6 +46,8 @@ export interface UseMachine {
   feedMax: number | null;
   /** Coolant through its spindle, bar; 0: none; null or left out: not known. */
   coolantBar?: number | null;
+  /** Speeds between which its spindle hunts, rev/min; null or left out: none is known. */
+  hunts?: { from: number; to: number } | null;
 }
 
 /** The figures of a build that what is asked is held against; one that is only planned has them too. */

@@ -55,6 +55,22 @@ const use = (over: Over): Use => ({
   machine: { ...GOOD.machine, ...over.machine },
   assembly: { ...MILL, ...over.on },
 });
+describe('a band of speeds in which the spindle hunts (common practice: it is left out)', () => {
+  const hunts = { from: 7500, to: 8500 };
+  const said = (spindle: number[], band: typeof hunts | null = hunts) =>
+    judgeUse(use({ asks: { spindle }, machine: { hunts: band } })).judgements.filter(
+      (j) => j.code === 'HUNTING',
+    );
+  it('a speed within it is asked about, its ends too', () => {
+    for (const s of [7500, 8000, 8500]) expect(said([3000, s])).toMatchObject([{ grade: 'question' }]);
+    expect(judgeUse(use({ machine: { hunts } })).grade).toBe('question');
+  });
+  it('one beside it is not, nor any where none is known', () => {
+    expect(said([7499, 8501])).toEqual([]);
+    expect(said([8000], null)).toEqual([]);
+  });
+});
+
 const DRILL = geometry('drill', { DC: 8, LCF: 43, LU: 43, DMM: 8, OAL: 89, SIG: 140 });
 const TAP = geometry('tap', { DC: 8, LCF: 16, DMM: 8, OAL: 90 });
 const drilling = (over: Over): Over => ({

@@ -117,6 +117,7 @@ const PROGRAM_WORDS: Partial<Record<WarningCode, [words: string, why: string]>> 
     'Numbers without a point',
     'Some controls take X10 as ten, some as ten thousandths. State the machine’s rule, or write the points.',
   ],
+  D_DIFFERS_FROM_T: ['D of another tool is called', 'The path is then offset by another tool’s size.'],
   T_WITHOUT_CHANGE: ['Called, and nothing changes to it', 'What cuts then is the tool before.'],
   OFFSET_WRITTEN: [
     'The program writes offsets itself',

@@ -5,7 +5,9 @@ import { inProgram } from './inProgram';
 
 /** Spindle side, speed and feed of a build on a machine. */
 export const judgeSpindle = (use: Pick<Use, 'asks' | 'machine'>, build: UseBuild): Judgement[] =>
-  [taper(use, build), rpm(use, build), feed(use), coolant(use, build)].filter((j) => j !== null);
+  [taper(use, build), rpm(use, build), hunting(use), feed(use), coolant(use, build)].filter(
+    (j) => j !== null,
+  );
 
 /** Whether the holder goes into this machine's spindle. */
 function taper({ machine }: Pick<Use, 'machine'>, { holder, name }: UseBuild): Judgement {
@@ -81,6 +83,23 @@ function rpm(
       formula,
     );
   return say('RPM', 'good', `S${top} within the ${lowest.of}’s ${lowest.limit}`, why, values, formula);
+}
+
+/** A speed at which this machine's spindle swings about what it was told. */
+function hunting({ asks, machine }: Pick<Use, 'asks' | 'machine'>): Judgement | null {
+  const band = machine.hunts ?? null;
+  const at = band && asks.spindle.find((s) => s >= band.from && s <= band.to);
+  if (!band || at == null) return null;
+  return say(
+    'HUNTING',
+    'question',
+    `S${at} is where the spindle of ${machine.code} hunts`,
+    'A speed that swings marks the wall and chips edges. Take one below or above, and the feed with it.',
+    [
+      ['S', `${at} rev/min`, inProgram(asks.inForce?.find((pair) => pair.s === at)?.line)],
+      ['hunts', `${band.from} to ${band.to} rev/min`, machine.code],
+    ],
+  );
 }
 
 /** A feed the machine can't reach: it runs, slower than the program says. */

@@ -128,6 +128,36 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     optional: true,
     help: '0: none',
   },
+  {
+    name: 'dwellUnit',
+    label: 'P of a dwell is in',
+    kind: 'choice',
+    optional: true,
+    help: 'blank: seconds',
+    options: [
+      ['seconds', 'seconds'],
+      ['milliseconds', 'milliseconds'],
+    ],
+  },
+  {
+    name: 'peckClearance',
+    label: 'Pecks stop above the depth by',
+    kind: 'length',
+    optional: true,
+    help: 'how far a G83 stays clear on its way back in',
+  },
+  {
+    name: 'dEqualsT',
+    label: 'D must be T',
+    kind: 'choice',
+    optional: true,
+    options: [
+      ['yes', 'yes'],
+      ['no', 'no'],
+    ],
+  },
+  { name: 'huntsFrom', label: 'Spindle hunts from, rev/min', kind: 'number', optional: true },
+  { name: 'huntsTo', label: 'to, rev/min', kind: 'number', optional: true },
 ];
 
 export const SET_UP: {

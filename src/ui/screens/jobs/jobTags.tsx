@@ -42,6 +42,13 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
         <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
       </Rows>
       <Judgements list={line.use.judgements} />
+      {job.program && (
+        <p>
+          <Link href={query.href({ do: 'program', line: tool.lines[0]?.[0] ?? null })}>
+            see it in the program
+          </Link>
+        </p>
+      )}
       <h2>{line.tag ? 'Another assembly' : 'Tie an assembly'}</h2>
       <VerbForm
         verb="tieTool"

@@ -51,6 +51,11 @@ export function MachineTag({
     wearRegisters: m.wearRegisters === null ? '' : m.wearRegisters ? 'yes' : 'no',
     ownSetter: m.ownSetter ?? '',
     coolantBar: m.coolantBar === null ? '' : String(m.coolantBar),
+    dwellUnit: m.dwellUnit ?? '',
+    peckClearance: inMm(m.peckClearanceMm),
+    dEqualsT: m.dEqualsT === null ? '' : m.dEqualsT ? 'yes' : 'no',
+    huntsFrom: m.huntsFrom === null ? '' : String(m.huntsFrom),
+    huntsTo: m.huntsTo === null ? '' : String(m.huntsTo),
   };
   return (
     <Tag
@@ -148,6 +153,18 @@ function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
       <Row name="Coolant through">
         {m.coolantBar === null ? unknown : m.coolantBar === 0 ? 'none' : `${m.coolantBar} bar`}
       </Row>
+      {m.dwellUnit !== null && <Row name="P of a dwell">{m.dwellUnit}</Row>}
+      {m.peckClearanceMm !== null && (
+        <Row name="Pecks stop above the depth by" note="mm">
+          {m.peckClearanceMm}
+        </Row>
+      )}
+      {m.dEqualsT !== null && <Row name="D must be T">{m.dEqualsT ? 'yes' : 'no'}</Row>}
+      {m.huntsFrom !== null && (
+        <Row name="Spindle hunts" note="rev/min">
+          {m.huntsFrom} to {m.huntsTo}
+        </Row>
+      )}
       <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
     </>
   );

@@ -1,0 +1,95 @@
+import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { readByMachine, readOptionsOf } from './readOptions';
+import { jobView } from './views/jobView';
+
+/** A program is read by what is known of its machine's control; P in milliseconds and D = T are such dialects (from memory). */
+let crib: TestCrib;
+let operation: number;
+const FIGURES = {
+  code: 'M2',
+  ...{ taper: 'ISO 7388-1 40', k: 490, lengthSchool: 'gauge', diameterSchool: 'diameter', units: 'mm' },
+  ...{ hEqualsT: 'yes' },
+} as const;
+const TEXT =
+  'G21\nT7 M6\nS8000 M3\nG43 H7 G0 X0. Y0. Z20.\nG41 D27 X1.\nG99 G83 R2. Z-8. Q4. P500 F60\nG80\nM30';
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  operation = (
+    await crib.do('addJob', {
+      ...{ number: 'J-1', part: 'Block', material: 'C45', quantity: 5, due: '2027-02-01', machine: 'M2' },
+    })
+  ).operation as number;
+});
+afterAll(() => crib.db.close());
+const read = async () => {
+  await crib.do('storeProgram', { operation, text: TEXT });
+  const job = await jobView(crib.db, 'J-1');
+  const tool = job?.tools[0]?.tool;
+  return { dwell: tool?.dwell_s, feed: tool?.cutting_mm, warned: tool?.warned, reads: job?.reads };
+};
+
+it('where nobody said anything: seconds, no clearance, D as it likes', async () => {
+  await crib.do('changeMachine', FIGURES);
+  expect(await read()).toMatchObject({ dwell: 500, feed: 10, warned: [] });
+});
+it('by the figures of its machine, on the page as at the server', async () => {
+  await crib.do('changeMachine', {
+    ...FIGURES,
+    ...{ dwellUnit: 'milliseconds', peckClearance: 0.5, dEqualsT: 'yes', huntsFrom: 7500, huntsTo: 8500 },
+  });
+  // Two returns of a peck, each stops 0.5 mm higher: 1 mm more at feed.
+  expect(await read()).toMatchObject({
+    ...{ dwell: 0.5, feed: expect.closeTo(11, 9), warned: ['D_DIFFERS_FROM_T'] },
+    reads: { dwellUnit: 'milliseconds', peckClearanceMm: 0.5, dEqualsT: true },
+  });
+});
+it('what was read before keeps its minutes when the figures are taken back, what is read then goes by those before', async () => {
+  const { entry } = await crib.do('changeMachine', { ...FIGURES, dwellUnit: 'milliseconds' });
+  expect((await read()).dwell).toBe(0.5);
+  await crib.do('counterEntry', { counters: entry });
+  await crib.do('changeMachine', FIGURES);
+  expect((await jobView(crib.db, 'J-1'))?.tools[0]?.tool.dwell_s).toBe(0.5);
+  expect((await read()).dwell).toBe(500);
+});
+it('a spindle hunts from one speed to a higher one', async () => {
+  for (const [over, field] of [
+    [{ huntsFrom: 3000 }, 'huntsTo'],
+    [{ huntsTo: 3000 }, 'huntsFrom'],
+    [{ huntsFrom: 3000, huntsTo: 3000 }, 'huntsTo'],
+  ] as const)
+    await expect(crib.do('changeMachine', { ...FIGURES, ...over })).rejects.toMatchObject({
+      parts: [{ field }],
+    });
+});
+it('a clearance that no cycle has is refused with its limit', async () =>
+  expect(crib.do('changeMachine', { ...FIGURES, peckClearance: 51 })).rejects.toMatchObject({
+    parts: [{ field: 'peckClearance', limit: expect.stringContaining('50') }],
+  }));
+
+describe('a question to the reader at the API', () => {
+  const of = (query: string) => readOptionsOf(new URLSearchParams(query));
+  it('asks by the same words', () =>
+    expect(
+      of('z_limit_mm=-5&block_delete=true&without_point=not known&dwell=milliseconds&d_equals_t=true'),
+    ).toEqual({
+      ...{ zLimitMm: -5, blockDelete: true, withoutPoint: null, dwellUnit: 'milliseconds' },
+      ...{ peckClearanceMm: 0, dEqualsT: true },
+    }));
+  it('left out, it is read as the conventions say', () =>
+    expect(of('')).toEqual({
+      ...readByMachine(null),
+      zLimitMm: null,
+      blockDelete: false,
+      withoutPoint: 'as written',
+    }));
+  it.each([
+    ['z_limit_mm=deep', 'z_limit_mm'],
+    ['block_delete=perhaps', 'block_delete'],
+    ['dwell=minutes', 'dwell'],
+    ['peck_clearance_mm=-1', 'peck_clearance_mm'],
+    ['unit=mm', 'unit'],
+  ])('%s is refused by its name', (query, field) =>
+    expect(() => of(query)).toThrow(expect.objectContaining({ parts: [expect.objectContaining({ field })] })),
+  );
+});
