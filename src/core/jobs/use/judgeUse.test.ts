@@ -57,17 +57,17 @@ const use = (over: Over): Use => ({
 });
 describe('a band of speeds in which the spindle hunts (common practice: it is left out)', () => {
   const hunts = { from: 7500, to: 8500 };
-  const said = (spindle: number[], band: typeof hunts | null = hunts) =>
-    judgeUse(use({ asks: { spindle }, machine: { hunts: band } })).judgements.filter(
-      (j) => j.code === 'HUNTING',
-    );
+  const asked = (of: Use) => judgeUse(of).judgements.filter((j) => j.code === 'HUNTING');
   it('a speed within it is asked about, its ends too', () => {
-    for (const s of [7500, 8000, 8500]) expect(said([3000, s])).toMatchObject([{ grade: 'question' }]);
+    for (const s of [7500, 8000, 8500])
+      expect(asked(use({ asks: { spindle: [3000, s] }, machine: { hunts } }))).toMatchObject([
+        { grade: 'question' },
+      ]);
     expect(judgeUse(use({ machine: { hunts } })).grade).toBe('question');
   });
   it('one beside it is not, nor any where none is known', () => {
-    expect(said([7499, 8501])).toEqual([]);
-    expect(said([8000], null)).toEqual([]);
+    expect(asked(use({ asks: { spindle: [7499, 8501] }, machine: { hunts } }))).toEqual([]);
+    expect(asked(use({ asks: { spindle: [8000] }, machine: { hunts: null } }))).toEqual([]);
   });
 });
 
