@@ -28,6 +28,22 @@ test('a changed program is read where it is dropped: what is wrong in it, and wh
   expect(await page.request.get('/api/v1/entries').then((r) => r.text())).toBe(before);
 });
 
+test('a file that is dropped before the editor has come lies in it when it comes', async ({ page }) => {
+  let go = () => {};
+  const late = new Promise<void>((resolve) => (go = resolve));
+  await page.goto('/jobs');
+  // The editor comes in a script of its own, which waits.
+  await page.route('**/_next/static/chunks/**', async (route) => {
+    await late;
+    await route.continue();
+  });
+  await page.getByRole('link', { name: 'J-3120' }).click();
+  await page.getByLabel('Choose the program’s file').setInputFiles(dropped('cover-3.nc', COVER));
+  await expect(page.getByText('The editor is on its way')).toBeVisible();
+  go();
+  await expect(page.getByLabel('Paste the NC program')).toContainText('O3120');
+});
+
 test('a program of 120 MB is read beside the page, which goes on, and can be stopped', async ({ page }) => {
   await page.goto('/jobs?open=J-3120');
   const file = await page.evaluateHandle(() => {
@@ -86,4 +102,16 @@ test('what is no program says so where it is dropped', async ({ page }) => {
   const says = page.getByRole('region', { name: 'What letter.txt says' });
   await expect(says).toContainText('No tool change was found in it: is it the right file?');
   await expect(says).toContainText('No more in it: T3, T2, T5, T8.');
+});
+
+test('what is pasted is read without being stored as well, as it stands in the field', async ({ page }) => {
+  await page.goto('/jobs?open=J-3120');
+  const field = page.getByLabel('Paste the NC program');
+  await field.fill(COVER.replace('T8 M6', 'T8 M6 (TAP M8 OF THE SHELF)').replace('M30', 'G187 P3\nM30'));
+  await page.getByRole('button', { name: 'Only read it' }).click();
+  const says = page.getByRole('region', { name: 'What pasted says' });
+  await expect(says.getByRole('row').filter({ hasText: 'T8' })).toContainText('TAP M8 OF THE SHELF');
+  await says.getByRole('button', { name: /One word not understood/ }).click();
+  await expect(says).toContainText('G187');
+  await expect(field).toContainText('OF THE SHELF');
 });

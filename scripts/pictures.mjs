@@ -1,7 +1,6 @@
 // Refreshes docs/screenshots from a demo shop of its own: npm run pictures. One picture of each main view.
 import { spawn } from 'node:child_process';
-import { mkdirSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { ROOT } from './prepare.mjs';
@@ -21,10 +20,10 @@ const PICTURES = [
   ['count', '/places?show=counts&sheet=C-0001'],
   ['lists', '/exchange', { list: true }],
   ['sheet', '/sheets?open=BS-1'],
-  ['backups', '/keeping', { backedUp: true }],
   ['registers', '/registers?machine=HORI-3'],
   ['pockets', '/pockets?machine=MILL-2&open=4'],
   ['job', '/jobs?open=J-3120&t=3'],
+  ['program', '/jobs?open=J-3120&do=program&line=112'],
   ['life', '/life'],
   ['buying', '/buying?open=EM8', { open: 'because' }],
   ['measure', '/measure?tag=A-0052', { viewport: { width: 390, height: 844 } }],
@@ -73,20 +72,6 @@ const signIn = (context) =>
 const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`, { headers: { cookie } })).json();
 const tagOf = (state) => assemblies.find((a) => a.measured.state === state && a.ties.length).tag;
 
-/** Has the shop backed up each night, and once now. */
-async function backUp() {
-  const post = (path, body) =>
-    fetch(`${BASE}/api/v1/${path}`, {
-      method: 'POST',
-      headers: { origin: BASE, cookie, 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-  const folder = join(tmpdir(), 'stable-backups');
-  await post('keeping/backups', { made: 'every night', folder, at: '02:00', keep: 14, locked: 'no' });
-  await post('keeping/back-up', {});
-  process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
-}
-
 const browser = await chromium.launch({
   executablePath: process.env.STABLE_CHROMIUM ?? '/usr/bin/chromium',
   args: [
@@ -101,8 +86,7 @@ const browser = await chromium.launch({
   ],
 });
 for (const [name, path, options = {}] of PICTURES) {
-  const { fill = {}, open, measured, list, backedUp, ...context } = options;
-  if (backedUp) await backUp();
+  const { fill = {}, open, measured, list, ...context } = options;
   const at = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Oslo',

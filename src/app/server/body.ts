@@ -62,6 +62,17 @@ export async function fileBody<T>(
       await out.close();
     }
     return await read(file);
+  } catch (error) {
+    // Whoever left in the middle of it is told nothing any more, and it is no fault of ours.
+    if (request.signal.aborted) throw new Problem('STOPPED', 'The sender left before all of it had come');
+    if (error instanceof Error && 'code' in error && error.code === 'ENOSPC')
+      throw new Problem('NO_ROOM', `There is no room in ${tmpdir()} for what was sent`, {
+        field: 'body',
+        value: null,
+        limit: 'room for it beside the server while it is read',
+        wayOut: 'Make room on that disk, or read it in the page of its job: nothing is sent there.',
+      });
+    throw error;
   } finally {
     await rm(folder, { recursive: true, force: true });
   }

@@ -122,11 +122,10 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                     'worn',
                   ]),
                 ),
-                life: part.shape({ used: part.orNull, leftMinutes: part.orNull, fresh: yes }, [
-                  'used',
-                  'leftMinutes',
-                  'fresh',
-                ]),
+                life: part.shape(
+                  { used: part.orNull, leftMinutes: part.orNull, fresh: yes, freshMinutes: part.orNull },
+                  ['used', 'leftMinutes', 'fresh'],
+                ),
               },
               [
                 'name',

@@ -13,6 +13,8 @@ export interface LifeLeft {
   used: number | null;
   leftMinutes: number | null;
   fresh: boolean;
+  /** Expected life of fresh edges in that material; null: not known. */
+  freshMinutes: number | null;
   material: string | null;
   because: Because | null;
 }
@@ -68,6 +70,7 @@ export function lifeOf(
     minutes,
     used,
     fresh: row.fresh,
+    freshMinutes: expected,
     material: operation?.material ?? null,
     leftMinutes: worn ? 0 : used === null || expected === null ? null : (1 - used) * expected,
     because: expectation && {

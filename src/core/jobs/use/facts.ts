@@ -1,5 +1,6 @@
 import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
+import type { EdgesNeeded } from './edgesNeeded';
 import type { InForce, Tapping, WarningCode } from '../../programs';
 
 /** What a program asks of one T. Lengths mm in work coordinates, feeds mm/min; null: not known, or none. */
@@ -90,7 +91,13 @@ export interface UseState {
   /** Of a body: its seats, the inserts in it, seats that are damaged. */
   inserts: { seats: number | null; mounted: number; damaged: number } | null;
   wear: { reading: number; limit: number; worn: boolean } | null;
-  life: { used: number | null; leftMinutes: number | null; fresh: boolean };
+  life: {
+    used: number | null;
+    leftMinutes: number | null;
+    fresh: boolean;
+    /** Expected life of fresh edges in this material; null or left out: not known. */
+    freshMinutes?: number | null;
+  };
 }
 
 /** One T of an operation on its machine, with what is tied to it. */
@@ -113,4 +120,6 @@ export interface UseJudgement {
   why: string | null;
   /** Parts it is expected to last for; 0 where it is worn; null: cannot say. */
   goodFor: number | null;
+  /** Fresh edge sets for the parts that are left; null: cannot say. */
+  edges: EdgesNeeded | null;
 }

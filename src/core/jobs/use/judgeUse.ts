@@ -3,6 +3,7 @@ import type { ToolReport, WarningCode } from '../../programs';
 import { judgeCuts } from './cuts';
 import { judgeDepths } from './depths';
 import type { ToolAsks, Use, UseBuild, UseJudgement, UseState } from './facts';
+import { edgesNeeded } from './edgesNeeded';
 import { inProgram } from './inProgram';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
@@ -52,11 +53,15 @@ export function judgeUse(use: Use): UseJudgement {
     : [nothingTied(use), ...judgeRegisters(use, null), ...program(asks)];
   const deciding = judgements.filter((j) => !j.aside);
   const grade = worstGrade(deciding);
+  const goodFor = assembly && partsGoodFor(asks, assembly);
   return {
     grade,
     judgements,
     why: grade === 'good' ? null : (deciding.find((j) => j.grade === grade)?.words ?? null),
-    goodFor: assembly && partsGoodFor(asks, assembly),
+    goodFor,
+    edges:
+      assembly &&
+      edgesNeeded(use.partsLeft, goodFor, asks.minutesPerPart, assembly.life.freshMinutes ?? null),
   };
 }
 
@@ -101,6 +106,7 @@ export const notCalled = (t: number): UseJudgement => {
     ],
     why: words,
     goodFor: null,
+    edges: null,
   };
 };
 

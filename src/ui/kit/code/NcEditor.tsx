@@ -70,11 +70,13 @@ export default function NcEditor({
 }) {
   const place = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
+  /** What was put before the editor stood. */
+  const early = useRef('');
   useEffect(() => {
     const editor = new EditorView({
       parent: sure(place.current, 'the place of the editor'),
       state: EditorState.create({
-        doc: kept ?? '',
+        doc: kept ?? early.current,
         extensions: [
           EditorView.cspNonce.of(nonceOfPage()),
           EditorState.readOnly.of(kept !== undefined),
@@ -105,9 +107,12 @@ export default function NcEditor({
     place.current?.scrollIntoView({ block: 'nearest' });
   }, [at, kept]);
   useImperativeHandle(text, () => ({
-    read: () => view.current?.state.doc.toString() ?? '',
-    put: (whole) =>
-      view.current?.dispatch({ changes: { from: 0, to: view.current.state.doc.length, insert: whole } }),
+    read: () => view.current?.state.doc.toString() ?? early.current,
+    put: (whole) => {
+      if (view.current)
+        view.current.dispatch({ changes: { from: 0, to: view.current.state.doc.length, insert: whole } });
+      else early.current = whole;
+    },
   }));
   return <div ref={place} />;
 }

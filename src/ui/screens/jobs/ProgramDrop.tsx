@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { LIMITS } from '@/core/limits';
 import type { ReadOptions, ToolReport } from '@/core/programs';
 import type { ProblemDocument } from '@/crib/door';
@@ -37,17 +37,30 @@ export function ProgramDrop({
   const { say } = useSurroundings();
   const barred = useBarred('storeProgram');
   const router = useRouter();
-  const text = useRef<EditorText>(null);
+  const text = useRef<EditorText | null>(null);
+  /** A file that was dropped before the editor had come. */
+  const early = useRef<string | null>(null);
+  const put = (whole: string) => {
+    if (text.current) text.current.put(whole);
+    else early.current = whole;
+  };
+  const onEditor = useCallback((editor: EditorText | null) => {
+    text.current = editor;
+    if (!editor || early.current === null) return;
+    editor.put(early.current);
+    early.current = null;
+  }, []);
   const [name, setName] = useState('pasted');
   const { once, pending } = useSendOnce();
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
 
   // Read in the page first: what it says is seen before anything is stored.
   const { reading, start, stop } = useReading(reads);
+  const tooLarge = reading?.state === 'read' && reading.size > LIMITS.programCharacters.most;
   const take = async (file: File) => {
     setName(file.name);
     start(file);
-    text.current?.put(file.size <= LIMITS.programCharacters.most ? await file.text() : '');
+    put(file.size <= LIMITS.programCharacters.most ? await file.text() : '');
   };
   const send = async () => {
     const answer = await once((formId) =>
@@ -55,7 +68,7 @@ export function ProgramDrop({
         formId,
         operation,
         name,
-        text: text.current?.read() ?? '',
+        text: text.current?.read() ?? early.current ?? '',
       }),
     );
     if (!answer) return;
@@ -65,7 +78,7 @@ export function ProgramDrop({
       return;
     }
     setProblem(null);
-    text.current?.put('');
+    put('');
     stop();
     const { tools, warnings, notUnderstood } = answer.value;
     say(`program read: ${tools} tools, ${warnings} warnings, ${notUnderstood} words not understood`);
@@ -76,11 +89,16 @@ export function ProgramDrop({
     <FileDrop label="Choose the program’s file" words="Choose its file" onFile={(file) => void take(file)}>
       {reading && <ReadHere reading={reading} stored={stored} onStop={stop} />}
       <p className="soft small">Or paste the NC program here:</p>
-      <NcEditor label="Paste the NC program" text={text} />
+      <NcEditor label="Paste the NC program" text={onEditor} />
       <ProblemNote problem={problem} />
       <Acts>
-        <Button variant="contained" onClick={() => void send()} aria-disabled={pending}>
-          {pending ? 'Reading …' : 'Read and store'}
+        {!tooLarge && (
+          <Button variant="contained" onClick={() => void send()} aria-disabled={pending}>
+            {pending ? 'Reading …' : 'Read and store'}
+          </Button>
+        )}
+        <Button onClick={() => start(new File([text.current?.read() ?? early.current ?? ''], name))}>
+          Only read it
         </Button>
       </Acts>
     </FileDrop>

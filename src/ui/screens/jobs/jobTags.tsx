@@ -1,6 +1,7 @@
 'use client';
 import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
+import { edgesWords } from '@/core/jobs';
 import { linkTo } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import type { ShopView } from '@/crib/shop';
@@ -39,6 +40,15 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
           {tool.lowest_feed_z_mm === null ? 'never feeds' : show(tool.lowest_feed_z_mm, 2)}
         </Row>
         {tool.holes > 0 && <Row name="Holes">{tool.holes}</Row>}
+        {job.partsLeft > 0 && line.tag !== null && (
+          <Row name={`Edges for ${job.partsLeft} parts`}>
+            {line.use.edges ? (
+              `${tool.lower_bound ? 'at least ' : ''}${edgesWords(line.use.edges)}`
+            ) : (
+              <Unknown>cannot say</Unknown>
+            )}
+          </Row>
+        )}
         <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
       </Rows>
       <Judgements list={line.use.judgements} />

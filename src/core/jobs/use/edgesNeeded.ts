@@ -1,0 +1,37 @@
+/** How a T gets through the parts that are left: fresh edge sets beside the one that is in, and when each goes in. */
+export interface EdgesNeeded {
+  /** Fresh edge sets, whole ones. */
+  fresh: number;
+  /** Parts until the first change; all that are left where there is none. */
+  first: number;
+  /** Parts from one change to the next; null: there is no second. */
+  every: number | null;
+}
+
+/**
+ * Fresh edge sets for the parts that are left, changed between parts, never within one. `goodFor`: parts the edges that are in
+ * it are still expected to do; null where that cannot be said. `freshMinutes`: expected life of fresh ones in this
+ * material; null where it is not known. A mean: about half end earlier. null: cannot say.
+ * Example: 105 left, good for 9, 2 min a part, 66 min a life: 3 fresh ones, the first after 9 parts, then every 33.
+ */
+export function edgesNeeded(
+  partsLeft: number,
+  goodFor: number | null,
+  minutesPerPart: number,
+  freshMinutes: number | null,
+): EdgesNeeded | null {
+  if (goodFor === null || minutesPerPart <= 0) return null;
+  if (goodFor >= partsLeft) return { fresh: 0, first: partsLeft, every: null };
+  if (freshMinutes === null) return null;
+  const each = Math.floor(freshMinutes / minutesPerPart + 1e-9);
+  // A life that does not last one part would be changed within it.
+  if (each < 1) return null;
+  const fresh = Math.ceil((partsLeft - goodFor) / each);
+  return { fresh, first: goodFor, every: fresh > 1 ? each : null };
+}
+
+/** In words. Example: '3 fresh ones: after 9 parts, then every 33'. */
+export const edgesWords = ({ fresh, first, every }: EdgesNeeded): string =>
+  fresh === 0
+    ? 'what is in lasts for all'
+    : `${fresh} fresh ${fresh === 1 ? 'one' : 'ones'}: ${first === 0 ? 'at once' : `after ${first} ${first === 1 ? 'part' : 'parts'}`}${every === null ? '' : `, then every ${every}`}`;
