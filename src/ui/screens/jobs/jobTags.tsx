@@ -40,17 +40,18 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
           {tool.lowest_feed_z_mm === null ? 'never feeds' : show(tool.lowest_feed_z_mm, 2)}
         </Row>
         {tool.holes > 0 && <Row name="Holes">{tool.holes}</Row>}
-        {job.partsLeft > 0 && line.tag !== null && (
-          <Row name={`Edges for ${job.partsLeft} parts`}>
-            {line.use.edges ? (
-              `${tool.lower_bound ? 'at least ' : ''}${edgesWords(line.use.edges)}`
-            ) : (
-              <Unknown>cannot say</Unknown>
-            )}
-          </Row>
-        )}
         <Row name="H · D · S">{`${tool.h.join(',') || '—'} · ${tool.d.join(',') || '—'} · ${tool.spindle.join(',') || '—'}`}</Row>
       </Rows>
+      {job.partsLeft > 0 && line.tag !== null && (
+        <p>
+          Edges for {job.partsLeft} parts:{' '}
+          {line.use.edges ? (
+            `${tool.lower_bound ? 'at least ' : ''}${edgesWords(line.use.edges)}.`
+          ) : (
+            <Unknown>cannot say</Unknown>
+          )}
+        </p>
+      )}
       <Judgements list={line.use.judgements} />
       {job.program && (
         <p>
