@@ -2,7 +2,6 @@
 export { asksOf, judgeFit, judgeUse, notCalled } from './use/judgeUse';
 export type { AskedHere, ToolAsks, Use, UseBuild, UseJudgement, UseMachine, UseState } from './use/facts';
 export { reachNeeded } from './use/depths';
-export { edgesWords } from './use/edgesNeeded';
 export type { EdgesNeeded } from './use/edgesNeeded';
 // How long does a part take?
 export { cycleMinutes } from './cycleMinutes';

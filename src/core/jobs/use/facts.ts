@@ -121,5 +121,5 @@ export interface UseJudgement {
   /** Parts it is expected to last for; 0 where it is worn; null: cannot say. */
   goodFor: number | null;
   /** Fresh edge sets for the parts that are left; null: cannot say. */
-  edges: EdgesNeeded | null;
+  edges: (EdgesNeeded & { words: string }) | null;
 }

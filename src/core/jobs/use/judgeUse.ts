@@ -3,7 +3,7 @@ import type { ToolReport, WarningCode } from '../../programs';
 import { judgeCuts } from './cuts';
 import { judgeDepths } from './depths';
 import type { ToolAsks, Use, UseBuild, UseJudgement, UseState } from './facts';
-import { edgesNeeded } from './edgesNeeded';
+import { edgesNeeded, edgesWords } from './edgesNeeded';
 import { inProgram } from './inProgram';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
@@ -54,14 +54,14 @@ export function judgeUse(use: Use): UseJudgement {
   const deciding = judgements.filter((j) => !j.aside);
   const grade = worstGrade(deciding);
   const goodFor = assembly && partsGoodFor(asks, assembly);
+  const needed =
+    assembly && edgesNeeded(use.partsLeft, goodFor, asks.minutesPerPart, assembly.life.freshMinutes ?? null);
   return {
     grade,
     judgements,
     why: grade === 'good' ? null : (deciding.find((j) => j.grade === grade)?.words ?? null),
     goodFor,
-    edges:
-      assembly &&
-      edgesNeeded(use.partsLeft, goodFor, asks.minutesPerPart, assembly.life.freshMinutes ?? null),
+    edges: needed && { ...needed, words: edgesWords(needed) },
   };
 }
 

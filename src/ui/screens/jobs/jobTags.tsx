@@ -1,7 +1,6 @@
 'use client';
 import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
-import { edgesWords } from '@/core/jobs';
 import { linkTo } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import type { ShopView } from '@/crib/shop';
@@ -46,7 +45,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
         <p>
           Edges for {job.partsLeft} parts:{' '}
           {line.use.edges ? (
-            `${tool.lower_bound ? 'at least ' : ''}${edgesWords(line.use.edges)}.`
+            `${tool.lower_bound ? 'at least ' : ''}${line.use.edges.words}.`
           ) : (
             <Unknown>cannot say</Unknown>
           )}
