@@ -35,8 +35,8 @@ export const LIMITS = {
     'an NC program that the server only reads; in the page there is no limit',
   ),
   programCalled: limit(
-    1_000_000,
-    'blocks',
+    20_000_000,
+    'bytes',
     'subprograms of an NC program, each time they are called; what comes after is marked as not read',
   ),
   programNesting: limit(8, 'levels', 'subprograms of an NC program that call each other'),

@@ -78,3 +78,13 @@ it('calls within calls, thousands of times: reading stops once there is more tha
   expect(r.tools[0]!.cutting_mm).toBeLessThan(LIMITS.programCalled.most);
   expect(r.tools[0]!.lower_bound).toBe(true);
 });
+
+it.each([
+  ['comments', '(NOTHING)\n'.repeat(100_000)],
+  ['blocks that are left out', '/G1 X5\n'.repeat(100_000)],
+  ['one long line', `(${'X'.repeat(1_000_000)})\n`],
+])('%s in a subprogram that is called thousands of times take their time once in so many', (_, body) => {
+  const text = `${HEAD}M98 P1 L9999\nM30\nO1\n${body}M99`;
+  const r = readProgram(text, { blockDelete: true });
+  expect(r.not_understood.at(-1)?.why).toContain('subprograms run through more than');
+});

@@ -32,22 +32,25 @@ export function readProgram(
   const block = new Block(source);
   let read = 0;
   for (;;) {
-    if (!block.read()) {
+    const from = block.after;
+    const more = block.read();
+    // By bytes and not by blocks: comments, long lines and '/' blocks take their time as well, however often they are run.
+    if (calls.inside) s.called += block.after - from;
+    if (!more) {
       if (!calls.inside) break;
       s.notUnderstood(block.line, '', 'a subprogram without its M99', true);
       calls.return(block);
       continue;
     }
-    if (block.deletable && s.options.blockDelete) continue;
     read += 1;
     if (progress && read % PROGRESS_EVERY === 0 && !calls.inside) progress(block.at);
-    if (calls.inside) s.called += 1;
     const enough = tooMuch(s);
     if (enough !== null) {
       s.notUnderstood(block.line, block.text.slice(0, 80), `reading stopped here: ${enough}`, true);
       s.markAll();
       break;
     }
+    if (block.deletable && s.options.blockDelete) continue;
     const line = calls.isHead(block) ? s.lastLine : block.line;
     const ends = readBlock(s, block, calls, changesByM6);
     s.lastLine = line;
@@ -67,7 +70,7 @@ function callsM6(source: ProgramSource, options: ReadOptions): boolean {
 function tooMuch(s: ReaderState): string | null {
   if (s.report.not_understood.length > LIMITS.programFaults.most) return 'too much was not understood';
   if (s.called > LIMITS.programCalled.most)
-    return `its subprograms run through more than ${LIMITS.programCalled.most} blocks`;
+    return `its subprograms run through more than ${LIMITS.programCalled.most} bytes`;
   if (s.toolsCalled > LIMITS.programTools.most) return `it calls more than ${LIMITS.programTools.most} tools`;
   if (s.repeats > LIMITS.programRepeats.most)
     return `it drills more than ${LIMITS.programRepeats.most} holes and pecks`;

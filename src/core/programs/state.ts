@@ -95,7 +95,7 @@ export class ReaderState {
   repeats = 0;
   /** Line of the block that was read last. */
   lastLine = 0;
-  /** Blocks that were read again in called subprograms. */
+  /** Bytes that were read in called subprograms, each time anew. */
   called = 0;
   /** What a feed move goes to and how long it takes a mm; null: something it depends on has changed. */
   private cut: { pair: InForce | null; secondsAMm: number } | null = null;
