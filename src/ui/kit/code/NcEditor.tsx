@@ -9,7 +9,7 @@ import {
   keymap,
   lineNumbers,
 } from '@codemirror/view';
-import { type Ref, useEffect, useImperativeHandle, useRef } from 'react';
+import { type Ref, useEffect, useImperativeHandle, useLayoutEffect, useRef } from 'react';
 import { sure } from '@/core/sure';
 import { nonceOfPage } from '@/ui/kit/theme/nonce';
 
@@ -70,13 +70,12 @@ export default function NcEditor({
 }) {
   const place = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
-  /** What was put before the editor stood. */
-  const early = useRef('');
-  useEffect(() => {
+  // It stands before its handle is given out, so that what is put at once lies in it.
+  useLayoutEffect(() => {
     const editor = new EditorView({
       parent: sure(place.current, 'the place of the editor'),
       state: EditorState.create({
-        doc: kept ?? early.current,
+        doc: kept ?? '',
         extensions: [
           EditorView.cspNonce.of(nonceOfPage()),
           EditorState.readOnly.of(kept !== undefined),
@@ -107,12 +106,9 @@ export default function NcEditor({
     place.current?.scrollIntoView({ block: 'nearest' });
   }, [at, kept]);
   useImperativeHandle(text, () => ({
-    read: () => view.current?.state.doc.toString() ?? early.current,
-    put: (whole) => {
-      if (view.current)
-        view.current.dispatch({ changes: { from: 0, to: view.current.state.doc.length, insert: whole } });
-      else early.current = whole;
-    },
+    read: () => view.current?.state.doc.toString() ?? '',
+    put: (whole) =>
+      view.current?.dispatch({ changes: { from: 0, to: view.current.state.doc.length, insert: whole } }),
   }));
   return <div ref={place} />;
 }
