@@ -123,6 +123,14 @@ test('10 MB of noise as a program is refused where it is to be stored, and read 
       await call('POST', '/api/v1/programs/read', { ...plain, 'content-length': '256000001' }, 'T1 M6')
     ).json(),
   ).toMatchObject({ code: 'TOO_LARGE' });
+  // Far more than any other body may have: 40 MB of moves, each 10 mm there and back.
+  const large = await call(
+    'POST',
+    '/api/v1/programs/read',
+    plain,
+    `T1 M6\nS1 M3\nG0 X0 Y0 Z0\n${'G1 X10 F600\nX0\n'.repeat(2_700_000)}`,
+  );
+  expect(large.json()).toMatchObject({ tools: [{ t: 1, cutting_mm: 54_000_000, lower_bound: false }] });
   for (const [text, why] of [
     ['T1 M6\0', 'binary'],
     [' \n ', 'empty'],

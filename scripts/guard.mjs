@@ -24,6 +24,10 @@ const METHODS = [...SAFE, 'POST'];
 
 /** Bytes that no body has: the largest that any address takes lies below it (a test holds them together). */
 export const NO_BODY_BYTES = 25_000_000;
+/** Where a body is read piece by piece and never held, it may be larger. */
+const PIECEMEAL = new Map([['/api/v1/programs/read', 256_000_000]]);
+/** Bytes that no body to an address has. */
+export const mostBytes = (url) => PIECEMEAL.get(url.split('?', 1)[0]) ?? NO_BODY_BYTES;
 
 const TITLES = {
   NOT_SIGNED_IN: 'Nobody has signed in',
@@ -138,13 +142,14 @@ export function refusal(request, own, { secure = false, outside = null } = {}) {
       'Write it with encodeURIComponent, or follow the links of the pages.',
     );
   const bytes = Number(request.headers['content-length'] ?? 0);
-  if (bytes > NO_BODY_BYTES)
+  const most = mostBytes(request.url ?? '/');
+  if (bytes > most)
     return problem(
       413,
       'TOO_LARGE',
       'body',
       bytes,
-      `at most ${NO_BODY_BYTES} bytes`,
+      `at most ${most} bytes`,
       `The body has ${bytes} bytes`,
       'Send less at once.',
     );

@@ -29,6 +29,30 @@ it.each([
 );
 
 describe('the gate', () => {
+  it('refuses a body by its length where its address takes less', () => {
+    const sent = (url, bytes) =>
+      refusal(
+        {
+          method: 'POST',
+          url,
+          headers: {
+            host: '127.0.0.1:3000',
+            origin: 'http://127.0.0.1:3000',
+            'content-length': String(bytes),
+          },
+        },
+        own,
+      );
+    for (const url of ['/api/v1/programs', '/api/v1/items/imported', '/api/v1/programs/read/x'])
+      expect(sent(url, 25_000_001)).toMatchObject({
+        status: 413,
+        problems: [{ limit: 'at most 25000000 bytes' }],
+      });
+    for (const url of ['/api/v1/programs/read', '/api/v1/programs/read?dwell=seconds']) {
+      expect(sent(url, 256_000_000)).toBeNull();
+      expect(sent(url, 256_000_001)).toMatchObject({ status: 413 });
+    }
+  });
   it('lets its own hosts read', () =>
     ['127.0.0.1:3000', 'localhost:3000', 'LOCALHOST:3000', '[::1]:3000'].forEach((h) =>
       expect(ask('GET', h)).toBeNull(),

@@ -44,6 +44,10 @@ it('no body is larger than what the server lets in at all', () => {
   expect(largest).toBeLessThanOrEqual(Number(said?.replaceAll('_', '')));
   expect(largest).toBeGreaterThanOrEqual((LIMITS.listBytes.most * 4) / 3);
 });
+it('what the gate lets through to the reader of programs is what it reads', () => {
+  const said = /'\/api\/v1\/programs\/read', ([\d_]+)/.exec(readFileSync('scripts/guard.mjs', 'utf8'))?.[1];
+  expect(Number(said?.replaceAll('_', ''))).toBe(LIMITS.programBytes.most);
+});
 
 const problemOf = (schema: JSONSchema & object, input: unknown): Problem | null => {
   try {

@@ -61,6 +61,7 @@ const wrong = (field: string, value: string, limit: string) =>
     field,
     value: value.slice(0, 40),
     limit,
+    wayOut: 'Ask as /api/v1/openapi.json says.',
   });
 
 function numberOf(query: URLSearchParams, field: string, least: number, most: number): number | null {

@@ -157,7 +157,7 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     ],
   },
   { name: 'huntsFrom', label: 'Spindle hunts from, rev/min', kind: 'number', optional: true },
-  { name: 'huntsTo', label: 'to, rev/min', kind: 'number', optional: true },
+  { name: 'huntsTo', label: 'Spindle hunts up to, rev/min', kind: 'number', optional: true },
 ];
 
 export const SET_UP: {
