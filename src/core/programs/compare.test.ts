@@ -48,3 +48,16 @@ it('tools that came and went, the new ones first', () =>
   ]));
 it('less than a post-processor rounds is none', () =>
   expect(changed(FIRST.replace('Z-8 ', 'Z-8.0004 '))).toEqual([]));
+
+it('what a report of an earlier version does not say has not changed', () => {
+  const early = tools(FIRST).map((tool) => ({
+    ...tool,
+    ...{ highest_spindle: null, deepest_hole_mm: null, highest_feed_mm_min: null },
+  }));
+  expect(compareTools(early, tools(FIRST))).toEqual([]);
+  // What it does say is compared.
+  const faster = tools(FIRST.replace('S900', 'S950'));
+  expect(compareTools(early, faster)).toEqual([
+    { t: 5, kind: 'changed', changes: [{ what: 'highestSpindle', before: 900, now: 950 }] },
+  ]);
+});

@@ -35,13 +35,14 @@ const SAME: Partial<Record<Compared, number>> = {
   highestFeed: 0.05,
 };
 
-const valuesOf = (tool: ToolReport): Record<Compared, number | string | null> => ({
+/** undefined: a report of an earlier version does not say it, so that nobody can tell whether it has changed. */
+const valuesOf = (tool: ToolReport): Record<Compared, number | string | null | undefined> => ({
   minutes: tool.cutting_s / 60,
   lowestFeedZ: tool.lowest_feed_z_mm,
   holes: tool.holes,
-  deepestHole: tool.deepest_hole_mm,
-  highestSpindle: tool.highest_spindle,
-  highestFeed: tool.highest_feed_mm_min,
+  deepestHole: tool.deepest_hole_mm ?? (tool.holes > 0 ? undefined : null),
+  highestSpindle: tool.highest_spindle ?? (tool.spindle.length > 0 ? Math.max(...tool.spindle) : null),
+  highestFeed: tool.highest_feed_mm_min ?? (tool.feeds.length > 0 ? undefined : null),
   h: tool.h.join(', ') || null,
   d: tool.d.join(', ') || null,
 });
@@ -71,6 +72,7 @@ function changesOf(was: ToolReport, tool: ToolReport): Change[] {
   const [old, fresh] = [valuesOf(was), valuesOf(tool)];
   return namesOf(COMPARED).flatMap((what): Change[] => {
     const [a, b] = [old[what], fresh[what]];
+    if (a === undefined || b === undefined) return [];
     const alike =
       typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= (SAME[what] ?? 0) : a === b;
     return alike ? [] : [{ what, before: a, now: b }];
