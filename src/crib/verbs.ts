@@ -7,14 +7,18 @@ import type { Verb } from '@/crib/door';
 import { importItems } from '@/crib/exchange';
 import {
   addJob,
+  addOperation,
   assignUse,
   changeJob,
+  copyJob,
   logParts,
   planStart,
+  signSetup,
   stateOperation,
   statePassDepth,
   storeProgram,
   tieTool,
+  writeSetupSheet,
 } from '@/crib/jobs';
 import { stateFixture } from '@/crib/fixtures';
 import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets';
@@ -99,9 +103,13 @@ const DONE = [
   recordMeasurement,
   judgeMeasurement,
   addJob,
+  addOperation,
+  copyJob,
   changeJob,
   planStart,
   stateOperation,
+  writeSetupSheet,
+  signSetup,
   storeProgram,
   tieTool,
   giveRegisters,

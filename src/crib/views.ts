@@ -172,8 +172,8 @@ export const VIEWS: readonly View[] = [
     AFTER_ROW,
     (crib, { after }, once) => jobsView(crib.db, after ?? null, once),
   ),
-  view('job', 'One job: its program as read, each T checked, parts logged.', A_JOB, (crib, { number }) =>
-    jobView(crib.db, number ?? ''),
+  view('job', 'One job: its program as read, each T checked, parts logged.', A_JOB, (crib, { number, op }) =>
+    jobView(crib.db, number ?? '', op ?? null),
   ),
   view(
     'run',

@@ -12,7 +12,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
     <Asked wrong={wrong}>
       <JobsScreen
         view={await jobsView(db, asked.after ?? null, view)}
-        job={asked.open === undefined ? null : await jobView(db, asked.open)}
+        job={asked.open === undefined ? null : await jobView(db, asked.open, asked.op ?? null)}
         shop={await view(shopView)}
       />
     </Asked>

@@ -8,3 +8,18 @@ export { cycleMinutes } from './cycleMinutes';
 export type { CycleMinutes, MachineTimes } from './cycleMinutes';
 // Can so many have been made?
 export { questionParts } from './questionParts';
+// How is it set up, and who signed for it?
+export {
+  BLANK_SHEET,
+  changeWords,
+  mergeSheets,
+  SHEET_FIELDS,
+  sheetChanges,
+  stockInZ,
+  zeroWords,
+} from './setup/setupSheet';
+export type { SheetField, SheetTexts, StockBox } from './setup/setupSheet';
+export { doubtsOf, nextToSign, setupChanges, SIGN_STEPS, toProveAgain } from './setup/signatures';
+export type { Setup, SetupChange, SignedTool, SignStep } from './setup/signatures';
+export { STAGES, stageOf } from './setup/stage';
+export type { Stage } from './setup/stage';

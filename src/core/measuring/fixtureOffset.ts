@@ -39,6 +39,31 @@ export interface FixtureOffset {
   because: Because;
 }
 
+/** A part in a vise with its zero as a setup sheet has it: mm from its left, from its side at the operator, from its bottom. */
+export interface Laid {
+  against: Clamped['against'];
+  stock: { x: number; y: number };
+  parallels: number;
+  zero: { x: number; y: number; z: number };
+}
+
+/** Machine coordinates of part zero, and its height above the datum surface; mm. null: the vise has no stop to lie against. */
+export function zeroInFixture(f: Fixture, part: Laid): Omit<FixtureOffset, 'because'> | null {
+  const left =
+    part.against === 'stop'
+      ? f.stop
+      : part.against === 'left end'
+        ? f.centre - f.width / 2
+        : f.centre + f.width / 2 - part.stock.x;
+  if (left === null) return null;
+  return {
+    X: left + part.zero.x,
+    // The far jaw is behind the part: its side at the operator lies its depth before it.
+    Y: f.jaw + part.zero.y - (f.far ? part.stock.y : 0),
+    h: f.bed + part.parallels + part.zero.z,
+  };
+}
+
 /**
  * Part zero without a probe, from where a vise stands and how the part lies in it. mm, machine coordinates; null: the part is
  * to lie against a stop that the vise has not. Example: vise in the middle of X −24.6, 6 wide, part against its left end:
@@ -46,20 +71,15 @@ export interface FixtureOffset {
  */
 export function fixtureOffset(f: Fixture, part: Clamped): FixtureOffset | null {
   const { x, y, z } = part.stock;
-  const left =
-    part.against === 'stop'
-      ? f.stop
-      : part.against === 'left end'
-        ? f.centre - f.width / 2
-        : f.centre + f.width / 2 - x;
-  if (left === null) return null;
   const alongX = { left: 0, middle: x / 2, right: x }[part.zero.x];
   const fromJaw = { 'at the fixed jaw': 0, middle: y / 2, 'away from it': y }[part.zero.y];
-  const h = f.bed + part.parallels + (part.zero.z === 'top' ? z : 0);
+  const at = zeroInFixture(f, {
+    ...{ against: part.against, stock: { x, y }, parallels: part.parallels },
+    zero: { x: alongX, y: f.far ? y - fromJaw : fromJaw, z: part.zero.z === 'top' ? z : 0 },
+  });
+  if (!at) return null;
   return {
-    X: left + alongX,
-    Y: f.jaw + (f.far ? -fromJaw : fromJaw),
-    h,
+    ...at,
     because: {
       words: 'From the vise’s place on the cheat sheet: a vise that was moved or swivelled has another.',
       formula: [

@@ -74,7 +74,11 @@ export const PAGES = {
     t: 'number',
   },
   /** `line`: of the program that is open. */
-  jobs: { ...AFTER_ROW, open: 'code', t: 'number', new: ['job'], do: ['program'], line: 'number' },
+  jobs: {
+    ...AFTER_ROW,
+    ...{ open: 'code', op: 'number', t: 'number', new: ['job', 'copy', 'operation'] },
+    ...{ do: ['program', 'sheet'], line: 'number' },
+  },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,

@@ -99,7 +99,8 @@ export const LABELS = {
   used: 'number',
 } as const satisfies QuestionSpec;
 export const A_SHEET = { code: 'code' } as const satisfies QuestionSpec;
-export const A_JOB = { number: 'code' } as const satisfies QuestionSpec;
+/** A job; of several operations one by its number, else the first that is open. */
+export const A_JOB = { number: 'code', op: 'number' } as const satisfies QuestionSpec;
 /** What a machine is to be given: for all of its open jobs, or one; what changed since it was last given them, or all. */
 export const REGISTERS = {
   machine: 'code',

@@ -20,6 +20,8 @@ export const partsLeftOf = (o: OperationRow): number =>
 export const hereOf = (operation: OperationRow, pass: PassDepthRow | null): AskedHere => ({
   highestBeside: operation.highestBesideMm,
   passDepth: pass?.depthMm ?? null,
+  stock: operation.zeroZMm === null ? null : { bottom: 0 - operation.zeroZMm, parallels: operation.parallelsMm },
+  partZero: operation.partZeroMm,
 });
 
 export const machineOf = (m: MachineRow): UseMachine => ({
@@ -29,6 +31,8 @@ export const machineOf = (m: MachineRow): UseMachine => ({
   rpmMax: m.rpmMax,
   feedMax: m.feedMaxMmMin,
   coolantBar: m.coolantBar,
+  k: m.kMm,
+  travelZ: m.travelZMm,
   hunts: m.huntsFrom !== null && m.huntsTo !== null ? { from: m.huntsFrom, to: m.huntsTo } : null,
 });
 

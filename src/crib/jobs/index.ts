@@ -1,16 +1,21 @@
 // What people do
 export { addJob } from './verbs/addJob';
+export { addOperation } from './verbs/addOperation';
 export { assignUse } from './verbs/assignUse';
 export { changeJob } from './verbs/changeJob';
+export { copyJob } from './verbs/copyJob';
 export { logParts } from './verbs/logParts';
 export { planStart } from './verbs/planStart';
+export { signSetup } from './verbs/signSetup';
 export { stateOperation } from './verbs/stateOperation';
 export { statePassDepth } from './verbs/statePassDepth';
 export { storeProgram } from './verbs/storeProgram';
 export { tieTool } from './verbs/tieTool';
+export { writeSetupSheet } from './verbs/writeSetupSheet';
 // What screens show
 export { jobView, standingChoices } from './views/jobView';
-export type { JobView } from './views/jobView';
+export type { JobView, OperationOf } from './views/jobView';
+export type { SetupView } from './setup/setupView';
 export { jobsView } from './views/jobsView';
 export type { JobSummary, JobsView } from './views/jobsView';
 export { runView } from './views/runView';

@@ -37,7 +37,15 @@ export interface ToolLine {
 export interface JobLine {
   operation: OperationRow;
   machine: UseMachine;
-  program: { entryId: number; name: string; since: Date; who: string; toolChanges: number } | null;
+  program: {
+    entryId: number;
+    name: string;
+    since: Date;
+    who: string;
+    toolChanges: number;
+    /** The job it was stored for, where this one took it over. */
+    takenFrom: string | null;
+  } | null;
   tools: ToolLine[];
   /** Tools that may run. */
   ready: number;
@@ -86,6 +94,7 @@ function jobLine(o: OperationRow, around: Around): JobLine {
           since: program.happenedAt,
           who: program.who,
           toolChanges: program.toolChanges,
+          takenFrom: program.takenFrom,
         }
       : null,
     tools,

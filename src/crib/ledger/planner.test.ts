@@ -255,6 +255,12 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });
   await does('stateOperation', { operation, highestBeside: 1 });
+  await does('addOperation', { job: 'J-1', number: 20, machine: 'M2' });
+  const { entry: over } = await does('writeSetupSheet', { operation, drawing: 'D-1', zeroZ: 30 });
+  await does('writeSetupSheet', { operation, over, drawing: 'D-1', zeroZ: 30, stockZ: 31, fixture: 'V1' });
+  await does('signSetup', { operation, step: 'written' });
+  await does('signSetup', { operation, step: 'entered' });
+  await does('copyJob', { from: 'J-1', number: 'J-7', quantity: 3, due: '2027-02-09' });
   await does('planStart', { operation, starts: '2027-01-18' });
   await does('changeJob', { number: 'J-1', quantity: 60 });
   await does('logParts', { operation, parts: 2 });

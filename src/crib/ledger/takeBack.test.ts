@@ -310,6 +310,17 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ number: 'J-2', part: 'Cap', material: 'C45', quantity: 5, due: '2027-03-01', machine: 'M2' }),
   ],
   ['stateOperation', () => ({ operation, highestBeside: 30, partZero: 80 })],
+  ['addOperation', () => ({ job: 'J-1', number: 20, machine: 'M2', highestBeside: 2 })],
+  ['copyJob', () => ({ from: 'J-1', number: 'J-3', quantity: 8, due: '2027-04-01', customer: 'PO 118' })],
+  [
+    'writeSetupSheet',
+    () => ({ operation, drawing: 'D-1', stockZ: '30', zeroZ: '30', parallels: '5', notes: 'deburr' }),
+  ],
+  [
+    'signSetup',
+    () => ({ operation, step: 'written' }),
+    () => crib.do('writeSetupSheet', { operation, drawing: 'D-1', workOffset: 'G54' }),
+  ],
   ['planStart', () => ({ operation, starts: '2027-01-13' })],
   ['changeJob', () => ({ number: 'J-1', quantity: 99, due: '2027-03-02', state: 'closed' })],
   [

@@ -32,6 +32,7 @@ export function lengthOn(
   | 'question'
   | 'deviceDoubt'
   | 'diameterMeasured'
+  | 'gaugeLength'
   | 'runout'
   | 'registerNeeds'
   | 'figuresChanged'
@@ -46,6 +47,7 @@ export function lengthOn(
     question: measured.state === 'in question' ? (measured.measurement.questions[0]?.words ?? null) : null,
     deviceDoubt: m?.deviceDoubt ?? false,
     diameterMeasured: m?.diameterMm != null,
+    gaugeLength: measured.state === 'measured' ? measured.measurement.gaugeLengthMm : null,
     runout: m?.runoutMm ?? null,
     registerNeeds: H && 'needs' in H ? H.needs : null,
     // A school that enters the length itself has no figure of the machine in it.

@@ -35,6 +35,7 @@ export const figures = {
   dEqualsT: field.choice(['yes', 'no']),
   huntsFrom: field.decimal(0, 200_000),
   huntsTo: field.decimal(0, 200_000),
+  travelZ: field.length(1, 5_000, 'How far Z travels down from home.'),
 } as const;
 export const REQUIRED = ['taper', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
@@ -93,6 +94,7 @@ export async function writeFigures(
     peckClearanceMm: maybeLength(f.peckClearance)?.mm ?? null,
     dEqualsT: f.dEqualsT === undefined ? null : f.dEqualsT === 'yes',
     ...hunts,
+    travelZMm: maybeLength(f.travelZ)?.mm ?? null,
   });
 }
 

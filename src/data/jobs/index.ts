@@ -8,6 +8,8 @@ export type {
   PartsLogRow,
   PassDepthRow,
   ProgramRow,
+  SetupSheetRow,
+  SignatureRow,
   TieRow,
 } from './types';
 // Reading
@@ -32,6 +34,16 @@ export {
   maybeProgramText,
   maybeReport,
 } from './read';
+// How they are set up, and who signed for it
+export {
+  copyOperation,
+  insertSetupSheet,
+  insertSignature,
+  manySetupSheets,
+  manySignatures,
+  maybeSetupSheet,
+  maybeSetupSheetOf,
+} from './setup';
 // Writing
 export {
   insertJob,

@@ -10,16 +10,19 @@ import type {
   TieRow,
 } from './types';
 
-const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, n.quantity, n.due, n.state, j.material_id,
+const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, j.customer, n.quantity, n.due, n.state, j.material_id,
     mat.code as material, mat.iso_group as material_group, o.machine_id, m.code as machine,
-    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts, coalesce(y.priority, 'usual') as priority
+    f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts, coalesce(y.priority, 'usual') as priority,
+    z.zero_z_mm, z.parallels_mm
   from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
   join material mat on mat.id = j.material_id join machine m on m.id = o.machine_id
-  left join operation_figures f on f.entry_id = n.figures_id
+  left join operation_figures f on f.entry_id = n.figures_id and f.operation_id = n.operation_id
   left join lateral (select x.starts from operation_start x join live_entry e on e.id = x.entry_id
     where x.operation_id = o.id order by e.happened_at desc, e.id desc limit 1) s on true
   left join lateral (select x.priority from job_change x join live_entry e on e.id = x.entry_id
-    where x.job_id = j.id order by e.happened_at desc, e.id desc limit 1) y on true`;
+    where x.job_id = j.id order by e.happened_at desc, e.id desc limit 1) y on true
+  left join lateral (select x.zero_z_mm, x.parallels_mm from setup_sheet x join live_entry e on e.id = x.entry_id
+    where x.operation_id = o.id order by e.happened_at desc, e.id desc limit 1) z on true`;
 /** Operations with parts still to make, the first due on top, of a day in the order in which they are to go. */
 export const manyOpenOperations = (c: Connection) =>
   many<OperationRow>(
@@ -62,7 +65,9 @@ export const maybeJob = (c: Connection, number: string) =>
     'select j.id, j.entry_id from job j join live_entry e on e.id = j.entry_id where j.number = $1',
     [number],
   );
-const PROGRAM = `p.entry_id, p.operation_id, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
+/** `o` names the operation it is in force for: it may have been stored for another one. */
+const PROGRAM = `p.entry_id, o.operation_id, (select j.number from operation w join job j on j.id = w.job_id
+    where w.id = p.operation_id and w.id <> o.operation_id) as taken_from, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
 /** A report as it was stored, with what the reader says of a tool since then as not known. */
 const present = (row: ProgramRow): ProgramRow => ({
   ...row,
@@ -87,8 +92,8 @@ export const manyPrograms = async (c: Connection, operationIds: readonly number[
   (
     await many<ProgramRow>(
       c,
-      `select ${PROGRAM} from operation_now n join program p on p.entry_id = n.program_id join entry e on e.id = p.entry_id
-       where n.operation_id = any ($1)`,
+      `select ${PROGRAM} from operation_now o join program p on p.entry_id = o.program_id join entry e on e.id = p.entry_id
+       where o.operation_id = any ($1)`,
       [operationIds],
     )
   ).map(present);
@@ -96,8 +101,9 @@ export const manyPrograms = async (c: Connection, operationIds: readonly number[
 export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
   maybeOne<ProgramRow>(
     c,
-    `select ${PROGRAM} from program p join live_entry e on e.id = p.entry_id where p.operation_id = $1 and e.happened_at <= $2
-     order by e.happened_at desc, e.id desc limit 1`,
+    `select ${PROGRAM} from program_of o join live_entry l on l.id = o.entry_id join program p on p.entry_id = o.program_id
+       join entry e on e.id = p.entry_id where o.operation_id = $1 and l.happened_at <= $2
+     order by l.happened_at desc, l.id desc limit 1`,
     [operationId, at],
   );
 /** A stored program's text, as it came. */

@@ -15,6 +15,8 @@ export interface OperationRow {
   job: string;
   part: string;
   revision: string;
+  /** What the customer calls it: an order's number. */
+  customer: string | null;
   quantity: number;
   due: string;
   materialId: number;
@@ -33,11 +35,57 @@ export interface OperationRow {
   priority: Priority;
   /** ISO day it is to start, where somebody stated it. */
   starts: string | null;
+  /** Program zero above the stock's bottom, and what height is under it, by its setup sheet; null: not stated. */
+  zeroZMm: number | null;
+  parallelsMm: number | null;
+}
+
+/** A setup sheet as it was stated, by field: lengths as they were entered and in mm; null: blank. */
+export interface SetupSheetRow {
+  entryId: number;
+  operationId: number;
+  drawing: string | null;
+  revision: string | null;
+  programNumber: string | null;
+  fixture: string | null;
+  against: string | null;
+  workOffset: string | null;
+  stockXMm: number | null;
+  stockXEntered: string | null;
+  stockYMm: number | null;
+  stockYEntered: string | null;
+  stockZMm: number | null;
+  stockZEntered: string | null;
+  parallelsMm: number | null;
+  parallelsEntered: string | null;
+  zeroXMm: number | null;
+  zeroXEntered: string | null;
+  zeroYMm: number | null;
+  zeroYEntered: string | null;
+  zeroZMm: number | null;
+  zeroZEntered: string | null;
+  notes: string | null;
+  happenedAt: Date;
+  who: string;
+}
+
+/** A signature under a setup, with the setup it was given for. */
+export interface SignatureRow {
+  entryId: number;
+  operationId: number;
+  step: string;
+  /** Who signed: the one who entered it, or somebody who is named. */
+  name: string;
+  standsFor: unknown;
+  happenedAt: Date;
+  who: string;
 }
 
 export interface ProgramRow {
   entryId: number;
   operationId: number;
+  /** The job it was stored for, where that is another operation; null: it was stored for this one. */
+  takenFrom: string | null;
   name: string;
   tools: ProgramReport['tools'];
   toolChanges: number;

@@ -7,6 +7,7 @@ export const insertJob = insertsWithId<{
   number: string;
   part: string;
   revision: string;
+  customer: string | null;
   materialId: number;
   quantity: number;
   due: string;

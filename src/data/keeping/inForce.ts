@@ -31,7 +31,7 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
        select o.id as operation_id, j.number as job, o.number, coalesce(c.due, j.due) as due, coalesce(c.quantity, j.quantity) as quantity,
          coalesce(c.state, 'open') as state,
          coalesce((select sum(l.parts)::int from parts_log l join live_entry le on le.id = l.entry_id where l.operation_id = o.id), 0) as parts_made,
-         (select p.entry_id from program p join live_entry pe on pe.id = p.entry_id where p.operation_id = o.id order by pe.happened_at desc, pe.id desc limit 1) as program_id,
+         (select p.program_id from program_of p join live_entry pe on pe.id = p.entry_id where p.operation_id = o.id order by pe.happened_at desc, pe.id desc limit 1) as program_id,
          (select f.entry_id from operation_figures f join live_entry fe on fe.id = f.entry_id where f.operation_id = o.id order by fe.happened_at desc, fe.id desc limit 1) as figures_id
        from operation o join live_entry e on e.id = o.entry_id join job j on j.id = o.job_id
        left join lateral (select x.* from job_change x join live_entry xe on xe.id = x.entry_id where x.job_id = j.id

@@ -71,6 +71,8 @@ export interface MachineRow {
   /** Speeds between which its spindle hunts, rev/min; null: none, or nobody said. */
   huntsFrom: number | null;
   huntsTo: number | null;
+  /** How far Z travels down from home; null: nobody said. */
+  travelZMm: number | null;
   /** Since when it reckons H with the figures that are in force. */
   lengthsSince: Date;
 }

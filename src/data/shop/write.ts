@@ -67,6 +67,7 @@ export const insertMachineFigures = inserts<{
   dEqualsT?: boolean | null;
   huntsFrom?: number | null;
   huntsTo?: number | null;
+  travelZMm?: number | null;
 }>('machine_figures');
 
 export const insertShopWeek = inserts<{ minutes: readonly number[] }>('shop_week');

@@ -29,6 +29,8 @@ export interface ToolAsks {
   taps?: readonly Tapping[];
   plunges?: { lowest: number | null; line: number } | null;
   ramp?: { degrees: number; line: number } | null;
+  /** Where Z goes first after each change; `h` null: without a length. Left out: not read. */
+  firstZ?: readonly { z: number; h: number | null; line: number }[];
 }
 
 /** What is known of the operation beside its program. */
@@ -37,6 +39,10 @@ export interface AskedHere {
   highestBeside: number | null;
   /** Depth of one pass, where the planner gave it. */
   passDepth: number | null;
+  /** The stock's bottom in the program's Z and what height is under it, by the setup sheet; left out or null: not stated. */
+  stock?: { bottom: number; parallels: number | null } | null;
+  /** Part zero above the machine's datum surface; left out or null: not known. */
+  partZero?: number | null;
 }
 
 export interface UseMachine {
@@ -49,6 +55,9 @@ export interface UseMachine {
   coolantBar?: number | null;
   /** Speeds between which its spindle hunts, rev/min; null or left out: none is known. */
   hunts?: { from: number; to: number } | null;
+  /** Gauge line above the datum surface with Z at home, and how far Z travels down from there; mm; null or left out: not known. */
+  k?: number | null;
+  travelZ?: number | null;
 }
 
 /** The figures of a build that what is asked is held against; one that is only planned has them too. */
@@ -75,6 +84,8 @@ export interface UseState {
   measured: 'not measured' | 'in question' | 'measured';
   /** Why its length is in question. */
   question: string | null;
+  /** The length that counts; null or left out: none. */
+  gaugeLength?: number | null;
   diameterMeasured: boolean;
   /** Measured runout, mm; null: not measured. */
   runout: number | null;

@@ -8,6 +8,7 @@ import { inProgram } from './inProgram';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
 import { judgeSpindle } from './spindle';
+import { judgeSink, judgeTravel } from './zLimits';
 
 /** What a program asks of one of its tools, as the judgement wants it. */
 export const asksOf = (tool: ToolReport): ToolAsks => ({
@@ -30,6 +31,7 @@ export const asksOf = (tool: ToolReport): ToolAsks => ({
   taps: tool.taps,
   plunges: tool.plunges && { lowest: tool.plunges.lowest_z_mm, line: tool.plunges.line },
   ramp: tool.steepest_ramp,
+  firstZ: tool.first_z.map(({ z_mm, h, line }) => ({ z: z_mm, h, line })),
 });
 
 /**
@@ -47,10 +49,11 @@ export function judgeUse(use: Use): UseJudgement {
         ...judgeFit(use, assembly),
         ...tightness(assembly),
         ...judgeRegisters(use, assembly),
+        ...judgeTravel(use, assembly),
         ...judgeLeft(use, assembly),
         ...program(asks),
       ]
-    : [nothingTied(use), ...judgeRegisters(use, null), ...program(asks)];
+    : [nothingTied(use), ...judgeSink(use), ...judgeRegisters(use, null), ...program(asks)];
   const deciding = judgements.filter((j) => !j.aside);
   const grade = worstGrade(deciding);
   const goodFor = assembly && partsGoodFor(asks, assembly);
@@ -72,6 +75,7 @@ export function judgeUse(use: Use): UseJudgement {
 export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: UseBuild): Judgement[] => [
   ...judgeSpindle(use, build),
   ...judgeDepths(use, build),
+  ...judgeSink(use),
   ...judgeCuts(use, build),
 ];
 

@@ -8,11 +8,12 @@ export const addJob = defineVerb({
   may: ['crib', 'planner'],
   path: 'jobs',
   summary:
-    'Add a job with its operation: part, material, quantity, due day, machine, highest Z beside the cut.',
+    'Add a job with its first operation: part, what the customer calls it, material, quantity, due day, machine, highest Z beside the cut.',
   properties: {
     number: field.code,
     part: field.words(),
     revision: field.words(12),
+    customer: field.words(80),
     material: field.code,
     quantity: field.whole(1, 1_000_000),
     due: field.day,
@@ -34,6 +35,7 @@ export const addJob = defineVerb({
       number: input.number,
       part: input.part.trim(),
       revision: input.revision?.trim() ?? '',
+      customer: input.customer?.trim() ?? null,
       materialId: material.id,
       quantity: toNumber(input.quantity),
       due: input.due,

@@ -18,19 +18,21 @@ export const changeJob = defineVerb({
   },
   required: ['number'],
   async run(c, input, moment) {
-    const [job] = await manyOperationsOfJob(c, input.number);
-    const now = found(job ?? null, 'number', input.number, 'job');
+    const operations = await manyOperationsOfJob(c, input.number);
+    const now = found(operations[0] ?? null, 'number', input.number, 'job');
+    const made = Math.max(...operations.map((o) => o.partsMade));
     const quantity = input.quantity === undefined ? now.quantity : toNumber(input.quantity);
-    if (quantity < now.partsMade && (input.state ?? now.state) === 'open')
-      throw new Problem('REFUSED', `${now.partsMade} of ${now.job} are made already`, {
+    if (quantity < made && (input.state ?? now.state) === 'open')
+      throw new Problem('REFUSED', `${made} of ${now.job} are made already`, {
         field: 'quantity',
         value: quantity,
-        limit: `at least ${now.partsMade}`,
+        limit: `at least ${made}`,
         wayOut: 'Close the job if enough were made.',
       });
     // What was closed while its machine or material went out of use is not simply opened again.
     if (input.state === 'open' && now.state !== 'open') {
-      foundInUse(await maybeMachine(c, now.machine), 'state', now.machine, 'machine');
+      for (const { machine } of operations)
+        foundInUse(await maybeMachine(c, machine), 'state', machine, 'machine');
       foundInUse(await maybeMaterial(c, now.material), 'state', now.material, 'material');
     }
     moment.leansOn(now.entryId);

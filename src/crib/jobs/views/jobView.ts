@@ -1,5 +1,6 @@
 import type { ProgramReport, ReadOptions } from '@/core/programs';
 import { held } from '@/core/sure';
+import { partsLeftOf } from '@/crib/assemblies';
 import { loadItems } from '@/crib/catalogue';
 import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
@@ -7,10 +8,24 @@ import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsOfJob, manyPartsLogs, maybeReport, type PartsLogRow } from '@/data/jobs';
 import { type JobLine, jobLines } from '../jobLines';
+import { type SetupView, setupView } from '../setup/setupView';
 import { readByMachine } from '../readOptions';
 
-/** One job with all that its program said, what was made of it, and what can be tied to its tools. */
+/** One of the operations of a job, beside the one that is shown. */
+export interface OperationOf {
+  id: number;
+  number: number;
+  machine: string;
+  partsMade: number;
+  done: boolean;
+}
+
+/** One operation of a job with all that its program said, what was made of it, and what can be tied to its tools. */
 export interface JobView extends JobLine {
+  /** All operations of the job, in their order. */
+  operations: OperationOf[];
+  /** How it is set up, and who signed for it. */
+  setup: SetupView;
   report: ProgramReport | null;
   /** How a program for its machine is read. */
   reads: Partial<ReadOptions>;
@@ -22,18 +37,34 @@ export interface JobView extends JobLine {
 }
 const LOGS_SHOWN = 12;
 
-/** A job by its number; null where there is none. */
-export async function jobView(c: Connection, number: string): Promise<JobView | null> {
-  const [operation] = await manyOperationsOfJob(c, number);
+/**
+ * A job by its number: the operation that is asked for, or else the first that has parts to make; null where there is no
+ * such job.
+ */
+export async function jobView(
+  c: Connection,
+  number: string,
+  op: number | null = null,
+): Promise<JobView | null> {
+  const operations = await manyOperationsOfJob(c, number);
+  const operation =
+    operations.find((o) => o.number === op) ?? operations.find((o) => partsLeftOf(o) > 0) ?? operations[0];
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const [line] = jobLines(work, await standingOn(c, work));
+  const cards = await standingOn(c, work);
+  const [line] = jobLines(work, cards);
   if (!line) return null;
+  const machine = held(work.machines, operation.machineId);
   const logs = await manyPartsLogs(c, operation.id, LOGS_SHOWN + 1);
   return {
     ...line,
+    operations: operations.map((o) => ({
+      ...{ id: o.id, number: o.number, machine: o.machine, partsMade: o.partsMade },
+      done: partsLeftOf(o) === 0,
+    })),
+    setup: await setupView(c, line, machine, cards),
     report: line.program && ((await maybeReport(c, line.program.entryId))?.report ?? null),
-    reads: readByMachine(held(work.machines, operation.machineId)),
+    reads: readByMachine(machine),
     logs: logs.slice(0, LOGS_SHOWN),
     moreLogs: logs.length > LOGS_SHOWN,
     standing: await standingChoices(c),

@@ -158,6 +158,13 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
   },
   { name: 'huntsFrom', label: 'Spindle hunts from, rev/min', kind: 'number', optional: true },
   { name: 'huntsTo', label: 'Spindle hunts up to, rev/min', kind: 'number', optional: true },
+  {
+    name: 'travelZ',
+    label: 'Travel of Z, down from home',
+    kind: 'length',
+    optional: true,
+    help: 'a first Z past it is then found before the machine stops at it',
+  },
 ];
 
 export const SET_UP: {

@@ -56,6 +56,7 @@ export function MachineTag({
     dEqualsT: m.dEqualsT === null ? '' : m.dEqualsT ? 'yes' : 'no',
     huntsFrom: m.huntsFrom === null ? '' : String(m.huntsFrom),
     huntsTo: m.huntsTo === null ? '' : String(m.huntsTo),
+    travelZ: inMm(m.travelZMm),
   };
   return (
     <Tag
@@ -163,6 +164,11 @@ function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
       {m.huntsFrom !== null && (
         <Row name="Spindle hunts" note="rev/min">
           {m.huntsFrom} to {m.huntsTo}
+        </Row>
+      )}
+      {m.travelZMm !== null && (
+        <Row name="Travel of Z" note="mm">
+          {m.travelZMm}
         </Row>
       )}
       <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>
