@@ -378,9 +378,43 @@ export async function fillDemo(
     });
     await quietly('recordMeasurement', { tag: shell.tag, gaugeLength: '90.012', runout: '0.008' });
     await magazines(quietly);
+    await setUps(quietly);
     clock = new Date(now.getTime() - 2 * 3_600_000);
     await quietly('checkDevice', { device: 'PRE-1', reading: '200.002' });
     await measuredBy(quietly);
+  }
+
+  /** Setup sheets: one that was proved, with a length that was measured since; one with blanks still. */
+  async function setUps(
+    quietly: (name: string, input: Record<string, unknown>) => Promise<Done>,
+  ): Promise<void> {
+    who = 'MS';
+    await quietly('writeSetupSheet', {
+      ...{ operation: operations.VB, drawing: 'D-4417', revision: 'C', programNumber: 'O4417' },
+      ...{
+        fixture: 'VISE-L',
+        against: 'stop',
+        workOffset: 'G54',
+        stockX: '120',
+        stockY: '80',
+        stockZ: '31.5',
+      },
+      ...{ parallels: '15', zeroX: '0', zeroY: '0', zeroZ: '30.5' },
+      notes:
+        'Stock sawn 1 mm over. Parallels apart: T6 comes out 1.5 below.\nBurrs off before it is turned over.',
+    });
+    const signed = async (step: string, by: string) => {
+      who = by;
+      await quietly('signSetup', { operation: operations.VB, step });
+    };
+    await signed('written', 'MS');
+    await signed('entered', 'TO');
+    who = 'MS';
+    await quietly('writeSetupSheet', {
+      ...{ operation: operations.CV, drawing: 'D-3120', revision: 'B', fixture: 'plate with four clamps' },
+      ...{ workOffset: 'G54', stockX: '100', stockY: '100', stockZ: '18' },
+    });
+    who = 'IK';
   }
 
   /** What is measured and tightened by besides the presetter, with certificates: good, due soon, overdue, found off. */

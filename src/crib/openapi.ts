@@ -4,7 +4,7 @@ import { whoMay } from '@/core/people';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
-import { LABELS } from '@/core/questions';
+import { A_JOB, LABELS } from '@/core/questions';
 import { READ_DEVICE } from '@/crib/devices';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
@@ -148,6 +148,14 @@ export function openApi(): object {
     tags: ['views'],
     parameters: parametersOf({ question: LABELS }),
     responses: { 200: { description: 'The labels', content: { 'application/pdf': {} } }, default: problem },
+  };
+  at('setup-sheet.pdf').get = {
+    operationId: 'setup_sheet_pdf',
+    summary:
+      'The setup sheet of a job’s operation, A4: blanks are lines to write on. Of ?number, and ?op where it has several.',
+    tags: ['views'],
+    parameters: parametersOf({ question: A_JOB }),
+    responses: { 200: { description: 'The sheet', content: { 'application/pdf': {} } }, default: problem },
   };
   at('devices/read').post = {
     operationId: 'devices_read',

@@ -1,9 +1,10 @@
 import 'server-only';
 import { createReadStream, rmSync, statSync } from 'node:fs';
-import { CATALOGUE, LABELS, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
+import { A_JOB, CATALOGUE, LABELS, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { type Beside, type Crib, mayRead, readQuestion, type Signed } from '@/crib/door';
 import { exportItems, exportMovements, exportStock, type Format } from '@/crib/exchange';
+import { jobView } from '@/crib/jobs';
 import { webOf } from '@/crib/keeping';
 import { labelsAsked } from '@/crib/rack';
 import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
@@ -11,6 +12,7 @@ import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { crib } from './crib';
 import { labelsPdf } from './labelPdf';
+import { setupPdf } from './setupPdf';
 
 /** What is said to one is kept by nobody on the way. */
 export const PRIVATE = { 'cache-control': 'no-store' };
@@ -74,6 +76,18 @@ export async function labelsFile(query: URLSearchParams): Promise<Response> {
   const labels = await labelsAsked(db, asked, zone);
   const pdf = await labelsPdf(labels, asked.as ?? 'sheet', Math.min(asked.used ?? 0, 1_000));
   return attached(Uint8Array.from(pdf), 'application/pdf', 'labels.pdf');
+}
+
+/** The setup sheet of an operation as it would be printed now; null: no such job. */
+export async function setupFile(query: URLSearchParams): Promise<Response | null> {
+  const { db, now, zone } = await crib();
+  const { number, op } = readQuestion(A_JOB, query);
+  const job = await jobView(db, number ?? '', op ?? null);
+  if (!job) return null;
+  const pdf = await setupPdf(job, now(), zone);
+  // The number of a job is a code: letters, digits, dots, strokes.
+  const name = `${job.operation.job.replaceAll('/', '-')}-${job.operation.number}.pdf`;
+  return attached(Uint8Array.from(pdf), 'application/pdf', name);
 }
 
 /** All that is kept as open files. The file goes once it was sent, or nobody takes it any more. */

@@ -1,48 +1,16 @@
 import 'server-only';
-import { join } from 'node:path';
 import bwip from 'bwip-js/node';
-import PDFDocument from 'pdfkit';
 import type { Label } from '@/crib/rack';
 import { mirrored } from '@/ui/rack';
+import { A4, type Face, FONTS, MM, newPdf, type Pdf } from './pdf';
 
-/** Points to a millimetre. */
-const MM = 72 / 25.4;
 /** A label, and how many of them lie on an A4 sheet, mm. */
 const LABEL = { wide: 50, high: 25 } as const;
 const SHEET = { across: 4, down: 11, left: 5, top: 11 } as const;
 
-const font = (name: string, weight: string) =>
-  join(
-    /* turbopackIgnore: true */ process.cwd(),
-    'node_modules/@expo-google-fonts',
-    `atkinson-hyperlegible-${name.toLowerCase()}`,
-    weight,
-    `AtkinsonHyperlegible${name}_${weight}.ttf`,
-  );
-const FONTS = {
-  words: font('Next', '400Regular'),
-  strong: font('Next', '700Bold'),
-  figures: font('Mono', '700Bold'),
-} as const;
-type Face = keyof typeof FONTS;
-type Pdf = InstanceType<typeof PDFDocument>;
-
 /** Labels of 50 x 25 mm, each a page of its own; or side by side on A4, after those that were used of the first sheet. */
 export function labelsPdf(labels: readonly Label[], as: 'one' | 'sheet', used = 0): Promise<Buffer> {
-  const size: [number, number] = as === 'one' ? [LABEL.wide * MM, LABEL.high * MM] : [210 * MM, 297 * MM];
-  const doc = new PDFDocument({
-    size,
-    margin: 0,
-    autoFirstPage: false,
-    font: FONTS.words,
-    info: { Title: 'Labels', Producer: 'Stable' },
-  });
-  const done = new Promise<Buffer>((resolve, reject) => {
-    const parts: Buffer[] = [];
-    doc.on('data', (part: Buffer) => parts.push(part));
-    doc.on('end', () => resolve(Buffer.concat(parts)));
-    doc.on('error', reject);
-  });
+  const { doc, done } = newPdf('Labels', as === 'one' ? [LABEL.wide * MM, LABEL.high * MM] : A4);
   const onSheet = as === 'one' ? 1 : SHEET.across * SHEET.down;
   for (const [i, label] of labels.entries()) {
     const at = (as === 'one' ? i : i + used) % onSheet;

@@ -77,7 +77,7 @@ export const PAGES = {
   jobs: {
     ...AFTER_ROW,
     ...{ open: 'code', op: 'number', t: 'number', new: ['job', 'copy', 'operation'] },
-    ...{ do: ['program', 'sheet'], line: 'number' },
+    ...{ do: ['program', 'sheet', 'write'], line: 'number' },
   },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },

@@ -20,7 +20,8 @@ export const partsLeftOf = (o: OperationRow): number =>
 export const hereOf = (operation: OperationRow, pass: PassDepthRow | null): AskedHere => ({
   highestBeside: operation.highestBesideMm,
   passDepth: pass?.depthMm ?? null,
-  stock: operation.zeroZMm === null ? null : { bottom: 0 - operation.zeroZMm, parallels: operation.parallelsMm },
+  stock:
+    operation.zeroZMm === null ? null : { bottom: 0 - operation.zeroZMm, parallels: operation.parallelsMm },
   partZero: operation.partZeroMm,
 });
 

@@ -1,4 +1,4 @@
-import { stageOf, stockInZ, type Stage, type StockBox } from '@/core/jobs';
+import { type Setup, stageOf, stockInZ, type Stage, type StockBox } from '@/core/jobs';
 import { type Because, mm } from '@/core/because';
 import { ALONG, registerText, workOffset, zeroInFixture } from '@/core/measuring';
 import { isOne } from '@/core/names';
@@ -36,6 +36,8 @@ export interface SetupView extends Signatures {
   offset: SheetOffset | null;
   /** What of the sheet is wanting before its work offset is known, in words; null: nothing, or it names no vise. */
   offsetNeeds: string | null;
+  /** Each T with its numbers as they are entered in this machine; null: not known. */
+  tools: Setup['tools'];
   stage: Stage;
 }
 
@@ -49,10 +51,11 @@ export async function setupView(
   cards: readonly AssemblyCard[],
 ): Promise<SetupView> {
   const sheet = await maybeSetupSheet(c, job.operation.id);
+  const setup = setupOf(job, machine, sheet, cards);
   const signatures = await signaturesOf(
     c,
     await manySignatures(c, [job.operation.id]),
-    setupOf(job, machine, sheet, cards),
+    setup,
     job.tools.map((t) => t.tool),
   );
   const fixtures = await manyFixtures(c, machine.id);
@@ -68,6 +71,7 @@ export async function setupView(
     fixtures: fixtures.map(({ code, name }) => ({ code, name })),
     offset: sheet && box && vise && !needs ? offsetOf(sheet, box, vise, machine, job) : null,
     offsetNeeds: needs,
+    tools: setup.tools,
     stage: stageOfJob(job, proved),
   };
 }

@@ -113,6 +113,9 @@ export function FormField({
                 {...field}
                 value={field.value ?? ''}
                 error={!!wrong}
+                // One line would drop the ends of the others.
+                multiline={spec.kind === 'lines'}
+                minRows={spec.kind === 'lines' ? 3 : undefined}
                 inputProps={{
                   inputMode: spec.kind === 'whole' ? 'numeric' : figures ? 'decimal' : undefined,
                   className: figures ? 'fig' : undefined,

@@ -131,7 +131,11 @@ export function VerbForm<N extends VerbName>({
       return perform(verb, shape ? shape(input) : input);
     });
     if (!answer) return;
-    if (!answer.ok) return setProblem(answer.problem);
+    if (!answer.ok) {
+      // It is no longer as this page shows it: what was typed stays, what it was typed beside is read anew.
+      if (answer.problem.code === 'CONFLICT') router.refresh();
+      return setProblem(answer.problem);
+    }
     setProblem(null);
     reset(starts);
     const done = answered<N>(answer.done);

@@ -41,6 +41,8 @@ export interface FieldSpec<Name extends string = string> {
   label: string;
   kind?:
     | 'text'
+    /** Words of several lines. */
+    | 'lines'
     | 'length'
     | 'number'
     | 'whole'

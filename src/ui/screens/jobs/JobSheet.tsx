@@ -10,10 +10,11 @@ import { useRouter } from 'next/navigation';
 import { linkTo, linkToRun } from '@/core/links';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import { GradeMark } from '@/ui/kit/figure';
-import { Acts, Caution, Head } from '@/ui/kit/page';
+import { Acts, Caution, Head, Notice } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useTimes } from '@/ui/shell';
+import { OperationPicks } from './OperationPicks';
 import { ProgramDrop } from './ProgramDrop';
 import { ReportNotes } from './program/ReportNotes';
 
@@ -39,10 +40,14 @@ export function JobSheet({ job }: { job: JobView }) {
           <div className="soft">
             {o.quantity} in {o.material} on {o.machine}, due {shortDay(o.due)} · {o.partsMade} made,{' '}
             {job.partsLeft} left
-            {o.state !== 'open' && ` · ${o.state}`}
+            {` · ${job.setup.stage}`}
+            {o.customer && ` · ${o.customer}`}
           </div>
         </div>
         <Acts>
+          <Button component={Link} href={query.href({ do: 'sheet', t: null })}>
+            Setup sheet
+          </Button>
           {program && (
             <Button component={Link} href={query.href({ do: 'program' })}>
               Its program
@@ -56,6 +61,13 @@ export function JobSheet({ job }: { job: JobView }) {
           </Button>
         </Acts>
       </Head>
+      <OperationPicks job={job} />
+      {job.setup.again.length > 0 && (
+        <Notice label="To be proved again">
+          <strong>To be proved again:</strong> {job.setup.again.join('. ')}.{' '}
+          <Link href={query.href({ do: 'sheet', t: null })}>what has changed since it was signed</Link>
+        </Notice>
+      )}
       {program && (
         <>
           <Table>
@@ -130,7 +142,11 @@ export function JobSheet({ job }: { job: JobView }) {
         <p className="soft small">
           {program.name}, read {moment(program.since)} by {program.who}. Parts logged before keep the minutes
           of the program as it stood then.{' '}
-          <EntryBack entry={program.entryId} what={`the program of ${o.job}`} />
+          {program.takenFrom ? (
+            `Taken over from ${program.takenFrom}, as it runs there.`
+          ) : (
+            <EntryBack entry={program.entryId} what={`the program of ${o.job}`} />
+          )}
         </p>
       )}
       <ProgramDrop operation={o.id} reads={job.reads} stored={program && job.tools.map((t) => t.tool)} />

@@ -20,6 +20,10 @@ import { NewJobTag, OperationTag, ToolTag } from './jobTags';
 
 /** A program comes when it is asked for: most who open the jobs read none. */
 const ProgramSheet = dynamic(() => import('./program/ProgramSheet').then((m) => m.ProgramSheet));
+const SetupSheet = dynamic(() => import('./setup/SetupSheet').then((m) => m.SetupSheet));
+const WriteSetup = dynamic(() => import('./setup/WriteSetup').then((m) => m.WriteSetup));
+const CopyJobTag = dynamic(() => import('./setup/moreOfJobs').then((m) => m.CopyJobTag));
+const AddOperationTag = dynamic(() => import('./setup/moreOfJobs').then((m) => m.AddOperationTag));
 const ProgramTag = dynamic(() => import('./program/ProgramTag').then((m) => m.ProgramTag));
 
 interface Props {
@@ -33,10 +37,17 @@ interface Props {
 export function JobsScreen({ view, job, shop }: Props) {
   const query = useQuery('jobs');
   const line = job?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
+  const doing = query.get('do');
   const beside =
     query.get('new') === 'job' ? (
       <NewJobTag shop={shop} />
-    ) : job && query.get('do') === 'program' ? (
+    ) : job && query.get('new') === 'copy' ? (
+      <CopyJobTag job={job} />
+    ) : job && query.get('new') === 'operation' ? (
+      <AddOperationTag job={job} shop={shop} />
+    ) : job && doing === 'write' ? (
+      <WriteSetup key={job.operation.id} job={job} />
+    ) : doing === 'sheet' ? null : job && doing === 'program' ? (
       <ProgramTag job={job} />
     ) : job && line ? (
       <ToolTag key={`${job.operation.id} ${line.t}`} job={job} line={line} />
@@ -45,8 +56,10 @@ export function JobsScreen({ view, job, shop }: Props) {
     ) : null;
   return (
     <Middle beside={beside}>
-      {job?.program && query.get('do') === 'program' ? (
+      {job?.program && doing === 'program' ? (
         <ProgramSheet job={job} program={job.program} />
+      ) : job && (doing === 'sheet' || doing === 'write') ? (
+        <SetupSheet job={job} />
       ) : job ? (
         <JobSheet job={job} />
       ) : (
@@ -107,9 +120,14 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
             {jobs.map((j) => (
               <TableRow key={j.operation.id}>
                 <TableCell>
-                  <Link className="fig" href={linkTo('jobs', { open: j.operation.job })}>
+                  <Link
+                    className="fig"
+                    href={linkTo('jobs', { open: j.operation.job, op: j.operation.number })}
+                  >
                     {j.operation.job}
-                  </Link>
+                  </Link>{' '}
+                  <span className="soft small fig">{j.operation.number}</span>
+                  <div className="soft small">{j.stage}</div>
                 </TableCell>
                 <TableCell>
                   {j.operation.part}{' '}

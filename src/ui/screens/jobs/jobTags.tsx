@@ -111,6 +111,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
 
 /** An operation: what is known of it beside its program. */
 export function OperationTag({ job }: { job: JobView }) {
+  const query = useQuery('jobs');
   const { entered, unitWord } = useLengths();
   const { operation: o } = job;
   const unknown = <Unknown>not known</Unknown>;
@@ -132,6 +133,15 @@ export function OperationTag({ job }: { job: JobView }) {
           {o.partZeroEntered ? entered(o.partZeroEntered, o.partZeroMm) : unknown}
         </Row>
       </Rows>
+      <p className="small">
+        <Link href={query.href({ new: 'operation' })} scroll={false}>
+          one more operation
+        </Link>{' '}
+        ·{' '}
+        <Link href={query.href({ new: 'copy' })} scroll={false}>
+          make it again as another job
+        </Link>
+      </p>
       <h2>Starts</h2>
       <VerbForm
         verb="planStart"
@@ -226,6 +236,7 @@ export function NewJobTag({ shop }: { shop: ShopView }) {
           { name: 'number', label: 'Job number' },
           { name: 'part', label: 'Part' },
           { name: 'revision', label: 'Revision', optional: true },
+          { name: 'customer', label: 'Customer’s reference', optional: true },
           { name: 'quantity', label: 'Quantity', kind: 'whole' },
           {
             name: 'material',

@@ -135,7 +135,10 @@ export function WriteSheet({
       optional: true,
       options: [['yes', 'keeps the stickout']],
     },
-    { name: 'steps', label: 'What else to do or look at', wide: true, optional: true },
+    {
+      ...{ name: 'steps', label: 'What else to do or look at', kind: 'lines' as const },
+      ...{ wide: true, optional: true },
+    },
   ];
   return (
     <Tag

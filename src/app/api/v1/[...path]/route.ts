@@ -32,6 +32,7 @@ import {
   PRIVATE,
   labelsFile,
   registersFile,
+  setupFile,
   shownPicture,
   storedProgram,
   TYPES,
@@ -86,6 +87,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     if (list === 'registers' && !more.length && isOne(namesOf(REGISTER_FILES), format))
       return await registersFile(new URL(request.url).searchParams, format);
     if (path === 'labels.pdf') return await labelsFile(new URL(request.url).searchParams);
+    if (path === 'setup-sheet.pdf')
+      return (await setupFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
     if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture)

@@ -1,0 +1,108 @@
+import { execFileSync } from 'node:child_process';
+import { type JobView, jobView } from '@/crib/jobs';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { setupPdf } from './setupPdf';
+
+interface Page {
+  wideMm: number;
+  highMm: number;
+  text: string;
+}
+/** What was printed, as pdf.js reads it; mm. */
+const printed = async (job: JobView): Promise<Page[]> =>
+  (
+    JSON.parse(
+      execFileSync(process.execPath, ['src/app/testing/readPrint.mjs'], {
+        ...{ input: await setupPdf(job, new Date('2027-01-05T09:00:00Z'), 'UTC'), encoding: 'utf8' },
+      }),
+    ) as Page[]
+  ).map((page) => ({ ...page, text: page.text.replaceAll(/\s+/g, ' ') }));
+
+let crib: TestCrib;
+let operation: number;
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  operation = (
+    await crib.do('addJob', {
+      ...{ number: 'J-4417/2', part: 'Ventilblokk Ø20 åæø', material: 'C45', quantity: 320 },
+      ...{ due: '2027-02-01', machine: 'M2', highestBeside: 1, customer: 'PO 118' },
+    })
+  ).operation as number;
+});
+afterAll(() => crib.db.close());
+const job = async () => (await jobView(crib.db, 'J-4417/2'))!;
+
+it('what is not known is a line to write on: no figure stands where none was stated', async () => {
+  const [page, ...more] = await printed(await job());
+  expect(more).toEqual([]);
+  // ISO 216: A4 is 210 x 297 mm.
+  expect([page!.wideMm, page!.highMm].map(Math.round)).toEqual([210, 297]);
+  for (const said of [
+    'J-4417/2',
+    'operation 10',
+    'Ventilblokk Ø20 åæø',
+    'PO 118',
+    'Stock X',
+    'written',
+    '2027-01-05',
+  ])
+    expect(page!.text).toContain(said);
+  expect(page!.text).toContain('Care.');
+  expect(page!.text).not.toMatch(/\b0 mm\b|null|undefined/);
+});
+
+it('prints what is stated, each tool with its numbers, who signed, and what is in doubt since', async () => {
+  await crib.do('stateFixture', {
+    ...{ machine: 'M2', code: 'V1', name: 'Vise', centre: -400, width: 125, jaw: -90, side: 'far', bed: 60 },
+  });
+  await crib.do('writeSetupSheet', {
+    ...{
+      operation,
+      drawing: 'D-4417',
+      fixture: 'V1',
+      against: 'left end',
+      workOffset: 'G54',
+      parallels: '5',
+    },
+    ...{
+      stockX: 100,
+      stockY: 60,
+      stockZ: '31',
+      zeroX: 0,
+      zeroY: 60,
+      zeroZ: '30',
+      notes: 'Burrs off.\nTurn it over.',
+    },
+  });
+  await crib.do('storeProgram', { operation, name: 'O4417', text: oneToolProgram(7, 2, -20) });
+  await crib.do('buildAssembly', {
+    ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: 34 },
+  });
+  await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+  await crib.do('signSetup', { operation, step: 'written' });
+  await crib.do('signSetup', { operation, step: 'entered', by: 'Kari' });
+  await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: '94.112', diameter: '9.987' });
+  const [page] = await printed(await job());
+  const text = page!.text.replaceAll('−', '-');
+  // K 490 of the machine; the vise as worked by hand: left end -400 - 62.5, jaw -90, 60 + 5 + 30.
+  for (const figure of ['D-4417', 'left, far, 1 mm below the top', '-462.500', '-90.000', '95.000'])
+    expect(text).toContain(figure);
+  for (const figure of ['A-0001', '34 mm', '-395.888', 'Burrs off.', 'Turn it over.'])
+    expect(text).toContain(figure);
+  expect(text).toMatch(/IK, 2027-01-05/);
+  expect(text).toMatch(/Kari signed 2027-01-05; since then H of T7 was not known/);
+});
+
+it('forty tools go onto as many pages as they need, each with its head and its number', async () => {
+  await crib.do('storeProgram', {
+    operation,
+    text:
+      Array.from({ length: 40 }, (_, i) => oneToolProgram(i + 1, 1).replace('M30', '')).join('\n') + '\nM30',
+  });
+  const pages = await printed(await job());
+  expect(pages.length).toBeGreaterThan(1);
+  for (const [i, page] of pages.entries()) expect(page.text).toContain(`${i + 1} of ${pages.length}`);
+  const all = pages.map((p) => p.text).join(' ');
+  for (let t = 1; t <= 40; t += 1) expect(all).toMatch(new RegExp(`\\bT${t}\\b`));
+});
