@@ -33,6 +33,7 @@ async function questions(w: Worked): Promise<Record<string, string[]>> {
     takeable: ['what=cutter&q=ball', 'what=holder', 'what=cutter&like=EM6', 'what=cutter&q=DC 6..8'],
     assembly: tags.map((t) => `tag=${t}`),
     job: jobs.map((j) => `number=${j}`),
+    kit: jobs.map((j) => `number=${j}`),
     run: open.map((o) => `operation=${o}`),
     jobs: ['', 'after=100'],
     life: ['item=EM6&material=MAT1', 'item=EM12&material=MAT2', 'item=EM23&material=MAT4'],

@@ -103,6 +103,7 @@ it('the views of a small crib answer what the screens are tested on', async () =
     run: `operation=${operation}`,
     registers: 'machine=M2',
     job: 'number=J-1',
+    kit: 'number=J-1',
     lives: '',
     life: 'item=EM10&material=C45',
     orders: '',

@@ -2,7 +2,7 @@ import { shrinkPicture } from './catalogue';
 import { compute } from './computations';
 import type { Task } from './door';
 import { readList, writeList } from './exchange';
-import { readProgramFile, readProgramText } from './jobs';
+import { readProgramFile, readProgramText, renumberText } from './jobs';
 import { archiveCopy, checkCopy, lockCopy } from './keeping';
 
 /** Everything that is done beside the server's own thread. */
@@ -14,6 +14,7 @@ export const TASKS: readonly Task[] = [
   readList,
   readProgramFile,
   readProgramText,
+  renumberText,
   shrinkPicture,
   writeList,
 ];

@@ -40,7 +40,7 @@ import { historyView } from '@/crib/ledger';
 import { lifeSheet, lifeView } from '@/crib/life';
 import { peopleView } from '@/crib/people';
 import { fixturesView } from '@/crib/fixtures';
-import { pocketsView } from '@/crib/pockets';
+import { kitView, pocketsView } from '@/crib/pockets';
 import { registersView } from '@/crib/registers';
 import { countView, placesView, placeView } from '@/crib/places';
 import { assemblyView, rackView, toMeasureView } from '@/crib/rack';
@@ -192,6 +192,12 @@ export const VIEWS: readonly View[] = [
     'A machine’s magazine: what is in each pocket, how each T of its open jobs stands, and the fewest changes for them.',
     POCKETS,
     (crib, asked) => pocketsView(crib.db, asked, localDay(crib.now(), crib.zone), crib.zone),
+  ),
+  view(
+    'kit',
+    'What a job’s operation needs, T by T: in the machine, pulled, on the rack, to be measured, built or bought, and what is fetched in the order of the shelves.',
+    A_JOB,
+    (crib, asked) => kitView(crib.db, asked, localDay(crib.now(), crib.zone)),
   ),
   view('fixtures', 'The vises of a machine, as its cheat sheet has them now.', A_MACHINE, (crib, asked) =>
     fixturesView(crib.db, asked),

@@ -8,3 +8,5 @@ export { KIT_STATES, kitState } from './kit';
 export type { KitLine, KitState } from './kit';
 export { fewestChanges } from './changes';
 export type { Change, InPocket, JobChanges, Need } from './changes';
+export { shareEdge } from './shareEdge';
+export type { EdgeClaim, EdgeShare } from './shareEdge';

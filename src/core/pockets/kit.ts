@@ -5,6 +5,8 @@ export const KIT_STATES = [
   'loaded and good',
   'loaded, life too short',
   'loaded, to look at',
+  'pulled, ready',
+  'pulled, to look at',
   'in the crib, ready',
   'in the crib, to look at',
   'to measure',
@@ -20,6 +22,8 @@ export interface KitLine {
   /** Whether it may run there now. */
   use: Pick<UseJudgement, 'grade' | 'judgements'>;
   measured: 'measured' | 'in question' | 'not measured' | null;
+  /** It is off the rack for this job, on a cart or in somebody's hands; left out: it is not. */
+  pulled?: boolean;
   /** Under which T it is in the machine; null: it is not in it. */
   loadedAs: number | null;
   t: number;
@@ -34,12 +38,13 @@ const SPENT = ['LIFE', 'WEAR'];
  * How one T of a job stands: in the machine, in the crib, to be measured, built or bought. Whether it may run is the
  * answer of judgeUse. Example: tied and good, but in no pocket: in the crib, ready.
  */
-export function kitState({ tag, use, measured, loadedAs, t, toBuildWith }: KitLine): KitState {
+export function kitState({ tag, use, measured, pulled, loadedAs, t, toBuildWith }: KitLine): KitState {
   if (tag === null) return toBuildWith === 0 ? 'missing' : 'to build';
   if (measured !== 'measured') return 'to measure';
   const isIn = loadedAs === t;
   const against = use.judgements.filter((j) => !j.aside && j.grade !== 'good');
-  if (use.grade === 'good' || !against.length) return isIn ? 'loaded and good' : 'in the crib, ready';
-  if (!isIn) return 'in the crib, to look at';
+  if (use.grade === 'good' || !against.length)
+    return isIn ? 'loaded and good' : pulled ? 'pulled, ready' : 'in the crib, ready';
+  if (!isIn) return pulled ? 'pulled, to look at' : 'in the crib, to look at';
   return against.every((j) => SPENT.includes(j.code)) ? 'loaded, life too short' : 'loaded, to look at';
 }

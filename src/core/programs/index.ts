@@ -16,3 +16,6 @@ export type {
   ToolReport,
   WarningCode,
 } from './report';
+// Other numbers for its tools
+export { NotRenumbered, numbersInOrder, renumberProgram, wrongNumbers } from './renumber';
+export type { Renumbered, RenumberedProgram } from './renumber';

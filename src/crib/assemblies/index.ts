@@ -6,11 +6,13 @@ export { writeBuildSheet } from './verbs/writeBuildSheet';
 // What screens show
 export { sheetsView } from './views/sheetsView';
 export type { SheetLine } from './views/sheetsView';
-export { sheetView } from './views/sheetView';
+export { cutterStep, sheetView } from './views/sheetView';
+export { type FullSheet, fullSheets, shapeOf } from './sheetOf';
 export type { SheetStep, SheetView } from './views/sheetView';
 // Shared with other rooms
 export { build } from './build';
 export { cutterSourceSchema, heldBy } from './taking';
+export { mustOfInput, mustSchema } from './must';
 export { expectedOf } from './expectedOf';
 export { partsWith, putTogether } from './putTogether';
 export type { CutterSource } from './taking';

@@ -70,7 +70,8 @@ export async function fullSheets(c: Connection, rows: readonly SheetRow[]): Prom
   });
 }
 
-function shapeOf(must: SheetMust): CutterGeometry {
+/** A cutter's figures, as many as are asked for. */
+export function shapeOf(must: SheetMust): CutterGeometry {
   const { family: _, ...figures } = must;
   return geometry(familyOf(must), figures);
 }

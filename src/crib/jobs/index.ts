@@ -4,7 +4,10 @@ export { addOperation } from './verbs/addOperation';
 export { assignUse } from './verbs/assignUse';
 export { changeJob } from './verbs/changeJob';
 export { copyJob } from './verbs/copyJob';
+export { moveKit } from './verbs/moveKit';
 export { logParts } from './verbs/logParts';
+export { planTool } from './verbs/planTool';
+export { renumberTools } from './verbs/renumberTools';
 export { planStart } from './verbs/planStart';
 export { signSetup } from './verbs/signSetup';
 export { stateOperation } from './verbs/stateOperation';
@@ -23,8 +26,8 @@ export type { RunView } from './views/runView';
 // Shared with other rooms
 export { programPieces } from './checkProgramText';
 export { READ_QUERY, readOptionsOf } from './readOptions';
-export { readProgramFile, readProgramText } from './tasks';
-export { jobLines, openJobs } from './jobLines';
-export type { JobLine, ToolLine } from './jobLines';
+export { readProgramFile, readProgramText, renumberText } from './tasks';
+export { jobLines, openJobs, plannedLine } from './jobLines';
+export type { JobLine, PlannedLine, ToolLine } from './jobLines';
 // What can be reckoned
 export { JOBS_COMPUTATIONS } from './computations';

@@ -12,9 +12,24 @@ import { held } from '@/core/sure';
 import { hereOf, machineOf, partsLeftOf } from '@/crib/assemblies';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { type AssemblyCard, judgedUse, standingCards } from '@/crib/rack';
-import { openWork, type Work } from '@/crib/work';
+import { openWork, type Planned, type Work } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
+import type { SheetMust } from '@/data/sheets';
+
+/** What a T is planned to be. */
+export interface PlannedLine {
+  does: string | null;
+  /** What it is to be, in a few words; null: nobody said. */
+  words: string | null;
+  /** The item or the build sheet it names. */
+  item: string | null;
+  sheet: string | null;
+  /** Figures any cutter must have, mm. */
+  must: SheetMust | null;
+  entryId: number;
+  who: string;
+}
 
 export interface ToolLine {
   t: number;
@@ -27,6 +42,8 @@ export interface ToolLine {
   wasTag: string | null;
   passDepth: string | null;
   reachMm: number | null;
+  /** What it is planned to be, and to do; null: nobody said. */
+  plan: PlannedLine | null;
   /** What is known of it beside its program. */
   here: AskedHere;
   /** Whether what is tied to it may run, and why not. */
@@ -61,7 +78,8 @@ export const openJobs = async (
   once: ReadOnce = readOnce(c, today),
 ): Promise<JobLine[]> => jobLines(await once(openWork), await once(standingCards));
 
-interface Around extends Omit<Work, 'ties' | 'passes'> {
+interface Around extends Omit<Work, 'ties' | 'passes' | 'plans'> {
+  plans: Map<string, Planned>;
   ties: Map<string, TieRow>;
   passes: Map<string, PassDepthRow>;
   cards: Map<string, AssemblyCard>;
@@ -74,6 +92,7 @@ export function jobLines(work: Work, cards: readonly AssemblyCard[]): JobLine[] 
     ...work,
     ties: new Map(work.ties.map((t) => [keyOf(t), t])),
     passes: new Map(work.passes.map((p) => [keyOf(p), p])),
+    plans: new Map(work.plans.map((p) => [keyOf(p.row), p])),
     cards: new Map(cards.map((card) => [card.tag, card])),
   };
   return work.operations.map((o) => jobLine(o, around));
@@ -117,6 +136,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
   const tied = around.assemblies.get(around.ties.get(key)?.assemblyId ?? -1);
   const card = tied && tied.takenDownEntryId === null ? held(around.cards, tied.tag) : null;
   const pass = around.passes.get(key) ?? null;
+  const plan = around.plans.get(key) ?? null;
   const wasTag = card ? null : (tied?.tag ?? null);
   const on = card?.ties.find((x) => x.operation === o.id && x.t === tool.t);
   return {
@@ -128,13 +148,25 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
     wasTag,
     passDepth: pass?.depthEntered ?? null,
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
+    plan: plan && plannedLine(plan),
     here: hereOf(o, pass),
     use:
       on?.use ??
       judgedUse(
-        { operation: o, machine: held(around.machines, o.machineId), t: tool.t, tool, pass },
+        { operation: o, machine: held(around.machines, o.machineId), t: tool.t, tool, pass, plan },
         null,
         wasTag,
       ),
   };
 }
+
+/** What is planned, as screens show it. */
+export const plannedLine = ({ row, words, item }: Planned): PlannedLine => ({
+  does: row.does,
+  words,
+  item: row.itemId === null ? null : (item?.code ?? null),
+  sheet: row.sheetCode,
+  must: row.must,
+  entryId: row.entryId,
+  who: row.who,
+});

@@ -1,5 +1,12 @@
 import { closeSync, fstatSync, openSync, readSync } from 'node:fs';
-import { type ProgramSource, readProgram, type ReadOptions } from '@/core/programs';
+import {
+  NotRenumbered,
+  type ProgramSource,
+  readProgram,
+  type ReadOptions,
+  type Renumbered,
+  renumberProgram,
+} from '@/core/programs';
 import { defineTask } from '@/crib/door';
 
 /** Reads a program; answers with its report as JSON, which is stored and sent as it is, and with what is told of it. */
@@ -25,6 +32,28 @@ const fileSource = (file: number): ProgramSource => ({
   size: fstatSync(file).size,
   read: (from, into) => readSync(file, into, 0, into.length, from),
 });
+
+/** A program with other numbers for its tools, read anew; or the line for which it can't be done, and why. */
+export const renumberText = defineTask(
+  'renumberText',
+  ({
+    text,
+    numbers,
+    options,
+  }: {
+    text: string;
+    numbers: readonly Renumbered[];
+    options: Partial<ReadOptions>;
+  }) => {
+    try {
+      const { changed, left, ...made } = renumberProgram(text, numbers);
+      return { text: made.text, json: reportOf(made.text, options).json, changed, left: left.length };
+    } catch (error) {
+      if (!(error instanceof NotRenumbered)) throw error;
+      return { line: error.line, why: error.why };
+    }
+  },
+);
 
 function reportOf(program: string | ProgramSource, options: Partial<ReadOptions>) {
   const report = readProgram(program, options);

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Connection, Database, Param } from '@/data/database';
+import { jobView } from '@/crib/jobs';
 import { registersView } from '@/crib/registers';
 import { perform } from '../door';
 import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '../testing';
@@ -136,6 +137,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['takeable', { what: 'holder', like: 'SL10' }],
     ['assembly', { tag: 'A-0001' }],
     ['job', { number: 'J-1' }],
+    ['kit', { number: 'J-1' }],
     ['run', { operation: '1' }],
     ['registers', { machine: 'M2' }],
     ['devices', {}],
@@ -260,6 +262,14 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('writeSetupSheet', { operation, over, drawing: 'D-1', zeroZ: 30, stockZ: 31, fixture: 'V1' });
   await does('signSetup', { operation, step: 'written' });
   await does('signSetup', { operation, step: 'entered' });
+  await does('planTool', { operation, t: 7, item: 'EM10', does: 'roughs' });
+  await does('planTool', { operation, t: 9, sheet: 'BS-1' });
+  await does('moveKit', { operation, tag: 'A-0001', to: 'cart' });
+  await everyView();
+  const { program } = (await jobView(crib.db, 'J-1', 10))!;
+  await does('renumberTools', { operation, program: program!.entryId, numbers: [{ t: 7, to: 17 }] });
+  const { program: now } = (await jobView(crib.db, 'J-1', 10))!;
+  await does('renumberTools', { operation, program: now!.entryId, numbers: [{ t: 17, to: 7 }] });
   await does('copyJob', { from: 'J-1', number: 'J-7', quantity: 3, due: '2027-02-09' });
   await does('planStart', { operation, starts: '2027-01-18' });
   await does('changeJob', { number: 'J-1', quantity: 60 });

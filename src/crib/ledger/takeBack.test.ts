@@ -2,6 +2,7 @@ import { localDay } from '@/core/units';
 import { consignedView } from '@/crib/consigned';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { previewImport } from '@/crib/exchange';
+import { jobView } from '@/crib/jobs';
 import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '@/crib/testing';
 import { todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
@@ -65,6 +66,7 @@ const ASKED: Record<string, string> = {
   count: 'number=C-0001',
   assembly: 'tag=A-0001',
   job: 'number=J-1',
+  kit: 'number=J-1',
   run: 'operation=1',
   registers: 'machine=M2',
   pockets: 'machine=M2',
@@ -321,6 +323,15 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ operation, step: 'written' }),
     () => crib.do('writeSetupSheet', { operation, drawing: 'D-1', workOffset: 'G54' }),
   ],
+  ['planTool', () => ({ operation, t: 7, does: 'roughs', must: { family: 'square', DC: '10' } })],
+  ['moveKit', () => ({ operation, tag: 'A-0001', to: 'cart' })],
+  [
+    'renumberTools',
+    () => ({ operation, program, numbers: [{ t: 7, to: 3 }] }),
+    async () => {
+      program = (await jobView(crib.db, 'J-1'))!.program!.entryId;
+    },
+  ],
   ['planStart', () => ({ operation, starts: '2027-01-13' })],
   ['changeJob', () => ({ number: 'J-1', quantity: 99, due: '2027-03-02', state: 'closed' })],
   [
@@ -407,6 +418,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
 ];
 let question = 0;
+let program = 0;
 /** What every screen showed when the last case ended, and what it was asked. */
 let left: { asked: string; shown: Record<string, unknown> } | null = null;
 

@@ -4,5 +4,7 @@ export { keepTool } from './verbs/keepTool';
 export { loadPocket } from './verbs/loadPocket';
 export { stateMagazine } from './verbs/stateMagazine';
 // What screens show
+export { kitView } from './views/kitView';
+export type { KitPiece, KitTool, KitView, PullLine } from './views/kitView';
 export { pocketsView } from './views/pocketsView';
 export type { KitOf, PocketLine, PocketsView, ToolHere } from './views/pocketsView';

@@ -186,6 +186,7 @@ const bodiesOf = (rows: readonly AssemblyRow[], items: Around['items']): number[
 function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
   const operations = new Map(work.operations.map((o) => [o.id, o]));
   const passes = new Map(work.passes.map((p) => [`${p.operationId} ${p.t}`, p]));
+  const plans = new Map(work.plans.map((p) => [`${p.row.operationId} ${p.row.t}`, p]));
   const tied = work.ties.flatMap((tie) => {
     const operation = operations.get(tie.operationId);
     if (!operation || tie.assemblyId === null) return [];
@@ -195,6 +196,7 @@ function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
       t: tie.t,
       tool: work.programs.get(operation.id)?.tools.find((x) => x.t === tie.t) ?? null,
       pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
+      plan: plans.get(`${operation.id} ${tie.t}`) ?? null,
     };
     return [{ assembly: tie.assemblyId, asked }];
   });
@@ -232,6 +234,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     ...buildOf(row.tag, cutter, present, holder, row.stickoutMm, parts),
     build: judgements,
     measured,
+    item: { code: cutter.code, substrate: cutter.substrate },
     inserts: inserts ?? null,
     wear: wear && { reading: wear.flankWearMm, limit: limit.value, worn: worn === true },
     life,

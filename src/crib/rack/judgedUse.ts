@@ -1,6 +1,7 @@
 import { asksOf, judgeUse, notCalled, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
 import { hereOf, machineOf, partsLeftOf } from '@/crib/assemblies';
+import type { Planned } from '@/crib/work';
 import type { OperationRow, PassDepthRow } from '@/data/jobs';
 import type { MachineRow } from '@/data/shop';
 
@@ -12,6 +13,7 @@ export interface Asked {
   /** null: the program in force does not call it. */
   tool: ToolReport | null;
   pass: PassDepthRow | null;
+  plan: Planned | null;
 }
 
 /** The answer for a T: what stands on it, or nothing; `was`: what was taken down from it. */

@@ -1,6 +1,7 @@
 import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import { partsLeftOf } from '@/crib/assemblies';
 import type { MeasuredState } from '@/crib/measuring';
+import { judgePlanned } from '@/crib/work';
 import { type Asked, judgedUse } from './judgedUse';
 import { lengthOn } from './stands';
 
@@ -19,7 +20,11 @@ export interface TiedTo {
 
 /** An assembly as it stands, before it is known on which machine it is to run. */
 export type Stands = UseBuild &
-  Pick<UseState, 'build' | 'inserts' | 'wear' | 'life' | 'offWrench'> & { measured: MeasuredState };
+  Pick<UseState, 'build' | 'inserts' | 'wear' | 'life' | 'offWrench'> & {
+    measured: MeasuredState;
+    /** Its cutter as an item, which what is planned is held against. */
+    item: { code: string; substrate: string | null };
+  };
 
 /** A T it is tied to, with whether it may run there now. `setAt`: when the machine's own setter last read it. */
 export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo {
@@ -33,6 +38,10 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
     minutesPerPart: (tool?.cutting_s ?? 0) / 60,
     partsLeft: partsLeftOf(o),
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
-    use: judgedUse(asked, { ...stands, ...lengthOn(asked, stands.measured, setAt) }),
+    use: judgedUse(asked, {
+      ...stands,
+      ...lengthOn(asked, stands.measured, setAt),
+      planned: judgePlanned(asked.plan, { ...stands.item, shape: stands.cutter }),
+    }),
   };
 }

@@ -7,12 +7,14 @@ import {
   manyPassDepths,
   manyPrograms,
   manyTies,
+  manyToolPlans,
   type OperationRow,
   type PassDepthRow,
   type ProgramRow,
   type TieRow,
 } from '@/data/jobs';
 import { type MachineRow, manyMachines } from '@/data/shop';
+import { type Planned, plannedOf } from './planned';
 
 /** Operations with what their tools are judged by. */
 export interface Work {
@@ -21,6 +23,8 @@ export interface Work {
   programs: Map<number, ProgramRow>;
   ties: TieRow[];
   passes: PassDepthRow[];
+  /** What each T is planned to be. */
+  plans: Planned[];
   /** What is tied, taken down or not, and what else stands. */
   assemblies: Map<number, AssemblyRow>;
   /** Cutters of all of these, and holders of those that stand. */
@@ -72,5 +76,6 @@ export async function askedOf(
     programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operationId, p])),
     ties,
     passes: await manyPassDepths(c, ids),
+    plans: await plannedOf(c, await manyToolPlans(c, ids)),
   };
 }

@@ -44,6 +44,9 @@ export {
   maybeSetupSheet,
   maybeSetupSheetOf,
 } from './setup';
+// What is planned on each T, and what was pulled for it
+export { insertKitMove, insertToolPlan, manyKitMoves, manyToolPlans } from './plan';
+export type { KitMoveRow, ToolPlanRow } from './plan';
 // Writing
 export {
   insertJob,

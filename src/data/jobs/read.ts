@@ -148,8 +148,9 @@ export const manyTiesOfAssemblies = (c: Connection, assemblyIds: readonly number
 export const manyPassDepths = (c: Connection, operationIds: readonly number[]) =>
   many<PassDepthRow>(
     c,
-    `select distinct on (x.operation_id, x.t) x.operation_id, x.t, x.depth_mm, x.depth_entered from pass_depth x join live_entry e on e.id = x.entry_id
-     where x.operation_id = any ($1) order by x.operation_id, x.t, e.happened_at desc, e.id desc`,
+    `select l.* from (select distinct on (x.operation_id, x.t) x.operation_id, x.t, x.depth_mm, x.depth_entered from pass_depth x
+       join live_entry e on e.id = x.entry_id where x.operation_id = any ($1) order by x.operation_id, x.t, e.happened_at desc, e.id desc) l
+     where l.depth_mm is not null`,
     [operationIds],
   );
 /** Minutes of a T that went to no edge set: somebody must say which. */

@@ -37,8 +37,9 @@ export const insertProgram = inserts<{
 export const insertPassDepth = inserts<{
   operationId: number;
   t: number;
-  depthMm: number;
-  depthEntered: string;
+  /** null: not known any more. */
+  depthMm: number | null;
+  depthEntered: string | null;
 }>('pass_depth');
 
 export const insertTie = inserts<{

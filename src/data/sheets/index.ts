@@ -4,6 +4,7 @@ export type { SheetMust, SheetPartRow, SheetRow } from './types';
 export {
   highestVersion,
   manySheetParts,
+  manySheetsByCode,
   manySheetsNow,
   manySheetVersions,
   manyStandingFrom,

@@ -15,6 +15,14 @@ export const manySheetsNow = (c: Connection) =>
      select l.* from known k cross join lateral (${SHEET} where s.code = k.code order by s.version desc limit 1) l
      where k.code is not null order by l.code`,
   );
+/** The same of some codes. */
+export const manySheetsByCode = (c: Connection, codes: readonly string[]) =>
+  many<SheetRow>(
+    c,
+    `select distinct on (s.code) s.*, e.happened_at, e.who from build_sheet s join live_entry e on e.id = s.entry_id
+     where s.code = any ($1) order by s.code, s.version desc`,
+    [codes],
+  );
 /** The version of a build sheet that is in force; null: there is no such sheet. */
 export const maybeSheetNow = (c: Connection, code: string) =>
   maybeOne<SheetRow>(c, `${SHEET} where s.code = $1 order by s.version desc limit 1`, [code]);

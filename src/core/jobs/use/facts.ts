@@ -87,6 +87,8 @@ export interface UseState {
   /** The length that counts; null or left out: none. */
   gaugeLength?: number | null;
   diameterMeasured: boolean;
+  /** Its cutter against what its T is planned to be; null or left out: nothing is planned. */
+  planned?: Judgement | null;
   /** Measured runout, mm; null: not measured. */
   runout: number | null;
   /** What its H still needs on this machine, such as a part zero. */

@@ -46,6 +46,7 @@ export function judgeUse(use: Use): UseJudgement {
   const judgements = assembly
     ? [
         ...assembly.build.filter((j) => j.grade === 'stop' || j.grade === 'not judged'),
+        ...(assembly.planned ? [assembly.planned] : []),
         ...judgeFit(use, assembly),
         ...tightness(assembly),
         ...judgeRegisters(use, assembly),

@@ -15,22 +15,8 @@ import {
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { highestVersion, insertSheet, insertSheetPart, maybeSheetNow, type SheetMust } from '@/data/sheets';
+import { mustOfInput, mustSchema } from '../must';
 import { putTogether, type SetPart } from '../putTogether';
-
-const mustSchema = {
-  type: 'object',
-  description: 'What any cutter must have, where no very cutter is named; LCF is the least flute.',
-  properties: {
-    family: field.choice(FAMILY_NAMES),
-    DC: field.length(0.05, 500),
-    LCF: field.length(0.05, 500),
-    DMM: field.length(0.5, 200),
-    RE: field.length(0.01, 100),
-    NOF: field.whole(1, 40),
-  },
-  required: ['family', 'DC'],
-  additionalProperties: false,
-} as const;
 
 /** Writes a design that is built again and again, or a new version of it: what was built from an earlier one stays what it was. */
 export const writeBuildSheet = defineVerb({
@@ -218,32 +204,4 @@ function mustMayBeBuilt(
           : 'Change the stickout or its range, the holder or its parts.',
       });
   }
-}
-
-/** What a cutter must have, mm; refused where no cutter can be so. */
-function mustOfInput(must: {
-  family: (typeof FAMILY_NAMES)[number];
-  DC: string | number;
-  LCF?: string | number;
-  DMM?: string | number;
-  RE?: string | number;
-  NOF?: string | number;
-}): SheetMust {
-  const { family, NOF, ...lengths } = must;
-  const figures = {
-    DC: toLength(lengths.DC).mm,
-    LCF: maybeLength(lengths.LCF)?.mm,
-    DMM: maybeLength(lengths.DMM)?.mm,
-    RE: maybeLength(lengths.RE)?.mm,
-    NOF: maybeNumber(NOF) ?? undefined,
-  };
-  const fault = checkCutter(geometry(family, figures))[0];
-  if (fault)
-    throw new Problem('INVALID_INPUT', `${fault.field} = ${fault.value}: ${fault.words} (${fault.limit})`, {
-      field: `must.${fault.field}`,
-      value: fault.value,
-      limit: fault.limit,
-      wayOut: 'No cutter can be so: check the figure and its unit.',
-    });
-  return { family, ...figures };
 }

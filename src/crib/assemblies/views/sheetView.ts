@@ -1,4 +1,11 @@
-import { holderStandsIn, PART_KINDS, partsStandIn, type SheetDesign, standsIn } from '@/core/assemblies';
+import {
+  holderStandsIn,
+  type MustHave,
+  PART_KINDS,
+  partsStandIn,
+  type SheetDesign,
+  standsIn,
+} from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import type { CutterGeometry, ItemKind } from '@/core/cutters';
 import { DEFAULTS } from '@/core/defaults';
@@ -90,36 +97,36 @@ interface Asked {
   judge: (source: TakeSource) => Judgement | null;
 }
 
-function asks({ design, cutter, holder, parts }: FullSheet): Asked[] {
-  const { DC } = design.must;
-  const none = { entered: null, mm: null };
-  return [
+const cutterAsked = (must: MustHave, item: CribItem | null): Asked => ({
+  what: 'cutter',
+  item,
+  out: { entered: null, mm: null },
+  kinds: ['cutter', 'body'],
+  ranges: [
     {
-      what: 'cutter',
-      item: cutter,
-      out: none,
-      kinds: ['cutter', 'body'],
-      ranges: [
-        {
-          symbol: 'DC',
-          min: DC - DEFAULTS.standsInMm,
-          max: DC + DEFAULTS.standsInMm,
-          minOpen: false,
-          maxOpen: false,
-        },
-      ],
-      judge: (s) =>
-        s.cutter &&
-        standsIn(
-          design.must,
-          { code: s.item, cutter: s.cutter, substrate: s.details.cutter?.SUBSTRATE ?? null },
-          design.cutterCode,
-        ),
+      symbol: 'DC',
+      min: must.DC - DEFAULTS.standsInMm,
+      max: must.DC + DEFAULTS.standsInMm,
+      minOpen: false,
+      maxOpen: false,
     },
+  ],
+  judge: (s) =>
+    s.cutter &&
+    standsIn(
+      must,
+      { code: s.item, cutter: s.cutter, substrate: s.details.cutter?.SUBSTRATE ?? null },
+      item?.code ?? null,
+    ),
+});
+
+function asks({ design, cutter, holder, parts }: FullSheet): Asked[] {
+  return [
+    cutterAsked(design.must, cutter),
     {
       what: 'holder',
       item: holder,
-      out: none,
+      out: { entered: null, mm: null },
       kinds: ['holder'],
       ranges: [],
       judge: (s) =>
@@ -139,42 +146,52 @@ function asks({ design, cutter, holder, parts }: FullSheet): Asked[] {
   ];
 }
 
-async function piecesOf(c: Connection, sheet: FullSheet, today: string): Promise<SheetStep[]> {
+const piecesOf = async (c: Connection, sheet: FullSheet, today: string): Promise<SheetStep[]> => {
   const pieces: SheetStep[] = [];
-  for (const asked of asks(sheet)) {
-    const ids = await manyTakeableIds(
-      c,
-      { words: [], ranges: asked.ranges, kind: null },
-      asked.kinds,
-      LOOKED_AT,
-    );
-    const own = asked.item?.id ?? null;
-    const all = await takeSources(
-      c,
-      [...(own === null ? [] : [own]), ...ids.filter((id) => id !== own)],
-      today,
-    );
-    const judged = all.flatMap((source) => {
-      const judgement = asked.judge(source);
-      return judgement && judgement.grade !== 'stop' ? [{ source, judgement }] : [];
-    });
-    // Where no very cutter is named, any that is all it asks is its own.
-    const isOwn = ({ source, judgement }: SheetStep['instead'][number]) =>
-      asked.item === null ? judgement.grade === 'good' : source.item === asked.item.code;
-    pieces.push({
-      what: asked.what,
-      code: asked.item?.code ?? null,
-      words: asked.item?.words ?? lineOf(sheet).cutter,
-      outEntered: asked.out.entered,
-      outMm: asked.out.mm,
-      // A reground one that is another size by now is none of the sheet's own any more.
-      sources: judged.filter(isOwn).map((j) => j.source),
-      instead: judged
-        .filter((j) => !isOwn(j))
-        .sort((a, b) => ORDER[a.judgement.grade] - ORDER[b.judgement.grade]),
-    });
-  }
+  for (const asked of asks(sheet)) pieces.push(await stepOf(c, asked, lineOf(sheet).cutter, today));
   return pieces;
+};
+
+/** A cutter that is wanted, and what lies here of it or may stand in; `item`: the very one, else any that is all it must. */
+export const cutterStep = (
+  c: Connection,
+  { must, item, words }: { must: MustHave; item: CribItem | null; words: string },
+  today: string,
+): Promise<SheetStep> => stepOf(c, cutterAsked(must, item), words, today);
+
+/** `words`: what is said of it where no very item is named. */
+async function stepOf(c: Connection, asked: Asked, words: string, today: string): Promise<SheetStep> {
+  const ids = await manyTakeableIds(
+    c,
+    { words: [], ranges: asked.ranges, kind: null },
+    asked.kinds,
+    LOOKED_AT,
+  );
+  const own = asked.item?.id ?? null;
+  const all = await takeSources(
+    c,
+    [...(own === null ? [] : [own]), ...ids.filter((id) => id !== own)],
+    today,
+  );
+  const judged = all.flatMap((source) => {
+    const judgement = asked.judge(source);
+    return judgement && judgement.grade !== 'stop' ? [{ source, judgement }] : [];
+  });
+  // Where no very cutter is named, any that is all it asks is its own.
+  const isOwn = ({ source, judgement }: SheetStep['instead'][number]) =>
+    asked.item === null ? judgement.grade === 'good' : source.item === asked.item.code;
+  return {
+    what: asked.what,
+    code: asked.item?.code ?? null,
+    words: asked.item?.words ?? words,
+    outEntered: asked.out.entered,
+    outMm: asked.out.mm,
+    // A reground one that is another size by now is none of the sheet's own any more.
+    sources: judged.filter(isOwn).map((j) => j.source),
+    instead: judged
+      .filter((j) => !isOwn(j))
+      .sort((a, b) => ORDER[a.judgement.grade] - ORDER[b.judgement.grade]),
+  };
 }
 
 /** What differs in nothing stands first. */

@@ -3,13 +3,12 @@ import { registerText } from '@/core/measuring';
 import { fewestChanges, type JobChanges, judgePocket, type KitState, kitState } from '@/core/pockets';
 import type { POCKETS, Question } from '@/core/questions';
 import { jobLines } from '@/crib/jobs';
-import { takeSources } from '@/crib/stock';
 import { workAround } from '@/crib/work';
-import { maybeAssembly } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOpenOperations, maybeReport } from '@/data/jobs';
 import { type LoadRow, manyKept, manyLoads, type MagazineRow, maybeMagazine } from '@/data/pockets';
 import { type MachineRow, maybeMachine } from '@/data/shop';
+import { pulledFor, toBuildWith } from '../toBuild';
 import { asTools, type InMachine, magazineOf, toolsIn } from '../inPockets';
 
 /** An assembly as it is shown at a machine: what it is, and its numbers there. */
@@ -89,6 +88,10 @@ export async function pocketsView(
   const byTag = new Map([...tools.values()].map((x) => [x.row.tag, x]));
   const inPocket = new Map(loads.map((l) => [l.tag, l]));
   const kept = await manyKept(c, machine.id);
+  const pulled = await pulledFor(
+    c,
+    [...tools.values()].map((x) => x.row.id),
+  );
   const isKept = (l: LoadRow) =>
     kept.some((k) => k.t === l.t && k.itemId === tools.get(l.assemblyId)?.row.cutterItemId);
   const here = (x: InMachine) => toolHere(x, machine);
@@ -105,7 +108,8 @@ export async function pocketsView(
         state: kitState({
           ...{ tag: tool.tag, use: tool.use, measured, t: tool.t },
           loadedAs: load?.t ?? null,
-          toBuildWith: tool.tag === null ? await toBuildWith(c, tool.wasTag, today) : null,
+          pulled: pulled.get(byTag.get(tool.tag ?? '')?.row.id ?? -1)?.operationId === line.operation.id,
+          toBuildWith: tool.tag === null ? await toBuildWith(c, line.operation.id, tool, today) : null,
         }),
         grade: tool.use.grade,
         why: tool.use.grade === 'good' ? null : tool.use.why,
@@ -149,12 +153,6 @@ export async function pocketsView(
       return { t: k.t, item: k.code, is: load?.tag ?? null, right: load !== undefined && isKept(load) };
     }),
   };
-}
-
-/** Cutters of the kind that was in an assembly, which lie in the crib; null: what it was is not known. */
-async function toBuildWith(c: Connection, wasTag: string | null, today: string): Promise<number | null> {
-  const was = wasTag === null ? null : await maybeAssembly(c, wasTag);
-  return was ? (await takeSources(c, [was.cutterItemId], today)).length : null;
 }
 
 function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): ToolHere {

@@ -14,6 +14,8 @@ const MARK: Record<KitState, Grade> = {
   'loaded and good': 'good',
   'loaded, life too short': 'question',
   'loaded, to look at': 'question',
+  'pulled, ready': 'good',
+  'pulled, to look at': 'question',
   'in the crib, ready': 'good',
   'in the crib, to look at': 'question',
   'to measure': 'question',

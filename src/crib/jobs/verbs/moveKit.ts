@@ -1,0 +1,69 @@
+import { standing } from '@/crib/assemblies';
+import { defineVerb, field, found, foundInUse, Problem } from '@/crib/door';
+import { insertKitMove, manyKitMoves, maybeOperation } from '@/data/jobs';
+import { maybePlace } from '@/data/stock';
+
+export const moveKit = defineVerb({
+  name: 'moveKit',
+  may: ['crib', 'planner', 'operator'],
+  path: 'kit-moves',
+  summary:
+    'Take an assembly off the rack for an operation, onto a cart where one is named, or put it back on the rack.',
+  properties: {
+    operation: field.number,
+    tag: field.words(20),
+    to: field.choice(['cart', 'rack']),
+    cart: field.code,
+  },
+  required: ['operation', 'tag', 'to'],
+  async run(c, input, moment) {
+    const operation = found(
+      await maybeOperation(c, input.operation),
+      'operation',
+      input.operation,
+      'operation',
+    );
+    const assembly = await standing(c, moment, input.tag);
+    const [last] = await manyKitMoves(c, [assembly.id]);
+    const isOut = last?.isPulled ?? false;
+    const isPulled = input.to === 'cart';
+    if (isPulled && last?.isPulled && last.operationId !== operation.id) {
+      const other = await maybeOperation(c, last.operationId);
+      throw new Problem(
+        'CONFLICT',
+        `${assembly.tag} was pulled for ${other?.job ?? 'another job'} by ${last.who}`,
+        {
+          field: 'tag',
+          value: assembly.tag,
+          limit: 'what hangs on the rack',
+          wayOut: 'Ask there, and put it back on the rack first.',
+        },
+      );
+    }
+    if (isOut === isPulled)
+      throw new Problem(
+        'CONFLICT',
+        `${assembly.tag} ${isOut ? 'is pulled already' : 'hangs on the rack already'}`,
+        {
+          field: 'tag',
+          value: assembly.tag,
+          wayOut: 'Nothing is to be done.',
+        },
+      );
+    const cart =
+      input.cart === undefined
+        ? null
+        : foundInUse(await maybePlace(c, input.cart), 'cart', input.cart, 'place');
+    moment.leansOn(operation.entryId);
+    moment.leansOn(assembly.entryId);
+    moment.leansOn(cart?.entryId ?? null);
+    await insertKitMove(c, moment.entryId, {
+      operationId: operation.id,
+      assemblyId: assembly.id,
+      isPulled,
+      cartId: cart?.id ?? null,
+    });
+    return { tag: assembly.tag, job: operation.job, to: input.to };
+  },
+  says: (a) => (a.to === 'cart' ? `${a.tag} pulled for ${a.job}` : `${a.tag} back on the rack`),
+});

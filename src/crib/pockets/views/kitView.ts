@@ -1,0 +1,280 @@
+import { group } from 'd3';
+import type { Grade } from '@/core/because';
+import { type EdgeClaim, type EdgeShare, kitState, type KitState, shareEdge } from '@/core/pockets';
+import type { A_JOB, Question } from '@/core/questions';
+import { first, held } from '@/core/sure';
+import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
+import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/jobs';
+import { standingOn } from '@/crib/rack';
+import { type Planned, workAround } from '@/crib/work';
+import { manyStandingAssemblies } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import { manyOperationsById, manyOperationsOfJob, manyPrograms, manyTiesOfAssemblies } from '@/data/jobs';
+import { manyLoads } from '@/data/pockets';
+import { buildOfTool, pulledFor } from '../toBuild';
+
+/** Something that lies somewhere and goes into a build. */
+export interface KitPiece {
+  what: 'cutter' | 'holder' | 'part';
+  item: string;
+  words: string;
+  /** 'EM8|CAB1-A', or a piece's mark: what a build is begun with. */
+  from: string;
+  /** '3 unused at CAB1-A'. */
+  take: string;
+  place: string;
+  /** Why it is not to be taken without asking; null: nothing speaks against it. */
+  caution: string | null;
+}
+
+/** A T of a job as the one who brings its kit together sees it. */
+export interface KitTool {
+  t: number;
+  /** What it does and is to be, as planned; null: nobody said. */
+  plan: PlannedLine | null;
+  /** What the program calls it; null: it names none. */
+  named: string | null;
+  /** The program in force calls it. */
+  called: boolean;
+  tag: string | null;
+  words: string | null;
+  state: KitState;
+  grade: Grade;
+  why: string | null;
+  pocket: number | null;
+  pulled: { who: string; cart: string | null } | null;
+  /** Pulled for another job. */
+  elsewhere: string | null;
+  /** What is left of its edge where other open jobs count on it too; null: none does. */
+  shared: EdgeShare | null;
+  /** What stands, is tied to nothing open, and is what is planned: it only needs tying. */
+  standing: string[];
+  /** What it can be built from, its own first; empty: nothing lies here, or nobody said what it is to be. */
+  pieces: KitPiece[];
+  /** What of it is wanted and lies nowhere. */
+  lacking: string[];
+  /** The build sheet that says the rest; null: none is planned. */
+  sheet: string | null;
+}
+
+/** What is to be fetched, in the order of the shelves. */
+export interface PullLine {
+  place: string;
+  /** A tag that is pulled, or what is taken for a build. */
+  what: string;
+  words: string;
+  forT: number;
+}
+
+export interface KitView {
+  job: string;
+  part: string;
+  operation: number;
+  number: number;
+  machine: string;
+  due: string;
+  partsLeft: number;
+  hasProgram: boolean;
+  operations: { number: number; machine: string }[];
+  tools: KitTool[];
+  pull: PullLine[];
+  /** What is off the rack for it: to be put back once it is made. */
+  out: { tag: string; words: string; cart: string | null; who: string }[];
+}
+
+/** A job's operation by its number, as jobs show it; null: no such job. */
+export async function kitView(
+  c: Connection,
+  { number, op }: Question<typeof A_JOB>,
+  today: string,
+): Promise<KitView | null> {
+  const operations = await manyOperationsOfJob(c, number ?? '');
+  const operation =
+    operations.find((o) => o.number === op) ?? operations.find((o) => partsLeftOf(o) > 0) ?? operations[0];
+  if (!operation) return null;
+  const work = await workAround(c, [operation]);
+  const cards = await standingOn(c, work);
+  const [line] = jobLines(work, cards);
+  if (!line) return null;
+  const byTag = new Map(cards.map((card) => [card.tag, card]));
+  const ids = new Map([...work.assemblies.values()].map((a) => [a.tag, a.id]));
+  const loads = new Map((await manyLoads(c, operation.machineId)).map((l) => [l.tag, l]));
+  const pulled = await pulledFor(c, [...ids.values()]);
+  const claims = await claimsOn(c, [...ids.values()]);
+  const tools: KitTool[] = [];
+  for (const tool of [
+    ...line.tools.map((t) => ({ ...t, called: true })),
+    ...notCalled(work.plans, line.tools),
+  ]) {
+    const card = tool.tag === null ? null : held(byTag, tool.tag);
+    const load = tool.tag === null ? undefined : loads.get(tool.tag);
+    const move = tool.tag === null ? undefined : pulled.get(ids.get(tool.tag) ?? -1);
+    const build = tool.tag === null ? await buildOfTool(c, operation.id, tool, today) : null;
+    const pieces = build ? piecesOf(build.step, 'cutter', line.operation.job) : [];
+    const rest = build?.sheet ? await restOf(c, build.sheet, line.operation.job, today) : null;
+    const planned = work.plans.find((p) => p.row.t === tool.t) ?? null;
+    tools.push({
+      ...{ t: tool.t, plan: tool.plan, named: tool.tool?.name ?? null, called: tool.called },
+      ...{ tag: tool.tag, words: tool.words },
+      state: kitState({
+        ...{ tag: tool.tag, use: tool.use, t: tool.t },
+        measured: card?.measured.state ?? null,
+        loadedAs: load?.t ?? null,
+        pulled: move?.operationId === operation.id,
+        toBuildWith: build && pieces.length,
+      }),
+      grade: tool.use.grade,
+      why: tool.use.grade === 'good' ? null : tool.use.why,
+      pocket: load?.pocket ?? null,
+      pulled: move && move.operationId === operation.id ? { who: move.who, cart: move.cart } : null,
+      elsewhere: move && move.operationId !== operation.id ? move.who : null,
+      shared: card
+        ? shareEdge(card.life.leftMinutes, claims.get(ids.get(card.tag) ?? -1) ?? [], operation.job)
+        : null,
+      standing: tool.tag === null ? await standingFor(c, planned) : [],
+      pieces: [...pieces, ...(rest?.pieces ?? [])],
+      lacking: [
+        ...(build && !pieces.length ? [build.step.code ?? build.step.words] : []),
+        ...(rest?.lacking ?? []),
+      ],
+      sheet: build?.sheet ?? null,
+    });
+  }
+  return {
+    ...{ job: operation.job, part: operation.part, operation: operation.id, number: operation.number },
+    ...{ machine: operation.machine, due: operation.due, partsLeft: line.partsLeft },
+    hasProgram: line.program !== null,
+    operations: operations.map((o) => ({ number: o.number, machine: o.machine })),
+    tools,
+    pull: pullList(tools),
+    out: tools.flatMap((t) =>
+      t.tag !== null && t.pulled
+        ? [{ tag: t.tag, words: t.words ?? '', cart: t.pulled.cart, who: t.pulled.who }]
+        : [],
+    ),
+  };
+}
+
+type Line = Pick<ToolLine, 't' | 'plan' | 'tag' | 'wasTag' | 'words'> & {
+  tool: ToolLine['tool'] | null;
+  use: Pick<ToolLine['use'], 'grade' | 'judgements' | 'why'>;
+  called: boolean;
+};
+
+/** Planned, and not called by the program that is in force, or there is none yet. */
+const notCalled = (plans: readonly Planned[], tools: readonly ToolLine[]): Line[] =>
+  plans
+    .filter((p) => !tools.some((t) => t.t === p.row.t))
+    .map((p) => ({
+      ...{
+        t: p.row.t,
+        plan: plannedLine(p),
+        tag: null,
+        wasTag: null,
+        words: null,
+        tool: null,
+        called: false,
+      },
+      use: { grade: 'not judged', judgements: [], why: tools.length ? 'the program does not call it' : null },
+    }));
+
+/** The place a source lies at, out of what a build is begun with. */
+const placeOf = (take: string) => / at (\S+?)(,|$)/.exec(take)?.[1] ?? '';
+
+function piecesOf(
+  step: Awaited<ReturnType<typeof cutterStep>>,
+  what: KitPiece['what'],
+  job: string,
+): KitPiece[] {
+  const own = step.sources.map((source) => ({ source, instead: null as string | null }));
+  const others = step.instead.map(({ source, judgement }) => ({ source, instead: judgement.words }));
+  return [...own, ...others]
+    .filter(({ source: s }) => !s.keptFor.length || s.keptFor.includes(job))
+    .map(({ source: s, instead }) => ({
+      what,
+      item: s.item,
+      words: s.words,
+      from: s.value,
+      take: s.take,
+      place: placeOf(s.take),
+      caution: [instead, s.caution].filter((w) => w !== null).join('; ') || null,
+    }));
+}
+
+/** Holder and parts of a build sheet, each from where it lies, and those that lie nowhere. */
+async function restOf(
+  c: Connection,
+  code: string,
+  job: string,
+  today: string,
+): Promise<{ pieces: KitPiece[]; lacking: string[] }> {
+  const sheet = await sheetView(c, code, today);
+  const pieces: KitPiece[] = [];
+  const lacking: string[] = [];
+  for (const step of sheet?.pieces ?? []) {
+    if (step.what === 'cutter') continue;
+    const [from] = piecesOf(step, step.what, job);
+    if (from) pieces.push(from);
+    else lacking.push(step.code ?? step.words);
+  }
+  return { pieces, lacking };
+}
+
+/** What open operations count on some assemblies, each with its minutes in the cut, by assembly. */
+async function claimsOn(c: Connection, assemblyIds: readonly number[]): Promise<Map<number, EdgeClaim[]>> {
+  const ties = assemblyIds.length ? await manyTiesOfAssemblies(c, assemblyIds) : [];
+  const ids = [...new Set(ties.map((t) => t.operationId))];
+  const open = new Map(
+    (await manyOperationsById(c, ids)).filter((o) => partsLeftOf(o) > 0).map((o) => [o.id, o]),
+  );
+  const programs = new Map((await manyPrograms(c, ids)).map((p) => [p.operationId, p]));
+  const claims = ties.flatMap((tie) => {
+    const o = open.get(tie.operationId);
+    if (!o) return [];
+    const tool = programs.get(o.id)?.tools.find((x) => x.t === tie.t);
+    const minutes = tool ? (partsLeftOf(o) * tool.cutting_s) / 60 : null;
+    return [{ assemblyId: tie.assemblyId, job: o.job, due: o.due, minutes }];
+  });
+  // A job that cuts with it on two T is one that counts on it.
+  return new Map(
+    [...group(claims, (x) => x.assemblyId)].map(([id, of]) => [
+      id,
+      [...group(of, (x) => x.job)].map(([job, list]) => ({
+        job,
+        due: first(list).due,
+        minutes: list.some((x) => x.minutes === null) ? null : list.reduce((n, x) => n + (x.minutes ?? 0), 0),
+      })),
+    ]),
+  );
+}
+
+/** Assemblies that stand with the very cutter that is planned, which nothing open counts on. */
+async function standingFor(c: Connection, planned: Planned | null): Promise<string[]> {
+  const item = planned?.item;
+  if (!item) return [];
+  const rows = (await manyStandingAssemblies(c)).filter((a) => a.cutterItemId === item.id);
+  const claims = await claimsOn(
+    c,
+    rows.map((r) => r.id),
+  );
+  return rows.filter((r) => !claims.has(r.id)).map((r) => r.tag);
+}
+
+const inOrder = new Intl.Collator('en', { numeric: true });
+/** What is to be fetched, one walk along the shelves: what hangs on the rack last, since it goes to the machine from there. */
+function pullList(tools: readonly KitTool[]): PullLine[] {
+  const taken = tools.flatMap((t): PullLine[] => {
+    const first = [
+      ...new Map([...t.pieces].reverse().map((p) => [p.what === 'part' ? p.item : p.what, p])).values(),
+    ];
+    return first
+      .reverse()
+      .map((p) => ({ place: p.place, what: p.item, words: `${p.words}, ${p.take}`, forT: t.t }));
+  });
+  const pulled = tools.flatMap((t): PullLine[] =>
+    t.tag !== null && t.pocket === null && !t.pulled && !t.elsewhere
+      ? [{ place: 'rack', what: t.tag, words: t.words ?? '', forT: t.t }]
+      : [],
+  );
+  return [...taken.sort((a, b) => inOrder.compare(a.place, b.place)), ...pulled];
+}
