@@ -49,6 +49,7 @@ export default defineConfig({
         'shelves.spec.ts',
         'together.spec.ts',
         'doors.spec.ts',
+        'planning.spec.ts',
       ],
       dependencies: ['reads'],
       workers: 1,

@@ -414,6 +414,13 @@ export async function fillDemo(
       ...{ operation: operations.CV, drawing: 'D-3120', revision: 'B', fixture: 'plate with four clamps' },
       ...{ workOffset: 'G54', stockX: '100', stockY: '100', stockZ: '18' },
     });
+    // The cover is not built for yet: what its tools are to be is said.
+    for (const [t, does, what] of [
+      ['3', 'outline and pocket, in one', { must: { family: 'square', DC: '8', LCF: '20' } }],
+      ['2', 'the shoulder, R0.5', { sheet: 'BS-2' }],
+      ['8', 'four M8 through', { must: { family: 'tap', DC: '8' } }],
+    ] as const)
+      await quietly('planTool', { operation: operations.CV, t, does, ...what });
     who = 'IK';
   }
 

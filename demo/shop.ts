@@ -438,7 +438,7 @@ export const JOBS = {
     quantity: 90,
     machine: 'BENCH-1',
     highestBeside: '0.25 in',
-    partZero: '3.125 in',
+    partZero: '2.625 in',
     program: 'bronze-bush.nc',
   },
   CV: {

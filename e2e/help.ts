@@ -34,7 +34,7 @@ export const sends =
       headers: AS_OWNER,
       data: { who: 'IK', ...data },
     });
-    expect(answer.ok()).toBe(true);
+    expect(answer.ok(), await answer.text()).toBe(true);
     return (await answer.json()) as Record<string, unknown>;
   };
 

@@ -157,6 +157,14 @@ export function openApi(): object {
     parameters: parametersOf({ question: A_JOB }),
     responses: { 200: { description: 'The sheet', content: { 'application/pdf': {} } }, default: problem },
   };
+  at('kit.pdf').get = {
+    operationId: 'kit_pdf',
+    summary:
+      'What is fetched for a job’s operation, in the order of the shelves, with the codes of its tags, A4.',
+    tags: ['views'],
+    parameters: parametersOf({ question: A_JOB }),
+    responses: { 200: { description: 'The list', content: { 'application/pdf': {} } }, default: problem },
+  };
   at('devices/read').post = {
     operationId: 'devices_read',
     summary:

@@ -46,7 +46,7 @@ import { countView, placesView, placeView } from '@/crib/places';
 import { assemblyView, rackView, toMeasureView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { movementsView, stockView, takeableView } from '@/crib/stock';
-import { missingView, todayView } from '@/crib/today';
+import { dayView, missingView, todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
 
 export interface View {
@@ -83,6 +83,11 @@ const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
 /** Everything a screen shows, as JSON. */
 export const VIEWS: readonly View[] = [
   whole('today', 'The worklist with reasons.', todayView),
+  whole(
+    'day',
+    'What each machine has before it today, in its order: how long, how its tools stand, after how many parts an edge is expected to end; and when somebody is there.',
+    dayView,
+  ),
   view('shop', 'People, places, materials, suppliers and machines.', NOTHING, (crib) =>
     shopView(crib.db, localDay(crib.now(), crib.zone)),
   ),

@@ -1,4 +1,5 @@
 import { jobsView, jobView } from '@/crib/jobs';
+import { kitView } from '@/crib/pockets';
 import { shopView } from '@/crib/shop';
 import { JobsScreen } from '@/ui/screens/jobs/JobsScreen';
 import { Asked } from '@/ui/shell';
@@ -7,12 +8,17 @@ import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
   const { asked, wrong } = await askedOf('jobs', searchParams);
-  const { db, view } = await openForPage();
+  const { db, view, today } = await openForPage();
   return (
     <Asked wrong={wrong}>
       <JobsScreen
         view={await jobsView(db, asked.after ?? null, view)}
         job={asked.open === undefined ? null : await jobView(db, asked.open, asked.op ?? null)}
+        kit={
+          asked.open !== undefined && (asked.do === 'kit' || asked.do === 'plan')
+            ? await kitView(db, { number: asked.open, op: asked.op }, today)
+            : null
+        }
         shop={await view(shopView)}
       />
     </Asked>

@@ -2,15 +2,18 @@ import 'server-only';
 import { createReadStream, rmSync, statSync } from 'node:fs';
 import { A_JOB, CATALOGUE, LABELS, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
+import { localDay } from '@/core/units';
 import { type Beside, type Crib, mayRead, readQuestion, type Signed } from '@/crib/door';
 import { exportItems, exportMovements, exportStock, type Format } from '@/crib/exchange';
 import { jobView } from '@/crib/jobs';
 import { webOf } from '@/crib/keeping';
+import { kitView } from '@/crib/pockets';
 import { labelsAsked } from '@/crib/rack';
 import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/registers';
 import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { crib } from './crib';
+import { kitPdf } from './kitPdf';
 import { labelsPdf } from './labelPdf';
 import { setupPdf } from './setupPdf';
 
@@ -88,6 +91,19 @@ export async function setupFile(query: URLSearchParams): Promise<Response | null
   // The number of a job is a code: letters, digits, dots, strokes.
   const name = `${job.operation.job.replaceAll('/', '-')}-${job.operation.number}.pdf`;
   return attached(Uint8Array.from(pdf), 'application/pdf', name);
+}
+
+/** What is fetched for an operation, as it would be printed now; null: no such job. */
+export async function kitFile(query: URLSearchParams): Promise<Response | null> {
+  const { db, now, zone } = await crib();
+  const kit = await kitView(db, readQuestion(A_JOB, query), localDay(now(), zone));
+  if (!kit) return null;
+  const pdf = await kitPdf(kit, now(), zone);
+  return attached(
+    Uint8Array.from(pdf),
+    'application/pdf',
+    `${kit.job.replaceAll('/', '-')}-${kit.number}-kit.pdf`,
+  );
 }
 
 /** All that is kept as open files. The file goes once it was sent, or nobody takes it any more. */

@@ -1,8 +1,7 @@
 import 'server-only';
-import bwip from 'bwip-js/node';
 import type { Label } from '@/crib/rack';
 import { mirrored } from '@/ui/rack';
-import { A4, type Face, FONTS, MM, newPdf, type Pdf } from './pdf';
+import { A4, drawCode, type Face, FONTS, MM, newPdf, type Pdf } from './pdf';
 
 /** A label, and how many of them lie on an A4 sheet, mm. */
 const LABEL = { wide: 50, high: 25 } as const;
@@ -84,15 +83,4 @@ function write(
     lineBreak: lines > 1,
     ...(lines === 1 && align === 'right' ? { width: wide, align } : {}),
   });
-}
-
-/** The code as squares: sharp at any printer's resolution. */
-function drawCode(doc: Pdf, text: string, x: number, y: number, side: number): void {
-  const [code] = bwip.raw({ bcid: 'datamatrix', text });
-  // DataMatrix has rows of squares; other kinds of codes have bars.
-  if (!code || !('pixs' in code)) return;
-  const one = side / code.pixx;
-  for (const [i, dark] of code.pixs.entries())
-    if (dark) doc.rect(x + (i % code.pixx) * one, y + Math.floor(i / code.pixx) * one, one, one);
-  doc.fill('#000');
 }

@@ -1,5 +1,6 @@
 import 'server-only';
 import { join } from 'node:path';
+import bwip from 'bwip-js/node';
 import PDFDocument from 'pdfkit';
 
 /** Points to a millimetre. */
@@ -40,4 +41,75 @@ export function newPdf(title: string, size: [number, number], keeps = false) {
     doc.on('error', reject);
   });
   return { doc, done };
+}
+
+/** The code as squares: sharp at any printer's resolution. */
+export function drawCode(doc: Pdf, text: string, x: number, y: number, side: number): void {
+  const [code] = bwip.raw({ bcid: 'datamatrix', text });
+  // DataMatrix has rows of squares; other kinds of codes have bars.
+  if (!code || !('pixs' in code)) return;
+  const one = side / code.pixx;
+  for (const [i, dark] of code.pixs.entries())
+    if (dark) doc.rect(x + (i % code.pixx) * one, y + Math.floor(i / code.pixx) * one, one, one);
+  doc.fill('#000');
+}
+
+/** A4 in millimetres, and what is left of it at its edges. */
+export const PAGE = { wide: 210, high: 297, edge: 14, foot: 14 } as const;
+export const INSIDE = PAGE.wide - 2 * PAGE.edge;
+
+/** A page that is drawn in millimetres. */
+export function newSheet(doc: Pdf): void {
+  doc.addPage();
+  doc.scale(MM);
+}
+/** y where so much goes onto the page, or the top of the next. */
+export function room(doc: Pdf, y: number, high: number): number {
+  if (y + high <= PAGE.high - PAGE.foot) return y;
+  newSheet(doc);
+  return PAGE.edge;
+}
+
+export interface At {
+  x: number;
+  y: number;
+  wide: number;
+  size: number;
+  right?: boolean;
+  lines?: number;
+}
+/** Words in their room: of one line they are set smaller where they are too wide, since a figure that is cut off is entered so. */
+export function write(doc: Pdf, face: Face, text: string, { x, y, wide, size, right, lines = 1 }: At): void {
+  doc.font(FONTS[face]).fontSize(size).fillColor('#000');
+  const is = doc.widthOfString(text);
+  if (lines === 1 && is > wide) doc.fontSize((size * wide * 0.995) / is);
+  doc.text(text, x, y, {
+    width: wide,
+    height: lines * size * 1.42,
+    lineBreak: lines > 1,
+    ellipsis: lines > 1,
+    ...(right ? { align: 'right' as const } : {}),
+  });
+}
+export const rule = (doc: Pdf, x1: number, x2: number, y: number, thick = 0.15) =>
+  doc.lineWidth(thick).moveTo(x1, y).lineTo(x2, y).stroke('#000');
+/** A blank: a dashed line to write on. */
+export function blank(doc: Pdf, x: number, y: number, wide: number): void {
+  doc.save().dash(1, { space: 0.8 });
+  rule(doc, x, x + wide, y, 0.2);
+  doc.restore();
+}
+
+/** At the foot of each page what it is, and which of how many. */
+export function footed(doc: Pdf, words: string): void {
+  const { count } = doc.bufferedPageRange();
+  for (let i = 0; i < count; i += 1) {
+    // Its page is in millimetres still.
+    doc.switchToPage(i);
+    const y = PAGE.high - 10;
+    write(doc, 'words', words, { x: PAGE.edge, y, wide: INSIDE - 25, size: 2.6 });
+    write(doc, 'words', `${i + 1} of ${count}`, {
+      ...{ x: PAGE.wide - PAGE.edge - 20, y, wide: 20, size: 2.6, right: true },
+    });
+  }
 }

@@ -1,22 +1,25 @@
 import { execFileSync } from 'node:child_process';
 import { type JobView, jobView } from '@/crib/jobs';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { kitView } from '@/crib/pockets';
+import { kitPdf } from './kitPdf';
 import { setupPdf } from './setupPdf';
 
 interface Page {
   wideMm: number;
   highMm: number;
   text: string;
+  codes: { text: string }[];
 }
+const PRINTED = new Date('2027-01-05T09:00:00Z');
 /** What was printed, as pdf.js reads it; mm. */
-const printed = async (job: JobView): Promise<Page[]> =>
+const readOff = (pdf: Buffer): Page[] =>
   (
     JSON.parse(
-      execFileSync(process.execPath, ['src/app/testing/readPrint.mjs'], {
-        ...{ input: await setupPdf(job, new Date('2027-01-05T09:00:00Z'), 'UTC'), encoding: 'utf8' },
-      }),
+      execFileSync(process.execPath, ['src/app/testing/readPrint.mjs'], { input: pdf, encoding: 'utf8' }),
     ) as Page[]
   ).map((page) => ({ ...page, text: page.text.replaceAll(/\s+/g, ' ') }));
+const printed = async (job: JobView) => readOff(await setupPdf(job, PRINTED, 'UTC'));
 
 let crib: TestCrib;
 let operation: number;
@@ -105,4 +108,15 @@ it('forty tools go onto as many pages as they need, each with its head and its n
   for (const [i, page] of pages.entries()) expect(page.text).toContain(`${i + 1} of ${pages.length}`);
   const all = pages.map((p) => p.text).join(' ');
   for (let t = 1; t <= 40; t += 1) expect(all).toMatch(new RegExp(`\\bT${t}\\b`));
+});
+
+it('the pull list has the shelves in their order, and each tag its code, which is read off the print', async () => {
+  await crib.do('planTool', { operation, t: 9, item: 'EM10', does: 'finishes the wall' });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2, -20) });
+  const kit = (await kitView(crib.db, { number: 'J-4417/2' }, '2027-01-05'))!;
+  const [page, ...more] = readOff(await kitPdf(kit, PRINTED, 'UTC'));
+  expect(more).toEqual([]);
+  expect(page!.codes.map((c) => c.text)).toEqual(['A-0001']);
+  expect(page!.text).toMatch(/To fetch, one walk: 2.*S1 EM10 .*T9.*rack A-0001 .*T7/);
+  expect(page!.text).toContain('2027-01-05');
 });

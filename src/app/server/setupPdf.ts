@@ -3,11 +3,7 @@ import { SIGN_STEPS, zeroWords } from '@/core/jobs';
 import { namesOf } from '@/core/names';
 import { localDay } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
-import { A4, type Face, FONTS, MM, newPdf, type Pdf } from './pdf';
-
-/** A4 in millimetres, and what is left of it at its edges. */
-const PAGE = { wide: 210, high: 297, edge: 14, foot: 14 } as const;
-const INSIDE = PAGE.wide - 2 * PAGE.edge;
+import { A4, blank, FONTS, footed, INSIDE, newPdf, newSheet, PAGE, type Pdf, room, rule, write } from './pdf';
 
 /** Columns of the tools, mm. */
 const COLUMNS = [
@@ -26,7 +22,7 @@ const COLUMNS = [
 export function setupPdf(job: JobView, printed: Date, zone: string): Promise<Buffer> {
   const { operation: o, setup } = job;
   const { doc, done } = newPdf(`Setup sheet ${o.job}, operation ${o.number}`, A4, true);
-  page(doc);
+  newSheet(doc);
   let y = heading(doc, job);
   y = facts(doc, job, y);
   y = notes(doc, setup.sheet?.notes ?? null, y);
@@ -38,66 +34,12 @@ export function setupPdf(job: JobView, printed: Date, zone: string): Promise<Buf
     'Care. First run of any changed program, length or offset: raise zero, run it in the air, low override, hand on feed hold. The machine maker’s manual and the site’s rules go first; trained people only.',
     { x: PAGE.edge, y: room(doc, y + 3, 12), wide: INSIDE, size: 3, lines: 3 },
   );
-  const { count } = doc.bufferedPageRange();
-  for (let i = 0; i < count; i += 1) {
-    // Its page is in millimetres still.
-    doc.switchToPage(i);
-    write(
-      doc,
-      'words',
-      `${o.job}, operation ${o.number}. As it stood ${localDay(printed, zone)}: look it up before a later run.`,
-      {
-        ...{ x: PAGE.edge, y: PAGE.high - 10, wide: INSIDE - 25, size: 2.6 },
-      },
-    );
-    write(doc, 'words', `${i + 1} of ${count}`, {
-      ...{ x: PAGE.wide - PAGE.edge - 20, y: PAGE.high - 10, wide: 20, size: 2.6, right: true },
-    });
-  }
+  footed(
+    doc,
+    `${o.job}, operation ${o.number}. As it stood ${localDay(printed, zone)}: look it up before a later run.`,
+  );
   doc.end();
   return done;
-}
-
-/** A page that is drawn in millimetres. */
-function page(doc: Pdf): void {
-  doc.addPage();
-  doc.scale(MM);
-}
-/** y where so much goes onto the page, or the top of the next. */
-function room(doc: Pdf, y: number, high: number): number {
-  if (y + high <= PAGE.high - PAGE.foot) return y;
-  page(doc);
-  return PAGE.edge;
-}
-
-interface At {
-  x: number;
-  y: number;
-  wide: number;
-  size: number;
-  right?: boolean;
-  lines?: number;
-}
-/** Words in their room: of one line they are set smaller where they are too wide, since a figure that is cut off is entered so. */
-function write(doc: Pdf, face: Face, text: string, { x, y, wide, size, right, lines = 1 }: At): void {
-  doc.font(FONTS[face]).fontSize(size).fillColor('#000');
-  const is = doc.widthOfString(text);
-  if (lines === 1 && is > wide) doc.fontSize((size * wide * 0.995) / is);
-  doc.text(text, x, y, {
-    width: wide,
-    height: lines * size * 1.42,
-    lineBreak: lines > 1,
-    ellipsis: lines > 1,
-    ...(right ? { align: 'right' as const } : {}),
-  });
-}
-const rule = (doc: Pdf, x1: number, x2: number, y: number, thick = 0.15) =>
-  doc.lineWidth(thick).moveTo(x1, y).lineTo(x2, y).stroke('#000');
-/** A blank: a dashed line to write on. */
-function blank(doc: Pdf, x: number, y: number, wide: number): void {
-  doc.save().dash(1, { space: 0.8 });
-  rule(doc, x, x + wide, y, 0.2);
-  doc.restore();
 }
 
 function heading(doc: Pdf, { operation: o, program }: JobView): number {

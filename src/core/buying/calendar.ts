@@ -6,6 +6,8 @@ export interface ShopCalendar {
   week: readonly [number, number, number, number, number, number, number];
   /** Days it is closed besides. */
   closed: ReadonlySet<string>;
+  /** When its day begins, minutes after midnight; left out: nobody said. */
+  begins?: number | null;
   /** false: nobody has stated it, and the usual week is taken. */
   stated: boolean;
 }
@@ -16,6 +18,9 @@ export const USUAL_CALENDAR: ShopCalendar = {
   closed: new Set(),
   stated: false,
 };
+
+/** Six in the morning, until the shop says when its day begins (practice). */
+export const USUAL_BEGINNING = 360;
 
 /** A Monday. */
 const MONDAY = '2027-01-04';

@@ -23,3 +23,6 @@ export { doubtsOf, nextToSign, setupChanges, SIGN_STEPS, toProveAgain } from './
 export type { Setup, SetupChange, SignedTool, SignStep } from './setup/signatures';
 export { STAGES, stageOf } from './setup/stage';
 export type { Stage } from './setup/stage';
+// What does each machine do today?
+export { planDay } from './day/planDay';
+export type { DayBar, DayHours, DayWork } from './day/planDay';

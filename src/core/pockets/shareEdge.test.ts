@@ -18,6 +18,15 @@ it('40 min left: J-1 is due first and has 30 of them, J-2 has 10 of the 25 it wa
     enough: true,
     words: 'J-2 counts on it after this',
   });
+  expect(shareEdge(20, claims, 'J-1')).toMatchObject({
+    enough: false,
+    words: '20 min left of 30 min wanted; J-2 counts on it after this',
+  });
+  expect(shareEdge(0, claims, 'J-2')).toMatchObject({
+    left: 0,
+    enough: false,
+    words: expect.stringContaining('nothing'),
+  });
   expect(shareEdge(20, claims, 'J-2')).toMatchObject({
     left: 0,
     words: expect.stringContaining('20 min of 20 min'),

@@ -31,14 +31,20 @@ export function shareEdge(
   if (!mine || order.length < 2) return null;
   const before = order.slice(0, at);
   const names = (list: readonly EdgeClaim[]) => list.map((c) => c.job).join(', ');
-  if (!before.length)
+  const min = (n: number) => `${Math.round(n)} min`;
+  if (leftMinutes !== null && leftMinutes <= 0)
+    return { left: 0, enough: false, words: 'nothing of its edge is left, and others count on it too' };
+  if (!before.length) {
+    const after = `${names(order.slice(1))} ${order.length > 2 ? 'count' : 'counts'} on it after this`;
+    const enough = leftMinutes === null || mine.minutes === null ? null : leftMinutes >= mine.minutes;
     return {
-      ...{
-        left: leftMinutes,
-        enough: leftMinutes === null || mine.minutes === null ? null : leftMinutes >= mine.minutes,
-      },
-      words: `${names(order.slice(1))} ${order.length > 2 ? 'count' : 'counts'} on it after this`,
+      ...{ left: leftMinutes, enough },
+      words:
+        enough === false
+          ? `${min(leftMinutes ?? 0)} left of ${min(mine.minutes ?? 0)} wanted; ${after}`
+          : after,
     };
+  }
   const first = before.reduce<number | null>(
     (sum, c) => (sum === null || c.minutes === null ? null : sum + c.minutes),
     0,
@@ -50,7 +56,6 @@ export function shareEdge(
       words: `${names(before)} cuts with it first: cannot say what is left`,
     };
   const left = Math.max(0, leftMinutes - first);
-  const min = (n: number) => `${Math.round(n)} min`;
   return {
     left,
     enough: mine.minutes === null ? null : left >= mine.minutes,

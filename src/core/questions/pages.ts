@@ -77,7 +77,8 @@ export const PAGES = {
   jobs: {
     ...AFTER_ROW,
     ...{ open: 'code', op: 'number', t: 'number', new: ['job', 'copy', 'operation'] },
-    ...{ do: ['program', 'sheet', 'write'], line: 'number' },
+    ...{ do: ['program', 'sheet', 'write', 'kit', 'plan', 'numbers'] },
+    ...{ line: 'number', cart: 'code' },
   },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },

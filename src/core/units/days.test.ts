@@ -1,4 +1,4 @@
-import { addDays, daysBetween, localDay } from './index';
+import { addDays, clock, daysBetween, localDay, minutesOfDay } from './index';
 
 it('localDay is the day in the shop, not in Greenwich (St John’s is 3 h 30 min behind in winter)', () => {
   expect(localDay(new Date('2027-01-06T03:29:59Z'), 'America/St_Johns')).toBe('2027-01-05');
@@ -12,4 +12,12 @@ it('days are counted by the calendar, over leap days and summer time (2028 is a 
   expect(addDays('2027-01-01', -1)).toBe('2026-12-31');
   expect(daysBetween('2027-03-27', '2027-03-29')).toBe(2);
   expect(daysBetween('2027-03-01', '2027-02-27')).toBe(-2);
+});
+
+it('minutes of the day are the shop’s own, half hours and summer time too', () => {
+  expect(minutesOfDay(new Date('2027-01-05T05:42:10Z'), 'Europe/Oslo')).toBe(6 * 60 + 42);
+  expect(minutesOfDay(new Date('2027-07-05T05:42:10Z'), 'Europe/Oslo')).toBe(7 * 60 + 42);
+  expect(minutesOfDay(new Date('2027-01-06T03:29:59Z'), 'America/St_Johns')).toBe(23 * 60 + 59);
+  expect(minutesOfDay(new Date('2027-01-05T00:00:00Z'), 'UTC')).toBe(0);
+  expect([402, 0, 1500, -60].map(clock)).toEqual(['06:42', '00:00', '01:00', '23:00']);
 });

@@ -18,3 +18,12 @@ export const addDays = (day: string, days: number): string =>
 
 /** How many days a day lies after another; negative before it. Example: daysBetween('2027-03-01', '2027-02-27') = -2. */
 export const daysBetween = (from: string, to: string): number => Math.round(dayNumber(to) - dayNumber(from));
+
+/** Minutes after midnight at a moment in a zone. Example: 05:42 UTC in Europe/Oslo in January: 402. */
+export function minutesOfDay(at: Date, zone: string): number {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    ...{ timeZone: zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  }).formatToParts(at);
+  const part = (type: string) => Number(parts.find((p) => p.type === type)?.value ?? 0);
+  return part('hour') * 60 + part('minute');
+}

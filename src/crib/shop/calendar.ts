@@ -14,6 +14,7 @@ export async function loadCalendar(c: Connection, today: string): Promise<ShopCa
   return {
     week: [mo ?? 0, tu ?? 0, we ?? 0, th ?? 0, fr ?? 0, sa ?? 0, su ?? 0],
     closed: new Set(closed.map((d) => d.day)),
+    begins: week?.begins ?? null,
     stated: week !== null,
   };
 }

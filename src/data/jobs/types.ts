@@ -1,3 +1,4 @@
+import type { Setup } from '@/core/jobs';
 import type { ProgramReport } from '@/core/programs';
 
 /** Whether what was booked is still wanted: closed, enough was made; cancelled, no more is. */
@@ -76,7 +77,7 @@ export interface SignatureRow {
   step: string;
   /** Who signed: the one who entered it, or somebody who is named. */
   name: string;
-  standsFor: unknown;
+  standsFor: Setup;
   happenedAt: Date;
   who: string;
 }

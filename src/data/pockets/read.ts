@@ -10,6 +10,15 @@ export const maybeMagazine = (c: Connection, machineId: number) =>
     [machineId],
   );
 
+/** Those of some machines whose tools are swapped by hand. */
+export const manyByHand = (c: Connection, machineIds: readonly number[]) =>
+  many<{ machineId: number }>(
+    c,
+    `select x.machine_id from (select distinct on (m.machine_id) m.machine_id, m.kind from magazine m join live_entry e on e.id = m.entry_id
+       where m.machine_id = any ($1) order by m.machine_id, e.happened_at desc, e.id desc) x where x.kind = 'by hand'`,
+    [machineIds],
+  );
+
 /** The newest load of an assembly anywhere, which says where it is. */
 const LAST_OF = `select y.entry_id, y.machine_id, y.pocket from pocket_load y join live_entry ye on ye.id = y.entry_id
   where y.assembly_id = l.assembly_id order by ye.happened_at desc, ye.id desc limit 1`;

@@ -43,9 +43,9 @@ export const oneBegun = (c: Connection) =>
 
 /** Minutes the shop works on each weekday, Monday first; null: nobody has stated them. */
 export const maybeShopWeek = (c: Connection) =>
-  maybeOne<{ minutes: number[]; entryId: number }>(
+  maybeOne<{ minutes: number[]; begins: number | null; entryId: number }>(
     c,
-    `select w.minutes, w.entry_id from shop_week w join live_entry e on e.id = w.entry_id
+    `select w.minutes, w.begins, w.entry_id from shop_week w join live_entry e on e.id = w.entry_id
      order by e.happened_at desc, e.id desc limit 1`,
   );
 /** Days from one on that the shop is closed besides. */

@@ -70,5 +70,5 @@ export const insertMachineFigures = inserts<{
   travelZMm?: number | null;
 }>('machine_figures');
 
-export const insertShopWeek = inserts<{ minutes: readonly number[] }>('shop_week');
+export const insertShopWeek = inserts<{ minutes: readonly number[]; begins: number | null }>('shop_week');
 export const insertClosedDay = inserts<{ day: string; closed: boolean; reason: string | null }>('closed_day');

@@ -7,7 +7,12 @@ import { CuttersScreen } from '@/ui/screens/catalogue/CuttersScreen';
 import { ChooseScreen } from '@/ui/screens/choosing/ChooseScreen';
 import { KeepingScreen } from '@/ui/screens/keeping/KeepingScreen';
 import { JobsScreen } from '@/ui/screens/jobs/JobsScreen';
+import { KitSheet } from '@/ui/screens/jobs/kit/KitSheet';
+import { NumbersSheet } from '@/ui/screens/jobs/kit/NumbersSheet';
+import { PlanTag } from '@/ui/screens/jobs/kit/PlanTag';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
+import { SetupSheet } from '@/ui/screens/jobs/setup/SetupSheet';
+import { WriteSetup } from '@/ui/screens/jobs/setup/WriteSetup';
 import { RegistersScreen } from '@/ui/screens/registers/RegistersScreen';
 import { HistoryScreen } from '@/ui/screens/ledger/HistoryScreen';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
@@ -99,12 +104,27 @@ const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: Re
     () => <RackScreen view={answer('assemblies')} jobs={[]} job={null} card={null} places={shop.places} />,
     /A new build/,
   ],
-  ['jobs', '', () => <JobsScreen view={answer('jobs')} job={null} shop={shop} />, /J-1/],
+  ['jobs', '', () => <JobsScreen view={answer('jobs')} job={null} kit={null} shop={shop} />, /J-1/],
   [
     'a job',
     'open=J-1&t=7',
-    () => <JobsScreen view={answer('jobs')} job={answer('job')} shop={shop} />,
+    () => <JobsScreen view={answer('jobs')} job={answer('job')} kit={null} shop={shop} />,
     /A part takes/,
+  ],
+  [
+    'a setup sheet',
+    'open=J-1&do=sheet',
+    () => <SetupSheet job={answer('job')} />,
+    /Setup sheet, operation 10/,
+  ],
+  ['writing one', 'open=J-1&do=write', () => <WriteSetup job={answer('job')} />, /Zero above the bottom/],
+  ['a kit', 'open=J-1&do=kit', () => <KitSheet kit={answer('kit')} />, /Kit, operation 10/],
+  ['planning a tool', 'open=J-1&do=plan', () => <PlanTag kit={answer('kit')} t={null} />, /What it does/],
+  [
+    'other numbers',
+    'open=J-1&do=numbers',
+    () => <NumbersSheet job={answer('job')} program={answer('job').program!} />,
+    /Other numbers for its tools/,
   ],
   ['at the machine', '', () => <RunScreen view={answer('run')} />, /10 of 40 made/],
   ['registers', 'machine=M2', () => <RegistersScreen view={answer('registers')} />, /Numbers for M2/],

@@ -4,6 +4,7 @@ import type { CatalogueView, OneItemView } from '@/crib/catalogue';
 import type { ChooseView } from '@/crib/choosing';
 import type { ConsignedView } from '@/crib/consigned';
 import type { JobsView, JobView, RunView } from '@/crib/jobs';
+import type { KitView } from '@/crib/pockets';
 import type { KeepingView } from '@/crib/keeping';
 import type { HistoryLine } from '@/crib/ledger';
 import type { LifeSheet, LifeView } from '@/crib/life';
@@ -24,6 +25,7 @@ interface Answers {
   run: RunView;
   registers: RegistersView;
   job: JobView;
+  kit: KitView;
   lives: LifeView;
   life: LifeSheet;
   orders: BuyingView;

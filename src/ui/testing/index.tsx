@@ -19,6 +19,7 @@ export const SHOP: ShopView = {
   ladder: DEFAULT_LADDER,
   begun: { cutter: false, holder: false, stock: false, assembly: false, job: false },
   week: null,
+  begins: null,
   closed: [],
 };
 

@@ -1,5 +1,5 @@
 import { isSeated, judgeBuild, PART_KINDS } from '@/core/assemblies';
-import { checkCutter, FAMILY_NAMES, geometry, type ItemKind, KINDS } from '@/core/cutters';
+import { type ItemKind, KINDS } from '@/core/cutters';
 import { first } from '@/core/sure';
 import { type CribItem, cutterOf, factText, loadItem } from '@/crib/catalogue';
 import {
@@ -14,7 +14,7 @@ import {
 } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { highestVersion, insertSheet, insertSheetPart, maybeSheetNow, type SheetMust } from '@/data/sheets';
+import { highestVersion, insertSheet, insertSheetPart, maybeSheetNow } from '@/data/sheets';
 import { mustOfInput, mustSchema } from '../must';
 import { putTogether, type SetPart } from '../putTogether';
 

@@ -31,13 +31,10 @@ export interface Signatures {
   again: string[];
 }
 
-/** What was signed for, as the row keeps it: written by the verb alone. */
-const standsFor = (row: SignatureRow) => row.standsFor as Setup;
-
 /** Whether an operation is proved as it is set up now. */
 export function isProved(rows: readonly SignatureRow[], setup: Setup): boolean {
   const row = rows.find((r) => r.step === 'proved');
-  return row !== undefined && doubtsOf('proved', setupChanges(standsFor(row), setup, null)).length === 0;
+  return row !== undefined && doubtsOf('proved', setupChanges(row.standsFor, setup, null)).length === 0;
 }
 
 /** The signatures under an operation, each with what has changed since it was given. */
@@ -54,7 +51,7 @@ export async function signaturesOf(
   let again: string[] = [];
   for (const row of rows) {
     if (!isOne(namesOf(SIGN_STEPS), row.step)) continue;
-    const then = standsFor(row);
+    const then = row.standsFor;
     if (then.program !== null && !reports.has(then.program)) {
       const known = await maybeReport(c, then.program);
       if (known) reports.set(then.program, known.report.tools);

@@ -6,6 +6,7 @@ import { first, held } from '@/core/sure';
 import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
 import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/jobs';
 import { standingOn } from '@/crib/rack';
+import type { TakeSource } from '@/crib/stock';
 import { type Planned, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -186,9 +187,11 @@ function piecesOf(
   what: KitPiece['what'],
   job: string,
 ): KitPiece[] {
-  const own = step.sources.map((source) => ({ source, instead: null as string | null }));
-  const others = step.instead.map(({ source, judgement }) => ({ source, instead: judgement.words }));
-  return [...own, ...others]
+  const all: { source: TakeSource; instead: string | null }[] = [
+    ...step.sources.map((source) => ({ source, instead: null })),
+    ...step.instead.map(({ source, judgement }) => ({ source, instead: judgement.words })),
+  ];
+  return all
     .filter(({ source: s }) => !s.keptFor.length || s.keptFor.includes(job))
     .map(({ source: s, instead }) => ({
       what,
@@ -272,7 +275,8 @@ function pullList(tools: readonly KitTool[]): PullLine[] {
       .map((p) => ({ place: p.place, what: p.item, words: `${p.words}, ${p.take}`, forT: t.t }));
   });
   const pulled = tools.flatMap((t): PullLine[] =>
-    t.tag !== null && t.pocket === null && !t.pulled && !t.elsewhere
+    // What must not run is not carried to the machine.
+    t.tag !== null && t.grade !== 'stop' && t.pocket === null && !t.pulled && !t.elsewhere
       ? [{ place: 'rack', what: t.tag, words: t.words ?? '', forT: t.t }]
       : [],
   );

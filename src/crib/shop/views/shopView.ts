@@ -29,12 +29,15 @@ export interface ShopView {
   begun: Awaited<ReturnType<typeof oneBegun>>;
   /** Minutes it works on each weekday, Monday first; null: nobody has stated them. */
   week: number[] | null;
+  /** When its day begins, minutes after midnight; null: nobody has stated it. */
+  begins: number | null;
   /** Days it is closed besides, from a year back on. */
   closed: { day: string; reason: string | null; entryId: number }[];
 }
 
 /** What the shop consists of; the first run asks for what is empty here. */
 export async function shopView(c: Connection, today: string): Promise<ShopView> {
+  const week = await maybeShopWeek(c);
   return {
     people: await manyPeople(c),
     places: await manyPlaces(c),
@@ -43,7 +46,8 @@ export async function shopView(c: Connection, today: string): Promise<ShopView> 
     machines: await manyMachines(c),
     ladder: await ladderInForce(c),
     begun: await oneBegun(c),
-    week: (await maybeShopWeek(c))?.minutes ?? null,
+    week: week?.minutes ?? null,
+    begins: week?.begins ?? null,
     closed: await manyClosedDays(c, addDays(today, -365)),
   };
 }

@@ -48,6 +48,9 @@ export function JobSheet({ job }: { job: JobView }) {
           <Button component={Link} href={query.href({ do: 'sheet', t: null })}>
             Setup sheet
           </Button>
+          <Button component={Link} href={query.href({ do: 'kit', t: null })}>
+            Kit
+          </Button>
           {program && (
             <Button component={Link} href={query.href({ do: 'program' })}>
               Its program
@@ -99,7 +102,9 @@ export function JobSheet({ job }: { job: JobView }) {
                     >
                       T{t.t}
                     </Link>
-                    {t.tool.name && <div className="soft small">{t.tool.name}</div>}
+                    {(t.plan?.does ?? t.tool.name) && (
+                      <div className="soft small">{t.plan?.does ?? t.tool.name}</div>
+                    )}
                   </TableCell>
                   <TableCell>
                     {t.tag ? (
@@ -136,6 +141,11 @@ export function JobSheet({ job }: { job: JobView }) {
           )}
           {job.report && <ReportNotes report={job.report} line={lineLink} />}
         </>
+      )}
+      {program && job.tools.length > 1 && (
+        <p className="small">
+          <Link href={query.href({ do: 'numbers', t: null })}>other numbers for its tools</Link>
+        </p>
       )}
       <h2>{program ? 'A changed program' : 'Its program'}</h2>
       {program && (

@@ -10,6 +10,7 @@ import dynamic from 'next/dynamic';
 import type { Grade } from '@/core/because';
 import { linkTo } from '@/core/links';
 import type { JobSummary, JobsView, JobView } from '@/crib/jobs';
+import type { KitView } from '@/crib/pockets';
 import type { ShopView } from '@/crib/shop';
 import { GradeMark } from '@/ui/kit/figure';
 import { Acts, Empty, Head } from '@/ui/kit/page';
@@ -20,6 +21,9 @@ import { NewJobTag, OperationTag, ToolTag } from './jobTags';
 
 /** A program comes when it is asked for: most who open the jobs read none. */
 const ProgramSheet = dynamic(() => import('./program/ProgramSheet').then((m) => m.ProgramSheet));
+const KitSheet = dynamic(() => import('./kit/KitSheet').then((m) => m.KitSheet));
+const PlanTag = dynamic(() => import('./kit/PlanTag').then((m) => m.PlanTag));
+const NumbersSheet = dynamic(() => import('./kit/NumbersSheet').then((m) => m.NumbersSheet));
 const SetupSheet = dynamic(() => import('./setup/SetupSheet').then((m) => m.SetupSheet));
 const WriteSetup = dynamic(() => import('./setup/WriteSetup').then((m) => m.WriteSetup));
 const CopyJobTag = dynamic(() => import('./setup/moreOfJobs').then((m) => m.CopyJobTag));
@@ -30,11 +34,13 @@ interface Props {
   view: JobsView;
   /** The job that is open. */
   job: JobView | null;
+  /** What that job needs, where it is asked for. */
+  kit: KitView | null;
   shop: ShopView;
 }
 
 /** Jobs by due day, or one job as a sheet of its tools. */
-export function JobsScreen({ view, job, shop }: Props) {
+export function JobsScreen({ view, job, kit, shop }: Props) {
   const query = useQuery('jobs');
   const line = job?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
   const doing = query.get('do');
@@ -47,7 +53,9 @@ export function JobsScreen({ view, job, shop }: Props) {
       <AddOperationTag job={job} shop={shop} />
     ) : job && doing === 'write' ? (
       <WriteSetup key={job.operation.id} job={job} />
-    ) : doing === 'sheet' ? null : job && doing === 'program' ? (
+    ) : kit && doing === 'plan' ? (
+      <PlanTag key={query.get('t')} kit={kit} t={query.get('t') === null ? null : Number(query.get('t'))} />
+    ) : doing === 'sheet' || doing === 'kit' || doing === 'numbers' ? null : job && doing === 'program' ? (
       <ProgramTag job={job} />
     ) : job && line ? (
       <ToolTag key={`${job.operation.id} ${line.t}`} job={job} line={line} />
@@ -58,6 +66,10 @@ export function JobsScreen({ view, job, shop }: Props) {
     <Middle beside={beside}>
       {job?.program && doing === 'program' ? (
         <ProgramSheet job={job} program={job.program} />
+      ) : kit ? (
+        <KitSheet kit={kit} />
+      ) : job?.program && doing === 'numbers' ? (
+        <NumbersSheet key={job.program.entryId} job={job} program={job.program} />
       ) : job && (doing === 'sheet' || doing === 'write') ? (
         <SetupSheet job={job} />
       ) : job ? (

@@ -1,6 +1,7 @@
 'use client';
 import { openMinutes, USUAL_CALENDAR } from '@/core/buying';
 import type { ShopView } from '@/crib/shop';
+import { clock } from '@/core/units';
 import { Row, Rows } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
@@ -32,12 +33,18 @@ export function CalendarTag({ shop }: { shop: ShopView }) {
       <VerbForm
         verb="stateWeek"
         submit="State the week"
-        fields={DAYS.map((day, i) => ({
-          name: day,
-          label: `${words(day)}, hours`,
-          kind: 'number' as const,
-          start: String((week[i] ?? 0) / 60),
-        }))}
+        fields={[
+          ...DAYS.map((day, i) => ({
+            name: day,
+            label: `${words(day)}, hours`,
+            kind: 'number' as const,
+            start: String((week[i] ?? 0) / 60),
+          })),
+          {
+            ...{ name: 'begins', label: 'Its day begins at', optional: true, help: 'as 06:00' },
+            start: shop.begins === null ? '' : clock(shop.begins),
+          },
+        ]}
         said={(d) => `the shop works ${d.hours} hours a week`}
       />
       <h2>A day by itself</h2>

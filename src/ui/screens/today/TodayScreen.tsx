@@ -5,12 +5,13 @@ import { useState } from 'react';
 import type { Grade } from '@/core/because';
 import type { BackupsJudged } from '@/core/keeping';
 import { linkTo } from '@/core/links';
-import type { TodayView, WorkKind, WorkLine } from '@/crib/today';
+import type { DayView, TodayView, WorkKind, WorkLine } from '@/crib/today';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
 import { Empty, Fold, Head, Notice, Views } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay, useSurroundings, useTimes } from '@/ui/shell';
+import { DayStrip } from './DayStrip';
 import { SayOf } from './SayOf';
 import styles from './Today.module.css';
 
@@ -32,6 +33,15 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
 
 const GOES = { first: 'goes first', usual: '', 'can wait': 'can wait' } as const;
 
+/** What stops the work, what is to be done today, and what waits for a quiet hour; each line lies in one of them. */
+const HEAPS: readonly (readonly [string, (line: WorkLine, today: string) => boolean])[] = [
+  ['Nothing runs until', (l) => KINDS[l.kind].grade === 'stop'],
+  ['Before the day is out', (l, today) => KINDS[l.kind].grade !== 'stop' && isDue(l, today)],
+  ['When there is time', (l, today) => KINDS[l.kind].grade !== 'stop' && !isDue(l, today)],
+];
+const isDue = (l: WorkLine, today: string) =>
+  KINDS[l.kind].grade === 'question' || (l.by !== null && l.by <= today);
+
 type People = readonly { initials: string; name: string }[];
 
 /** The worklist: what to do, why, by when; each line opens the thing it is about. */
@@ -39,9 +49,15 @@ export function TodayScreen({
   view,
   people,
   today,
+  day = null,
+  now = 0,
   backups = null,
 }: {
   view: TodayView;
+  /** What each machine has before it; null: it is not shown. */
+  day?: DayView | null;
+  /** Minutes after midnight in the shop. */
+  now?: number;
   people: People;
   today: string;
   /** How safe the data is kept, for whom that is a matter; null: it is none. */
@@ -81,6 +97,7 @@ export function TodayScreen({
           <Link href={linkTo('keeping')}>{backups.words}.</Link> {backups.wayOut}
         </Notice>
       )}
+      {day && day.machines.length > 0 && <DayStrip day={day} now={now} />}
       {givenTo.length > 0 && (
         <Views
           label="Whose work"
@@ -102,7 +119,21 @@ export function TodayScreen({
           an <Link href={linkTo('rack', { new: 'build' })}>assembly</Link>.
         </Empty>
       ) : (
-        <ol className={styles.work}>{lines.map(lineOf)}</ol>
+        <div className={styles.heaps}>
+          {HEAPS.map(([name, is]) => {
+            const heap = lines.filter((l) => is(l, today));
+            return (
+              heap.length > 0 && (
+                <section key={name} aria-label={name}>
+                  <h2 className={styles.heap}>
+                    {name} <span className="soft small">{heap.length}</span>
+                  </h2>
+                  <ol className={styles.work}>{heap.map(lineOf)}</ol>
+                </section>
+              )
+            );
+          })}
+        </div>
       )}
       {view.later.length > 0 && (
         <Fold label={`Done for today or put off: ${view.later.length}`}>

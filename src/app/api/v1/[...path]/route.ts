@@ -33,6 +33,7 @@ import {
   labelsFile,
   registersFile,
   setupFile,
+  kitFile,
   shownPicture,
   storedProgram,
   TYPES,
@@ -89,6 +90,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     if (path === 'labels.pdf') return await labelsFile(new URL(request.url).searchParams);
     if (path === 'setup-sheet.pdf')
       return (await setupFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
+    if (path === 'kit.pdf')
+      return (await kitFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
     if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture)

@@ -1,0 +1,205 @@
+import { readFileSync } from 'node:fs';
+import { DEMO } from '../playwright.config';
+import { expect, fill, fitsWidth, patient, sends, shelved, signIn, tagOf, test } from './help';
+
+/**
+ * A part that is made again: from the earlier job to a kit on the cart, with a program that a hand has spoiled in three
+ * places. Depths and reach by plane geometry, worked beside each.
+ */
+test.use({ baseURL: DEMO });
+const PROGRAM = (h = 32, z = '-8.') =>
+  [
+    '%\nO9001\nG21 G90 G17 G40 G80 G94\nG54',
+    '(T31 SQUARE 8)\nT31 M6\nS2600 M3\nG0 G43 H31 Z50. M8\nG0 X0 Y0\nG0 Z2.',
+    `G1 Z${z} F130\nG1 X60. F260\nG0 Z50.`,
+    `(T32 SQUARE 8 FINISH)\nT32 M6\nS2600 M3\nG0 G43 H${h} Z50. M8\nG0 X0 Y0\nG0 Z2.`,
+    'G1 Z-6. F130\nG1 X60. F260\nG0 Z50.\nM30\n%\n',
+  ].join('\n');
+const dropped = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+
+test('from an earlier job to the kit: a wrong H, a Z too deep and a tool too short are found, shown and mended', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation } = await send('jobs', {
+    ...{
+      number: 'J-9001',
+      part: 'Bracket',
+      material: 'C45',
+      quantity: 10,
+      due: '2027-02-10',
+      machine: 'MILL-2',
+    },
+    ...{ highestBeside: 24, partZero: 96 },
+  });
+  await send('programs', { operation, name: 'bracket.nc', text: PROGRAM() });
+  const taken = await shelved(send, 'PL8');
+  const { tag } = await send('assemblies', { ...taken, stickout: 30 });
+  await send('measurements', { tag, gaugeLength: '90.01', diameter: '7.99' });
+  await send('ties', { operation, t: 31, tag });
+  await send('pass-depths', { operation, t: 31, depth: 8 });
+
+  // Made again: nothing is typed twice.
+  await page.goto('/jobs?open=J-9001');
+  await page.getByRole('link', { name: 'make it again as another job' }).click();
+  await fill(tagOf(page), { 'Job number': 'J-9002', Quantity: '12', Due: '2027-02-20' });
+  await page.getByRole('button', { name: 'Make it again' }).click();
+  await expect(page.getByRole('heading', { name: /J-9002 Bracket/ })).toBeVisible();
+  await expect(page.getByText('Taken over from J-9001')).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'T31' })).toContainText(String(tag));
+
+  // How it is set up: zero is picked on the stock.
+  await page.getByRole('link', { name: 'Setup sheet' }).click();
+  await page.getByRole('link', { name: 'Write the sheet' }).click();
+  for (const [label, value] of [
+    ['Drawing', 'D-9001'],
+    ['Stock X', '100'],
+    ['Stock Y', '80'],
+    ['Stock Z', '18'],
+    ['Parallels', '10'],
+  ] as const)
+    await page.getByLabel(new RegExp(`^${label}`)).fill(value);
+  await page.getByRole('button', { name: 'Zero left, near' }).click();
+  await page.getByRole('button', { name: 'Zero at the top' }).click();
+  await expect(page.getByLabel(/^Zero above the bottom/)).toHaveValue('18 mm');
+  await page.getByRole('button', { name: 'Write it', exact: true }).click();
+  await expect(page.getByText('left, near, top')).toBeVisible();
+  await expect(page.getByText('0.00 to −18.00')).toBeVisible();
+
+  // The spoiled program: what is wrong stands at its tool, with its line.
+  await page.goto('/jobs?open=J-9002');
+  await page
+    .getByLabel('Choose the program’s file')
+    .setInputFiles(dropped('bracket-2.nc', PROGRAM(31, '-40.')));
+  await expect(page.getByRole('region', { name: 'What bracket-2.nc says' })).toContainText(
+    'H31 is called while T32',
+  );
+  await page.getByRole('button', { name: 'Read and store' }).click();
+  const line = (t: string) => page.getByRole('row').filter({ hasText: t }).first();
+  // 40 down, 18 of stock and 10 of parallels: 12 into the vise.
+  await line('T31').click();
+  await expect(page.getByText('Z -40 mm goes 12 mm into what carries the part')).toBeVisible();
+  await page.getByRole('link', { name: 'T32' }).click();
+  await expect(tagOf(page).getByText('H31 is called with T32')).toBeVisible();
+
+  // The right program: one is left. 24 above and 8 below ask for 32 of reach, and 30 stand out.
+  await page.goto('/jobs?open=J-9002');
+  await page.getByLabel('Choose the program’s file').setInputFiles(dropped('bracket-3.nc', PROGRAM()));
+  await page.getByRole('button', { name: 'Read and store' }).click();
+  await expect(line('T31')).toContainText('2 mm short: the holder would hit');
+  // Another stickout is another build, which is measured anew.
+  const { tag: longer } = await send('stickouts', { tag, stickout: 34 });
+  await send('measurements', { tag: longer, gaugeLength: '94.01', diameter: '7.99' });
+  await page.reload();
+  await expect(line('T31')).toContainText('good');
+
+  // The kit: what hangs on the rack is pulled by a scan, what is not built is said and looked up.
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'On the rack, to be pulled' })).toContainText(String(longer));
+  await page.getByPlaceholder(/Scan, or type/).fill(String(longer));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Pulled' })).toContainText(String(longer));
+  await send('stock/received', { item: 'PL8', place: 'CAB1-C', quantity: 1 });
+  const build = page.getByRole('region', { name: 'To build' });
+  await build.getByRole('link', { name: 'say what it is to be' }).click();
+  await page.getByLabel('What it does').fill('finishes the wall');
+  await page.getByLabel(/It is this cutter/).fill('PL8');
+  await page.getByRole('option', { name: /PL8/ }).first().click();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await expect(build).toContainText('PL8: 1 unused at CAB1-C');
+  await expect(page.getByRole('region', { name: 'One walk' })).toContainText('CAB1-C');
+  const list = await page.request.get('/api/v1/kit.pdf?number=J-9002');
+  expect(list.headers()['content-type']).toBe('application/pdf');
+  expect((await list.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+});
+
+test('two write one setup sheet: the second sees what the first wrote, and both words stand', async ({
+  page,
+  browser,
+}) => {
+  const send = sends(page);
+  await send('jobs', {
+    ...{ number: 'J-9003', part: 'Lid', material: 'C45', quantity: 3, due: '2027-02-10', machine: 'MILL-2' },
+  });
+  const context = await browser.newContext({ baseURL: DEMO, locale: 'en-GB' });
+  await signIn(context, 'MS');
+  const other = patient(await context.newPage());
+  await page.goto('/jobs?open=J-9003&do=write');
+  await other.goto('/jobs?open=J-9003&do=write');
+  await other.getByLabel(/^Drawing/).fill('D-9003');
+  await other.getByLabel(/^Stock Z/).fill('20');
+  await other.getByRole('button', { name: 'Write it', exact: true }).click();
+  await expect(other.getByText('D-9003')).toBeVisible();
+  await context.close();
+
+  await page.getByLabel(/^Stock Z/).fill('22');
+  await page.getByLabel(/^Notes/).fill('soft jaws\nsecond line');
+  await page.getByRole('button', { name: 'Write it', exact: true }).click();
+  await expect(page.getByText(/MS has written this sheet since you opened it/)).toBeVisible();
+  const meanwhile = page.getByRole('region', { name: 'Written meanwhile' });
+  await expect(meanwhile).toContainText('drawing was blank, is D-9003');
+  await expect(meanwhile).toContainText('You both changed stock Z');
+  await expect(page.getByLabel(/^Stock Z/)).toHaveValue('22');
+  await meanwhile.getByRole('button', { name: 'Take what MS wrote, keep mine' }).click();
+  await expect(page.getByLabel(/^Drawing/)).toHaveValue('D-9003');
+  await page.getByRole('button', { name: 'Write it', exact: true }).click();
+  await expect(page.getByRole('definition').filter({ hasText: 'D-9003' })).toBeVisible();
+  await expect(page.getByRole('definition').filter({ hasText: '22 mm' })).toBeVisible();
+  await expect(page.getByText('soft jaws')).toBeVisible();
+  await expect(page.getByText('second line')).toBeVisible();
+});
+
+test('other numbers for a program: seen line by line, taken as a copy, and moved with all that belongs to each T', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation } = await send('jobs', {
+    ...{
+      number: 'J-9004',
+      part: 'Plate',
+      material: 'C45',
+      quantity: 3,
+      due: '2027-02-10',
+      machine: 'MILL-2',
+    },
+  });
+  await send('programs', { operation, name: 'plate.nc', text: PROGRAM() });
+  await send('tool-plans', { operation, t: 32, does: 'finishes the wall' });
+  await page.goto('/jobs?open=J-9004');
+  await page.getByRole('link', { name: 'other numbers for its tools' }).click();
+  // The second is dragged above the first.
+  const grip = (t: number) => page.getByRole('button', { name: new RegExp(`^T${t}: drag it`) });
+  const from = (await grip(32).boundingBox())!;
+  const to = (await grip(31).boundingBox())!;
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y - 12, { steps: 4 });
+  await page.mouse.move(to.x + 8, to.y + 4, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('listitem').filter({ hasText: 'T32' })).toContainText('→ T1');
+  await page.getByRole('button', { name: 'What changes in the program' }).click();
+  await expect(page.getByText('T31 M6')).toBeVisible();
+  await expect(page.getByText('T2 M6')).toBeVisible();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'The changed copy' }).click();
+  const copy = await coming;
+  expect(copy.suggestedFilename()).toBe('plate-renumbered.nc');
+  const text = readFileSync(await copy.path(), 'utf8');
+  expect(text).toBe(
+    PROGRAM()
+      .replaceAll('T31', 'T-b')
+      .replaceAll('H31', 'H-b')
+      .replaceAll('T32', 'T1')
+      .replaceAll('H32', 'H1')
+      .replaceAll('-b', '2'),
+  );
+  await page.getByRole('button', { name: 'Number them so' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'finishes the wall' })).toContainText('T1');
+  // The stored one can be had as it was: two programs, the newer in force.
+  const { program } = (await page.request.get('/api/v1/job?number=J-9004').then((r) => r.json())) as {
+    program: { entryId: number };
+  };
+  expect(await page.request.get(`/api/v1/programs/${program.entryId}`).then((r) => r.text())).toBe(text);
+});

@@ -1,0 +1,86 @@
+import 'server-only';
+import { localDay } from '@/core/units';
+import type { KitView } from '@/crib/pockets';
+import {
+  A4,
+  blank,
+  drawCode,
+  footed,
+  INSIDE,
+  newPdf,
+  newSheet,
+  PAGE,
+  type Pdf,
+  room,
+  rule,
+  write,
+} from './pdf';
+
+/** How high a line is: a code must be read off it at arm's length. */
+const ROW = 14;
+
+/** What is fetched for a job, in the order of the shelves, each tag with the code that its label begins with, A4. */
+export function kitPdf(kit: KitView, printed: Date, zone: string): Promise<Buffer> {
+  const { doc, done } = newPdf(`Kit ${kit.job}, operation ${kit.number}`, A4, true);
+  newSheet(doc);
+  write(doc, 'strong', `Kit  ${kit.job}  operation ${kit.number}`, {
+    ...{ x: PAGE.edge, y: PAGE.edge, wide: INSIDE, size: 7 },
+  });
+  write(doc, 'words', `${kit.part}, for ${kit.machine}, due ${kit.due}, ${kit.partsLeft} parts left`, {
+    ...{ x: PAGE.edge, y: PAGE.edge + 10, wide: INSIDE, size: 3.8 },
+  });
+  let y = PAGE.edge + 18;
+  rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y, 0.6);
+  y = heap(
+    doc,
+    'To fetch, one walk',
+    y + 3,
+    kit.pull.map((p) => [p.place, p.what, p.words, `T${p.forT}`]),
+  );
+  const there = kit.tools.filter((t) => t.pocket !== null);
+  y = heap(
+    doc,
+    'In the machine already',
+    y + 4,
+    there.map((t) => [`pocket ${t.pocket}`, t.tag ?? '', t.words ?? '', `T${t.t}`]),
+  );
+  const lacking = kit.tools.flatMap((t) => t.lacking.map((item) => [t, item] as const));
+  heap(
+    doc,
+    'Not here: to buy or to wait for',
+    y + 4,
+    lacking.map(([t, item]) => ['', item, t.plan?.words ?? t.named ?? '', `T${t.t}`]),
+  );
+  footed(doc, `${kit.job}, operation ${kit.number}. As it stood ${localDay(printed, zone)}.`);
+  doc.end();
+  return done;
+}
+
+/** A list under its name; what is a tag has its code, and every line a box to tick. */
+function heap(
+  doc: Pdf,
+  name: string,
+  top: number,
+  lines: readonly (readonly [string, string, string, string])[],
+): number {
+  if (!lines.length) return top;
+  let y = room(doc, top, ROW + 8);
+  write(doc, 'strong', `${name}: ${lines.length}`, { x: PAGE.edge, y, wide: INSIDE, size: 3.8 });
+  y += 7;
+  for (const [place, what, words, t] of lines) {
+    y = room(doc, y, ROW);
+    doc
+      .lineWidth(0.25)
+      .rect(PAGE.edge, y + 2.5, 5, 5)
+      .stroke('#000');
+    if (place) write(doc, 'figures', place, { x: PAGE.edge + 9, y: y + 3, wide: 27, size: 3.6 });
+    else blank(doc, PAGE.edge + 9, y + 7, 24);
+    if (/^A-\d+$/.test(what)) drawCode(doc, what, PAGE.edge + 38, y + 0.8, 10);
+    write(doc, 'figures', what, { x: PAGE.edge + 52, y: y + 3, wide: 34, size: 3.8 });
+    write(doc, 'words', words, { x: PAGE.edge + 88, y: y + 2, wide: 80, size: 3, lines: 2 });
+    write(doc, 'figures', t, { x: PAGE.wide - PAGE.edge - 14, y: y + 3, wide: 14, size: 3.6, right: true });
+    rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y + ROW - 1, 0.1);
+    y += ROW;
+  }
+  return y;
+}

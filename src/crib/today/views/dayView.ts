@@ -1,0 +1,102 @@
+import { openMinutes, USUAL_BEGINNING } from '@/core/buying';
+import type { Grade } from '@/core/because';
+import type { DayWork } from '@/core/jobs';
+import { held } from '@/core/sure';
+import { addDays } from '@/core/units';
+import { type ReadOnce, readOnce } from '@/crib/door';
+import { type JobLine, openJobs } from '@/crib/jobs';
+import { loadCalendar } from '@/crib/shop';
+import { openWork } from '@/crib/work';
+import type { Connection } from '@/data/database';
+import { manyByHand } from '@/data/pockets';
+
+/** An operation as it waits for its machine. */
+export interface DayLine extends DayWork {
+  job: string;
+  part: string;
+  number: number;
+  /** Tools that may run, of how many. */
+  ready: number;
+  tools: number;
+  grade: Grade;
+  /** What keeps it from running: the first tool that may not, and why; null: nothing does. */
+  why: string | null;
+  /** Some of its time is not known: it takes at least so long. */
+  atLeast: boolean;
+  /** The day it is to start, where that is later than today; null: it may begin. */
+  starts: string | null;
+}
+
+export interface DayMachine {
+  code: string;
+  taper: string;
+  /** Its tools are swapped by hand: it stands while nobody is there. */
+  byHand: boolean;
+  /** In the order they go. */
+  lines: DayLine[];
+}
+
+/** What each machine has before it, and when somebody is there. */
+export interface DayView {
+  /** Minutes after midnight at which the day begins; `assumed`: nobody said. */
+  begins: { at: number; assumed: boolean };
+  /** Minutes somebody is there from then on, today and tomorrow. */
+  hours: { open: number; next: number };
+  machines: DayMachine[];
+}
+
+/** The day of the machines that have open operations: what goes on each, and how its tools stand. */
+export async function dayView(
+  c: Connection,
+  today: string,
+  once: ReadOnce = readOnce(c, today),
+): Promise<DayView> {
+  const jobs = await once(openJobs);
+  const { machines } = await once(openWork);
+  const calendar = await loadCalendar(c, today);
+  const ids = [...new Set(jobs.map((j) => j.operation.machineId))];
+  const byHand = new Set((await manyByHand(c, ids)).map((m) => m.machineId));
+  const of = ids.map((id): DayMachine => {
+    const machine = held(machines, id);
+    const lines = jobs.filter((j) => j.operation.machineId === id).map((j) => lineOf(j, today));
+    return { code: machine.code, taper: machine.taper, byHand: byHand.has(id), lines: inOrder(lines) };
+  });
+  return {
+    begins: { at: calendar.begins ?? USUAL_BEGINNING, assumed: calendar.begins == null },
+    hours: { open: openMinutes(calendar, today), next: openMinutes(calendar, addDays(today, 1)) },
+    machines: of.sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true })),
+  };
+}
+
+/** What is running goes on; of the rest as it is due, but what is to start later waits for its day. */
+const inOrder = (lines: readonly (DayLine & { running: boolean })[]): DayLine[] =>
+  lines
+    .toSorted(
+      (a, b) =>
+        Number(a.starts !== null) - Number(b.starts !== null) ||
+        (a.starts ?? '').localeCompare(b.starts ?? '') ||
+        Number(b.running) - Number(a.running),
+    )
+    .map(({ running: _, ...line }) => line);
+
+function lineOf(j: JobLine, today: string): DayLine & { running: boolean } {
+  const { operation: o, cycle } = j;
+  const not = j.tools.find((t) => t.use.grade === j.grade && t.use.grade !== 'good');
+  const later = o.starts !== null && o.starts > today ? o.starts : null;
+  return {
+    ...{ job: o.job, part: o.part, number: o.number, partsLeft: j.partsLeft },
+    minutesPerPart: cycle && cycle.cutting + (cycle.rapid ?? 0) + (cycle.changes ?? 0),
+    atLeast:
+      cycle === null ||
+      cycle.rapid === null ||
+      cycle.changes === null ||
+      j.tools.some((t) => t.tool.lower_bound),
+    ends: j.tools.flatMap(({ t, use }) =>
+      use.goodFor !== null && use.goodFor < j.partsLeft ? [{ t, parts: use.goodFor }] : [],
+    ),
+    ...{ ready: j.ready, tools: j.tools.length, grade: j.grade },
+    why: not ? `T${not.t}: ${not.use.why ?? ''}` : null,
+    starts: later,
+    running: o.partsMade > 0,
+  };
+}
