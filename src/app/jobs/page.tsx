@@ -1,6 +1,7 @@
 import { jobsView, jobView } from '@/crib/jobs';
 import { kitView } from '@/crib/pockets';
 import { shopView } from '@/crib/shop';
+import { dayView } from '@/crib/today';
 import { JobsScreen } from '@/ui/screens/jobs/JobsScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
@@ -19,6 +20,8 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
             ? await kitView(db, { number: asked.open, op: asked.op }, today)
             : null
         }
+        day={asked.do === 'calendar' ? await view(dayView) : null}
+        today={today}
         shop={await view(shopView)}
       />
     </Asked>

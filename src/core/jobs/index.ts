@@ -26,3 +26,5 @@ export type { Stage } from './setup/stage';
 // What does each machine do today?
 export { planDay } from './day/planDay';
 export type { DayBar, DayHours, DayWork } from './day/planDay';
+export { planWeeks } from './day/planWeeks';
+export type { WeekBar, WeekWork } from './day/planWeeks';

@@ -77,7 +77,7 @@ export const PAGES = {
   jobs: {
     ...AFTER_ROW,
     ...{ open: 'code', op: 'number', t: 'number', new: ['job', 'copy', 'operation'] },
-    ...{ do: ['program', 'sheet', 'write', 'kit', 'plan', 'numbers'] },
+    ...{ do: ['program', 'sheet', 'write', 'kit', 'plan', 'numbers', 'calendar'] },
     ...{ line: 'number', cart: 'code' },
   },
   life: { ...LIVES, item: 'code', material: 'code' },

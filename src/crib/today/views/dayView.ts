@@ -1,4 +1,4 @@
-import { openMinutes, USUAL_BEGINNING } from '@/core/buying';
+import { openMinutes, type ShopCalendar, USUAL_BEGINNING } from '@/core/buying';
 import type { Grade } from '@/core/because';
 import type { DayWork } from '@/core/jobs';
 import { held } from '@/core/sure';
@@ -12,6 +12,7 @@ import { manyByHand } from '@/data/pockets';
 
 /** An operation as it waits for its machine. */
 export interface DayLine extends DayWork {
+  operation: number;
   job: string;
   part: string;
   number: number;
@@ -25,6 +26,10 @@ export interface DayLine extends DayWork {
   atLeast: boolean;
   /** The day it is to start, where that is later than today; null: it may begin. */
   starts: string | null;
+  /** The day somebody stated for it, past or to come; null: nobody did. */
+  planned: string | null;
+  /** ISO day. */
+  due: string;
 }
 
 export interface DayMachine {
@@ -43,6 +48,8 @@ export interface DayView {
   /** Minutes somebody is there from then on, today and tomorrow. */
   hours: { open: number; next: number };
   machines: DayMachine[];
+  /** When the shop works: minutes of each weekday, Monday first, and days it is closed besides. */
+  calendar: { week: ShopCalendar['week']; closed: string[]; stated: boolean };
 }
 
 /** The day of the machines that have open operations: what goes on each, and how its tools stand. */
@@ -64,6 +71,7 @@ export async function dayView(
   return {
     begins: { at: calendar.begins ?? USUAL_BEGINNING, assumed: calendar.begins == null },
     hours: { open: openMinutes(calendar, today), next: openMinutes(calendar, addDays(today, 1)) },
+    calendar: { week: calendar.week, closed: [...calendar.closed], stated: calendar.stated },
     machines: of.sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true })),
   };
 }
@@ -84,6 +92,7 @@ function lineOf(j: JobLine, today: string): DayLine & { running: boolean } {
   const not = j.tools.find((t) => t.use.grade === j.grade && t.use.grade !== 'good');
   const later = o.starts !== null && o.starts > today ? o.starts : null;
   return {
+    ...{ operation: o.id, planned: o.starts, due: o.due },
     ...{ job: o.job, part: o.part, number: o.number, partsLeft: j.partsLeft },
     minutesPerPart: cycle && cycle.cutting + (cycle.rapid ?? 0) + (cycle.changes ?? 0),
     atLeast:

@@ -12,15 +12,20 @@ import { linkTo } from '@/core/links';
 import type { JobSummary, JobsView, JobView } from '@/crib/jobs';
 import type { KitView } from '@/crib/pockets';
 import type { ShopView } from '@/crib/shop';
+import type { DayView } from '@/crib/today';
 import { GradeMark } from '@/ui/kit/figure';
 import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay } from '@/ui/shell';
 import { JobSheet } from './JobSheet';
-import { NewJobTag, OperationTag, ToolTag } from './jobTags';
 
+/** What a job is and what is said of it comes with the job: most who look at the list open one of many. */
+const NewJobTag = dynamic(() => import('./jobTags').then((m) => m.NewJobTag));
+const OperationTag = dynamic(() => import('./jobTags').then((m) => m.OperationTag));
+const ToolTag = dynamic(() => import('./jobTags').then((m) => m.ToolTag));
 /** A program comes when it is asked for: most who open the jobs read none. */
 const ProgramSheet = dynamic(() => import('./program/ProgramSheet').then((m) => m.ProgramSheet));
+const CalendarSheet = dynamic(() => import('./calendar/CalendarSheet').then((m) => m.CalendarSheet));
 const KitSheet = dynamic(() => import('./kit/KitSheet').then((m) => m.KitSheet));
 const PlanTag = dynamic(() => import('./kit/PlanTag').then((m) => m.PlanTag));
 const NumbersSheet = dynamic(() => import('./kit/NumbersSheet').then((m) => m.NumbersSheet));
@@ -36,11 +41,14 @@ interface Props {
   job: JobView | null;
   /** What that job needs, where it is asked for. */
   kit: KitView | null;
+  /** What each machine has before it, where the calendar is asked for. */
+  day?: DayView | null;
+  today?: string;
   shop: ShopView;
 }
 
 /** Jobs by due day, or one job as a sheet of its tools. */
-export function JobsScreen({ view, job, kit, shop }: Props) {
+export function JobsScreen({ view, job, kit, day = null, today = '', shop }: Props) {
   const query = useQuery('jobs');
   const line = job?.tools.find((t) => String(t.t) === query.get('t')) ?? null;
   const doing = query.get('do');
@@ -66,6 +74,8 @@ export function JobsScreen({ view, job, kit, shop }: Props) {
     <Middle beside={beside}>
       {job?.program && doing === 'program' ? (
         <ProgramSheet job={job} program={job.program} />
+      ) : day ? (
+        <CalendarSheet day={day} today={today} />
       ) : kit ? (
         <KitSheet kit={kit} />
       ) : job?.program && doing === 'numbers' ? (
@@ -101,6 +111,9 @@ function JobList({ jobs, any }: { jobs: JobSummary[]; any: boolean }) {
           <div className="soft">{jobs.length} with parts to make, the first due on top</div>
         </div>
         <Acts>
+          <Button component={Link} href={linkTo('jobs', { do: 'calendar' })}>
+            Calendar
+          </Button>
           <Button component={Link} href={query.href({ new: 'job' })} scroll={false}>
             Add a job
           </Button>
