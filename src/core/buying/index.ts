@@ -13,5 +13,12 @@ export type { AskedLine } from './orderTotal';
 // How likely a stock lasts
 export { chanceOfLasting, chanceWords, enoughFor, isEnough, needOf } from './lasting';
 // When the shop works
-export { latestStart, openDayFrom, openDayUntil, openMinutes, USUAL_BEGINNING, USUAL_CALENDAR } from './calendar';
+export {
+  latestStart,
+  openDayFrom,
+  openDayUntil,
+  openMinutes,
+  USUAL_BEGINNING,
+  USUAL_CALENDAR,
+} from './calendar';
 export type { ShopCalendar } from './calendar';

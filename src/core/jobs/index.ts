@@ -6,6 +6,8 @@ export type { EdgesNeeded } from './use/edgesNeeded';
 // How long does a part take?
 export { cycleMinutes } from './cycleMinutes';
 export type { CycleMinutes, MachineTimes } from './cycleMinutes';
+export { CYCLE_ASKED, CYCLE_RUNS, cycleFactor } from './cycleFactor';
+export type { CycleFactor, CycleRun } from './cycleFactor';
 // Can so many have been made?
 export { questionParts } from './questionParts';
 // How is it set up, and who signed for it?

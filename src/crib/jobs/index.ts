@@ -9,6 +9,7 @@ export { logParts } from './verbs/logParts';
 export { planTool } from './verbs/planTool';
 export { renumberTools } from './verbs/renumberTools';
 export { planStart } from './verbs/planStart';
+export { recordCycle } from './verbs/recordCycle';
 export { signSetup } from './verbs/signSetup';
 export { stateOperation } from './verbs/stateOperation';
 export { statePassDepth } from './verbs/statePassDepth';
@@ -24,6 +25,7 @@ export type { JobSummary, JobsView } from './views/jobsView';
 export { runView } from './views/runView';
 export type { RunView } from './views/runView';
 // Shared with other rooms
+export { cycleFactors, reckonedMinutes } from './cycleOf';
 export { programPieces } from './checkProgramText';
 export { READ_QUERY, readOptionsOf } from './readOptions';
 export { readProgramFile, readProgramText, renumberText } from './tasks';

@@ -2,7 +2,6 @@ import { type Grade, worstGrade } from '@/core/because';
 import {
   type AskedHere,
   type CycleMinutes,
-  cycleMinutes,
   reachNeeded,
   type UseJudgement,
   type UseMachine,
@@ -16,6 +15,7 @@ import { openWork, type Planned, type Work } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
 import type { SheetMust } from '@/data/sheets';
+import { cycleOf } from './cycleOf';
 
 /** What a T is planned to be. */
 export interface PlannedLine {
@@ -102,7 +102,6 @@ function jobLine(o: OperationRow, around: Around): JobLine {
   const machine = held(around.machines, o.machineId);
   const program = around.programs.get(o.id);
   const tools = (program?.tools ?? []).map((tool) => toolLine(o, tool, around));
-  const sum = (of: (t: ToolReport) => number) => tools.reduce((total, t) => total + of(t.tool), 0);
   return {
     operation: o,
     machine: machineOf(machine),
@@ -119,14 +118,7 @@ function jobLine(o: OperationRow, around: Around): JobLine {
     tools,
     ready: tools.filter((t) => t.use.grade === 'good').length,
     partsLeft: partsLeftOf(o),
-    cycle: program
-      ? cycleMinutes(
-          sum((t) => t.cutting_s),
-          sum((t) => t.rapid_known_mm),
-          program.toolChanges,
-          { rapidMmMin: machine.rapidMmMin, toolChangeS: machine.toolChangeS },
-        )
-      : null,
+    cycle: cycleOf(program, machine),
     grade: worstGrade(tools.map((t) => t.use)),
   };
 }

@@ -262,6 +262,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('writeSetupSheet', { operation, over, drawing: 'D-1', zeroZ: 30, stockZ: 31, fixture: 'V1' });
   await does('signSetup', { operation, step: 'written' });
   await does('signSetup', { operation, step: 'entered' });
+  await does('recordCycle', { operation, minutes: 2.6 });
   await does('planTool', { operation, t: 7, item: 'EM10', does: 'roughs' });
   await does('planTool', { operation, t: 9, sheet: 'BS-1' });
   await does('moveKit', { operation, tag: 'A-0001', to: 'cart' });

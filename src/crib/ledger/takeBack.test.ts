@@ -323,6 +323,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ operation, step: 'written' }),
     () => crib.do('writeSetupSheet', { operation, drawing: 'D-1', workOffset: 'G54' }),
   ],
+  ['recordCycle', () => ({ operation, minutes: '2.4' })],
   ['planTool', () => ({ operation, t: 7, does: 'roughs', must: { family: 'square', DC: '10' } })],
   ['moveKit', () => ({ operation, tag: 'A-0001', to: 'cart' })],
   [

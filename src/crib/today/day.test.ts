@@ -1,5 +1,6 @@
 import { planDay } from '@/core/jobs';
 import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { jobView } from '@/crib/jobs';
 import { dayView } from './index';
 
 /** What each machine has before it: the arithmetic worked by hand. 2027-01-05 is a Tuesday. */
@@ -79,6 +80,34 @@ it('what runs goes on, then by the day it is due; what is to start later waits f
   // Its day has come.
   await crib.do('planStart', { operation: next, starts: TODAY });
   expect((await machine('M2')).lines.map((l) => l.starts)).toEqual([null, null, null]);
+});
+
+it('parts that were timed correct what is reckoned for their machine, and no other’s', async () => {
+  const operation = await job('J-1');
+  await expect(crib.do('recordCycle', { operation, minutes: 3 })).rejects.toMatchObject({
+    code: 'REFUSED',
+    message: 'Nothing is reckoned for J-1 yet',
+  });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
+  const other = await job('J-10', { machine: 'M10' });
+  await crib.do('storeProgram', { operation: other, text: oneToolProgram(7, 2) });
+  const reckoned = (await machine('M2')).lines[0]!.minutesPerPart!;
+  // 1.1, 1.2 and 1.5 of what is reckoned: the middle one.
+  for (const by of [1.1, 1.5, 1.2]) await crib.do('recordCycle', { operation, minutes: reckoned * by });
+  expect((await machine('M2')).lines[0]!.minutesPerPart).toBeCloseTo(1.2 * reckoned, 9);
+  expect((await machine('M10')).lines[0]!.minutesPerPart).toBeCloseTo(reckoned, 9);
+  const { timed } = (await jobView(crib.db, 'J-1'))!;
+  expect(timed!.factor).toMatchObject({ factor: expect.closeTo(1.2, 9), runs: 3 });
+  expect(timed!.runs.map((r) => [r.job, r.who])).toEqual(Array(3).fill(['J-1', 'IK']));
+  // Two parts in one go, or a coffee in between, is asked about.
+  await expect(crib.do('recordCycle', { operation, minutes: 12 })).rejects.toMatchObject({
+    code: 'REFUSED',
+    parts: [expect.objectContaining({ field: 'confirmed' })],
+  });
+  const { entry } = await crib.do('recordCycle', { operation, minutes: 12, confirmed: true });
+  expect((await jobView(crib.db, 'J-1'))!.timed!.runs).toHaveLength(4);
+  await crib.do('counterEntry', { counters: entry });
+  expect((await jobView(crib.db, 'J-1'))!.timed!.factor.factor).toBeCloseTo(1.2, 9);
 });
 
 it('one that is swapped by hand stands overnight', async () => {

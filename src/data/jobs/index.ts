@@ -47,6 +47,9 @@ export {
 // What is planned on each T, and what was pulled for it
 export { insertKitMove, insertToolPlan, manyKitMoves, manyToolPlans } from './plan';
 export type { KitMoveRow, ToolPlanRow } from './plan';
+// How long a part took
+export { insertCycleRun, manyCycleRuns } from './cycle';
+export type { CycleRunRow } from './cycle';
 // Writing
 export {
   insertJob,

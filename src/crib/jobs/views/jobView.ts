@@ -1,3 +1,4 @@
+import type { CycleFactor } from '@/core/jobs';
 import type { ProgramReport, ReadOptions } from '@/core/programs';
 import { held } from '@/core/sure';
 import { partsLeftOf } from '@/crib/assemblies';
@@ -6,7 +7,14 @@ import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyOperationsOfJob, manyPartsLogs, maybeReport, type PartsLogRow } from '@/data/jobs';
+import {
+  type CycleRunRow,
+  manyOperationsOfJob,
+  manyPartsLogs,
+  maybeReport,
+  type PartsLogRow,
+} from '@/data/jobs';
+import { cycleFactors } from '../cycleOf';
 import { type JobLine, jobLines } from '../jobLines';
 import { type SetupView, setupView } from '../setup/setupView';
 import { readByMachine } from '../readOptions';
@@ -27,6 +35,8 @@ export interface JobView extends JobLine {
   /** How it is set up, and who signed for it. */
   setup: SetupView;
   report: ProgramReport | null;
+  /** How much longer its machine takes than is reckoned, with the parts that were timed; null: none was. */
+  timed: { factor: CycleFactor; runs: CycleRunRow[] } | null;
   /** How a program for its machine is read. */
   reads: Partial<ReadOptions>;
   /** The latest logs, and whether there are more. */
@@ -64,6 +74,7 @@ export async function jobView(
     })),
     setup: await setupView(c, line, machine, cards),
     report: line.program && ((await maybeReport(c, line.program.entryId))?.report ?? null),
+    timed: (await cycleFactors(c, [machine.id])).get(machine.id) ?? null,
     reads: readByMachine(machine),
     logs: logs.slice(0, LOGS_SHOWN),
     moreLogs: logs.length > LOGS_SHOWN,

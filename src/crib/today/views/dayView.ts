@@ -4,7 +4,7 @@ import type { DayWork } from '@/core/jobs';
 import { held } from '@/core/sure';
 import { addDays } from '@/core/units';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { type JobLine, openJobs } from '@/crib/jobs';
+import { cycleFactors, type JobLine, openJobs, reckonedMinutes } from '@/crib/jobs';
 import { loadCalendar } from '@/crib/shop';
 import { openWork } from '@/crib/work';
 import type { Connection } from '@/data/database';
@@ -63,9 +63,11 @@ export async function dayView(
   const calendar = await loadCalendar(c, today);
   const ids = [...new Set(jobs.map((j) => j.operation.machineId))];
   const byHand = new Set((await manyByHand(c, ids)).map((m) => m.machineId));
+  const timed = await cycleFactors(c, ids);
   const of = ids.map((id): DayMachine => {
     const machine = held(machines, id);
-    const lines = jobs.filter((j) => j.operation.machineId === id).map((j) => lineOf(j, today));
+    const factor = timed.get(id)?.factor.factor ?? null;
+    const lines = jobs.filter((j) => j.operation.machineId === id).map((j) => lineOf(j, today, factor));
     return { code: machine.code, taper: machine.taper, byHand: byHand.has(id), lines: inOrder(lines) };
   });
   return {
@@ -87,18 +89,19 @@ const inOrder = (lines: readonly (DayLine & { running: boolean })[]): DayLine[] 
     )
     .map(({ running: _, ...line }) => line);
 
-function lineOf(j: JobLine, today: string): DayLine & { running: boolean } {
+/** `factor`: how much longer its machine takes than is reckoned; null: no part was timed on it. */
+function lineOf(j: JobLine, today: string, factor: number | null): DayLine & { running: boolean } {
   const { operation: o, cycle } = j;
   const not = j.tools.find((t) => t.use.grade === j.grade && t.use.grade !== 'good');
+  const reckoned = reckonedMinutes(cycle);
   const later = o.starts !== null && o.starts > today ? o.starts : null;
   return {
     ...{ operation: o.id, planned: o.starts, due: o.due },
     ...{ job: o.job, part: o.part, number: o.number, partsLeft: j.partsLeft },
-    minutesPerPart: cycle && cycle.cutting + (cycle.rapid ?? 0) + (cycle.changes ?? 0),
+    minutesPerPart: reckoned === null ? null : reckoned * (factor ?? 1),
     atLeast:
       cycle === null ||
-      cycle.rapid === null ||
-      cycle.changes === null ||
+      (factor === null && (cycle.rapid === null || cycle.changes === null)) ||
       j.tools.some((t) => t.tool.lower_bound),
     ends: j.tools.flatMap(({ t, use }) =>
       use.goodFor !== null && use.goodFor < j.partsLeft ? [{ t, parts: use.goodFor }] : [],

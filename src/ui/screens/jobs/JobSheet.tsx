@@ -17,6 +17,7 @@ import { shortDay, useLengths, useTimes } from '@/ui/shell';
 import { OperationPicks } from './OperationPicks';
 import { ProgramDrop } from './ProgramDrop';
 import { ReportNotes } from './program/ReportNotes';
+import { Timed } from './Timed';
 
 /** One job as a sheet of its tools, its program and what was made. */
 export function JobSheet({ job }: { job: JobView }) {
@@ -139,6 +140,7 @@ export function JobSheet({ job }: { job: JobView }) {
               <span className="soft">Without acceleration, so at least that.</span>
             </p>
           )}
+          <Timed job={job} />
           {job.report && <ReportNotes report={job.report} line={lineLink} />}
         </>
       )}

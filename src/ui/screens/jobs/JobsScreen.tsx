@@ -18,11 +18,10 @@ import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay } from '@/ui/shell';
 import { JobSheet } from './JobSheet';
+import { OperationTag, ToolTag } from './jobTags';
 
-/** What a job is and what is said of it comes with the job: most who look at the list open one of many. */
-const NewJobTag = dynamic(() => import('./jobTags').then((m) => m.NewJobTag));
-const OperationTag = dynamic(() => import('./jobTags').then((m) => m.OperationTag));
-const ToolTag = dynamic(() => import('./jobTags').then((m) => m.ToolTag));
+/** A form that asks for all a new job is comes when it is asked for. */
+const NewJobTag = dynamic(() => import('./NewJobTag').then((m) => m.NewJobTag));
 /** A program comes when it is asked for: most who open the jobs read none. */
 const ProgramSheet = dynamic(() => import('./program/ProgramSheet').then((m) => m.ProgramSheet));
 const CalendarSheet = dynamic(() => import('./calendar/CalendarSheet').then((m) => m.CalendarSheet));

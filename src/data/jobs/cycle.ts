@@ -1,0 +1,34 @@
+import { type Connection, inserts, many } from '@/data/database';
+
+/** A part that was timed at its machine. */
+export interface CycleRunRow {
+  entryId: number;
+  operationId: number;
+  machineId: number;
+  minutes: number;
+  /** Minutes that were reckoned for it by its program and the machine's figures of then. */
+  reckoned: number;
+  job: string;
+  who: string;
+  happenedAt: Date;
+}
+
+/** The latest timed parts of some machines, the newest first; at most so many of each. */
+export const manyCycleRuns = (c: Connection, machineIds: readonly number[], limit: number) =>
+  many<CycleRunRow>(
+    c,
+    `select l.* from unnest($1::int[]) m (id) cross join lateral (
+       select x.*, j.number as job, e.who, e.happened_at from cycle_run x join live_entry e on e.id = x.entry_id
+         join operation o on o.id = x.operation_id join job j on j.id = o.job_id
+       where x.machine_id = m.id order by x.entry_id desc limit $2) l
+     order by l.machine_id, l.happened_at desc, l.entry_id desc`,
+    [machineIds, limit],
+  );
+
+export const insertCycleRun = inserts<{
+  operationId: number;
+  machineId: number;
+  programId: number;
+  minutes: number;
+  reckoned: number;
+}>('cycle_run');
