@@ -37,6 +37,11 @@ async function main(): Promise<void> {
   await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
   await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: 94.112, diameter: 9.98 });
   await crib.do('logParts', { operation, parts: 10 });
+  await crib.do('planTool', { operation, t: 7, does: 'roughs', item: 'EM10' });
+  await crib.do('writeSetupSheet', { operation, drawing: 'D-1', stockZ: 30, zeroZ: 30, parallels: 5 });
+  await crib.do('signSetup', { operation, step: 'written' });
+  await crib.do('recordCycle', { operation, minutes: 3.4 });
+  await crib.do('moveKit', { operation, tag: 'A-0001', to: 'cart' });
   await crib.do('recordWear', { tag: 'A-0001', flankWear: 0.12 });
   await crib.do('placeOrder', { item: 'EM10', quantity: 6, promised: '2027-02-01' });
   await crib.do('receiveOrder', { number: 'O-0001', place: 'S1', quantity: 2 });

@@ -42,11 +42,14 @@ export const sends =
 export async function shelved(
   send: ReturnType<typeof sends>,
   code: string,
+  /** What its cutter has besides. */
+  more: Record<string, string> = {},
 ): Promise<Record<'cutter' | 'holder', { item: string; place: string }>> {
   const maker = (value: string) => ({ value, origin: 'maker' });
   const facts = {
     ...{ DC: maker('8'), DMM: maker('8'), LCF: maker('20'), OAL: maker('63') },
     SUBSTRATE: maker('carbide'),
+    ...Object.fromEntries(Object.entries(more).map(([symbol, value]) => [symbol, maker(value)])),
   };
   await send('items', { code, kind: 'cutter', family: 'square', facts });
   const holds = { CCMS: maker('40 taper'), LF: maker('60'), CLAMP_MIN: maker('8'), CLAMP_MAX: maker('8') };

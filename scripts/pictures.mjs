@@ -17,13 +17,13 @@ const PICTURES = [
   ['cutters', '/cutters?open=CR12-2'],
   ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],
   ['places', '/places?show=stock&open=CAB1-C'],
-  ['count', '/places?show=counts&sheet=C-0001'],
-  ['lists', '/exchange', { list: true }],
   ['sheet', '/sheets?open=BS-1'],
   ['registers', '/registers?machine=HORI-3'],
   ['pockets', '/pockets?machine=MILL-2&open=4'],
   ['job', '/jobs?open=J-3120&t=3'],
   ['program', '/jobs?open=J-3120&do=program&line=112'],
+  ['setup', '/jobs?open=J-4417&do=sheet'],
+  ['kit', '/jobs?open=J-3120&do=kit'],
   ['life', '/life'],
   ['buying', '/buying?open=EM8', { open: 'because' }],
   ['measure', '/measure?tag=A-0052', { viewport: { width: 390, height: 844 } }],
@@ -86,7 +86,7 @@ const browser = await chromium.launch({
   ],
 });
 for (const [name, path, options = {}] of PICTURES) {
-  const { fill = {}, open, measured, list, ...context } = options;
+  const { fill = {}, open, measured, ...context } = options;
   const at = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Oslo',
@@ -104,16 +104,6 @@ for (const [name, path, options = {}] of PICTURES) {
       await field.fill(value);
       await page.getByRole('option', { name: value }).first().click();
     } else await field.fill(value);
-  }
-  if (list) {
-    await page.getByLabel('A list to bring in').setInputFiles({
-      name: 'new-cutters.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(
-        'code;kind;family;DC;LCF;Schaft\nEM7;cutter;square;7;16;8\nEM8;cutter;square;8;21;8\nEM9;cutter;square;-9;;\n',
-      ),
-    });
-    await page.getByRole('button', { name: 'Bring in 1 new' }).waitFor();
   }
   if (open) await page.getByRole('complementary', { name: 'Tag' }).getByText(open, { exact: true }).click();
   await page.screenshot({ path: join(out, `${name}.png`) });

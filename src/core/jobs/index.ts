@@ -23,6 +23,8 @@ export {
 export type { SheetField, SheetTexts, StockBox } from './setup/setupSheet';
 export { doubtsOf, nextToSign, setupChanges, SIGN_STEPS, toProveAgain } from './setup/signatures';
 export type { Setup, SetupChange, SignedTool, SignStep } from './setup/signatures';
+export { AIR_CHECKS, AIR_CLEARANCE_MM, airRun } from './setup/airRun';
+export type { AirRun } from './setup/airRun';
 export { STAGES, stageOf } from './setup/stage';
 export type { Stage } from './setup/stage';
 // What does each machine do today?

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  airRun,
   BLANK_SHEET,
   doubtsOf,
   mergeSheets,
@@ -143,6 +144,28 @@ describe('what a change makes doubtful', () => {
   it('a T that only one of the programs calls is a change of the program alone', () => {
     const { 2: _, ...rest } = setup.tools;
     expect(changes({ tools: rest })).toEqual([]);
+  });
+});
+
+describe('in the air (plane geometry)', () => {
+  it('1 of stock above zero, −24 the deepest: 25 and 20 of clearance are 45', () => {
+    expect(airRun([-24, null, -8], 1, [])).toEqual({ raise: 45, room: null, stops: null });
+    // Steps of 5, upwards.
+    expect(airRun([-24.1], 0, [])?.raise).toBe(45);
+    expect(airRun([-25], 0, [])?.raise).toBe(45);
+    expect(airRun([-25.01], 0, [])?.raise).toBe(50);
+  });
+  it('a tool that stands too near to the end of Z is named: the least room counts', () => {
+    const rooms = [
+      { t: 1, room: 120 },
+      { t: 6, room: 32 },
+    ];
+    expect(airRun([-24], 1, rooms)).toEqual({ raise: 45, room: 32, stops: 6 });
+    expect(airRun([-4], 1, rooms)).toMatchObject({ raise: 25, stops: null });
+  });
+  it('what feeds nowhere is raised by nothing; what feeds above the stock keeps its clearance', () => {
+    expect(airRun([null], 1, [])).toBeNull();
+    expect(airRun([5], 1, [])?.raise).toBe(20);
   });
 });
 

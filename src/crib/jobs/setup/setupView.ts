@@ -1,4 +1,4 @@
-import { type Setup, stageOf, stockInZ, type Stage, type StockBox } from '@/core/jobs';
+import { type AirRun, airRun, type Setup, stageOf, stockInZ, type Stage, type StockBox } from '@/core/jobs';
 import { type Because, mm } from '@/core/because';
 import { ALONG, registerText, workOffset, zeroInFixture } from '@/core/measuring';
 import { isOne } from '@/core/names';
@@ -38,6 +38,8 @@ export interface SetupView extends Signatures {
   offsetNeeds: string | null;
   /** Each T with its numbers as they are entered in this machine; null: not known. */
   tools: Setup['tools'];
+  /** How far zero is raised for a run in the air; null: nothing feeds, or there is no program. */
+  air: AirRun | null;
   stage: Stage;
 }
 
@@ -72,8 +74,31 @@ export async function setupView(
     offset: sheet && box && vise && !needs ? offsetOf(sheet, box, vise, machine, job) : null,
     offsetNeeds: needs,
     tools: setup.tools,
+    air: airRun(
+      job.tools.map((t) => t.tool.lowest_feed_z_mm),
+      box ? stockInZ(box).top : null,
+      roomsOf(job, machine, cards),
+    ),
     stage: stageOfJob(job, proved),
   };
+}
+
+/** How far the first Z of each measured tool is below the end of Z, mm. */
+function roomsOf(
+  job: JobLine,
+  machine: MachineRow,
+  cards: readonly AssemblyCard[],
+): { t: number; room: number }[] {
+  const h = job.operation.partZeroMm;
+  const k = machine.kMm;
+  if (h === null || k === null) return [];
+  return job.tools.flatMap(({ t, tag, tool }) => {
+    const measured = cards.find((card) => card.tag === tag)?.measured;
+    const firsts = tool.first_z.filter((f) => f.h !== null);
+    if (measured?.state !== 'measured' || !firsts.length) return [];
+    const highest = Math.max(...firsts.map((f) => f.z_mm));
+    return [{ t, room: k - h - highest - measured.measurement.gaugeLengthMm }];
+  });
 }
 
 /** How far an operation is. */

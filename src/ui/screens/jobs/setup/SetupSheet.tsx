@@ -16,6 +16,7 @@ import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useTimes } from '@/ui/shell';
 import { OperationPicks } from '../OperationPicks';
 import styles from './Setup.module.css';
+import { AirRunHelp } from './AirRunHelp';
 import { Signs } from './Signs';
 import { StockSketch } from './StockSketch';
 
@@ -62,6 +63,11 @@ export function SetupSheet({ job }: { job: JobView }) {
           <dl className={styles.facts}>
             <Fact name="Drawing">{sheet?.drawing}</Fact>
             <Fact name="Revision">{sheet?.revision ?? (o.revision || null)}</Fact>
+            {sheet?.revision && o.revision && sheet.revision !== o.revision && (
+              <Fact name="Booked as" whole>
+                <GradeMark grade="question">revision {o.revision}: which is made?</GradeMark>
+              </Fact>
+            )}
             <Fact name="Program">{job.program?.name}</Fact>
             <Fact name="Program number">{sheet?.programNumber}</Fact>
             <Fact name="Customer’s">{o.customer}</Fact>
@@ -99,6 +105,7 @@ export function SetupSheet({ job }: { job: JobView }) {
       ) : (
         <Tools job={job} />
       )}
+      <AirRunHelp job={job} />
       <Signs job={job} />
       <Caution>
         First run of any changed program, length or offset: raise zero, run it in the air, low override, hand
