@@ -1,7 +1,7 @@
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { jobView } from '@/crib/jobs';
 import { manyPassDepths } from '@/data/jobs';
-import { kitView } from './index';
+import { kitView, pocketsView } from './index';
 
 let crib: TestCrib;
 let operation: number;
@@ -110,6 +110,11 @@ describe('what is planned', () => {
     await plan(7, { item: 'EM10' });
     await crib.do('reserveStock', { item: 'EM10', job: 'J-2', quantity: 3 });
     expect(await tool(7)).toMatchObject({ state: 'missing', lacking: ['EM10'] });
+    // The machine's own page says the same of it.
+    await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
+    const there = async () =>
+      (await pocketsView(crib.db, { machine: 'M2' }, '2027-01-05', 'UTC'))!.jobs[0]!.lines[0]!.state;
+    expect([(await tool(7)).state, await there()]).toEqual(['missing', 'missing']);
     await crib.do('reserveStock', { item: 'EM10', job: 'J-2', quantity: 0 });
     await crib.do('reserveStock', { item: 'EM10', job: 'J-1', quantity: 3 });
     expect(await tool(7)).toMatchObject({ state: 'to build' });
@@ -163,6 +168,14 @@ describe('bringing it together', () => {
     expect(await tool(7)).toMatchObject({ state: 'loaded and good', pocket: 7 });
     await crib.do('emptyPocket', { machine: 'M2', pocket: 7 });
     await move('rack');
+    // In another machine it is on no rack to be pulled from.
+    await crib.do('addMachine', { ...MILL, code: 'M9', name: 'Mill 9' });
+    await crib.do('stateMagazine', { machine: 'M9', kind: 'carousel', pockets: 10 });
+    await crib.do('loadPocket', { machine: 'M9', pocket: 2, tag: 'A-0001' });
+    expect(await tool(7)).toMatchObject({ pocket: null, elsewhere: 'in M9, pocket 2' });
+    expect((await kit()).pull).toEqual([]);
+    await expect(move('cart')).rejects.toMatchObject({ message: 'A-0001 is in M9, pocket 2' });
+    await crib.do('emptyPocket', { machine: 'M9', pocket: 2 });
     expect(await tool(7)).toMatchObject({ state: 'in the crib, ready', pulled: null });
     await expect(move('rack')).rejects.toMatchObject({ message: 'A-0001 hangs on the rack already' });
     await expect(move('cart', { cart: 'CART-9' })).rejects.toMatchObject({ parts: [{ field: 'cart' }] });

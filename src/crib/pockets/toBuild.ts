@@ -1,12 +1,13 @@
-import { cutterStep, type SheetStep } from '@/crib/assemblies';
-import { loadItem } from '@/crib/catalogue';
-import type { ToolLine } from '@/crib/jobs';
-import { plannedOf } from '@/crib/work';
 import { mustOf } from '@/core/assemblies';
-import { cutterOf } from '@/crib/catalogue';
+import { cutterStep, type SheetStep } from '@/crib/assemblies';
+import { cutterOf, loadItem } from '@/crib/catalogue';
+import type { ToolLine } from '@/crib/jobs';
+import type { TakeSource } from '@/crib/stock';
+import { plannedOf } from '@/crib/work';
 import { maybeAssembly } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { type KitMoveRow, manyKitMoves, manyToolPlans } from '@/data/jobs';
+import { maybeLoadOf } from '@/data/pockets';
 
 /** What a T is to be built with: what lies here of what is planned, or else of what stood on it before. */
 export interface ToBuild {
@@ -44,15 +45,37 @@ export async function buildOfTool(
   return { step: await cutterStep(c, { must, item, words: item.words }, today), sheet: null };
 }
 
-/** How many of them there are; null: what it is to be is not known. */
+/** What of a step may be taken for a job: its own first, then what may stand in, with why; not what is set aside for others. */
+export const takeableFor = (
+  { sources, instead }: SheetStep,
+  job: string,
+): { source: TakeSource; instead: string | null }[] =>
+  [
+    ...sources.map((source) => ({ source, instead: null })),
+    ...instead.map(({ source, judgement }) => ({ source, instead: judgement.words })),
+  ].filter(({ source: s }) => !s.keptFor.length || s.keptFor.includes(job));
+
+/** How many there are to build a T of an operation with; null: what it is to be is not known. */
 export async function toBuildWith(
   c: Connection,
-  operationId: number,
+  operation: { id: number; job: string },
   tool: Pick<ToolLine, 't' | 'wasTag' | 'plan'>,
   today: string,
 ): Promise<number | null> {
-  const build = await buildOfTool(c, operationId, tool, today);
-  return build && build.step.sources.length + build.step.instead.length;
+  const build = await buildOfTool(c, operation.id, tool, today);
+  return build && takeableFor(build.step, operation.job).length;
+}
+
+/** Where an assembly is that is neither here nor on the rack: in another machine, or pulled for another job; null: it hangs on the rack. */
+export async function elsewhere(
+  c: Connection,
+  assemblyId: number,
+  operation: { id: number; machine: string },
+): Promise<string | null> {
+  const load = await maybeLoadOf(c, assemblyId);
+  if (load && load.machine !== operation.machine) return `in ${load.machine}, pocket ${load.pocket}`;
+  const [move] = await manyKitMoves(c, [assemblyId]);
+  return move?.isPulled && move.operationId !== operation.id ? `pulled for another job by ${move.who}` : null;
 }
 
 /** Those of some assemblies that are off the rack, with for whom. */

@@ -252,6 +252,11 @@ describe('signatures', () => {
       parts: [expect.objectContaining({ field: 'program' })],
     });
     await expect(sign('written', { sheet: 1 })).rejects.toMatchObject({ code: 'CONFLICT' });
+    // Whoever saw none is told that there is one by now.
+    await expect(sign('written', { sheet: 0 })).rejects.toMatchObject({
+      code: 'CONFLICT',
+      parts: [expect.objectContaining({ field: 'sheet', limit: expect.stringContaining('is in force') })],
+    });
   });
 });
 

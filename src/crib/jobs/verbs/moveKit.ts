@@ -1,6 +1,7 @@
 import { standing } from '@/crib/assemblies';
 import { defineVerb, field, found, foundInUse, Problem } from '@/crib/door';
 import { insertKitMove, manyKitMoves, maybeOperation } from '@/data/jobs';
+import { maybeLoadOf } from '@/data/pockets';
 import { maybePlace } from '@/data/stock';
 
 export const moveKit = defineVerb({
@@ -27,6 +28,14 @@ export const moveKit = defineVerb({
     const [last] = await manyKitMoves(c, [assembly.id]);
     const isOut = last?.isPulled ?? false;
     const isPulled = input.to === 'cart';
+    const load = isPulled ? await maybeLoadOf(c, assembly.id) : null;
+    if (load)
+      throw new Problem('CONFLICT', `${assembly.tag} is in ${load.machine}, pocket ${load.pocket}`, {
+        field: 'tag',
+        value: assembly.tag,
+        limit: 'what hangs on the rack',
+        wayOut: 'Take it out of the pocket first.',
+      });
     if (isPulled && last?.isPulled && last.operationId !== operation.id) {
       const other = await maybeOperation(c, last.operationId);
       throw new Problem(

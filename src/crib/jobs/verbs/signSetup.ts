@@ -9,6 +9,14 @@ import { type JobLine, jobLines } from '../jobLines';
 import { setupOf } from '../setup/setupOf';
 import { signaturesOf, type Signatures } from '../setup/signed';
 
+/** An entry that was looked at. */
+const lookedAt = (of: string) =>
+  ({
+    ...field.number,
+    minimum: 0,
+    description: `Entry ${of} that was looked at; 0: there was none.`,
+  }) as const;
+
 export const signSetup = defineVerb({
   name: 'signSetup',
   may: ['crib', 'planner', 'operator'],
@@ -19,8 +27,8 @@ export const signSetup = defineVerb({
     operation: field.number,
     step: field.choice(namesOf(SIGN_STEPS)),
     by: field.words(80),
-    sheet: field.number,
-    program: field.number,
+    sheet: lookedAt('of the setup sheet'),
+    program: lookedAt('of the program'),
   },
   required: ['operation', 'step'],
   async run(c, input, moment) {
@@ -58,7 +66,7 @@ export const signSetup = defineVerb({
 
 /** Nobody signs for what he did not see. */
 function seen(what: 'sheet' | 'program', was: number | undefined, is: number | null): void {
-  if (was === undefined || was === is) return;
+  if (was === undefined || was === (is ?? 0)) return;
   throw new Problem('CONFLICT', `The ${what === 'sheet' ? 'setup sheet' : 'program'} is another one by now`, {
     field: what,
     value: was,

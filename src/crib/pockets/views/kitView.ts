@@ -6,13 +6,12 @@ import { first, held } from '@/core/sure';
 import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
 import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/jobs';
 import { standingOn } from '@/crib/rack';
-import type { TakeSource } from '@/crib/stock';
 import { type Planned, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyOperationsOfJob, manyPrograms, manyTiesOfAssemblies } from '@/data/jobs';
 import { manyLoads } from '@/data/pockets';
-import { buildOfTool, pulledFor } from '../toBuild';
+import { buildOfTool, elsewhere, pulledFor, takeableFor } from '../toBuild';
 
 /** Something that lies somewhere and goes into a build. */
 export interface KitPiece {
@@ -44,7 +43,7 @@ export interface KitTool {
   why: string | null;
   pocket: number | null;
   pulled: { who: string; cart: string | null } | null;
-  /** Pulled for another job. */
+  /** Where it is, in words, where that is neither this machine nor the rack: in another one, or pulled for another job. */
   elsewhere: string | null;
   /** What is left of its edge where other open jobs count on it too; null: none does. */
   shared: EdgeShare | null;
@@ -128,7 +127,7 @@ export async function kitView(
       why: tool.use.grade === 'good' ? null : tool.use.why,
       pocket: load?.pocket ?? null,
       pulled: move && move.operationId === operation.id ? { who: move.who, cart: move.cart } : null,
-      elsewhere: move && move.operationId !== operation.id ? move.who : null,
+      elsewhere: card && !load ? await elsewhere(c, held(ids, card.tag), operation) : null,
       shared: card
         ? shareEdge(card.life.leftMinutes, claims.get(ids.get(card.tag) ?? -1) ?? [], operation.job)
         : null,
@@ -187,21 +186,15 @@ function piecesOf(
   what: KitPiece['what'],
   job: string,
 ): KitPiece[] {
-  const all: { source: TakeSource; instead: string | null }[] = [
-    ...step.sources.map((source) => ({ source, instead: null })),
-    ...step.instead.map(({ source, judgement }) => ({ source, instead: judgement.words })),
-  ];
-  return all
-    .filter(({ source: s }) => !s.keptFor.length || s.keptFor.includes(job))
-    .map(({ source: s, instead }) => ({
-      what,
-      item: s.item,
-      words: s.words,
-      from: s.value,
-      take: s.take,
-      place: placeOf(s.take),
-      caution: [instead, s.caution].filter((w) => w !== null).join('; ') || null,
-    }));
+  return takeableFor(step, job).map(({ source: s, instead }) => ({
+    what,
+    item: s.item,
+    words: s.words,
+    from: s.value,
+    take: s.take,
+    place: placeOf(s.take),
+    caution: [instead, s.caution].filter((w) => w !== null).join('; ') || null,
+  }));
 }
 
 /** Holder and parts of a build sheet, each from where it lies, and those that lie nowhere. */

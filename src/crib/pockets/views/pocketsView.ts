@@ -109,7 +109,7 @@ export async function pocketsView(
           ...{ tag: tool.tag, use: tool.use, measured, t: tool.t },
           loadedAs: load?.t ?? null,
           pulled: pulled.get(byTag.get(tool.tag ?? '')?.row.id ?? -1)?.operationId === line.operation.id,
-          toBuildWith: tool.tag === null ? await toBuildWith(c, line.operation.id, tool, today) : null,
+          toBuildWith: tool.tag === null ? await toBuildWith(c, line.operation, tool, today) : null,
         }),
         grade: tool.use.grade,
         why: tool.use.grade === 'good' ? null : tool.use.why,

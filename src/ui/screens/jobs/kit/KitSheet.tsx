@@ -177,7 +177,7 @@ function Tool({
         )}
         {t.elsewhere && (
           <div className="small">
-            <GradeMark grade="question">pulled for another job by {t.elsewhere}</GradeMark>
+            <GradeMark grade="question">{t.elsewhere}</GradeMark>
           </div>
         )}
         {t.tag === null && cutter && (

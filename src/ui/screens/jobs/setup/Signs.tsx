@@ -66,8 +66,8 @@ export function Signs({ job }: { job: JobView }) {
               operation: o.id,
               step,
               // What is signed for is what stands above.
-              ...(setup.sheet ? { sheet: setup.sheet.entryId } : {}),
-              ...(job.program ? { program: job.program.entryId } : {}),
+              sheet: setup.sheet?.entryId ?? 0,
+              program: job.program?.entryId ?? 0,
             }}
             submit={`Sign ‘${step}’`}
             fields={[
