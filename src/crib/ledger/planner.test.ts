@@ -265,7 +265,9 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('recordCycle', { operation, minutes: 2.6 });
   await does('planTool', { operation, t: 7, item: 'EM10', does: 'roughs' });
   await does('planTool', { operation, t: 9, sheet: 'BS-1' });
-  await does('moveKit', { operation, tag: 'A-0001', to: 'cart' });
+  await does('tieTool', { operation, t: 7, tag: 'A-0002' });
+  await does('moveKit', { operation, tag: 'A-0002', to: 'cart' });
+  await does('tieTool', { operation, t: 7, tag: 'A-0001' });
   await everyView();
   const { program } = (await jobView(crib.db, 'J-1', 10))!;
   await does('renumberTools', { operation, program: program!.entryId, numbers: [{ t: 7, to: 17 }] });

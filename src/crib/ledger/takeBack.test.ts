@@ -325,11 +325,16 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
   ['recordCycle', () => ({ operation, minutes: '2.4' })],
   ['planTool', () => ({ operation, t: 7, does: 'roughs', must: { family: 'square', DC: '10' } })],
-  ['moveKit', () => ({ operation, tag: 'A-0001', to: 'cart' })],
+  [
+    'moveKit',
+    () => ({ operation, tag: 'A-0002', to: 'cart' }),
+    () => crib.do('tieTool', { operation, t: 7, tag: 'A-0002' }),
+  ],
   [
     'renumberTools',
     () => ({ operation, program, numbers: [{ t: 7, to: 3 }] }),
     async () => {
+      await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
       program = (await jobView(crib.db, 'J-1'))!.program!.entryId;
     },
   ],

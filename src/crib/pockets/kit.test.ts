@@ -147,6 +147,11 @@ describe('bringing it together', () => {
     ]);
     const move = (to: string, more: object = {}) =>
       crib.do('moveKit', { operation, tag: 'A-0001', to, ...more });
+    await build();
+    await expect(crib.do('moveKit', { operation, tag: 'A-0002', to: 'cart' })).rejects.toMatchObject({
+      code: 'REFUSED',
+      message: 'A-0002 is on no T of J-1',
+    });
     await move('cart', { cart: 'CART-1' });
     expect(await tool(7)).toMatchObject({ state: 'pulled, ready', pulled: { who: 'IK', cart: 'CART-1' } });
     expect(await kit()).toMatchObject({ pull: [], out: [{ tag: 'A-0001', cart: 'CART-1' }] });

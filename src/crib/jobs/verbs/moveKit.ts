@@ -1,6 +1,6 @@
 import { standing } from '@/crib/assemblies';
 import { defineVerb, field, found, foundInUse, Problem } from '@/crib/door';
-import { insertKitMove, manyKitMoves, maybeOperation } from '@/data/jobs';
+import { insertKitMove, manyKitMoves, manyTies, maybeOperation } from '@/data/jobs';
 import { maybeLoadOf } from '@/data/pockets';
 import { maybePlace } from '@/data/stock';
 
@@ -59,6 +59,14 @@ export const moveKit = defineVerb({
           wayOut: 'Nothing is to be done.',
         },
       );
+    const ties = isPulled ? await manyTies(c, [operation.id]) : [];
+    if (isPulled && !ties.some((t) => t.assemblyId === assembly.id))
+      throw new Problem('REFUSED', `${assembly.tag} is on no T of ${operation.job}`, {
+        field: 'tag',
+        value: assembly.tag,
+        limit: 'what is tied to its tools',
+        wayOut: 'Tie it to its T first: the kit then shows where it is.',
+      });
     const cart =
       input.cart === undefined
         ? null
