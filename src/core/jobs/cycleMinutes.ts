@@ -29,3 +29,7 @@ export function cycleMinutes(
     changes: machine.toolChangeS === null ? null : (changes * machine.toolChangeS) / 60,
   };
 }
+
+/** Minutes of a part as far as they can be reckoned: in the cut, rapid and changes; null: it has no program. */
+export const reckonedMinutes = (cycle: CycleMinutes | null): number | null =>
+  cycle && cycle.cutting + (cycle.rapid ?? 0) + (cycle.changes ?? 0);

@@ -2,9 +2,10 @@
 export { asksOf, judgeFit, judgeUse, notCalled } from './use/judgeUse';
 export type { AskedHere, ToolAsks, Use, UseBuild, UseJudgement, UseMachine, UseState } from './use/facts';
 export { reachNeeded } from './use/depths';
+export { aboveEnd } from './use/zLimits';
 export type { EdgesNeeded } from './use/edgesNeeded';
 // How long does a part take?
-export { cycleMinutes } from './cycleMinutes';
+export { cycleMinutes, reckonedMinutes } from './cycleMinutes';
 export type { CycleMinutes, MachineTimes } from './cycleMinutes';
 export { CYCLE_ASKED, CYCLE_RUNS, cycleFactor } from './cycleFactor';
 export type { CycleFactor, CycleRun } from './cycleFactor';

@@ -17,10 +17,6 @@ export function cycleOf(program: ProgramRow | undefined, machine: MachineRow): C
   );
 }
 
-/** Minutes of a part as far as they can be reckoned: in the cut, rapid and changes; null: it has no program. */
-export const reckonedMinutes = (cycle: CycleMinutes | null): number | null =>
-  cycle && cycle.cutting + (cycle.rapid ?? 0) + (cycle.changes ?? 0);
-
 /** How much longer each of some machines takes than is reckoned, with the timed parts that say so. */
 export async function cycleFactors(
   c: Connection,

@@ -116,8 +116,10 @@ describe('what is planned', () => {
       (await pocketsView(crib.db, { machine: 'M2' }, '2027-01-05', 'UTC'))!.jobs[0]!.lines[0]!.state;
     expect([(await tool(7)).state, await there()]).toEqual(['missing', 'missing']);
     await crib.do('reserveStock', { item: 'EM10', job: 'J-2', quantity: 0 });
+    expect((await tool(7)).aside).toBe(0);
     await crib.do('reserveStock', { item: 'EM10', job: 'J-1', quantity: 3 });
-    expect(await tool(7)).toMatchObject({ state: 'to build' });
+    // One more is set aside beside those, and never instead of them.
+    expect(await tool(7)).toMatchObject({ state: 'to build', aside: 3 });
   });
 });
 

@@ -60,6 +60,12 @@ export function judgeSink({ asks, here }: Pick<Use, 'asks' | 'here'>): Judgement
 }
 
 /**
+ * How far the spindle is above the end of Z for a tip at z, mm: h + z + L − K; below it is less than 0. Part zero h above the
+ * datum surface, gauge length L, K from gauge line to datum surface with Z at home.
+ */
+export const aboveEnd = (h: number, z: number, L: number, K: number): number => h + z + L - K;
+
+/**
  * Where the machine stands at the first Z after each change, against its travel: −travel ≤ h + z + L − K ≤ 0, mm; the sum in
  * which all schools of length agree. Nothing is said where part zero, K or a measured length is missing, or Z goes without H.
  * Source: rigid geometry of Z at home. Example: h 120, z 150, L 190, K 450: 10 above its end, a stop.
@@ -71,7 +77,7 @@ export function judgeTravel(
   const [h, K, L, travel] = [here.partZero, machine.k, gaugeLength, machine.travelZ ?? null];
   if (h == null || K == null || L == null) return [];
   const firsts = (asks.firstZ ?? []).filter((f) => f.h !== null);
-  const at = (z: number) => h + z + L - K;
+  const at = (z: number) => aboveEnd(h, z, L, K);
   const worst = [...firsts].sort((a, b) => at(b.z) - at(a.z));
   const [highest, lowest] = [worst[0], worst.at(-1)];
   if (!highest || !lowest) return [];

@@ -1,4 +1,14 @@
-import { type AirRun, airRun, type Setup, stageOf, stockInZ, type Stage, type StockBox } from '@/core/jobs';
+import {
+  aboveEnd,
+  type AirRun,
+  airRun,
+  type Setup,
+  type SheetTexts,
+  stageOf,
+  stockInZ,
+  type Stage,
+  type StockBox,
+} from '@/core/jobs';
 import { type Because, mm } from '@/core/because';
 import { ALONG, registerText, workOffset, zeroInFixture } from '@/core/measuring';
 import { isOne } from '@/core/names';
@@ -28,6 +38,8 @@ export interface SheetOffset {
 /** How an operation is set up: its sheet, what follows from it, and who signed for it. */
 export interface SetupView extends Signatures {
   sheet: SetupSheetRow | null;
+  /** Its fields as they were entered, blank where there is no sheet. */
+  texts: SheetTexts;
   box: StockBox | null;
   /** Top and bottom of the stock in the program's Z, mm. */
   inZ: { top: number | null; bottom: number | null };
@@ -68,6 +80,7 @@ export async function setupView(
   return {
     ...signatures,
     sheet,
+    texts: setup.sheet,
     box,
     inZ: box ? stockInZ(box) : { top: null, bottom: null },
     fixtures: fixtures.map(({ code, name }) => ({ code, name })),
@@ -97,7 +110,7 @@ function roomsOf(
     const firsts = tool.first_z.filter((f) => f.h !== null);
     if (measured?.state !== 'measured' || !firsts.length) return [];
     const highest = Math.max(...firsts.map((f) => f.z_mm));
-    return [{ t, room: k - h - highest - measured.measurement.gaugeLengthMm }];
+    return [{ t, room: -aboveEnd(h, highest, measured.measurement.gaugeLengthMm, k) }];
   });
 }
 

@@ -1,8 +1,8 @@
-import { CYCLE_ASKED } from '@/core/jobs';
+import { CYCLE_ASKED, reckonedMinutes } from '@/core/jobs';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { insertCycleRun, manyPrograms, maybeOperation } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
-import { cycleOf, reckonedMinutes } from '../cycleOf';
+import { cycleOf } from '../cycleOf';
 
 export const recordCycle = defineVerb({
   name: 'recordCycle',

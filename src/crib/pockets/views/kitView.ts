@@ -8,9 +8,11 @@ import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/j
 import { standingOn } from '@/crib/rack';
 import { type Planned, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
+import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyOperationsOfJob, manyPrograms, manyTiesOfAssemblies } from '@/data/jobs';
 import { manyLoads } from '@/data/pockets';
+import { manyReservations } from '@/data/stock';
 import { buildOfTool, elsewhere, pulledFor, takeableFor } from '../toBuild';
 
 /** Something that lies somewhere and goes into a build. */
@@ -51,6 +53,8 @@ export interface KitTool {
   standing: string[];
   /** What it can be built from, its own first; empty: nothing lies here, or nobody said what it is to be. */
   pieces: KitPiece[];
+  /** How many of the first of them are set aside for this job already. */
+  aside: number;
   /** What of it is wanted and lies nowhere. */
   lacking: string[];
   /** The build sheet that says the rest; null: none is planned. */
@@ -133,6 +137,7 @@ export async function kitView(
         : null,
       standing: tool.tag === null ? await standingFor(c, planned) : [],
       pieces: [...pieces, ...(rest?.pieces ?? [])],
+      aside: pieces[0] ? await asideFor(c, pieces[0].item, operation.job) : 0,
       lacking: [
         ...(build && !pieces.length ? [build.step.code ?? build.step.words] : []),
         ...(rest?.lacking ?? []),
@@ -177,6 +182,13 @@ const notCalled = (plans: readonly Planned[], tools: readonly ToolLine[]): Line[
       },
       use: { grade: 'not judged', judgements: [], why: tools.length ? 'the program does not call it' : null },
     }));
+
+/** How many of an item are set aside for a job. */
+async function asideFor(c: Connection, code: string, job: string): Promise<number> {
+  const item = await maybeItem(c, code);
+  const rows = item ? await manyReservations(c, [item.id]) : [];
+  return rows.find((r) => r.job === job)?.quantity ?? 0;
+}
 
 /** The place a source lies at, out of what a build is begun with. */
 const placeOf = (take: string) => / at (\S+?)(,|$)/.exec(take)?.[1] ?? '';

@@ -1,10 +1,10 @@
 import { openMinutes, type ShopCalendar, USUAL_BEGINNING } from '@/core/buying';
 import type { Grade } from '@/core/because';
-import type { DayWork } from '@/core/jobs';
+import { type DayWork, reckonedMinutes } from '@/core/jobs';
 import { held } from '@/core/sure';
 import { addDays } from '@/core/units';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { cycleFactors, type JobLine, openJobs, reckonedMinutes } from '@/crib/jobs';
+import { cycleFactors, type JobLine, openJobs } from '@/crib/jobs';
 import { loadCalendar } from '@/crib/shop';
 import { openWork } from '@/crib/work';
 import type { Connection } from '@/data/database';

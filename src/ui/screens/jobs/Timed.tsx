@@ -1,4 +1,5 @@
 'use client';
+import { reckonedMinutes } from '@/core/jobs';
 import type { JobView } from '@/crib/jobs';
 import { BecauseThis } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
@@ -10,7 +11,7 @@ import { useTimes } from '@/ui/shell';
 export function Timed({ job }: { job: JobView }) {
   const { moment } = useTimes();
   const { operation: o, timed, cycle } = job;
-  const reckoned = cycle && cycle.cutting + (cycle.rapid ?? 0) + (cycle.changes ?? 0);
+  const reckoned = reckonedMinutes(cycle);
   return (
     <>
       {timed && reckoned !== null && (
@@ -30,7 +31,14 @@ export function Timed({ job }: { job: JobView }) {
           fixed={{ operation: o.id }}
           submit="Record it"
           when
-          fields={[{ name: 'minutes', label: 'One part took, min', kind: 'number' }]}
+          fields={[
+            { name: 'minutes', label: 'One part took, min', kind: 'number' },
+            {
+              ...{ name: 'sure', label: 'However odd', kind: 'choice', optional: true },
+              options: [['yes', 'it was one part, and it took so long']],
+            },
+          ]}
+          shape={({ sure, ...input }) => ({ ...input, ...(sure === 'yes' ? { confirmed: true } : {}) })}
           said={(d) => `a part of ${d.job} took ${d.minutes} min`}
         />
         {timed && (

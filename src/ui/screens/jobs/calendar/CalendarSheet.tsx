@@ -166,6 +166,7 @@ function Bar({ bar, line, today, last }: { bar: WeekBar; line: DayLine; today: s
   ].filter(Boolean);
   const says = saysOf(bar, line);
   return (
+    // No button of the library: its ripple and focus stand in the way of what is dragged.
     <button
       type="button"
       ref={setNodeRef}

@@ -229,12 +229,12 @@ function Tool({
               barred={reserve.barred}
               onSend={() =>
                 void reserve.send(
-                  { item: cutter.item, job: kit.job, quantity: 1 },
+                  { item: cutter.item, job: kit.job, quantity: t.aside + 1 },
                   (d) => `${d.quantity} × ${d.item} set aside for ${d.job}`,
                 )
               }
             >
-              set one aside
+              {t.aside ? `set one more aside (${t.aside} are)` : 'set one aside'}
             </SendButton>
           )}
           {t.state === 'missing' && t.plan?.item && (

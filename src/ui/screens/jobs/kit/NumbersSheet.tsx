@@ -146,6 +146,7 @@ function Numbered({
         transform ? { transform: `translateY(${transform.y}px)`, position: 'relative', zIndex: 1 } : undefined
       }
     >
+      {/* No button of the library: its ripple and focus stand in the way of what is dragged. */}
       <button
         type="button"
         className={styles.grip}

@@ -23,17 +23,6 @@ import { useLengths } from '@/ui/shell';
 import { StockSketch } from './StockSketch';
 
 type Sheet = NonNullable<JobView['setup']['sheet']>;
-/** A sheet as its fields begin. */
-const textsOf = (s: Sheet | null): SheetTexts =>
-  s
-    ? {
-        ...{ drawing: s.drawing, revision: s.revision, programNumber: s.programNumber, fixture: s.fixture },
-        ...{ against: s.against, workOffset: s.workOffset, notes: s.notes, parallels: s.parallelsEntered },
-        ...{ stockX: s.stockXEntered, stockY: s.stockYEntered, stockZ: s.stockZEntered },
-        ...{ zeroX: s.zeroXEntered, zeroY: s.zeroYEntered, zeroZ: s.zeroZEntered },
-      }
-    : BLANK_SHEET;
-
 /** Writes the sheet of an operation; who writes over somebody else's words sees them first. */
 export function WriteSetup({ job }: { job: JobView }) {
   const query = useQuery('jobs');
@@ -41,9 +30,9 @@ export function WriteSetup({ job }: { job: JobView }) {
   const { unit } = useLengths();
   const { operation: o, setup } = job;
   /** What the form was begun from: it is written over this, and over nothing that was not seen. */
-  const [base, setBase] = useState(setup.sheet);
+  const [base, setBase] = useState({ sheet: setup.sheet, texts: setup.texts });
   const [put, setPut] = useState<Record<string, string> | null>(null);
-  const start = base ? textsOf(base) : { ...BLANK_SHEET, revision: o.revision || null };
+  const start = base.sheet ? base.texts : { ...BLANK_SHEET, revision: o.revision || null };
   const length = (name: keyof SheetTexts, label: string, help?: string) => ({
     ...{ name, label, kind: 'length' as const, optional: true, start: start[name] ?? '' },
     ...(help ? { help } : {}),
@@ -76,13 +65,13 @@ export function WriteSetup({ job }: { job: JobView }) {
   return (
     <Tag
       over={`${o.job}, operation ${o.number}`}
-      number={base ? 'Write it anew' : 'Write the sheet'}
+      number={base.sheet ? 'Write it anew' : 'Write the sheet'}
       words="What is not known stays blank."
       closeHref={query.href({ do: 'sheet' })}
     >
       <VerbForm
         verb="writeSetupSheet"
-        fixed={{ operation: o.id, ...(base ? { over: base.entryId } : {}) }}
+        fixed={{ operation: o.id, ...(base.sheet ? { over: base.sheet.entryId } : {}) }}
         submit="Write it"
         fields={fields}
         put={put}
@@ -111,13 +100,14 @@ export function WriteSetup({ job }: { job: JobView }) {
                   )
                 }
               />
-              {setup.sheet && setup.sheet.entryId !== base?.entryId && (
+              {setup.sheet && setup.sheet.entryId !== base.sheet?.entryId && (
                 <Meanwhile
                   sheet={setup.sheet}
-                  base={textsOf(base)}
+                  base={base.texts}
+                  theirs={setup.texts}
                   mine={mine}
                   onTake={(taken) => {
-                    setBase(setup.sheet);
+                    setBase({ sheet: setup.sheet, texts: setup.texts });
                     setPut(taken);
                   }}
                 />
@@ -135,15 +125,16 @@ const round = (n: number) => Math.round(n * 1000) / 1000;
 function Meanwhile({
   sheet,
   base,
+  theirs,
   mine,
   onTake,
 }: {
   sheet: Sheet;
   base: SheetTexts;
+  theirs: SheetTexts;
   mine: SheetTexts;
   onTake: (taken: Record<string, string>) => void;
 }) {
-  const theirs = textsOf(sheet);
   const { merged, clashes } = mergeSheets(base, theirs, mine);
   return (
     <Notice label="Written meanwhile">
