@@ -37,7 +37,7 @@ export const recordCycle = defineVerb({
     if (!input.confirmed && (ratio < CYCLE_ASKED.least || ratio > CYCLE_ASKED.most))
       throw new Problem(
         'REFUSED',
-        `${minutes} min is ${ratio.toFixed(2)} times the ${reckoned.toFixed(2)} min that are reckoned: was it one part?`,
+        `${minutes} min is ${ratio.toFixed(2)} times the ${reckoned.toFixed(2)} min that are reckoned for one part`,
         {
           field: 'confirmed',
           value: minutes,

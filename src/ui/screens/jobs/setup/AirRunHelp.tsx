@@ -30,7 +30,7 @@ export function AirRunHelp({ job: { setup, operation: o } }: { job: JobView }) {
           Whether {o.machine} has the room above is not known: part zero, K and measured lengths say it
         </GradeMark>
       ) : (
-        <GradeMark grade="good">every first Z stays inside the travel</GradeMark>
+        <GradeMark grade="good">the first Z of each measured tool stays inside the travel</GradeMark>
       )}
       <Lines>
         {AIR_CHECKS.map((check) => (
