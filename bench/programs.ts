@@ -91,9 +91,22 @@ function growth({ readProgram }: typeof Programs, path: string): number {
   };
   const before = process.memoryUsage().rss;
   let most = before;
-  readProgram(source, {}, () => (most = Math.max(most, process.memoryUsage().rss)));
+  readProgram(source, {}, { progress: () => (most = Math.max(most, process.memoryUsage().rss)) });
   closeSync(file);
   return (most - before) / 1e6;
+}
+
+const MOTION = { rapidMmMin: 24_000, accelerationMmS2: 3000, cornerMm: 0.01 };
+
+/** Both pictures of a program's path, as a worker of the page draws them. */
+function drawn(p: typeof Programs, bytes: Uint8Array): void {
+  const reach = new p.Extents();
+  p.readProgram(p.bytesSource(bytes), {}, { path: reach });
+  const { feed, seconds } = reach.extents;
+  if (!feed) throw new Error('the program of this measurement has a path');
+  const plan = new p.PlanPicture(p.planFrame(feed[0], feed[1], 760, 434), null);
+  const depth = new p.DepthPicture(seconds, 1200, null);
+  p.readProgram(p.bytesSource(bytes), {}, { path: p.bothHear(plan, depth) });
 }
 
 /** The reader beside two general parsers of the registry and beside reading the text and counting its lines. */
@@ -114,6 +127,8 @@ export function benchPrograms(say: (name: string, ratio: number, note: string) =
     const works: [name: string, share: number, work: () => unknown][] = [
       ['plain', 1, () => new TextDecoder().decode(bytes).split('\n').length],
       ['ours', 1, () => programs.readProgram(programs.bytesSource(bytes))],
+      ['timed', 1, () => programs.readProgram(programs.bytesSource(bytes), { motion: MOTION })],
+      ['drawn', 1, () => drawn(programs, bytes)],
       ['gcode-toolpath', 0.25, () => new Toolpath({}).loadFromStringSync(quarter)],
       ['gcode-interpreter', 0.25, () => new Interpreter({}).loadFromStringSync(quarter)],
     ];
@@ -132,6 +147,16 @@ export function benchPrograms(say: (name: string, ratio: number, note: string) =
       'reading a program of 20 MB against reading and counting its lines',
       of('ours') / of('plain'),
       `${speed('ours')}, ${speed('plain')}; at most 5`,
+    );
+    say(
+      'reading it with what it takes at a machine against reading it',
+      of('timed') / of('ours'),
+      'acceleration and corners',
+    );
+    say(
+      'drawing its path against reading it',
+      of('drawn') / of('ours'),
+      'twice through the text: how far it reaches, then two pictures',
     );
     say(
       `the faster of two general parsers (${peer}) against it`,

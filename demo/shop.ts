@@ -64,6 +64,8 @@ export const MACHINES = [
     withoutPoint: 'as written',
     wearRegisters: 'yes',
     coolantBar: '40',
+    acceleration: '5',
+    corner: '0.01',
   },
   {
     code: 'BENCH-1',

@@ -23,6 +23,7 @@ test('a changed program is read where it is dropped: what is wrong in it, and wh
   // Four holes of 19 in and out at 240 and not of 17 at 300.
   await expect(tap).toContainText('min in the cut 0.63, was 0.45');
   await expect(says.getByRole('row').filter({ hasText: 'SQUARE 8' })).toContainText('as before');
+  await expect(says.getByRole('region', { name: 'Its path' }).locator('[data-drawn=true]')).toBeVisible();
   // It lies in the editor to be stored, and nothing is.
   await expect(page.getByLabel('Paste the NC program')).toContainText('O3120');
   expect(await page.request.get('/api/v1/entries').then((r) => r.text())).toBe(before);
@@ -92,6 +93,54 @@ test('the program beside what it says: a line that is pointed at is shown, and i
   await page.setViewportSize({ width: 390, height: 844 });
   await fitsWidth(page);
   await expect(page.locator('.cm-shown')).toBeVisible();
+});
+
+test('its path is drawn: a tool is shown alone, and a place in either picture is a way to its line', async ({
+  page,
+}) => {
+  await page.goto('/jobs?open=J-3120&do=program');
+  const path = page.getByRole('region', { name: 'Its path' });
+  const isDrawn = path.locator('[data-drawn=true]');
+  await expect(isDrawn).toBeVisible();
+  await expect(path.getByRole('img', { name: /^Z over .* down to −15.00 mm/ })).toBeVisible();
+  await path.getByRole('button', { name: 'T8' }).click();
+  // What the tap cuts is drawn in ink, the rest faint: the first place of it from above is a hole.
+  const canvas = path.locator('canvas');
+  const inInk = () =>
+    canvas.evaluate((drawn: HTMLCanvasElement) => {
+      const { width, height } = drawn;
+      const { data } = drawn.getContext('2d')!.getImageData(0, 0, width, height);
+      const ink = /(\d+), (\d+), (\d+)/
+        .exec(
+          (() => {
+            const probe = document.body.appendChild(document.createElement('i'));
+            probe.style.color = 'var(--accent)';
+            const { color } = getComputedStyle(probe);
+            probe.remove();
+            return color;
+          })(),
+        )!
+        .slice(1)
+        .map(Number);
+      for (let at = 0; at < width * height; at += 1)
+        if (data[4 * at + 3] === 255 && ink.every((c, i) => data[4 * at + i] === c))
+          return { x: (at % width) / width, y: Math.floor(at / width) / height };
+      return null;
+    });
+  await expect.poll(inInk).not.toBeNull();
+  const place = (await inInk())!;
+  const box = (await canvas.boundingBox())!;
+  await page.mouse.move(box.x + place.x * box.width, box.y + place.y * box.height + 2);
+  await expect(path).toContainText(/line 11[2-5], Z −12.00/);
+  await page.mouse.down();
+  await page.mouse.up();
+  await expect(page.locator('.cm-shown')).toHaveText(/G84 |^[XY][18]0$/);
+  await expect(page).toHaveURL(/line=11[2-5]/);
+  // The last that is done in the program's time is the tap's as well.
+  const chart = path.getByRole('img', { name: /^Z over/ });
+  const time = (await chart.boundingBox())!;
+  await page.mouse.move(time.x + time.width * 0.985, time.y + time.height / 2);
+  await expect(path).toContainText(/line \d+, T8, Z/);
 });
 
 test('what is no program says so where it is dropped', async ({ page }) => {

@@ -18,6 +18,7 @@ export {
   mergeSheets,
   SHEET_FIELDS,
   sheetChanges,
+  stockAround,
   stockInZ,
   zeroWords,
 } from './setup/setupSheet';

@@ -1,4 +1,4 @@
-import { cycleMinutes, questionParts, reachNeeded } from './index';
+import { cycleMinutes, questionParts, reachNeeded, reckonedMinutes } from './index';
 
 it('reach is the highest thing beside the cut above the lowest feeding Z; unknown stays unknown', () => {
   expect(reachNeeded(5, -30)).toBe(35);
@@ -24,12 +24,27 @@ describe('a count of parts that can hardly be is asked about (arithmetic)', () =
 it('cycleMinutes keeps the three parts apart, unknown stays unknown', () => {
   expect(cycleMinutes(600, 5000, 3, { rapidMmMin: 20000, toolChangeS: 5 })).toEqual({
     cutting: 10,
+    slowing: null,
     rapid: 0.25,
+    standing: 0,
     changes: 0.25,
   });
   expect(cycleMinutes(600, 5000, 3, { rapidMmMin: null, toolChangeS: null })).toEqual({
     cutting: 10,
+    slowing: null,
     rapid: null,
+    standing: 0,
     changes: null,
   });
+  // As the machine runs it: 630 s of feed for 600 s by F, 21 s of rapid for 15 s by its rate, and 6 s standing.
+  const run = cycleMinutes(
+    600,
+    5000,
+    3,
+    { rapidMmMin: 20000, toolChangeS: 5 },
+    { standingS: 6, run: { feed: 630, rapid: 21 } },
+  );
+  expect(run).toEqual({ cutting: 10, slowing: 0.5, rapid: 0.35, standing: 0.1, changes: 0.25 });
+  expect(reckonedMinutes(run)).toBeCloseTo(11.2, 12);
+  expect(reckonedMinutes(null)).toBeNull();
 });

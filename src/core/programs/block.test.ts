@@ -115,7 +115,7 @@ it('holds a piece of the program, never all of it', () => {
 
 it('says how far it is', () => {
   const heard: number[] = [];
-  readProgram(`${'G1 X1 F100\n'.repeat(100_000)}`, {}, (bytes) => heard.push(bytes));
+  readProgram(`${'G1 X1 F100\n'.repeat(100_000)}`, {}, { progress: (bytes) => heard.push(bytes) });
   expect(heard.length).toBeGreaterThan(2);
   expect([...heard].sort((a, b) => a - b)).toEqual(heard);
 });

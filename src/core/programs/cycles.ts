@@ -105,21 +105,26 @@ function drillHole(
   rapid(s, line, sideways);
   zTo(R);
   peckOut(s, line, kind, hole);
-  at.z = depth;
   s.known = depthKnown ? s.known | Z_BIT : s.known & ~Z_BIT;
   const lowest = depthKnown ? depth : NaN;
-  bookFeed(s, line, R - depth, lowest);
-  if (kind.feedsOut) {
-    at.z = R;
-    bookFeed(s, line, R - depth, lowest);
-  }
+  feedTo(s, line, depth, R - depth, lowest);
+  if (hole.dwell) s.wait(line, hole.dwell);
+  if (kind.feedsOut) feedTo(s, line, R, R - depth, lowest);
   zTo(hole.out);
   const tool = s.current;
-  tool.dwellS += hole.dwell ?? 0;
   tool.holes += 1;
   if (s.scaled || R - depth <= tool.deepestHole) return;
   tool.deepestHole = R - depth;
   tool.deepestHoleLine = line;
+}
+
+/** Feeds along Z, so far as `length` says. */
+function feedTo(s: ReaderState, line: number, z: number, length: number, lowest: number): void {
+  const { at, was } = s;
+  was.take(at);
+  at.z = z;
+  const seconds = bookFeed(s, line, length, lowest);
+  s.path?.feed(line, was, at, s.placed(s.known), s.scaled ? 0 : length, seconds);
 }
 
 /**
@@ -137,4 +142,17 @@ function peckOut(s: ReaderState, line: number, kind: CycleKind, hole: Hole): voi
   s.current.rapidMm += rapids;
   if (s.known & Z_BIT) s.current.rapidKnownMm += rapids;
   if (clear > 0) bookFeed(s, line, returns * clear, NaN);
+  if (s.path) for (let i = 1; i <= returns; i += 1) hearPeck(s, line, hole.R, hole.R - i * hole.Q, clear);
+}
+/** Tells who hears the path of one peck: out to R, and back to so far above the depth reached. */
+function hearPeck(s: ReaderState, line: number, R: number, reached: number, clear: number): void {
+  const { was, to } = s;
+  const axes = s.placed(s.known);
+  was.take(s.at);
+  to.take(s.at);
+  was.z = reached;
+  s.path?.rapid(line, was, to, axes, R - reached);
+  was.z = R;
+  to.z = reached + clear;
+  s.path?.rapid(line, was, to, axes, R - reached - clear);
 }

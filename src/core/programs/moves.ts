@@ -5,10 +5,11 @@ import type { Tally } from './tally';
 
 /**
  * Books a feed length: time by F, spindle and feed in force, warnings where either is missing. `lowest`: NaN where the
- * depth is not known.
+ * depth is not known. Returns the seconds it takes; 0: that is not known.
  */
-export function bookFeed(s: ReaderState, line: number, length: number, lowest: number): void {
+export function bookFeed(s: ReaderState, line: number, length: number, lowest: number): number {
   const tool = s.current;
+  let seconds = 0;
   // Under a scale or another kind of coordinates what is written is no length.
   const booked = s.scaled ? 0 : length;
   const { pair, secondsAMm } = s.booking(line);
@@ -16,7 +17,7 @@ export function bookFeed(s: ReaderState, line: number, length: number, lowest: n
   if (pair) {
     // An inverse time is the time of its own block, whatever its length; the next needs its own.
     const inverse = s.feedMode === 'G93';
-    const seconds = inverse ? 60 / pair.f : booked * secondsAMm;
+    seconds = inverse ? 60 / pair.f : booked * secondsAMm;
     tool.cuttingS += seconds;
     pair.cutting_mm += booked;
     pair.cutting_s += seconds;
@@ -32,6 +33,7 @@ export function bookFeed(s: ReaderState, line: number, length: number, lowest: n
   if (s.spindle === null || (!s.S && !s.speedLost))
     s.warn('SPINDLE_OFF_FEED', line, 'Feed move with the spindle off');
   noteDepth(s, line, lowest, true);
+  return seconds;
 }
 
 function noteDepth(s: ReaderState, line: number, z: number, feeding: boolean): void {
@@ -69,9 +71,12 @@ export function rapid(s: ReaderState, line: number, named: number): void {
   const tool = s.current;
   s.used();
   const way = wayAlong(s, ALL_AXES);
+  const wayKnown = s.known === ALL_AXES ? way : wayAlong(s, s.known);
   tool.rapidMm += way;
-  tool.rapidKnownMm += s.known === ALL_AXES ? way : wayAlong(s, s.known);
+  tool.rapidKnownMm += wayKnown;
+  const before = leave(s);
   arrive(s, named);
+  s.path?.rapid(line, s.was, s.at, s.placed(before), s.scaled ? 0 : wayKnown);
   if (s.known & Z_BIT) noteDepth(s, line, s.at.z, false);
   if (s.awaitsZ && named & Z_BIT) s.nameZ(line, s.at.z);
 }
@@ -86,11 +91,14 @@ export function feedLine(s: ReaderState, line: number, named: number): void {
   const dz = lost & 4 ? 0 : to.z - at.z;
   const sideways = dx * dx + dy * dy;
   if (lost === 0 && !s.shifted && startZ === startZ) noteSlope(s.current, line, startZ, -dz, sideways);
+  const before = leave(s);
   arrive(s, named);
   const endZ = s.known & Z_BIT ? at.z : NaN;
   // Of a way from where nobody knows, or to there, the other end counts.
   const lowest = startZ < endZ || endZ !== endZ ? startZ : endZ;
-  bookFeed(s, line, Math.sqrt(sideways + dz * dz), lowest);
+  const length = Math.sqrt(sideways + dz * dz);
+  const seconds = bookFeed(s, line, length, lowest);
+  s.path?.feed(line, s.was, s.at, s.placed(before), s.scaled ? 0 : length, seconds);
   if (s.awaitsZ && named & Z_BIT) s.nameZ(line, at.z);
 }
 
@@ -138,7 +146,8 @@ export function feedArc(
     s.used();
     s.current.lowerBound = true;
     arrive(s, named);
-    return bookFeed(s, line, 0, NaN);
+    bookFeed(s, line, 0, NaN);
+    return;
   }
   const arc = arcThrough({
     start: [s.at.of(first), s.at.of(second)],
@@ -160,14 +169,22 @@ export function feedArc(
   const zKnown = (s.known | named) & Z_BIT;
   if (third === Z && s.known & Z_BIT && !s.shifted)
     noteSlope(s.current, line, startZ, -rise, around * around);
+  const before = leave(s);
   arrive(s, named);
   const lowest = lowestZOf(arc, first, second, Math.min(startZ, s.at.z));
-  bookFeed(s, line, Math.sqrt(around * around + rise * rise), zKnown ? lowest : NaN);
+  const length = Math.sqrt(around * around + rise * rise);
+  const seconds = bookFeed(s, line, length, zKnown ? lowest : NaN);
+  s.path?.arc(line, arc, s.plane, s.was, s.at, s.placed(before), s.scaled ? 0 : length, seconds);
   if (s.awaitsZ && named & Z_BIT) s.nameZ(line, s.at.z);
 }
 const lowestZOf = (arc: Arc, first: number, second: number, ends: number): number =>
   first === Z ? lowestOnArc(arc, 0) : second === Z ? lowestOnArc(arc, 1) : ends;
 
+/** Keeps where a piece begins for who hears the path; returns the axes whose place is known there. */
+function leave(s: ReaderState): number {
+  if (s.path) s.was.take(s.at);
+  return s.known;
+}
 function arrive(s: ReaderState, named: number): void {
   s.at.take(s.to);
   // In G91 a word moves from an unknown place to an unknown place.

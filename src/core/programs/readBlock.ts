@@ -146,7 +146,7 @@ function dwell(s: ReaderState, block: Block): void {
   const seconds = P === null ? block.of(AT.X) : secondsOf(s, P);
   s.used();
   if (seconds === null) s.notUnderstood(block.line, block.text.slice(0, 80), 'a dwell without P or X', true);
-  else s.current.dwellS += Math.max(0, seconds);
+  else s.wait(block.line, Math.max(0, seconds));
 }
 
 /** Sets `s.to` to where the block's axis words lead, and returns which axes it names. */

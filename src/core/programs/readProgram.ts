@@ -2,7 +2,10 @@ import { LIMITS } from '../limits';
 import { Block } from './block';
 import { Calls } from './calls';
 import { readBlock } from './readBlock';
-import { READ_DEFAULTS, type ProgramReport, type ReadOptions } from './report';
+import { MachineClock } from './path/machineClock';
+import { bothHear, type PathListener } from './path/path';
+import { READ_DEFAULTS, type ReadOptions } from './options';
+import type { ProgramReport } from './report';
 import { textSource, type ProgramSource } from './source';
 import { ReaderState } from './state';
 
@@ -16,17 +19,21 @@ const PROGRESS_EVERY = 1 << 15;
  * M98 M99. Time is length / feed, with no acceleration; rapids take no time here. Whatever else it finds is listed in
  * `not_understood` with its line: a block that holds such a code moves nothing and changes no feed, speed or length; one
  * that may stay in force marks every tool until it is ended; a length from a place that is not known is not counted.
- * Never throws on any text, takes time in proportion to its length and holds a piece of it only. `progress` hears how many
- * bytes were read.
+ * Never throws on any text, takes time in proportion to its length and holds a piece of it only. `hears.progress` hears how
+ * many bytes were read, `hears.path` each piece of the way.
  * Example: 'G21 T1 M6 S1000 M3 / G0 X0 Y0 Z5 / G1 Z-5 F100' -> tool 1: 10 mm, 6 s, lowest feed Z −5.
  */
 export function readProgram(
   program: string | ProgramSource,
   options: Partial<ReadOptions> = {},
-  progress?: (bytes: number) => void,
+  hears: { progress?: (bytes: number) => void; path?: PathListener } = {},
 ): ProgramReport {
+  const { progress } = hears;
   const source = typeof program === 'string' ? textSource(program) : program;
-  const s = new ReaderState({ ...READ_DEFAULTS, ...options });
+  const asked = { ...READ_DEFAULTS, ...options };
+  const clock = asked.motion && new MachineClock(asked.motion);
+  const path = clock && hears.path ? bothHear(clock, hears.path) : (clock ?? hears.path);
+  const s = new ReaderState(asked, path);
   const changesByM6 = callsM6(source, s.options);
   const calls = new Calls(source);
   const block = new Block(source);
@@ -56,7 +63,7 @@ export function readProgram(
     s.lastLine = line;
     if (ends) break;
   }
-  return s.finish();
+  return s.finish(clock);
 }
 
 /** Whether a program changes its tools by M6; most say so in their first lines. */

@@ -1,9 +1,14 @@
+import type { RunSeconds } from './path/machineClock';
+import type { ReadAs } from './readAs';
+
 /**
  * What reading one NC program says. Lengths mm, times seconds, whatever the program's units; S and F as programmed.
  * Lines are 1-based. A list of values holds at most `LIMITS.programValues` different ones; `cut_short` names those that
  * have more.
  */
 export interface ProgramReport {
+  /** How it was read. */
+  read_as: ReadAs;
   units: ('mm' | 'inch')[];
   units_assumed: 'mm' | null;
   work_offsets: string[];
@@ -78,6 +83,8 @@ export interface ToolReport {
   rapid_mm: number;
   rapid_known_mm: number;
   dwell_s: number;
+  /** What its feeds and rapids take at the machine asked about, seconds, with acceleration and corners; null: not asked. */
+  run_s: RunSeconds | null;
   /** null: this tool never feeds, so there is no such depth. */
   lowest_feed_z_mm: number | null;
   lowest_feed_z_line: number | null;
@@ -125,13 +132,6 @@ export type WarningCode =
   | 'T_WITHOUT_CHANGE'
   | 'OFFSET_WRITTEN';
 
-/** How a control takes a number without a decimal point: as it is written, or in its least increment. */
-export const POINTS = ['as written', 'least increment'] as const;
-export type Points = (typeof POINTS)[number];
-/** What the P of a dwell is in. */
-export const DWELLS = ['seconds', 'milliseconds'] as const;
-export type DwellUnit = (typeof DWELLS)[number];
-
 export interface ProgramWarning {
   code: WarningCode;
   t: number | null;
@@ -140,30 +140,3 @@ export interface ProgramWarning {
   more_lines?: number;
   message: string;
 }
-
-export interface ReadOptions {
-  /** Work-coordinate Z below which feeding or rapid moves are reported, mm; null: not checked. */
-  zLimitMm: number | null;
-  /** true leaves '/' blocks out. */
-  blockDelete: boolean;
-  /**
-   * What X10 means on this machine: 10 mm, or 10 least increments (0.001 mm, 0.0001 in); null: not known, so it is read
-   * as written and asked about.
-   */
-  withoutPoint: Points | null;
-  /** What the P of a dwell is in. */
-  dwellUnit: DwellUnit;
-  /** How far above the depth reached a pecking cycle stops its rapid back, mm. */
-  peckClearanceMm: number;
-  /** Whether D is compared with the tool in the spindle as H is. */
-  dEqualsT: boolean;
-}
-
-export const READ_DEFAULTS: ReadOptions = {
-  zLimitMm: null,
-  blockDelete: false,
-  withoutPoint: 'as written',
-  dwellUnit: 'seconds',
-  peckClearanceMm: 0,
-  dEqualsT: false,
-};

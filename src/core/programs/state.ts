@@ -1,17 +1,14 @@
 import { LIMITS } from '../limits';
 import { FIRST_ZERO, type Unread } from './codes';
+import type { MachineClock } from './path/machineClock';
+import type { PathListener } from './path/path';
 import { ALL_AXES, Place } from './place';
-import type {
-  FeedMode,
-  FeedUnit,
-  InForce,
-  ProgramReport,
-  ProgramWarning,
-  ReadOptions,
-  WarningCode,
-} from './report';
+import type { ReadOptions } from './options';
+import { readAs } from './readAs';
+import type { FeedMode, FeedUnit, InForce, ProgramReport, WarningCode } from './report';
 import { Tally, Values } from './tally';
 import { Tools } from './tools';
+import { Warnings } from './warnings';
 
 /** A drilling cycle in force, with the words it holds. */
 export interface Series {
@@ -35,6 +32,8 @@ export class ReaderState {
   /** Where the tool is, mm, by axis; and where a move leads. */
   readonly at = new Place();
   readonly to = new Place();
+  /** Where the last piece of the path began, for who hears it. */
+  readonly was = new Place();
   /** From where an arc starts to its centre, mm, by axis. */
   readonly centre = new Place();
   /** Axes whose place is known, as a set: not before it was first moved to, nor after a home leg or G53. */
@@ -87,7 +86,7 @@ export class ReaderState {
   /** Something was read that is more than a comment. */
   begun = false;
   readonly report: ProgramReport;
-  private readonly warned = new Map<string, ProgramWarning>();
+  private readonly warnings = new Warnings();
   private readonly units = new Values<'mm' | 'inch'>();
   private readonly offsets = new Values<string>();
   private readonly feedingOffsets = new Values<string>();
@@ -100,9 +99,14 @@ export class ReaderState {
   /** What a feed move goes to and how long it takes a mm; null: something it depends on has changed. */
   private cut: { pair: InForce | null; secondsAMm: number } | null = null;
 
-  constructor(readonly options: ReadOptions) {
+  /** `path`: hears each piece of the way; null: nobody does. */
+  constructor(
+    readonly options: ReadOptions,
+    readonly path: PathListener | null = null,
+  ) {
     this.asWritten = options.withoutPoint === 'as written';
     this.report = {
+      read_as: readAs(options),
       units: [],
       units_assumed: null,
       work_offsets: [],
@@ -112,7 +116,7 @@ export class ReaderState {
       program_stops: 0,
       before_first_tool: null,
       tools: [],
-      warnings: [],
+      warnings: this.warnings.list,
       not_understood: [],
     };
   }
@@ -185,6 +189,7 @@ export class ReaderState {
     this.current.leave(this.lastLine);
     this.current = this.tools.change(t, line, name);
     this.t = t;
+    this.path?.change(t, line);
     if (this.modes.size) this.current.lowerBound = true;
     this.spindle = null;
     this.fresh = false;
@@ -236,22 +241,22 @@ export class ReaderState {
     this.shifted = modes.some((m) => m.shifts);
     this.scaled = modes.some((m) => m.scales);
   }
+  /** It stands: a dwell, or at the bottom of a hole. */
+  wait(line: number, seconds: number): void {
+    this.current.dwellS += seconds;
+    this.path?.wait(line, seconds);
+  }
+  /** Axes whose place in the operation's own frame is known now, as far as they were at a piece's beginning. */
+  placed(before: number): number {
+    return this.shifted || this.scaled ? 0 : before & this.known;
+  }
   lose(axes: number): void {
     this.lost |= axes;
     this.known &= ~axes;
   }
 
   warn(code: WarningCode, line: number, message: string, t = this.t): void {
-    const warning = this.warned.get(`${code} ${t}`);
-    if (warning) {
-      if (warning.lines.at(-1) === line) return;
-      if (warning.lines.length < LIMITS.warningLines.most) warning.lines.push(line);
-      else warning.more_lines = (warning.more_lines ?? 0) + 1;
-      return;
-    }
-    const fresh: ProgramWarning = { code, t, lines: [line], message };
-    this.warned.set(`${code} ${t}`, fresh);
-    this.report.warnings.push(fresh);
+    this.warnings.add(code, line, message, t);
   }
 
   /** Something on this line was not read; the current tool's figures become a lower bound if it may move. */
@@ -267,8 +272,10 @@ export class ReaderState {
     for (const tool of [this.before, ...this.tools.all]) tool.lowerBound = true;
   }
 
-  finish(): ProgramReport {
+  /** `clock`: what each tool takes at the machine asked about; null: it was not asked. */
+  finish(clock: MachineClock | null): ProgramReport {
     const { report } = this;
+    clock?.stand();
     if (!this.unitStated) report.units_assumed = 'mm';
     report.units = this.units.list;
     report.work_offsets = this.offsets.list;
@@ -278,9 +285,9 @@ export class ReaderState {
       this.warn('T_WITHOUT_CHANGE', line, `T${t} is called and nothing changes to it`, t);
     for (const { code, t, lines } of report.warnings)
       if (t !== null) this.tools.of(t)?.warned.set(code, lines[0] ?? 0);
-    report.tools = this.tools.all.map((tool) => tool.toReport());
+    report.tools = this.tools.all.map((tool) => tool.toReport(clock?.of(tool.t) ?? null));
     if (this.usedBefore) {
-      const { t: _t, changes: _changes, ...rest } = this.before.toReport();
+      const { t: _t, changes: _changes, ...rest } = this.before.toReport(clock?.of(null) ?? null);
       report.before_first_tool = rest;
     }
     return report;

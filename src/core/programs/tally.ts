@@ -1,4 +1,5 @@
 import { LIMITS } from '../limits';
+import type { RunSeconds } from './path/machineClock';
 import type { FeedMode, FeedUnit, FirstZ, InForce, Tapping, ToolReport, WarningCode } from './report';
 
 /** Heights that are told apart, mm: below this it is the noise of the post-processor. */
@@ -111,7 +112,7 @@ export class Tally {
     if (!this.taps.has(key) && this.taps.size < LIMITS.programValues.most) this.taps.set(key, tapping);
   }
 
-  toReport(): ToolReport {
+  toReport(run: RunSeconds | null): ToolReport {
     const finite = (value: number) => (Number.isFinite(value) ? value : null);
     const line = (value: number, at: number) => (Number.isFinite(value) ? at : null);
     const feeds = new Map(this.pairList.map(({ f, mode, unit }) => [`${f} ${unit}`, { f, mode, unit }]));
@@ -144,6 +145,7 @@ export class Tally {
       rapid_mm: this.rapidMm,
       rapid_known_mm: this.rapidKnownMm,
       dwell_s: this.dwellS,
+      run_s: run && { feed: run.feed, rapid: run.rapid },
       lowest_feed_z_mm: finite(this.lowestFeedZ),
       lowest_feed_z_line: line(this.lowestFeedZ, this.lowestFeedZLine),
       lowest_z_mm: finite(this.lowestZ),

@@ -20,3 +20,4 @@ export { BACK, dismantle, standing } from './dismantle';
 export { buildOf, goesInto, hereOf, machineOf, partsLeftOf } from './useFigures';
 // What can be reckoned
 export { ASSEMBLIES_COMPUTATIONS } from './computations';
+export { readByMachine, readOtherwiseOn } from './reading';

@@ -12,6 +12,7 @@ import {
 } from '@/data/jobs';
 import { type MachineRow, maybeMachine } from '@/data/shop';
 import type { SetPart } from './putTogether';
+import { readOtherwiseOn } from './reading';
 
 /** Parts still to make of an operation; none of one that is closed or cancelled. */
 export const partsLeftOf = (o: OperationRow): number =>
@@ -71,7 +72,14 @@ export async function wantedFor(c: Connection, operationId: number, t: number) {
   const pass = (await manyPassDepths(c, [operation.id])).find((p) => p.t === t) ?? null;
   return {
     operation,
-    wanted: tool ? { asks: asksOf(tool), here: hereOf(operation, pass), machine: machineOf(machine) } : null,
+    wanted:
+      tool && program
+        ? {
+            asks: asksOf(tool, readOtherwiseOn(program, machine).figures),
+            here: hereOf(operation, pass),
+            machine: machineOf(machine),
+          }
+        : null,
   };
 }
 

@@ -25,7 +25,8 @@ export type { JobSummary, JobsView } from './views/jobsView';
 export { runView } from './views/runView';
 export type { RunView } from './views/runView';
 // Shared with other rooms
-export { cycleFactors } from './cycleOf';
+export { cycleFactors, type TimedParts } from './cycleOf';
+export { readProgramAgain } from './verbs/readProgramAgain';
 export { programPieces } from './checkProgramText';
 export { READ_QUERY, readOptionsOf } from './readOptions';
 export { readProgramFile, readProgramText, renumberText } from './tasks';

@@ -8,7 +8,7 @@ import {
 } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
 import { held } from '@/core/sure';
-import { hereOf, machineOf, partsLeftOf } from '@/crib/assemblies';
+import { hereOf, machineOf, partsLeftOf, readOtherwiseOn } from '@/crib/assemblies';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { type AssemblyCard, judgedUse, standingCards } from '@/crib/rack';
 import { openWork, type Planned, type Work } from '@/crib/work';
@@ -60,6 +60,8 @@ export interface JobLine {
     since: Date;
     who: string;
     toolChanges: number;
+    /** What of it was read otherwise than its machine is taken for now. */
+    otherwise: { figures: string[]; motion: boolean };
     /** The job it was stored for, where this one took it over. */
     takenFrom: string | null;
   } | null;
@@ -112,6 +114,7 @@ function jobLine(o: OperationRow, around: Around): JobLine {
           since: program.happenedAt,
           who: program.who,
           toolChanges: program.toolChanges,
+          otherwise: readOtherwiseOn(program, machine),
           takenFrom: program.takenFrom,
         }
       : null,
@@ -125,6 +128,7 @@ function jobLine(o: OperationRow, around: Around): JobLine {
 
 function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
   const key = keyOf({ operationId: o.id, t: tool.t });
+  const machine = held(around.machines, o.machineId);
   const tied = around.assemblies.get(around.ties.get(key)?.assemblyId ?? -1);
   const card = tied && tied.takenDownEntryId === null ? held(around.cards, tied.tag) : null;
   const pass = around.passes.get(key) ?? null;
@@ -145,7 +149,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
     use:
       on?.use ??
       judgedUse(
-        { operation: o, machine: held(around.machines, o.machineId), t: tool.t, tool, pass, plan },
+        { operation: o, machine, program: around.programs.get(o.id) ?? null, t: tool.t, tool, pass, plan },
         null,
         wasTag,
       ),

@@ -1,7 +1,6 @@
 import { parseNumber } from '@/core/units';
-import { DWELLS, POINTS, READ_DEFAULTS, type ReadOptions } from '@/core/programs';
+import { DWELLS, type MachineMotion, POINTS, READ_DEFAULTS, type ReadOptions } from '@/core/programs';
 import { Problem } from '@/crib/door';
-import type { MachineRow } from '@/data/shop';
 
 /** How a program that is only read is asked about, as the API document says it too. */
 export const READ_QUERY = [
@@ -28,17 +27,22 @@ export const READ_QUERY = [
       'How far above the depth reached a pecking cycle stops its rapid back; 0 where it is left out',
   },
   { name: 'd_equals_t', schema: { type: 'boolean' }, description: 'true compares D with the tool as H is' },
+  {
+    name: 'rapid_mm_min',
+    schema: { type: 'number', exclusiveMinimum: 0, maximum: 1_000_000 },
+    description: 'Rate of rapids, for run_s; asked with acceleration_mm_s2 and corner_mm',
+  },
+  {
+    name: 'acceleration_mm_s2',
+    schema: { type: 'number', exclusiveMinimum: 0, maximum: 100_000 },
+    description: 'What the axes gain and lose of speed: each tool then has run_s; asked with corner_mm',
+  },
+  {
+    name: 'corner_mm',
+    schema: { type: 'number', exclusiveMinimum: 0, maximum: 5 },
+    description: 'How far the machine may stay away from a corner; asked with acceleration_mm_s2',
+  },
 ] as const;
-
-/** How programs of a machine are read: by what is known of its control. */
-export const readByMachine = (
-  machine: Pick<MachineRow, 'withoutPoint' | 'dwellUnit' | 'peckClearanceMm' | 'dEqualsT'> | null,
-): Partial<ReadOptions> => ({
-  withoutPoint: machine?.withoutPoint ?? null,
-  dwellUnit: machine?.dwellUnit ?? READ_DEFAULTS.dwellUnit,
-  peckClearanceMm: machine?.peckClearanceMm ?? READ_DEFAULTS.peckClearanceMm,
-  dEqualsT: machine?.dEqualsT ?? READ_DEFAULTS.dEqualsT,
-});
 
 /** The options that a query names. Throws a Problem that names the field where one is wrong. */
 export function readOptionsOf(query: URLSearchParams): ReadOptions {
@@ -53,8 +57,22 @@ export function readOptionsOf(query: URLSearchParams): ReadOptions {
     dwellUnit: oneOf(query, 'dwell', DWELLS) ?? READ_DEFAULTS.dwellUnit,
     peckClearanceMm: numberOf(query, 'peck_clearance_mm', 0, 50) ?? READ_DEFAULTS.peckClearanceMm,
     dEqualsT: oneOf(query, 'd_equals_t', ['true', 'false']) === 'true',
+    motion: motionOf(query),
   };
 }
+
+/** How a machine moves, where that is asked for: acceleration and corners together. */
+function motionOf(query: URLSearchParams): MachineMotion | null {
+  const accelerationMmS2 = numberOf(query, 'acceleration_mm_s2', LEAST, 100_000);
+  const cornerMm = numberOf(query, 'corner_mm', LEAST, 5);
+  const rapidMmMin = numberOf(query, 'rapid_mm_min', LEAST, 1_000_000);
+  if (accelerationMmS2 !== null && cornerMm !== null) return { rapidMmMin, accelerationMmS2, cornerMm };
+  if (accelerationMmS2 === null && cornerMm === null && rapidMmMin === null) return null;
+  const missing = accelerationMmS2 === null ? 'acceleration_mm_s2' : 'corner_mm';
+  throw wrong(missing, '', 'needed with the other figures of the machine’s motion');
+}
+/** Above nothing. */
+const LEAST = 1e-6;
 
 const wrong = (field: string, value: string, limit: string) =>
   new Problem('INVALID_INPUT', `${field}: “${value.slice(0, 40)}” is none of these`, {

@@ -1,5 +1,7 @@
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
-import { readByMachine, readOptionsOf } from './readOptions';
+import { readByMachine } from '@/crib/assemblies';
+import { maybeProgramText } from '@/data/jobs';
+import { readOptionsOf } from './readOptions';
 import { jobView } from './views/jobView';
 
 /** A program is read by what is known of its machine's control; P in milliseconds and D = T are such dialects (from memory). */
@@ -52,6 +54,57 @@ it('what was read before keeps its minutes when the figures are taken back, what
   expect((await jobView(crib.db, 'J-1'))?.tools[0]?.tool.dwell_s).toBe(0.5);
   expect((await read()).dwell).toBe(500);
 });
+it('a program that was read as its machine was taken for before says so, and is read again where it lies', async () => {
+  await crib.do('changeMachine', FIGURES);
+  await read();
+  const job = async () => (await jobView(crib.db, 'J-1'))!;
+  const before = await job();
+  expect(before.program!.otherwise).toEqual({ figures: [], motion: false });
+  const again = () => crib.do('readProgramAgain', { operation, program: before.program!.entryId });
+  await expect(again()).rejects.toMatchObject({ code: 'REFUSED' });
+  await crib.do('changeMachine', { ...FIGURES, dwellUnit: 'milliseconds', acceleration: 3, corner: 0.01 });
+  const stale = await job();
+  expect(stale.program!.otherwise).toEqual({ figures: ['the P of a dwell'], motion: true });
+  // Nothing is concluded from what nobody reckoned: no minutes of gaining speed, and each tool is a question.
+  expect(stale.cycle!.slowing).toBeNull();
+  expect(stale.tools[0]!.use.judgements).toContainEqual(
+    expect.objectContaining({ code: 'READ_OTHERWISE', grade: 'question' }),
+  );
+  await expect(crib.do('recordCycle', { operation, minutes: 10 })).rejects.toMatchObject({
+    code: 'REFUSED',
+    wayOut: expect.stringContaining('Read its program again'),
+  });
+  const { entry } = await again();
+  const now = await job();
+  expect(now.program).toMatchObject({
+    otherwise: { figures: [], motion: false },
+    name: before.program!.name,
+  });
+  expect(now.tools[0]!.tool).toMatchObject({ dwell_s: 0.5, run_s: { feed: expect.any(Number) } });
+  expect(now.cycle!.slowing).toBeGreaterThan(0);
+  expect(now.tools[0]!.use.judgements.map((j) => j.code)).not.toContain('READ_OTHERWISE');
+  // Its text lies where it lay, and is the same from either; again from the one that was read again.
+  const texts = [before, now].map(async (x) => (await maybeProgramText(crib.db, x.program!.entryId))!);
+  expect(await Promise.all(texts)).toEqual(Array(2).fill({ text: TEXT, textOf: before.program!.entryId }));
+  await crib.do('changeMachine', { ...FIGURES, acceleration: 5, corner: 0.01 });
+  await expect(again()).rejects.toMatchObject({ code: 'CONFLICT' });
+  const third = await crib.do('readProgramAgain', { operation, program: now.program!.entryId });
+  expect((await maybeProgramText(crib.db, third.entry as number))!.textOf).toBe(before.program!.entryId);
+  await crib.do('counterEntry', { counters: third.entry });
+  await crib.do('counterEntry', { counters: entry });
+  expect((await job()).program!.entryId).toBe(before.program!.entryId);
+});
+it('acceleration and corner are stated together', async () => {
+  for (const [over, field] of [
+    [{ acceleration: 3 }, 'corner'],
+    [{ corner: 0.01 }, 'acceleration'],
+    [{ acceleration: 3, corner: 0 }, 'corner'],
+    [{ acceleration: 101, corner: 0.01 }, 'acceleration'],
+  ] as const)
+    await expect(crib.do('changeMachine', { ...FIGURES, ...over })).rejects.toMatchObject({
+      parts: [expect.objectContaining({ field })],
+    });
+});
 it('a spindle hunts from one speed to a higher one', async () => {
   for (const [over, field] of [
     [{ huntsFrom: 3000 }, 'huntsTo'],
@@ -74,8 +127,22 @@ describe('a question to the reader at the API', () => {
       of('z_limit_mm=-5&block_delete=true&without_point=not known&dwell=milliseconds&d_equals_t=true'),
     ).toEqual({
       ...{ zLimitMm: -5, blockDelete: true, withoutPoint: null, dwellUnit: 'milliseconds' },
-      ...{ peckClearanceMm: 0, dEqualsT: true },
+      ...{ peckClearanceMm: 0, dEqualsT: true, motion: null },
     }));
+  it('asks how the machine moves by acceleration and corner together', () => {
+    expect(of('acceleration_mm_s2=3000&corner_mm=0.01&rapid_mm_min=24000').motion).toEqual({
+      ...{ accelerationMmS2: 3000, cornerMm: 0.01, rapidMmMin: 24_000 },
+    });
+    expect(of('acceleration_mm_s2=3000&corner_mm=0.01').motion?.rapidMmMin).toBeNull();
+    for (const [query, field] of [
+      ['acceleration_mm_s2=3000', 'corner_mm'],
+      ['rapid_mm_min=24000', 'acceleration_mm_s2'],
+      ['acceleration_mm_s2=0&corner_mm=1', 'acceleration_mm_s2'],
+    ] as const)
+      expect(() => of(query)).toThrow(
+        expect.objectContaining({ parts: [expect.objectContaining({ field })] }),
+      );
+  });
   it('left out, it is read as the conventions say', () =>
     expect(of('')).toEqual({
       ...readByMachine(null),

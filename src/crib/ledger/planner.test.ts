@@ -3,7 +3,7 @@ import type { Connection, Database, Param } from '@/data/database';
 import { jobView } from '@/crib/jobs';
 import { registersView } from '@/crib/registers';
 import { perform } from '../door';
-import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '../testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '../testing';
 import { todayView } from '../today';
 import { VERBS, verbNamed } from '../verbs';
 import { VIEWS } from '../views';
@@ -273,6 +273,9 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('renumberTools', { operation, program: program!.entryId, numbers: [{ t: 7, to: 17 }] });
   const { program: now } = (await jobView(crib.db, 'J-1', 10))!;
   await does('renumberTools', { operation, program: now!.entryId, numbers: [{ t: 17, to: 7 }] });
+  await crib.do('changeMachine', { ...MILL, code: 'M2', acceleration: 3, corner: 0.01 });
+  const { program: read } = (await jobView(crib.db, 'J-1', 10))!;
+  await does('readProgramAgain', { operation, program: read!.entryId });
   await does('copyJob', { from: 'J-1', number: 'J-7', quantity: 3, due: '2027-02-09' });
   await does('planStart', { operation, starts: '2027-01-18' });
   await does('changeJob', { number: 'J-1', quantity: 60 });

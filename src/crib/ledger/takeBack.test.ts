@@ -3,7 +3,7 @@ import { consignedView } from '@/crib/consigned';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { previewImport } from '@/crib/exchange';
 import { jobView } from '@/crib/jobs';
-import { furnish, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '@/crib/testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '@/crib/testing';
 import { todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
 import { VIEWS } from '@/crib/views';
@@ -335,6 +335,14 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ operation, program, numbers: [{ t: 7, to: 3 }] }),
     async () => {
       await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+      program = (await jobView(crib.db, 'J-1'))!.program!.entryId;
+    },
+  ],
+  [
+    'readProgramAgain',
+    () => ({ operation, program }),
+    async () => {
+      await crib.do('changeMachine', { ...MILL, code: 'M2', acceleration: '3', corner: '0.01' });
       program = (await jobView(crib.db, 'J-1'))!.program!.entryId;
     },
   ],

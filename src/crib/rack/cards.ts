@@ -190,11 +190,13 @@ function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
   const tied = work.ties.flatMap((tie) => {
     const operation = operations.get(tie.operationId);
     if (!operation || tie.assemblyId === null) return [];
+    const program = work.programs.get(operation.id) ?? null;
     const asked: Asked = {
       operation,
       machine: held(work.machines, operation.machineId),
+      program,
       t: tie.t,
-      tool: work.programs.get(operation.id)?.tools.find((x) => x.t === tie.t) ?? null,
+      tool: program?.tools.find((x) => x.t === tie.t) ?? null,
       pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
       plan: plans.get(`${operation.id} ${tie.t}`) ?? null,
     };

@@ -1,14 +1,16 @@
 import { asksOf, judgeUse, notCalled, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
-import { hereOf, machineOf, partsLeftOf } from '@/crib/assemblies';
+import { hereOf, machineOf, partsLeftOf, readOtherwiseOn } from '@/crib/assemblies';
 import type { Planned } from '@/crib/work';
-import type { OperationRow, PassDepthRow } from '@/data/jobs';
+import type { OperationRow, PassDepthRow, ProgramRow } from '@/data/jobs';
 import type { MachineRow } from '@/data/shop';
 
 /** A T of an operation: what its program and its planner say of it. */
 export interface Asked {
   operation: OperationRow;
   machine: MachineRow;
+  /** The program in force; null: there is none. */
+  program: ProgramRow | null;
   t: number;
   /** null: the program in force does not call it. */
   tool: ToolReport | null;
@@ -18,14 +20,14 @@ export interface Asked {
 
 /** The answer for a T: what stands on it, or nothing; `was`: what was taken down from it. */
 export const judgedUse = (
-  { operation, machine, t, tool, pass }: Asked,
+  { operation, machine, program, t, tool, pass }: Asked,
   assembly: (UseBuild & UseState) | null,
   was: string | null = null,
 ): UseJudgement =>
   tool === null
     ? notCalled(t)
     : judgeUse({
-        asks: asksOf(tool),
+        asks: asksOf(tool, program ? readOtherwiseOn(program, machine).figures : []),
         here: hereOf(operation, pass),
         machine: machineOf(machine),
         partsLeft: partsLeftOf(operation),

@@ -36,6 +36,8 @@ export const figures = {
   huntsFrom: field.decimal(0, 200_000),
   huntsTo: field.decimal(0, 200_000),
   travelZ: field.length(1, 5_000, 'How far Z travels down from home.'),
+  acceleration: field.decimal(0.01, 100, 'What its axes gain and lose of speed, m/s²; with corner.'),
+  corner: field.length(0.0001, 5, 'How far it may stay away from a programmed corner; with acceleration.'),
 } as const;
 export const REQUIRED = ['taper', 'lengthSchool', 'diameterSchool', 'units', 'hEqualsT'] as const;
 type Figures = FromSchema<{
@@ -68,6 +70,7 @@ export async function writeFigures(
       wayOut: 'Enter it, or choose another school.',
     });
   const hunts = huntingBand(f);
+  const motion = motionOf(f);
   const k = maybeLength(f.k);
   await insertMachineFigures(c, entryId, {
     machineId: machineId,
@@ -95,6 +98,7 @@ export async function writeFigures(
     dEqualsT: f.dEqualsT === undefined ? null : f.dEqualsT === 'yes',
     ...hunts,
     travelZMm: maybeLength(f.travelZ)?.mm ?? null,
+    ...motion,
   });
 }
 
@@ -116,4 +120,17 @@ function huntingBand(f: Pick<Figures, 'huntsFrom' | 'huntsTo'>) {
       wayOut: 'Enter the lower speed first.',
     });
   return { huntsFrom, huntsTo };
+}
+
+/** How it gains and loses speed, mm/s², and how near it stays to a corner, mm: both or neither. Throws a Problem where one is missing. */
+function motionOf(f: Pick<Figures, 'acceleration' | 'corner'>) {
+  const [acceleration, corner] = [maybeNumber(f.acceleration), maybeLength(f.corner)?.mm ?? null];
+  if ((acceleration === null) !== (corner === null))
+    throw new Problem('INVALID_INPUT', 'Its own times follow from acceleration and corner: both are needed', {
+      field: acceleration === null ? 'acceleration' : 'corner',
+      value: null,
+      limit: 'needed with the other',
+      wayOut: 'Enter both, or neither.',
+    });
+  return { accelerationMmS2: acceleration === null ? null : acceleration * 1000, cornerMm: corner };
 }

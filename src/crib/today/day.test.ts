@@ -1,4 +1,4 @@
-import { planDay } from '@/core/jobs';
+import { planDay, reckonedMinutes } from '@/core/jobs';
 import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { jobView } from '@/crib/jobs';
 import { dayView } from './index';
@@ -82,6 +82,24 @@ it('what runs goes on, then by the day it is due; what is to start later waits f
   expect((await machine('M2')).lines.map((l) => l.starts)).toEqual([null, null, null]);
 });
 
+it('parts that were timed with other figures of the machine do not count', async () => {
+  const operation = await job('J-1');
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
+  const reckoned = (await machine('M2')).lines[0]!.minutesPerPart!;
+  await crib.do('recordCycle', { operation, minutes: reckoned * 1.5 });
+  await crib.do('changeMachine', { ...MILL, code: 'M2', acceleration: 2, corner: 0.01 });
+  const { program, timed } = (await jobView(crib.db, 'J-1'))!;
+  expect(timed).toMatchObject({ factor: null, runs: [{ counts: false }] });
+  await crib.do('readProgramAgain', { operation, program: program!.entryId });
+  const [line] = (await machine('M2')).lines;
+  const { cycle } = (await jobView(crib.db, 'J-1'))!;
+  expect(line!.minutesPerPart).toBeCloseTo(reckonedMinutes(cycle)!, 9);
+  await crib.do('recordCycle', { operation, minutes: line!.minutesPerPart! * 1.1 });
+  const runs = (await jobView(crib.db, 'J-1'))!.timed!;
+  expect(runs.runs.map((r) => r.counts)).toEqual([true, false]);
+  expect(runs.factor!.factor).toBeCloseTo(1.1, 9);
+});
+
 it('parts that were timed correct what is reckoned for their machine, and no other’s', async () => {
   const operation = await job('J-1');
   await expect(crib.do('recordCycle', { operation, minutes: 3 })).rejects.toMatchObject({
@@ -107,7 +125,7 @@ it('parts that were timed correct what is reckoned for their machine, and no oth
   const { entry } = await crib.do('recordCycle', { operation, minutes: 12, confirmed: true });
   expect((await jobView(crib.db, 'J-1'))!.timed!.runs).toHaveLength(4);
   await crib.do('counterEntry', { counters: entry });
-  expect((await jobView(crib.db, 'J-1'))!.timed!.factor.factor).toBeCloseTo(1.2, 9);
+  expect((await jobView(crib.db, 'J-1'))!.timed!.factor!.factor).toBeCloseTo(1.2, 9);
 });
 
 it('one that is swapped by hand stands overnight', async () => {

@@ -67,7 +67,7 @@ export const maybeJob = (c: Connection, number: string) =>
   );
 /** `o` names the operation it is in force for: it may have been stored for another one. */
 const PROGRAM = `p.entry_id, o.operation_id, (select j.number from operation w join job j on j.id = w.job_id
-    where w.id = p.operation_id and w.id <> o.operation_id) as taken_from, p.name, p.report -> 'tools' as tools, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
+    where w.id = p.operation_id and w.id <> o.operation_id) as taken_from, p.name, p.report -> 'tools' as tools, p.report -> 'read_as' as read_as, (p.report ->> 'tool_changes')::int as tool_changes, e.happened_at, e.who`;
 /** A report as it was stored, with what the reader says of a tool since then as not known. */
 const present = (row: ProgramRow): ProgramRow => ({
   ...row,
@@ -84,6 +84,7 @@ const NOT_SAID = {
     in_force: [],
     taps: [],
   },
+  run_s: null,
   ...{ lowest_feed_z_line: null, lowest_z_line: null, first_z: [], levels_mm: [], plunges: null },
   ...{ steepest_ramp: null, deepest_hole_mm: null, deepest_hole_line: null },
 };
@@ -106,11 +107,12 @@ export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
      order by l.happened_at desc, l.id desc limit 1`,
     [operationId, at],
   );
-/** A stored program's text, as it came. */
+/** A stored program's text, as it came, and the program it lies with. */
 export const maybeProgramText = (c: Connection, entryId: number) =>
-  maybeOne<{ text: string }>(
+  maybeOne<{ text: string; textOf: number }>(
     c,
-    'select p.text from program p join live_entry e on e.id = p.entry_id where p.entry_id = $1',
+    `select coalesce(p.text, w.text) as text, coalesce(p.text_of, p.entry_id) as text_of from program p
+       join live_entry e on e.id = p.entry_id left join program w on w.entry_id = p.text_of where p.entry_id = $1`,
     [entryId],
   );
 /** All that reading a program said. */

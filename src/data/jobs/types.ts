@@ -1,5 +1,5 @@
 import type { Setup } from '@/core/jobs';
-import type { ProgramReport } from '@/core/programs';
+import type { ProgramReport, ReadAs } from '@/core/programs';
 
 /** Whether what was booked is still wanted: closed, enough was made; cancelled, no more is. */
 export const JOB_STATES = ['open', 'closed', 'cancelled'] as const;
@@ -89,6 +89,8 @@ export interface ProgramRow {
   takenFrom: string | null;
   name: string;
   tools: ProgramReport['tools'];
+  /** How it was read; null: nobody knows. */
+  readAs: ReadAs | null;
   toolChanges: number;
   happenedAt: Date;
   who: string;

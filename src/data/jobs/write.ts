@@ -30,7 +30,9 @@ export const insertOperationFigures = inserts<{
 export const insertProgram = inserts<{
   operationId: number;
   name: string;
-  text: string;
+  /** null: that of another program, which it is read from again. */
+  text: string | null;
+  textOf?: number;
   report: string;
 }>('program');
 

@@ -16,7 +16,7 @@ export const manySuppliers = (c: Connection) => many<SupplierRow>(c, `${SUPPLIER
 export const maybeSupplier = (c: Connection, code: string) =>
   maybeOne<SupplierRow>(c, `${SUPPLIER} where s.code = $1`, [code]);
 const MACHINE = `select m.id, m.code, m.name, m.in_use, m.entry_id, f.entry_id as figures_entry_id, f.happened_at as figures_since, f.taper, f.k_mm, f.k_entered,
-    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s, f.without_point, f.g10_form, f.digits, f.wear_registers, f.own_setter, f.coolant_bar, f.dwell_unit, f.peck_clearance_mm, f.d_equals_t, f.hunts_from, f.hunts_to, f.travel_z_mm, k.lengths_since
+    f.length_school, f.k0_mm, f.master_length_mm, f.diameter_school, f.units, f.h_equals_t, f.rpm_max, f.feed_max_mm_min, f.rapid_mm_min, f.tool_change_s, f.without_point, f.g10_form, f.digits, f.wear_registers, f.own_setter, f.coolant_bar, f.dwell_unit, f.peck_clearance_mm, f.d_equals_t, f.hunts_from, f.hunts_to, f.travel_z_mm, f.acceleration_mm_s2, f.corner_mm, k.lengths_since
   from machine_named m join live_entry e on e.id = m.entry_id
   join lateral (select x.*, xe.happened_at from machine_figures x join live_entry xe on xe.id = x.entry_id where x.machine_id = m.id
     order by xe.happened_at desc, xe.id desc limit 1) f on true

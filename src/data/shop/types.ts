@@ -73,6 +73,9 @@ export interface MachineRow {
   huntsTo: number | null;
   /** How far Z travels down from home; null: nobody said. */
   travelZMm: number | null;
+  /** What its axes gain and lose of speed, mm/s², and how far it may stay away from a corner, mm; null: nobody said. */
+  accelerationMmS2: number | null;
+  cornerMm: number | null;
   /** Since when it reckons H with the figures that are in force. */
   lengthsSince: Date;
 }

@@ -68,6 +68,8 @@ export const insertMachineFigures = inserts<{
   huntsFrom?: number | null;
   huntsTo?: number | null;
   travelZMm?: number | null;
+  accelerationMmS2?: number | null;
+  cornerMm?: number | null;
 }>('machine_figures');
 
 export const insertShopWeek = inserts<{ minutes: readonly number[]; begins: number | null }>('shop_week');

@@ -1,4 +1,5 @@
 import { namesOf } from '../../names';
+import type { Extent } from '../../programs';
 
 /** What a setup sheet states beside its tools, and how each is called. */
 export const SHEET_FIELDS = {
@@ -77,6 +78,18 @@ export const stockInZ = ({ stock, zero }: StockBox): { top: number | null; botto
   top: stock.z === null || zero.z === null ? null : stock.z - zero.z,
   bottom: zero.z === null ? null : 0 - zero.z,
 });
+
+/**
+ * From where to where the stock lies in the program's coordinates, mm; null along an axis where it, or zero in it, is blank.
+ * Example: stock 100 in X with zero at its middle: −50 to 50.
+ */
+export function stockAround({ stock, zero }: StockBox): Record<'x' | 'y' | 'z', Extent | null> {
+  const along = (axis: 'x' | 'y' | 'z'): Extent | null => {
+    const [long, from] = [stock[axis], zero[axis]];
+    return long === null || from === null ? null : { least: 0 - from, most: long - from };
+  };
+  return { x: along('x'), y: along('y'), z: along('z') };
+}
 
 const SIDES = {
   x: ['left', 'middle', 'right'],

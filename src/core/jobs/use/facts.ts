@@ -18,6 +18,8 @@ export interface ToolAsks {
   /** Something of it was not understood: it goes at least so deep, and takes at least so long. */
   atLeast: boolean;
   warned: readonly WarningCode[];
+  /** What of its machine's control was taken otherwise when it was read, in words; left out: nothing. */
+  readOtherwise?: readonly string[];
   /** Lines of the program on which what is asked stands; left out, or null: not known. */
   lines?: {
     lowestFeedZ: number | null;

@@ -10,8 +10,9 @@ import { judgeRegisters } from './registers';
 import { judgeSpindle } from './spindle';
 import { judgeSink, judgeTravel } from './zLimits';
 
-/** What a program asks of one of its tools, as the judgement wants it. */
-export const asksOf = (tool: ToolReport): ToolAsks => ({
+/** What a program asks of one of its tools, as the judgement wants it; `readOtherwise`: as `readOtherwise().figures` says. */
+export const asksOf = (tool: ToolReport, readOtherwise: readonly string[] = []): ToolAsks => ({
+  ...(readOtherwise.length ? { readOtherwise } : {}),
   t: tool.t,
   h: tool.h,
   d: tool.d,
@@ -136,8 +137,20 @@ const PROGRAM_WORDS: Partial<Record<WarningCode, [words: string, why: string]>> 
   ],
 };
 
+const readAnew = ({ readOtherwise = [] }: ToolAsks): Judgement[] =>
+  readOtherwise.length
+    ? [
+        say(
+          'READ_OTHERWISE',
+          'question',
+          `Read before its machine was stated anew: ${readOtherwise.join(', ')}`,
+          'Depths and times that the program says may be other on this control. Read the program again.',
+        ),
+      ]
+    : [];
+
 function program(asks: ToolAsks): Judgement[] {
-  return asks.warned.flatMap((code) => {
+  const warned = asks.warned.flatMap((code) => {
     const said = PROGRAM_WORDS[code];
     return said
       ? [
@@ -147,4 +160,5 @@ function program(asks: ToolAsks): Judgement[] {
         ]
       : [];
   });
+  return [...readAnew(asks), ...warned];
 }

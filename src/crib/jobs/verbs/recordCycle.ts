@@ -1,5 +1,6 @@
 import { CYCLE_ASKED, reckonedMinutes } from '@/core/jobs';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
+import { readOtherwiseOn } from '@/crib/assemblies';
 import { insertCycleRun, manyPrograms, maybeOperation } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
 import { cycleOf } from '../cycleOf';
@@ -25,6 +26,12 @@ export const recordCycle = defineVerb({
     );
     const machine = found(await maybeMachine(c, operation.machine), 'machine', operation.machine, 'machine');
     const [program] = await manyPrograms(c, [operation.id]);
+    if (program && readOtherwiseOn(program, machine).motion)
+      throw new Problem('REFUSED', `${program.name} was read before ${machine.code} moved as it does now`, {
+        field: 'operation',
+        value: operation.id,
+        wayOut: 'Read its program again: what a part takes is then reckoned as the machine runs it.',
+      });
     const reckoned = reckonedMinutes(cycleOf(program, machine));
     if (!program || reckoned === null || reckoned <= 0)
       throw new Problem('REFUSED', `Nothing is reckoned for ${operation.job} yet`, {

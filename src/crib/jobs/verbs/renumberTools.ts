@@ -1,5 +1,6 @@
 import { type Renumbered, wrongNumbers } from '@/core/programs';
 import { defineVerb, field, found, type Moment, Problem, toNumber } from '@/crib/door';
+import { readByMachine } from '@/crib/assemblies';
 import type { Connection } from '@/data/database';
 import {
   insertPassDepth,
@@ -17,7 +18,6 @@ import {
 } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
 import { LIMITS } from '@/core/limits';
-import { readByMachine } from '../readOptions';
 import { renumberText } from '../tasks';
 import { t } from '../toolNumber';
 

@@ -1,9 +1,9 @@
 import { LIMITS } from '@/core/limits';
 import { defineVerb, field, found, Problem } from '@/crib/door';
+import { readByMachine } from '@/crib/assemblies';
 import { insertProgram, maybeOperation } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
 import { checkProgramText } from '../checkProgramText';
-import { readByMachine } from '../readOptions';
 import { readProgramText } from '../tasks';
 
 export const storeProgram = defineVerb({

@@ -1,23 +1,15 @@
-import type { CycleFactor } from '@/core/jobs';
 import type { ProgramReport, ReadOptions } from '@/core/programs';
 import { held } from '@/core/sure';
-import { partsLeftOf } from '@/crib/assemblies';
+import { partsLeftOf, readByMachine } from '@/crib/assemblies';
 import { loadItems } from '@/crib/catalogue';
 import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import {
-  type CycleRunRow,
-  manyOperationsOfJob,
-  manyPartsLogs,
-  maybeReport,
-  type PartsLogRow,
-} from '@/data/jobs';
-import { cycleFactors } from '../cycleOf';
+import { manyOperationsOfJob, manyPartsLogs, maybeReport, type PartsLogRow } from '@/data/jobs';
+import { cycleFactors, type TimedParts } from '../cycleOf';
 import { type JobLine, jobLines } from '../jobLines';
 import { type SetupView, setupView } from '../setup/setupView';
-import { readByMachine } from '../readOptions';
 
 /** One of the operations of a job, beside the one that is shown. */
 export interface OperationOf {
@@ -36,9 +28,11 @@ export interface JobView extends JobLine {
   setup: SetupView;
   report: ProgramReport | null;
   /** How much longer its machine takes than is reckoned, with the parts that were timed; null: none was. */
-  timed: { factor: CycleFactor; runs: CycleRunRow[] } | null;
+  timed: TimedParts | null;
   /** How a program for its machine is read. */
   reads: Partial<ReadOptions>;
+  /** Rapid rate of its machine; null: not known. */
+  rapidMmMin: number | null;
   /** The latest logs, and whether there are more. */
   logs: PartsLogRow[];
   moreLogs: boolean;
@@ -76,6 +70,7 @@ export async function jobView(
     report: line.program && ((await maybeReport(c, line.program.entryId))?.report ?? null),
     timed: (await cycleFactors(c, [machine.id])).get(machine.id) ?? null,
     reads: readByMachine(machine),
+    rapidMmMin: machine.rapidMmMin,
     logs: logs.slice(0, LOGS_SHOWN),
     moreLogs: logs.length > LOGS_SHOWN,
     standing: await standingChoices(c),

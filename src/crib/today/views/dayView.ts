@@ -66,7 +66,7 @@ export async function dayView(
   const timed = await cycleFactors(c, ids);
   const of = ids.map((id): DayMachine => {
     const machine = held(machines, id);
-    const factor = timed.get(id)?.factor.factor ?? null;
+    const factor = timed.get(id)?.factor?.factor ?? null;
     const lines = jobs.filter((j) => j.operation.machineId === id).map((j) => lineOf(j, today, factor));
     return { code: machine.code, taper: machine.taper, byHand: byHand.has(id), lines: inOrder(lines) };
   });

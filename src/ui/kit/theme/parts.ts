@@ -39,6 +39,26 @@ export const parts: Components<Theme> = {
       },
     },
   },
+  // One of several, such as a tool of a program.
+  MuiToggleButton: {
+    styleOverrides: {
+      root: {
+        font: 'inherit',
+        minWidth: 44,
+        minHeight: 'var(--thumb, 40px)',
+        padding: '4px 10px',
+        borderRadius: 0,
+        textTransform: 'none',
+        color: 'var(--ink)',
+        borderColor: 'var(--line)',
+        '&.Mui-selected, &.Mui-selected:hover': {
+          background: 'var(--accent-soft)',
+          color: 'var(--accent)',
+          fontWeight: 700,
+        },
+      },
+    },
+  },
   // What is in question or stops: a band of its colour at the side, its shape before the words.
   MuiAlert: {
     styleOverrides: {

@@ -165,6 +165,20 @@ export const MACHINE_FIGURES: FieldOf<'changeMachine'>[] = [
     optional: true,
     help: 'a first Z past it is then found before the machine stops at it',
   },
+  {
+    name: 'acceleration',
+    label: 'Acceleration of its axes, m/s²',
+    kind: 'number',
+    optional: true,
+    help: 'with the next: what a part takes is then reckoned as it runs',
+  },
+  {
+    name: 'corner',
+    label: 'Stays this near to a corner',
+    kind: 'length',
+    optional: true,
+    help: 'the tolerance it slows down for; often 0.01 mm',
+  },
 ];
 
 export const SET_UP: {

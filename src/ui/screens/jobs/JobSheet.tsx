@@ -16,6 +16,7 @@ import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useTimes } from '@/ui/shell';
 import { OperationPicks } from './OperationPicks';
 import { ProgramDrop } from './ProgramDrop';
+import { ReadAgain } from './program/ReadAgain';
 import { ReportNotes } from './program/ReportNotes';
 import { Timed } from './Timed';
 
@@ -132,12 +133,26 @@ export function JobSheet({ job }: { job: JobView }) {
               ))}
             </TableBody>
           </Table>
+          <ReadAgain job={job} />
           {cycle && (
             <p>
               A part takes <strong className="fig">{min(cycle.cutting)} min</strong> in the cut; the machine
-              adds about <span className="fig">{min(cycle.rapid)}</span> in rapid and{' '}
+              adds about{' '}
+              {cycle.slowing !== null && (
+                <>
+                  <span className="fig">{min(cycle.slowing)}</span> for gaining speed and corners,{' '}
+                </>
+              )}
+              {cycle.standing > 0 && (
+                <>
+                  <span className="fig">{min(cycle.standing)}</span> standing,{' '}
+                </>
+              )}
+              <span className="fig">{min(cycle.rapid)}</span> in rapid and{' '}
               <span className="fig">{min(cycle.changes)}</span> for {program.toolChanges} changes.{' '}
-              <span className="soft">Without acceleration, so at least that.</span>
+              {cycle.slowing === null && (
+                <span className="soft">Without acceleration, so at least that.</span>
+              )}
             </p>
           )}
           <Timed job={job} />
@@ -161,7 +176,12 @@ export function JobSheet({ job }: { job: JobView }) {
           )}
         </p>
       )}
-      <ProgramDrop operation={o.id} reads={job.reads} stored={program && job.tools.map((t) => t.tool)} />
+      <ProgramDrop
+        operation={o.id}
+        reads={job.reads}
+        rapidMmMin={job.rapidMmMin}
+        stored={program && job.tools.map((t) => t.tool)}
+      />
       <Caution>
         First run of any changed program, length or offset: air run, low override, hand on feed hold.
       </Caution>

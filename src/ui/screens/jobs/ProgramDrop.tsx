@@ -26,11 +26,13 @@ const ReadHere = dynamic(() => import('./program/ReadHere').then((m) => m.ReadHe
 export function ProgramDrop({
   operation,
   reads,
+  rapidMmMin,
   stored,
 }: {
   operation: number;
   /** How a program for its machine is read. */
   reads: Partial<ReadOptions>;
+  rapidMmMin: number | null;
   /** Tools of the program in force; null: there is none. */
   stored: readonly ToolReport[] | null;
 }) {
@@ -87,7 +89,7 @@ export function ProgramDrop({
   if (barred !== null) return <ForOthers who={barred} />;
   return (
     <FileDrop label="Choose the program’s file" words="Choose its file" onFile={(file) => void take(file)}>
-      {reading && <ReadHere reading={reading} stored={stored} onStop={stop} />}
+      {reading && <ReadHere {...{ reading, stored, rapidMmMin }} options={reads} onStop={stop} />}
       <p className="soft small">Or paste the NC program here:</p>
       <NcEditor label="Paste the NC program" text={onEditor} />
       <ProblemNote problem={problem} />

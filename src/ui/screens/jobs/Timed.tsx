@@ -12,13 +12,14 @@ export function Timed({ job }: { job: JobView }) {
   const { moment } = useTimes();
   const { operation: o, timed, cycle } = job;
   const reckoned = reckonedMinutes(cycle);
+  const factor = timed?.factor ?? null;
   return (
     <>
-      {timed && reckoned !== null && (
+      {factor && reckoned !== null && (
         <p>
-          {o.machine} takes <span className="fig">{timed.factor.factor.toFixed(2)}</span> times what is
-          reckoned: about <strong className="fig">{(reckoned * timed.factor.factor).toFixed(1)} min</strong> a
-          part. <BecauseThis because={timed.factor.because} />
+          {o.machine} takes <span className="fig">{factor.factor.toFixed(2)}</span> times what is reckoned:
+          about <strong className="fig">{(reckoned * factor.factor).toFixed(1)} min</strong> a part.{' '}
+          <BecauseThis because={factor.because} />
         </p>
       )}
       <Fold label={timed ? 'Time a part again' : 'Time a part at the machine'}>
@@ -47,6 +48,7 @@ export function Timed({ job }: { job: JobView }) {
               <li key={r.entryId}>
                 <span className="fig">{r.minutes.toFixed(2)}</span> of{' '}
                 <span className="fig">{r.reckoned.toFixed(2)}</span> min, {r.job}{' '}
+                {!r.counts && '(not counted: the machine moves otherwise now) '}
                 <span className="soft">
                   {moment(r.happenedAt)}, {r.who}
                 </span>{' '}

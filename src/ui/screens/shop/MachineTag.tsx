@@ -57,6 +57,8 @@ export function MachineTag({
     huntsFrom: m.huntsFrom === null ? '' : String(m.huntsFrom),
     huntsTo: m.huntsTo === null ? '' : String(m.huntsTo),
     travelZ: inMm(m.travelZMm),
+    acceleration: m.accelerationMmS2 === null ? '' : String(m.accelerationMmS2 / 1000),
+    corner: inMm(m.cornerMm),
   };
   return (
     <Tag
@@ -169,6 +171,16 @@ function Figures({ machine: m }: { machine: ShopView['machines'][number] }) {
       {m.travelZMm !== null && (
         <Row name="Travel of Z" note="mm">
           {m.travelZMm}
+        </Row>
+      )}
+      {m.accelerationMmS2 !== null && (
+        <Row name="Acceleration" note="m/s²">
+          {m.accelerationMmS2 / 1000}
+        </Row>
+      )}
+      {m.cornerMm !== null && (
+        <Row name="Stays near a corner" note="mm">
+          {m.cornerMm}
         </Row>
       )}
       <Row name="Tool change">{m.toolChangeS === null ? unknown : `${m.toolChangeS} s`}</Row>

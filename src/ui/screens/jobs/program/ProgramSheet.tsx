@@ -1,12 +1,15 @@
 'use client';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { stockAround } from '@/core/jobs';
 import type { JobView } from '@/crib/jobs';
 import { Link } from '@/ui/kit/link';
 import { Acts, Head, Notice } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { useTimes } from '@/ui/shell';
+import { PathPictures } from './PathPictures';
 
 const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), { ssr: false });
 
@@ -16,6 +19,9 @@ export function ProgramSheet({ job, program }: { job: JobView; program: NonNulla
   const { moment } = useTimes();
   const { text, lost, again } = useStored(program.entryId);
   const { operation: o } = job;
+  const router = useRouter();
+  const file = useMemo(() => (text === null ? null : new Blob([text])), [text]);
+  const line = Number(query.get('line')) || null;
   return (
     <>
       <Head>
@@ -41,7 +47,19 @@ export function ProgramSheet({ job, program }: { job: JobView; program: NonNulla
       ) : text === null ? (
         <p className="soft">The program is on its way …</p>
       ) : (
-        <NcEditor label="The program as it is stored" kept={text} at={Number(query.get('line')) || null} />
+        <>
+          {file && (
+            <PathPictures
+              {...{ file, line }}
+              options={job.reads}
+              rapidMmMin={job.rapidMmMin}
+              tools={job.tools.map((t) => t.tool)}
+              stock={job.setup.box && stockAround(job.setup.box)}
+              onLine={(at) => router.push(query.href({ line: at }), { scroll: false })}
+            />
+          )}
+          <NcEditor label="The program as it is stored" kept={text} at={line} />
+        </>
       )}
     </>
   );

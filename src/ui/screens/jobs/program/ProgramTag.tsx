@@ -22,24 +22,25 @@ export function ProgramTag({ job }: { job: JobView }) {
     >
       {job.report && <ReportNotes report={job.report} line={line} />}
       {job.tools.map(({ t, tool, use }) => (
-        <Fold
-          key={t}
-          says
-          open={at !== null && tool.lines.some(([from, to]) => from <= at && at <= to)}
-          label={
-            <span>
-              <span className="fig">T{t}</span> {tool.name}
-              {use.grade !== 'good' && (
-                <span className="small">
-                  <br />
-                  <GradeMark grade={use.grade}>{use.why}</GradeMark>
-                </span>
-              )}
-            </span>
-          }
-        >
-          <ToolLines tool={tool} line={line} />
-        </Fold>
+        <div key={t}>
+          <Fold
+            says
+            open={at !== null && tool.lines.some(([from, to]) => from <= at && at <= to)}
+            label={
+              <span>
+                <span className="fig">T{t}</span> {tool.name}
+                {use.grade !== 'good' && (
+                  <span className="small">
+                    <br />
+                    <GradeMark grade={use.grade}>{use.why}</GradeMark>
+                  </span>
+                )}
+              </span>
+            }
+          >
+            <ToolLines tool={tool} line={line} />
+          </Fold>
+        </div>
       ))}
     </Tag>
   );

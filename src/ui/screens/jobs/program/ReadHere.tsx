@@ -7,9 +7,17 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { LIMITS } from '@/core/limits';
-import { type Change, COMPARED, compareTools, type ProgramReport, type ToolReport } from '@/core/programs';
+import {
+  type Change,
+  COMPARED,
+  compareTools,
+  type ProgramReport,
+  type ReadOptions,
+  type ToolReport,
+} from '@/core/programs';
 import { Acts, Notice } from '@/ui/kit/page';
 import { useLengths } from '@/ui/shell';
+import { PathPictures } from './PathPictures';
 import type { Reading } from './reading';
 import { ReportNotes } from './ReportNotes';
 
@@ -19,10 +27,15 @@ const megabytes = (bytes: number) =>
 /** A program as it was read in this page, before anything is stored: its tools, and what is other than before. */
 export function ReadHere({
   reading,
+  options,
+  rapidMmMin,
   stored,
   onStop,
 }: {
   reading: Reading;
+  /** How it is read, and the machine's rapid rate where that is known. */
+  options: Partial<ReadOptions>;
+  rapidMmMin: number | null;
   /** Tools of the program in force; null: there is none. */
   stored: readonly ToolReport[] | null;
   onStop: () => void;
@@ -49,7 +62,7 @@ export function ReadHere({
         </Acts>
       </div>
     );
-  const { report, name, size } = reading;
+  const { report, name, size, file } = reading;
   return (
     <section aria-label={`What ${name} says`}>
       <p>
@@ -61,6 +74,7 @@ export function ReadHere({
         </span>
       </p>
       <Tools report={report} stored={stored} />
+      <PathPictures {...{ file, options, rapidMmMin }} tools={report.tools} />
       <ReportNotes report={report} />
     </section>
   );

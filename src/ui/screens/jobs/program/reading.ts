@@ -14,7 +14,7 @@ export type Told =
 /** A file that is being read in this page, or was. */
 export type Reading =
   | { state: 'reading'; name: string; size: number; bytes: number }
-  | { state: 'read'; name: string; size: number; report: ProgramReport }
+  | { state: 'read'; name: string; size: number; report: ProgramReport; file: File }
   | { state: 'lost'; name: string; why: string };
 
 /** Reads files in a worker of the page, one at a time; `stop` ends it at once. Nothing is sent anywhere. */
@@ -40,7 +40,7 @@ export function useReading(options: Partial<ReadOptions>) {
     mine.addEventListener('message', ({ data: told }: MessageEvent<Told>) => {
       if (worker.current !== mine) return;
       if (told.kind === 'progress') setReading({ state: 'reading', name, size, bytes: told.bytes });
-      else if (told.kind === 'read') end({ state: 'read', name, size, report: told.report });
+      else if (told.kind === 'read') end({ state: 'read', name, size, report: told.report, file });
       else end({ state: 'lost', name, why: told.why });
     });
     mine.addEventListener('error', () => end({ state: 'lost', name, why: 'the reader did not start' }));

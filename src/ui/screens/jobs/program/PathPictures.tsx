@@ -1,0 +1,80 @@
+'use client';
+import LinearProgress from '@mui/material/LinearProgress';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useState } from 'react';
+import type { Extent, ReadOptions, ToolReport } from '@/core/programs';
+import { Notice } from '@/ui/kit/page';
+import { DepthChart } from './DepthChart';
+import { PlanCanvas } from './PlanCanvas';
+import styles from './Path.module.css';
+import { useDrawing } from './picture';
+
+/** The stock in the program's coordinates, as far as the setup sheet states it. */
+export type StockShown = Record<'x' | 'y' | 'z', Extent | null>;
+
+/** The path of a program in two pictures, of all its tools or of one; a place in either shows its line. */
+export function PathPictures({
+  file,
+  options,
+  tools,
+  rapidMmMin,
+  stock = null,
+  line = null,
+  onLine,
+}: {
+  file: Blob;
+  /** How it is read: the same object while nothing of it changes. */
+  options: Partial<ReadOptions>;
+  tools: readonly Pick<ToolReport, 't' | 'name'>[];
+  rapidMmMin: number | null;
+  stock?: StockShown | null;
+  line?: number | null;
+  onLine?: (line: number) => void;
+}) {
+  const [only, setOnly] = useState<number | null>(null);
+  const drawing = useDrawing(file, options, only, rapidMmMin === null ? null : rapidMmMin / 60);
+  const drawn = 'drawn' in drawing ? drawing.drawn : null;
+  return (
+    <section aria-label="Its path">
+      {tools.length > 1 && (
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          className={styles.tools}
+          aria-label="Which tool is shown"
+          value={only ?? 'all'}
+          onChange={(_, chosen: number | 'all' | null) => setOnly(chosen === 'all' ? null : chosen)}
+        >
+          <ToggleButton value="all">all</ToggleButton>
+          {tools.map(({ t, name }) => (
+            <ToggleButton key={t} value={t} className="fig" title={name ?? undefined}>
+              T{t}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
+      {drawing.state === 'lost' && <Notice>Its path could not be drawn: {drawing.why}.</Notice>}
+      {drawing.state === 'nothing' && (
+        <p className="soft small">No place of its path is known, so there is nothing to draw.</p>
+      )}
+      {drawing.state === 'drawing' && (
+        <LinearProgress variant="determinate" aria-label="Drawing its path" value={100 * drawing.share} />
+      )}
+      {drawn && (
+        <div className={styles.pictures} data-drawn={drawing.state === 'drawn'}>
+          <DepthChart
+            {...{ drawn, only, line, onLine }}
+            stock={stock?.z ?? null}
+            timed={rapidMmMin !== null}
+          />
+          <PlanCanvas
+            {...{ line, onLine }}
+            plan={drawn.plan}
+            stock={stock?.x && stock.y ? { x: stock.x, y: stock.y } : null}
+          />
+        </div>
+      )}
+    </section>
+  );
+}
