@@ -416,8 +416,12 @@ export async function fillDemo(
     });
     // The cover is not built for yet: what its tools are to be is said.
     for (const [t, does, what] of [
-      ['3', 'outline and pocket, in one', { must: { family: 'square', DC: '8', LCF: '20' } }],
-      ['2', 'the shoulder, R0.5', { sheet: 'BS-2' }],
+      [
+        '3',
+        'outline and pocket, in one',
+        { must: { family: 'square', DC: '8', LCF: '20' }, leavesSide: '0.2', leavesFloor: '0' },
+      ],
+      ['2', 'the shoulder, R0.5', { sheet: 'BS-2', leavesSide: '0', leavesFloor: '0' }],
       ['8', 'four M8 through', { must: { family: 'tap', DC: '8' } }],
     ] as const)
       await quietly('planTool', { operation: operations.CV, t, does, ...what });

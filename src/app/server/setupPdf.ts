@@ -1,5 +1,5 @@
 import 'server-only';
-import { SIGN_STEPS, zeroWords } from '@/core/jobs';
+import { leavesWords, SIGN_STEPS, zeroWords } from '@/core/jobs';
 import { namesOf } from '@/core/names';
 import { localDay } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
@@ -8,11 +8,12 @@ import { A4, blank, FONTS, footed, INSIDE, newPdf, newSheet, PAGE, type Pdf, roo
 /** Columns of the tools, mm. */
 const COLUMNS = [
   { name: 'T', wide: 11 },
-  { name: 'Assembly', wide: 52 },
-  { name: 'Out', wide: 19, right: true },
-  { name: 'H', wide: 25, right: true },
-  { name: 'D', wide: 21, right: true },
-  { name: 'Checks', wide: 54 },
+  { name: 'Assembly', wide: 45 },
+  { name: 'Leaves', wide: 24 },
+  { name: 'Out', wide: 17, right: true },
+  { name: 'H', wide: 23, right: true },
+  { name: 'D', wide: 20, right: true },
+  { name: 'Checks', wide: 42 },
 ] as const;
 
 /**
@@ -159,6 +160,7 @@ function tools(doc: Pdf, { tools: lines, setup }: JobView, top: number): number 
     const cells = [
       `T${line.t}`,
       on?.tag ?? null,
+      line.plan && leavesWords(line.plan.leaves, (n) => String(Math.round(n * 1000) / 1000)),
       on?.stickout ?? null,
       on?.H ?? null,
       on?.D ?? null,
@@ -167,19 +169,19 @@ function tools(doc: Pdf, { tools: lines, setup }: JobView, top: number): number 
     let x: number = PAGE.edge;
     for (const [i, c] of COLUMNS.entries()) {
       const text = cells[i];
-      const last = i === COLUMNS.length - 1;
+      const worded = c.name === 'Checks' || c.name === 'Leaves';
       if (text)
-        write(doc, last ? 'words' : 'figures', text, {
-          ...{ x, y, wide: c.wide - 2, size: last ? 2.7 : 3.3, right: 'right' in c },
-          ...(last ? { lines: 2 } : {}),
+        write(doc, worded ? 'words' : 'figures', text, {
+          ...{ x, y, wide: c.wide - 2, size: worded ? 2.7 : 3.3, right: 'right' in c },
+          ...(worded ? { lines: 2 } : {}),
         });
       else blank(doc, x, y + 4, c.wide - 2);
       x += c.wide;
     }
-    write(doc, 'words', line.words ?? line.tool.name ?? '', {
+    write(doc, 'words', [line.words ?? line.tool.name, line.plan?.does].filter((w) => w).join('; '), {
       x: PAGE.edge + 11,
       y: y + 4.4,
-      wide: 50,
+      wide: 44,
       size: 2.6,
     });
     rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y + ROW - 0.8, 0.1);

@@ -27,6 +27,7 @@ export { doubtsOf, nextToSign, setupChanges, SIGN_STEPS, toProveAgain } from './
 export type { Setup, SetupChange, SignedTool, SignStep } from './setup/signatures';
 export { AIR_CHECKS, AIR_CLEARANCE_MM, airRun } from './setup/airRun';
 export type { AirRun } from './setup/airRun';
+export { type Leaves, leavesWords } from './setup/leaves';
 export { STAGES, stageOf } from './setup/stage';
 export type { Stage } from './setup/stage';
 // What does each machine do today?

@@ -2,6 +2,7 @@ import { type Grade, worstGrade } from '@/core/because';
 import {
   type AskedHere,
   type CycleMinutes,
+  type Leaves,
   reachNeeded,
   type UseJudgement,
   type UseMachine,
@@ -27,6 +28,8 @@ export interface PlannedLine {
   sheet: string | null;
   /** Figures any cutter must have, mm. */
   must: SheetMust | null;
+  /** What it leaves on the part for another. */
+  leaves: Leaves;
   entryId: number;
   who: string;
 }
@@ -163,6 +166,7 @@ export const plannedLine = ({ row, words, item }: Planned): PlannedLine => ({
   item: row.itemId === null ? null : (item?.code ?? null),
   sheet: row.sheetCode,
   must: row.must,
+  leaves: { side: row.leavesSideMm, floor: row.leavesFloorMm },
   entryId: row.entryId,
   who: row.who,
 });

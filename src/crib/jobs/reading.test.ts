@@ -1,4 +1,4 @@
-import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { readByMachine } from '@/crib/assemblies';
 import { maybeProgramText } from '@/data/jobs';
 import { readOptionsOf } from './readOptions';
@@ -93,6 +93,36 @@ it('a program that was read as its machine was taken for before says so, and is 
   await crib.do('counterEntry', { counters: third.entry });
   await crib.do('counterEntry', { counters: entry });
   expect((await job()).program!.entryId).toBe(before.program!.entryId);
+});
+it('what a program does otherwise than the one before it is said tool by tool', async () => {
+  await crib.do('changeMachine', FIGURES);
+  const job = async (number: string) => (await jobView(crib.db, number))!;
+  const { operation: fresh } = await crib.do('addJob', {
+    ...{ number: 'J-9', part: 'Block', material: 'C45', quantity: 3, due: '2027-02-01', machine: 'M2' },
+  });
+  const stores = (text: string, name: string) => crib.do('storeProgram', { operation: fresh, name, text });
+  await stores(oneToolProgram(7, 2, -20), 'first');
+  expect((await job('J-9')).before).toBeNull();
+  await stores(oneToolProgram(7, 2, -24), 'second');
+  const { entry } = await stores(oneToolProgram(8, 2, -24), 'third');
+  expect((await job('J-9')).before).toMatchObject({
+    name: 'second',
+    changes: [
+      { t: 8, kind: 'new' },
+      { t: 7, kind: 'gone' },
+    ],
+  });
+  await crib.do('counterEntry', { counters: entry });
+  expect((await job('J-9')).before).toMatchObject({
+    ...{ name: 'first', who: 'IK' },
+    changes: [
+      {
+        t: 7,
+        kind: 'changed',
+        changes: [expect.objectContaining({ what: 'lowestFeedZ', before: -20, now: -24 })],
+      },
+    ],
+  });
 });
 it('acceleration and corner are stated together', async () => {
   for (const [over, field] of [

@@ -231,7 +231,13 @@ describe('other numbers', () => {
       ...{ operation, program: (await jobView(crib.db, 'J-1'))!.program!.entryId, numbers },
     });
   const lines = async () =>
-    (await jobView(crib.db, 'J-1'))!.tools.map((t) => [t.t, t.tag, t.passDepth, t.plan?.does ?? null]);
+    (await jobView(crib.db, 'J-1'))!.tools.map((t) => [
+      t.t,
+      t.tag,
+      t.passDepth,
+      t.plan?.does ?? null,
+      t.plan?.leaves.side ?? null,
+    ]);
 
   beforeEach(async () => {
     await crib.do('storeProgram', { operation, name: 'O1', text: TWO() });
@@ -240,7 +246,7 @@ describe('other numbers', () => {
     await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
     await crib.do('tieTool', { operation, t: 8, tag: 'A-0002' });
     await crib.do('statePassDepth', { operation, t: 7, depth: 10 });
-    await plan(7, { does: 'roughs' });
+    await plan(7, { does: 'roughs', leavesSide: 0.3, leavesFloor: 0 });
   });
 
   it('two that change places take with them what is tied, planned and stated; nothing is left on the other', async () => {
@@ -251,8 +257,8 @@ describe('other numbers', () => {
     ]);
     expect(changed).toBeGreaterThan(3);
     expect(await lines()).toEqual([
-      [8, 'A-0001', '10 mm', 'roughs'],
-      [7, 'A-0002', null, null],
+      [8, 'A-0001', '10 mm', 'roughs', 0.3],
+      [7, 'A-0002', null, null, null],
     ]);
     const now = (await jobView(crib.db, 'J-1'))!;
     expect(now.tools.map((t) => t.tool.h)).toEqual([[8], [7]]);
@@ -261,8 +267,8 @@ describe('other numbers', () => {
     // The program that was stored is as it was, and taken back all of it is.
     await crib.do('counterEntry', { counters: entry });
     expect(await lines()).toEqual([
-      [7, 'A-0001', '10 mm', 'roughs'],
-      [8, 'A-0002', null, null],
+      [7, 'A-0001', '10 mm', 'roughs', 0.3],
+      [8, 'A-0002', null, null, null],
     ]);
     expect((await jobView(crib.db, 'J-1'))!.program!.entryId).toBe(before.program!.entryId);
   });
@@ -270,8 +276,8 @@ describe('other numbers', () => {
   it('to a number that nobody had: the old one has nothing any more', async () => {
     await renumber([{ t: 7, to: 1 }]);
     expect(await lines()).toEqual([
-      [1, 'A-0001', '10 mm', 'roughs'],
-      [8, 'A-0002', null, null],
+      [1, 'A-0001', '10 mm', 'roughs', 0.3],
+      [8, 'A-0002', null, null, null],
     ]);
     expect((await manyPassDepths(crib.db, [operation])).map((p) => p.t)).toEqual([1]);
     expect((await kit()).tools.map((t) => t.t)).toEqual([1, 8]);

@@ -31,6 +31,7 @@ export {
   maybeJob,
   maybeOperation,
   maybeProgramAt,
+  maybeProgramBefore,
   maybeProgramText,
   maybeReport,
 } from './read';

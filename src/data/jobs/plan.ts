@@ -11,6 +11,8 @@ export interface ToolPlanRow {
   itemId: number | null;
   sheetCode: string | null;
   must: SheetMust | null;
+  leavesSideMm: number | null;
+  leavesFloorMm: number | null;
   who: string;
   happenedAt: Date;
 }
@@ -33,6 +35,8 @@ export const insertToolPlan = inserts<{
   itemId?: number | null;
   sheetCode?: string | null;
   must?: string | null;
+  leavesSideMm?: number | null;
+  leavesFloorMm?: number | null;
   gone: boolean;
 }>('tool_plan');
 

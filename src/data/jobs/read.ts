@@ -107,6 +107,17 @@ export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
      order by l.happened_at desc, l.id desc limit 1`,
     [operationId, at],
   );
+/** The program that was in force for an operation before the one that is. */
+export const maybeProgramBefore = async (c: Connection, operationId: number, entryId: number) => {
+  const row = await maybeOne<ProgramRow>(
+    c,
+    `select ${PROGRAM} from program_of o join live_entry l on l.id = o.entry_id join program p on p.entry_id = o.program_id
+       join entry e on e.id = p.entry_id where o.operation_id = $1 and p.entry_id <> $2
+     order by l.happened_at desc, l.id desc limit 1`,
+    [operationId, entryId],
+  );
+  return row && present(row);
+};
 /** A stored program's text, as it came, and the program it lies with. */
 export const maybeProgramText = (c: Connection, entryId: number) =>
   maybeOne<{ text: string; textOf: number }>(

@@ -3,6 +3,7 @@ import {
   airRun,
   BLANK_SHEET,
   doubtsOf,
+  leavesWords,
   mergeSheets,
   nextToSign,
   type Setup,
@@ -11,6 +12,7 @@ import {
   SHEET_FIELDS,
   sheetChanges,
   stageOf,
+  stockAround,
   stockInZ,
   toProveAgain,
   zeroWords,
@@ -167,6 +169,29 @@ describe('in the air (plane geometry)', () => {
     expect(airRun([null], 1, [])).toBeNull();
     expect(airRun([5], 1, [])?.raise).toBe(20);
   });
+});
+
+it.each([
+  [{ side: 0.3, floor: 0.1 }, '0.3 side, 0.1 floor'],
+  [{ side: 0.2, floor: 0.2 }, '0.2 all over'],
+  [{ side: 0, floor: 0 }, 'to size'],
+  [{ side: 0, floor: 0.1 }, 'side to size, 0.1 floor'],
+  [{ side: null, floor: 0 }, 'floor to size'],
+  [{ side: null, floor: null }, null],
+])('what a tool leaves: nothing said is no nought, %j', (leaves, words) =>
+  expect(leavesWords(leaves, String)).toBe(words),
+);
+
+it('the stock lies about its zero; nowhere where one of them is blank (plane geometry)', () => {
+  const stock = { x: 100, y: 60, z: 30 };
+  const box = { stock, zero: { x: 50, y: 0, z: 29.5 }, parallels: null };
+  expect(stockAround(box)).toEqual({
+    x: { least: -50, most: 50 },
+    y: { least: 0, most: 60 },
+    z: { least: -29.5, most: 0.5 },
+  });
+  expect(stockAround({ ...box, zero: { ...box.zero, x: null } }).x).toBeNull();
+  expect(stockAround({ ...box, stock: { ...stock, z: null } }).z).toBeNull();
 });
 
 it('the next to sign is the first that nobody signed or that is in doubt; nobody must better it', () => {

@@ -307,6 +307,7 @@ it('a copied job has all that the earlier one had, and no signature', async () =
   await crib.do('statePassDepth', { operation, t: 7, depth: 10 });
   await crib.do('addOperation', { job: 'J-1', number: 20, machine: 'M3', highestBeside: 4 });
   await sign('written');
+  await crib.do('planTool', { operation, t: 7, leavesFloor: '0.1 mm' });
   await crib.do('copyJob', { from: 'J-1', number: 'J-2', quantity: 5, due: '2027-03-01', revision: 'B' });
   const copy = await job('J-2');
   expect(copy).toMatchObject({
@@ -319,7 +320,7 @@ it('a copied job has all that the earlier one had, and no signature', async () =
       highestBesideMm: 1,
     },
     program: { name: 'O1180' },
-    tools: [{ t: 7, tag: 'A-0001', passDepth: '10 mm' }],
+    tools: [{ t: 7, tag: 'A-0001', passDepth: '10 mm', plan: { leaves: { side: null, floor: 0.1 } } }],
     setup: {
       sheet: { drawing: 'D-1180', stockZEntered: '31 mm' },
       signed: [],

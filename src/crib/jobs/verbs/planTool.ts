@@ -1,5 +1,5 @@
 import { mustOfInput, mustSchema } from '@/crib/assemblies';
-import { defineVerb, field, found, type Moment, Problem, toNumber } from '@/crib/door';
+import { defineVerb, field, found, maybeLength, type Moment, Problem, toNumber } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { insertToolPlan, manyToolPlans, maybeOperation, type ToolPlanRow } from '@/data/jobs';
@@ -20,6 +20,8 @@ export const planTool = defineVerb({
     item: field.code,
     sheet: field.code,
     must: mustSchema,
+    leavesSide: field.length(0, 100, 'What it leaves at the walls for another tool; 0: it cuts to size.'),
+    leavesFloor: field.length(0, 100, 'What it leaves on the floor.'),
     gone: { type: 'boolean' },
   },
   required: ['operation', 't'],
@@ -43,11 +45,16 @@ export const planTool = defineVerb({
         wayOut: 'Leave the others blank.',
       });
     const gone = input.gone ?? false;
-    if (!gone && input.does === undefined && named.length === 0)
+    const leaves = {
+      leavesSideMm: gone ? null : (maybeLength(input.leavesSide)?.mm ?? null),
+      leavesFloorMm: gone ? null : (maybeLength(input.leavesFloor)?.mm ?? null),
+    };
+    const saysLeft = leaves.leavesSideMm !== null || leaves.leavesFloorMm !== null;
+    if (!gone && input.does === undefined && named.length === 0 && !saysLeft)
       throw new Problem('INVALID_INPUT', `Nothing is said of T${number}`, {
         field: 'does',
         value: null,
-        limit: 'what it does, or what it is to be',
+        limit: 'what it does, what it leaves, or what it is to be',
         wayOut: 'Say one of them; to plan it no more, say so.',
       });
     moment.leansOn(operation.entryId);
@@ -57,6 +64,7 @@ export const planTool = defineVerb({
       itemId: gone || input.item === undefined ? null : await itemOf(c, moment, input.item),
       sheetCode: gone || input.sheet === undefined ? null : await sheetOf(c, moment, input.sheet),
       must: gone || input.must === undefined ? null : JSON.stringify(mustOfInput(input.must)),
+      ...leaves,
     });
     return { job: operation.job, operation: operation.number, t: number, gone };
   },

@@ -139,6 +139,7 @@ async function moveTools(
         ...{ operationId: operation.id, t: number, gone: !plan },
         ...{ does: plan?.does ?? null, itemId: plan?.itemId ?? null, sheetCode: plan?.sheetCode ?? null },
         must: plan?.must ? JSON.stringify(plan.must) : null,
+        ...{ leavesSideMm: plan?.leavesSideMm ?? null, leavesFloorMm: plan?.leavesFloorMm ?? null },
       });
   }
 }

@@ -1,4 +1,4 @@
-import type { ProgramReport, ReadOptions } from '@/core/programs';
+import { compareTools, type ProgramReport, type ReadOptions, type ToolChange } from '@/core/programs';
 import { held } from '@/core/sure';
 import { partsLeftOf, readByMachine } from '@/crib/assemblies';
 import { loadItems } from '@/crib/catalogue';
@@ -6,7 +6,13 @@ import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyOperationsOfJob, manyPartsLogs, maybeReport, type PartsLogRow } from '@/data/jobs';
+import {
+  manyOperationsOfJob,
+  manyPartsLogs,
+  maybeProgramBefore,
+  maybeReport,
+  type PartsLogRow,
+} from '@/data/jobs';
 import { cycleFactors, type TimedParts } from '../cycleOf';
 import { type JobLine, jobLines } from '../jobLines';
 import { type SetupView, setupView } from '../setup/setupView';
@@ -27,6 +33,8 @@ export interface JobView extends JobLine {
   /** How it is set up, and who signed for it. */
   setup: SetupView;
   report: ProgramReport | null;
+  /** What its program does otherwise than the one before it did, tool by tool; null: there was none. */
+  before: { name: string; since: Date; who: string; changes: ToolChange[] } | null;
   /** How much longer its machine takes than is reckoned, with the parts that were timed; null: none was. */
   timed: TimedParts | null;
   /** How a program for its machine is read. */
@@ -68,12 +76,26 @@ export async function jobView(
     })),
     setup: await setupView(c, line, machine, cards),
     report: line.program && ((await maybeReport(c, line.program.entryId))?.report ?? null),
+    before: line.program && (await changesSince(c, operation.id, line)),
     timed: (await cycleFactors(c, [machine.id])).get(machine.id) ?? null,
     reads: readByMachine(machine),
     rapidMmMin: machine.rapidMmMin,
     logs: logs.slice(0, LOGS_SHOWN),
     moreLogs: logs.length > LOGS_SHOWN,
     standing: await standingChoices(c),
+  };
+}
+
+async function changesSince(c: Connection, operation: number, line: JobLine): Promise<JobView['before']> {
+  const before = line.program && (await maybeProgramBefore(c, operation, line.program.entryId));
+  if (!before) return null;
+  const { name, happenedAt: since, who, tools } = before;
+  return {
+    ...{ name, since, who },
+    changes: compareTools(
+      tools,
+      line.tools.map((t) => t.tool),
+    ),
   };
 }
 

@@ -140,7 +140,8 @@ export function JobSheet({ job }: { job: JobView }) {
               adds about{' '}
               {cycle.slowing !== null && (
                 <>
-                  <span className="fig">{min(cycle.slowing)}</span> for gaining speed and corners,{' '}
+                  <span className="fig">{cycle.slowing < 0.005 ? '<0.01' : min(cycle.slowing)}</span> for
+                  gaining speed and corners,{' '}
                 </>
               )}
               {cycle.standing > 0 && (

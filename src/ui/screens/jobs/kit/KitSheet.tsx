@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import { leavesWords } from '@/core/jobs';
 import { linkTo } from '@/core/links';
 import type { KitState } from '@/core/pockets';
 import type { KitTool, KitView } from '@/crib/pockets';
@@ -8,7 +9,7 @@ import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
 import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
-import { shortDay, useScreenScan } from '@/ui/shell';
+import { shortDay, useLengths, useScreenScan } from '@/ui/shell';
 import styles from './Kit.module.css';
 
 /** Heaps of a kit, what must be seen to first on top: what is to be done, and which states are in it. */
@@ -148,8 +149,13 @@ function Tool({
   const query = useQuery('jobs');
   const tie = useVerb('tieTool');
   const reserve = useVerb('reserveStock');
+  const { show, unitWord } = useLengths();
   const [cutter] = t.pieces;
   const href = query.href({ do: 'plan', t: t.t });
+  const left = t.plan && leavesWords(t.plan.leaves, (mm) => `${show(mm, 2)} ${unitWord}`);
+  const said = [t.plan?.does, left && (left === 'to size' ? left : `leaves ${left}`)]
+    .filter((words) => words)
+    .join('; ');
   return (
     <div className={styles.tool}>
       <span className={styles.no}>T{t.t}</span>
@@ -160,7 +166,7 @@ function Tool({
           </Link>
         )}{' '}
         {t.words ?? t.plan?.words ?? t.named ?? <span className="soft">nobody said what it is to be</span>}
-        {t.plan?.does && <div className="soft small">{t.plan.does}</div>}
+        {said && <div className="soft small">{said}</div>}
         {t.why && (
           <div className="small">
             <GradeMark grade={t.grade}>{t.why}</GradeMark>

@@ -18,6 +18,14 @@ export function PlanTag({ kit, t }: { kit: KitView; t: number | null }) {
     ...(t === null ? [{ name: 't' as const, label: 'T', kind: 'whole' as const, start: String(next) }] : []),
     { name: 'does', label: 'What it does', wide: true, optional: true, start: plan?.does ?? '' },
     {
+      ...{ name: 'leavesSide', label: 'Leaves at the side', kind: 'length', optional: true },
+      ...{ start: mm(plan?.leaves.side ?? undefined), help: '0: cuts to size' },
+    },
+    {
+      ...{ name: 'leavesFloor', label: 'Leaves on the floor', kind: 'length', optional: true },
+      start: mm(plan?.leaves.floor ?? undefined),
+    },
+    {
       ...{ name: 'item', label: 'It is this cutter', kind: 'search', search: items },
       ...{ wide: true, optional: true, start: plan?.item ?? '' },
     },

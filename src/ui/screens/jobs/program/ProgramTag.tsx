@@ -5,7 +5,8 @@ import { GradeMark, Row, Rows } from '@/ui/kit/figure';
 import { Fold } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
-import { useLengths } from '@/ui/shell';
+import { useLengths, useTimes } from '@/ui/shell';
+import { Changed } from './Changed';
 import { type LineLink, Lines, ReportNotes } from './ReportNotes';
 
 /** What a program says, tool by tool, each figure a way to its line in the program beside it. */
@@ -21,6 +22,7 @@ export function ProgramTag({ job }: { job: JobView }) {
       closeHref={query.href({ do: null, line: null })}
     >
       {job.report && <ReportNotes report={job.report} line={line} />}
+      {job.before && <Before before={job.before} />}
       {job.tools.map(({ t, tool, use }) => (
         <div key={t}>
           <Fold
@@ -43,6 +45,34 @@ export function ProgramTag({ job }: { job: JobView }) {
         </div>
       ))}
     </Tag>
+  );
+}
+
+/** What is other than the program before said, tool by tool. */
+function Before({ before: { name, since, who, changes } }: { before: NonNullable<JobView['before']> }) {
+  const { moment } = useTimes();
+  return (
+    <Fold
+      says
+      label={
+        changes.length === 0
+          ? 'As the program before, tool by tool'
+          : `Other than before: ${changes.length === 1 ? 'one tool' : `${changes.length} tools`}`
+      }
+    >
+      <p className="soft small">
+        Before: {name}, read {moment(since)} by {who}.
+      </p>
+      {changes.map((c) => (
+        <div key={c.t} className="small">
+          <strong className="fig">T{c.t}</strong>{' '}
+          {c.kind === 'new' ? 'is new' : c.kind === 'gone' ? 'is no more in it' : ''}
+          {c.changes.map((change) => (
+            <Changed key={change.what} change={change} />
+          ))}
+        </div>
+      ))}
+    </Fold>
   );
 }
 

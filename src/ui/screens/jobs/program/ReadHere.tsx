@@ -17,6 +17,7 @@ import {
 } from '@/core/programs';
 import { Acts, Notice } from '@/ui/kit/page';
 import { useLengths } from '@/ui/shell';
+import { Changed } from './Changed';
 import { PathPictures } from './PathPictures';
 import type { Reading } from './reading';
 import { ReportNotes } from './ReportNotes';
@@ -132,25 +133,5 @@ function Tools({ report, stored }: { report: ProgramReport; stored: readonly Too
       {report.tools.length === 0 && <Notice>No tool change was found in it: is it the right file?</Notice>}
       {gone.length > 0 && <p className="small">No more in it: {gone.map((c) => `T${c.t}`).join(', ')}.</p>}
     </>
-  );
-}
-
-function Changed({ change: { what, before, now } }: { change: Change }) {
-  const { show } = useLengths();
-  const said = (value: number | string | null) =>
-    value === null
-      ? 'none'
-      : typeof value === 'string'
-        ? value
-        : what === 'lowestFeedZ' || what === 'deepestHole'
-          ? show(value, 2)
-          : what === 'minutes'
-            ? value.toFixed(2)
-            : String(Math.round(value));
-  return (
-    <div>
-      {COMPARED[what]} <span className="fig">{said(now)}</span>, was{' '}
-      <span className="fig">{said(before)}</span>
-    </div>
   );
 }

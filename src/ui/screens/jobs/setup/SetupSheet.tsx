@@ -6,7 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import type { ReactNode } from 'react';
-import { zeroWords } from '@/core/jobs';
+import { leavesWords, zeroWords } from '@/core/jobs';
 import type { JobView } from '@/crib/jobs';
 import { BecauseThis, GradeMark, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
@@ -162,12 +162,14 @@ function WorkOffset({ job: { setup, operation: o } }: { job: JobView }) {
 
 function Tools({ job }: { job: JobView }) {
   const query = useQuery('jobs');
+  const { show } = useLengths();
   return (
     <Table>
       <TableHead>
         <TableRow>
           <TableCell>T</TableCell>
           <TableCell>Assembly</TableCell>
+          <TableCell>Leaves</TableCell>
           <TableCell className="num">Out</TableCell>
           <TableCell className="num">H</TableCell>
           <TableCell className="num">D</TableCell>
@@ -187,6 +189,10 @@ function Tools({ job }: { job: JobView }) {
               <TableCell>
                 {on?.tag ? <span className="fig">{on.tag}</span> : <Blank />}{' '}
                 <span className="soft small">{t.words ?? t.tool.name}</span>
+                {t.plan?.does && <div className="small">{t.plan.does}</div>}
+              </TableCell>
+              <TableCell className="small">
+                {(t.plan && leavesWords(t.plan.leaves, (mm) => show(mm, 2))) ?? <Blank />}
               </TableCell>
               <TableCell className="num fig">{on?.stickout ?? <Blank />}</TableCell>
               <TableCell className="num fig">{on?.H ?? <Blank />}</TableCell>
