@@ -298,7 +298,7 @@ export async function fillDemo(
     await quietly('stateMagazine', { machine: 'BENCH-1', kind: 'by hand', pockets: '0' });
     await quietly('stateFixture', {
       ...{ machine: 'MILL-2', code: 'VISE-L', name: 'Left vise of 125', centre: '-412.4', width: '125' },
-      ...{ jaw: '-86.15', side: 'far', bed: '73.02', stop: '-482.5' },
+      ...{ jaw: '-86.15', side: 'far', bed: '73.02', jawHigh: '20', stop: '-482.5' },
     });
     await quietly('keepTool', { machines: ['MILL-2', 'HORI-3'], t: '4', item: 'SD10-90' });
     const { assemblies } = await rackView(crib.db);

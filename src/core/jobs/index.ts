@@ -1,6 +1,15 @@
 // May this assembly run as this T on this machine now?
 export { asksOf, judgeFit, judgeUse, notCalled } from './use/judgeUse';
-export type { AskedHere, ToolAsks, Use, UseBuild, UseJudgement, UseMachine, UseState } from './use/facts';
+export type {
+  AskedHere,
+  Jaws,
+  ToolAsks,
+  Use,
+  UseBuild,
+  UseJudgement,
+  UseMachine,
+  UseState,
+} from './use/facts';
 export { reachNeeded } from './use/depths';
 export { aboveEnd } from './use/zLimits';
 export type { EdgesNeeded } from './use/edgesNeeded';

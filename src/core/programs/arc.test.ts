@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { arcThrough, lowestOnArc, type Arc } from './arc';
+import { arcThrough, lowestOnArc, reachOfArc, type Arc } from './arc';
 
 const ok = (a: Arc | string): Arc => {
   if (typeof a === 'string') throw new Error(a);
@@ -85,4 +85,28 @@ it('end at the start is a full circle by centre, and no arc by R', () => {
   expect(
     arcThrough({ start: [5, 0], end: [0, 5], centre: [0, 0], R: null, clockwise: true, endGiven: true }),
   ).toBe('ARC_NO_CENTER');
+});
+
+it('property: an arc reaches as far as its points do, and no further', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.5, max: 50, noNaN: true }),
+      fc.double({ min: -Math.PI, max: Math.PI, noNaN: true }),
+      fc.double({ min: -2 * Math.PI, max: 2 * Math.PI, noNaN: true }),
+      (radius, from, turn) => {
+        const arc: Arc = { centre: [3, -7], radius, from, turn };
+        const [x, y] = reachOfArc(arc);
+        const points = Array.from({ length: 721 }, (_, i) => point(arc, i / 720));
+        for (const [axis, extent] of [x, y].entries()) {
+          const along = points.map((p) => p[axis]!);
+          // Between two of 720 points an arc rises by at most r (1 − cos of half a step).
+          const slack = radius * (1 - Math.cos(Math.PI / 360)) + 1e-9;
+          expect(extent.least).toBeLessThanOrEqual(Math.min(...along) + 1e-9);
+          expect(extent.least).toBeGreaterThanOrEqual(Math.min(...along) - slack);
+          expect(extent.most).toBeGreaterThanOrEqual(Math.max(...along) - 1e-9);
+          expect(extent.most).toBeLessThanOrEqual(Math.max(...along) + slack);
+        }
+      },
+    ),
+  );
 });

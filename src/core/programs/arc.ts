@@ -1,4 +1,5 @@
 import { DEFAULTS } from '../defaults';
+import type { Extent } from './extent';
 
 interface ArcRequest {
   /** Start and end in the plane's first and second axis, mm. */
@@ -76,3 +77,28 @@ export function lowestOnArc(arc: Arc, axis: 0 | 1): number {
   const passes = first <= high + 1e-12;
   return Math.min(at(arc.from), at(arc.from + arc.turn), passes ? at(first) : Infinity);
 }
+
+/**
+ * How far an arc reaches along both axes of its plane, mm. Example: half a circle of radius 5 about (0, 0) over the top, from
+ * (5, 0) to (−5, 0): X −5 to 5, Y 0 to 5.
+ */
+export function reachOfArc({ centre, radius, from, turn }: Arc): readonly [Extent, Extent] {
+  const to = from + turn;
+  const [low, high] = turn > 0 ? [from, to] : [to, from];
+  const ends = (at: (angle: number) => number, middle: number): Extent => ({
+    least: middle + radius * Math.min(at(from), at(to)),
+    most: middle + radius * Math.max(at(from), at(to)),
+  });
+  const x = ends(Math.cos, centre[0]);
+  const y = ends(Math.sin, centre[1]);
+  // Its outermost points lie at quarter turns.
+  for (let quarter = Math.ceil(low / QUARTER - 1e-12); quarter * QUARTER <= high + 1e-12; quarter += 1) {
+    const side = ((quarter % 4) + 4) % 4;
+    if (side === 0) x.most = centre[0] + radius;
+    else if (side === 1) y.most = centre[1] + radius;
+    else if (side === 2) x.least = centre[0] - radius;
+    else y.least = centre[1] - radius;
+  }
+  return [x, y];
+}
+const QUARTER = Math.PI / 2;

@@ -1,7 +1,7 @@
 import type { Block } from './block';
 import { CYCLES, type CycleKind } from './codes';
 import { bookFeed, rapid } from './moves';
-import { Z_BIT } from './place';
+import { SIDEWAYS, Z_BIT } from './place';
 import type { ReaderState, Series } from './state';
 
 interface Hole {
@@ -123,6 +123,7 @@ function feedTo(s: ReaderState, line: number, z: number, length: number, lowest:
   const { at, was } = s;
   was.take(at);
   at.z = z;
+  if ((s.placed(s.known) & SIDEWAYS) === SIDEWAYS) s.current.reach(at.x, at.y);
   const seconds = bookFeed(s, line, length, lowest);
   s.path?.feed(line, was, at, s.placed(s.known), s.scaled ? 0 : length, seconds);
 }

@@ -17,7 +17,8 @@ export type {
 } from './report';
 // Its path, for pictures and times
 export type { MachineMotion, RunSeconds } from './path/machineClock';
-export { type Extent, Extents, type PathExtents } from './path/extents';
+export type { Extent } from './extent';
+export { Extents, type PathExtents } from './path/extents';
 export { DepthPicture, type ToolSpan } from './path/depthPicture';
 export { nearestDot, PLAN_MARK, type PlanFrame, planFrame, PlanPicture } from './path/planPicture';
 export { bothHear, type PathListener } from './path/path';

@@ -1,5 +1,5 @@
-import { arcThrough, lowestOnArc, type Arc } from './arc';
-import { ALL_AXES, PLANES, Z, Z_BIT } from './place';
+import { arcThrough, lowestOnArc, reachOfArc, type Arc } from './arc';
+import { ALL_AXES, PLANES, SIDEWAYS, Z, Z_BIT } from './place';
 import type { ReaderState } from './state';
 import type { Tally } from './tally';
 
@@ -92,7 +92,9 @@ export function feedLine(s: ReaderState, line: number, named: number): void {
   const sideways = dx * dx + dy * dy;
   if (lost === 0 && !s.shifted && startZ === startZ) noteSlope(s.current, line, startZ, -dz, sideways);
   const before = leave(s);
+  const { x, y } = at;
   arrive(s, named);
+  noteReach(s, before, x, y);
   const endZ = s.known & Z_BIT ? at.z : NaN;
   // Of a way from where nobody knows, or to there, the other end counts.
   const lowest = startZ < endZ || endZ !== endZ ? startZ : endZ;
@@ -100,6 +102,13 @@ export function feedLine(s: ReaderState, line: number, named: number): void {
   const seconds = bookFeed(s, line, length, lowest);
   s.path?.feed(line, s.was, s.at, s.placed(before), s.scaled ? 0 : length, seconds);
   if (s.awaitsZ && named & Z_BIT) s.nameZ(line, at.z);
+}
+
+/** Both ends of a way at feed, where they are known in the operation's own frame. */
+function noteReach(s: ReaderState, before: number, x: number, y: number): void {
+  if ((s.placed(before) & SIDEWAYS) !== SIDEWAYS) return;
+  s.current.reach(x, y);
+  s.current.reach(s.at.x, s.at.y);
 }
 
 /** Whether it feeds straight down, sideways at one height, or down a slope; `sideways`: the square of that way. */
@@ -170,7 +179,14 @@ export function feedArc(
   if (third === Z && s.known & Z_BIT && !s.shifted)
     noteSlope(s.current, line, startZ, -rise, around * around);
   const before = leave(s);
+  const { x, y } = s.at;
   arrive(s, named);
+  noteReach(s, before, x, y);
+  if (third === Z && (s.placed(before) & SIDEWAYS) === SIDEWAYS) {
+    const [across, along] = reachOfArc(arc);
+    s.current.reach(across.least, along.least);
+    s.current.reach(across.most, along.most);
+  }
   const lowest = lowestZOf(arc, first, second, Math.min(startZ, s.at.z));
   const length = Math.sqrt(around * around + rise * rise);
   const seconds = bookFeed(s, line, length, zKnown ? lowest : NaN);

@@ -4,6 +4,7 @@ export const Y = 1;
 export const Z = 2;
 export const ALL_AXES = 0b111;
 export const Z_BIT = 0b100;
+export const SIDEWAYS = 0b011;
 /** First, second and third axis of each plane, seen from the positive end of the third (RS-274/NGC 3.5.3). */
 export const PLANES: Record<17 | 18 | 19, readonly [number, number, number]> = {
   17: [X, Y, Z],

@@ -1,3 +1,4 @@
+import type { Extent } from './extent';
 import type { RunSeconds } from './path/machineClock';
 import type { ReadAs } from './readAs';
 
@@ -90,6 +91,8 @@ export interface ToolReport {
   lowest_feed_z_line: number | null;
   lowest_z_mm: number | null;
   lowest_z_line: number | null;
+  /** How far the middle of the tool goes sideways while feeding, work coordinates; null: nowhere that is known. */
+  reach_mm: { x: Extent; y: Extent } | null;
   first_z: FirstZ[];
   /** Heights at which it feeds sideways without rising or falling, highest first. */
   levels_mm: number[];

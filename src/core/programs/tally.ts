@@ -41,6 +41,11 @@ export class Tally {
   lowestFeedZLine = 0;
   lowestZ = Infinity;
   lowestZLine = 0;
+  /** How far it goes sideways while feeding. */
+  private leastX = Infinity;
+  private mostX = -Infinity;
+  private leastY = Infinity;
+  private mostY = -Infinity;
   readonly firstZ: FirstZ[] = [];
   private readonly levels = new Values<number>();
   private lastLevel = NaN;
@@ -90,6 +95,14 @@ export class Tally {
     byFeed.set(f, pair);
     this.pairList.push(pair);
     return pair;
+  }
+
+  /** It was here while feeding. */
+  reach(x: number, y: number): void {
+    if (x < this.leastX) this.leastX = x;
+    if (x > this.mostX) this.mostX = x;
+    if (y < this.leastY) this.leastY = y;
+    if (y > this.mostY) this.mostY = y;
   }
 
   /** It fed sideways at this height. */
@@ -150,6 +163,10 @@ export class Tally {
       lowest_feed_z_line: line(this.lowestFeedZ, this.lowestFeedZLine),
       lowest_z_mm: finite(this.lowestZ),
       lowest_z_line: line(this.lowestZ, this.lowestZLine),
+      reach_mm:
+        this.leastX <= this.mostX
+          ? { x: { least: this.leastX, most: this.mostX }, y: { least: this.leastY, most: this.mostY } }
+          : null,
       first_z: this.firstZ,
       levels_mm: this.levels.list.sort((a, b) => b - a).map((z) => Number(z.toFixed(3))),
       plunges: this.plunges

@@ -1,5 +1,5 @@
 import { type CutterGeometry, sameTaper } from '@/core/cutters';
-import { type AskedHere, asksOf, type UseBuild, type UseMachine } from '@/core/jobs';
+import { type AskedHere, asksOf, type Jaws, type UseBuild, type UseMachine } from '@/core/jobs';
 import { type CribItem, cutterDetails, factNumber, loadItem } from '@/crib/catalogue';
 import { found, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
@@ -23,8 +23,21 @@ export const hereOf = (operation: OperationRow, pass: PassDepthRow | null): Aske
   passDepth: pass?.depthMm ?? null,
   stock:
     operation.zeroZMm === null ? null : { bottom: 0 - operation.zeroZMm, parallels: operation.parallelsMm },
+  jaws: jawsOf(operation),
   partZero: operation.partZeroMm,
 });
+
+/** The vise its setup sheet names, between whose jaws the stock lies; null: it names none, or not where zero is in the stock. */
+function jawsOf(o: OperationRow): Jaws | null {
+  const { vise, zeroYMm, zeroZMm, stockYMm, parallelsMm, jawHighMm } = o;
+  if (vise === null || zeroYMm === null || zeroZMm === null || stockYMm === null) return null;
+  return {
+    vise,
+    // The part's bottom lies on its parallels, which lie on the bed.
+    top: jawHighMm === null || parallelsMm === null ? null : jawHighMm - parallelsMm - zeroZMm,
+    stock: { least: 0 - zeroYMm, most: stockYMm - zeroYMm },
+  };
+}
 
 export const machineOf = (m: MachineRow): UseMachine => ({
   code: m.code,

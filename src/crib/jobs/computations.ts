@@ -6,6 +6,7 @@ const yes = { type: 'boolean' } as const;
 const notNegative = { type: 'number', minimum: 0, maximum: 1e6 } as const;
 const orNone = (schema: JSONSchema & object) => ({ anyOf: [schema, { type: 'null' }] }) as const;
 
+const extent = part.shape({ least: part.number, most: part.number }, ['least', 'most']);
 const feed = {
   f: orNone(notNegative),
   mode: { enum: ['G93', 'G94', 'G95'] },
@@ -33,6 +34,9 @@ const ASKED_MORE = {
     ]),
   ),
   plunges: orNone(part.shape({ lowest: part.orNull, line: part.count }, ['lowest', 'line'])),
+  reachY: orNone(extent),
+  firstZ: part.list(part.shape({ z: part.number, h: part.orNull, line: part.count }, ['z', 'h', 'line'])),
+  readOtherwise: part.list(part.text),
   ramp: orNone(part.shape({ degrees: notNegative, line: part.count }, ['degrees', 'line'])),
 } as const;
 
@@ -70,10 +74,20 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
             'warned',
           ],
         ),
-        here: part.shape({ highestBeside: part.orNull, passDepth: part.orNull }, [
-          'highestBeside',
-          'passDepth',
-        ]),
+        here: part.shape(
+          {
+            highestBeside: part.orNull,
+            passDepth: part.orNull,
+            stock: orNone(
+              part.shape({ bottom: part.number, parallels: part.orNull }, ['bottom', 'parallels']),
+            ),
+            jaws: orNone(
+              part.shape({ vise: part.text, top: part.orNull, stock: extent }, ['vise', 'top', 'stock']),
+            ),
+            partZero: part.orNull,
+          },
+          ['highestBeside', 'passDepth'],
+        ),
         machine: part.shape(
           {
             code: part.text,
@@ -81,6 +95,8 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
             hEqualsT: yes,
             rpmMax: part.orNull,
             feedMax: part.orNull,
+            k: part.orNull,
+            travelZ: part.orNull,
             hunts: orNone(part.shape({ from: notNegative, to: notNegative }, ['from', 'to'])),
           },
           ['code', 'taper', 'hEqualsT', 'rpmMax', 'feedMax'],
@@ -104,6 +120,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                 build: part.list({ type: 'object', maxProperties: 20 }, 100),
                 measured: { enum: ['not measured', 'in question', 'measured'] },
                 question: part.textOrNull,
+                gaugeLength: part.orNull,
                 diameterMeasured: yes,
                 runout: part.orNull,
                 registerNeeds: part.textOrNull,

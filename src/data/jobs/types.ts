@@ -39,6 +39,12 @@ export interface OperationRow {
   /** Program zero above the stock's bottom, and what height is under it, by its setup sheet; null: not stated. */
   zeroZMm: number | null;
   parallelsMm: number | null;
+  /** Program zero from the stock's side at the operator, and the stock's depth, by its setup sheet; null: not stated. */
+  zeroYMm: number | null;
+  stockYMm: number | null;
+  /** The vise of its machine that its setup sheet names, and how high its jaws stand above its bed; null: none, or not stated. */
+  vise: string | null;
+  jawHighMm: number | null;
 }
 
 /** A setup sheet as it was stated, by field: lengths as they were entered and in mm; null: blank. */

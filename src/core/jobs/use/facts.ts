@@ -1,7 +1,7 @@
 import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
 import type { EdgesNeeded } from './edgesNeeded';
-import type { InForce, Tapping, WarningCode } from '../../programs';
+import type { Extent, InForce, Tapping, WarningCode } from '../../programs';
 
 /** What a program asks of one T. Lengths mm in work coordinates, feeds mm/min; null: not known, or none. */
 export interface ToolAsks {
@@ -30,9 +30,19 @@ export interface ToolAsks {
   inForce?: readonly InForce[];
   taps?: readonly Tapping[];
   plunges?: { lowest: number | null; line: number } | null;
+  /** How far the middle of the tool goes in Y while feeding; left out or null: not read. */
+  reachY?: Extent | null;
   ramp?: { degrees: number; line: number } | null;
   /** Where Z goes first after each change; `h` null: without a length. Left out: not read. */
   firstZ?: readonly { z: number; h: number | null; line: number }[];
+}
+
+/** A vise that holds the stock in Y: how high its jaws stand in the program's Z, and where the stock between them lies; mm. */
+export interface Jaws {
+  vise: string;
+  /** null: nobody said how high they are, or what is under the part. */
+  top: number | null;
+  stock: Extent;
 }
 
 /** What is known of the operation beside its program. */
@@ -43,6 +53,8 @@ export interface AskedHere {
   passDepth: number | null;
   /** The stock's bottom in the program's Z and what height is under it, by the setup sheet; left out or null: not stated. */
   stock?: { bottom: number; parallels: number | null } | null;
+  /** What holds the stock at its near and far side, by its setup sheet; left out or null: not known. */
+  jaws?: Jaws | null;
   /** Part zero above the machine's datum surface; left out or null: not known. */
   partZero?: number | null;
 }

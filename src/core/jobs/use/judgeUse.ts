@@ -8,6 +8,7 @@ import { inProgram } from './inProgram';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
 import { judgeSpindle } from './spindle';
+import { judgeJaws } from './jaws';
 import { judgeSink, judgeTravel } from './zLimits';
 
 /** What a program asks of one of its tools, as the judgement wants it; `readOtherwise`: as `readOtherwise().figures` says. */
@@ -32,6 +33,7 @@ export const asksOf = (tool: ToolReport, readOtherwise: readonly string[] = []):
   taps: tool.taps,
   plunges: tool.plunges && { lowest: tool.plunges.lowest_z_mm, line: tool.plunges.line },
   ramp: tool.steepest_ramp,
+  reachY: tool.reach_mm?.y ?? null,
   firstZ: tool.first_z.map(({ z_mm, h, line }) => ({ z: z_mm, h, line })),
 });
 
@@ -55,7 +57,13 @@ export function judgeUse(use: Use): UseJudgement {
         ...judgeLeft(use, assembly),
         ...program(asks),
       ]
-    : [nothingTied(use), ...judgeSink(use), ...judgeRegisters(use, null), ...program(asks)];
+    : [
+        nothingTied(use),
+        ...judgeSink(use),
+        ...judgeJaws(use, null),
+        ...judgeRegisters(use, null),
+        ...program(asks),
+      ];
   const deciding = judgements.filter((j) => !j.aside);
   const grade = worstGrade(deciding);
   const goodFor = assembly && partsGoodFor(asks, assembly);
@@ -78,6 +86,7 @@ export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: Use
   ...judgeSpindle(use, build),
   ...judgeDepths(use, build),
   ...judgeSink(use),
+  ...judgeJaws(use, build.cutter),
   ...judgeCuts(use, build),
 ];
 

@@ -1,12 +1,8 @@
 import type { Arc } from '../arc';
+import type { Extent } from '../extent';
 import { ALL_AXES, Place, X, Z } from '../place';
 import { chordsOf, type PathListener } from './path';
 
-/** From the least to the greatest, mm. */
-export interface Extent {
-  least: number;
-  most: number;
-}
 /** How far a program's path reaches and how long it takes, as a picture of it needs to know first. */
 export interface PathExtents {
   /** By axis X, Y and Z, of what is fed, or of the rapids where nothing is; null: no place of it is known. */

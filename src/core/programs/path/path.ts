@@ -1,5 +1,5 @@
 import type { Arc } from '../arc';
-import { PLANES, type Place, X, Y } from '../place';
+import { PLANES, type Place } from '../place';
 
 /**
  * Hears the way of a program while it is read, piece by piece in its order: pictures, extents and clocks are made of it.
@@ -60,8 +60,6 @@ export function chordsOf(
   place.take(to);
   each(1);
 }
-
-export const BOTH_SIDEWAYS = (1 << X) | (1 << Y);
 
 /** Tells two listeners of one path. */
 export const bothHear = (one: PathListener, other: PathListener): PathListener => ({

@@ -1,7 +1,7 @@
 import type { Arc } from '../arc';
-import { ALL_AXES, Place } from '../place';
-import type { Extent } from './extents';
-import { BOTH_SIDEWAYS, chordsOf, type PathListener } from './path';
+import { ALL_AXES, Place, SIDEWAYS } from '../place';
+import type { Extent } from '../extent';
+import { chordsOf, type PathListener } from './path';
 
 /** What a dot of the plan shows, the stronger over the weaker. */
 export const PLAN_MARK = { nothing: 0, rapid: 1, otherTool: 2, cut: 3 } as const;
@@ -79,7 +79,7 @@ export class PlanPicture implements PathListener {
     // Nothing is drawn where it stands.
   }
   rapid(line: number, from: Place, to: Place, axes: number): void {
-    if ((axes & BOTH_SIDEWAYS) !== BOTH_SIDEWAYS) return;
+    if ((axes & SIDEWAYS) !== SIDEWAYS) return;
     // Of one tool only its own rapids are of interest.
     if (this.only === null || this.only === this.t) this.draw(line, from, to, PLAN_MARK.rapid);
   }

@@ -122,6 +122,36 @@ describe('the sheet', () => {
     expect(await setup()).toMatchObject({ offset: null, offsetNeeds: null });
   });
 
+  it('what goes beyond the stock is held against the jaws of the vise that the sheet names', async () => {
+    const vise = {
+      ...{ machine: 'M2', code: 'V1', name: 'Vise', centre: -400, width: 125 },
+      ...{ jaw: -90, side: 'far', bed: 60 },
+    };
+    // Stock 60 deep with zero at its far side, its bottom at −30 on parallels of 5; a 10 mm cutter whose middle goes 8 beyond.
+    const text = 'T7 M6 S1000 M3\nG0 G43 H7 X0 Y8 Z5\nG1 Z-20 F200\nX100\nG0 Z50\nM30';
+    await crib.do('storeProgram', { operation, name: 'O1181', text });
+    await write(STATED);
+    const said = async () =>
+      (await jobView(crib.db, 'J-1'))!.tools
+        .flatMap((t) => t.use.judgements)
+        .filter((j) => j.code === 'JAWS')
+        .map((j) => [j.grade, j.words]);
+    expect(await said()).toEqual([]);
+    await crib.do('stateFixture', vise);
+    expect(await said()).toMatchObject([['not judged', expect.stringContaining('is not known')]]);
+    // 20 − 5 − 30: the jaws stand to Z −15.
+    const { entry } = await crib.do('stateFixture', { ...vise, jawHigh: '20 mm' });
+    const [[grade, words] = []] = await said();
+    expect(grade).toBe('question');
+    expect(words).toMatch(/^Goes \d+ mm beyond the stock, and 5 mm below the jaws of V1/);
+    // Moved to another machine's cheat sheet, or stated without: nobody says so any more.
+    await crib.do('counterEntry', { counters: entry });
+    await crib.do('stateFixture', { ...vise, jawHigh: 10 });
+    expect(await said()).toMatchObject([['good', expect.stringContaining('Stays 5 mm above')]]);
+    await write({ ...STATED, fixture: 'plate with six clamps' });
+    expect(await said()).toEqual([]);
+  });
+
   it.each([
     ['stockZ', 0],
     ['stockX', '11 m'],

@@ -234,6 +234,14 @@ function StateVise({ machine: m, vise: v }: { machine: Machine; vise: FixtureRow
           start: v?.bedEntered,
         },
         {
+          name: 'jawHigh',
+          label: 'Its jaws above its bed',
+          kind: 'length',
+          optional: true,
+          start: v?.jawHighEntered ?? '',
+          help: 'what reaches beyond a part is then held against them',
+        },
+        {
           name: 'stop',
           label: 'Machine X of its stop',
           kind: 'length',

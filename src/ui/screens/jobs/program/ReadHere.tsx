@@ -7,14 +7,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { LIMITS } from '@/core/limits';
-import {
-  type Change,
-  COMPARED,
-  compareTools,
-  type ProgramReport,
-  type ReadOptions,
-  type ToolReport,
-} from '@/core/programs';
+import { compareTools, type ProgramReport, type ReadOptions, type ToolReport } from '@/core/programs';
 import { Acts, Notice } from '@/ui/kit/page';
 import { useLengths } from '@/ui/shell';
 import { Changed } from './Changed';

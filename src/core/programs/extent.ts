@@ -1,0 +1,5 @@
+/** From the least to the greatest, mm. */
+export interface Extent {
+  least: number;
+  most: number;
+}
