@@ -13,6 +13,8 @@ const COMMENTS_KEPT = 200;
 const FEW_DIGITS = 9;
 const POWERS = Float64Array.from({ length: 16 }, (_, i) => 10 ** i);
 
+/** No blank is a larger byte: most bytes need not be looked up. */
+const BLANK = 32;
 const SLASH = 47;
 const PERCENT = 37;
 
@@ -172,6 +174,7 @@ export class Block {
     const held = this.held.bytes;
     let words = 0;
     let letters = 0;
+    let withPoint = 0;
     let at = start;
     let c = byteAt(held, at);
     for (;;) {
@@ -179,7 +182,7 @@ export class Block {
         const letterAt = at;
         const l = c & 31;
         c = byteAt(held, ++at);
-        while (kindOf(c) === SPACE) c = byteAt(held, ++at);
+        while (c <= BLANK && kindOf(c) === SPACE) c = byteAt(held, ++at);
         const minus = c === MINUS;
         if (minus || c === PLUS) c = byteAt(held, ++at);
         // The digits as one whole number; how many stand behind the point tells its size.
@@ -203,7 +206,7 @@ export class Block {
           digits += decimals;
         }
         let number = decimals > 0 ? mantissa / (POWERS[decimals & 15] ?? 1) : mantissa;
-        if (kindOf(c) === SPACE) {
+        if (c <= BLANK && kindOf(c) === SPACE) {
           do c = byteAt(held, ++at);
           while (kindOf(c) === SPACE);
           // A blank may stand inside a number.
@@ -224,7 +227,7 @@ export class Block {
         if ((letters & mask) === 0) {
           letters |= mask;
           first[l] = number;
-          if (pointed) this.pointed |= mask;
+          if (pointed) withPoint |= mask;
         }
         if (l === AT.G) this.g.add(number);
         else if (l === AT.M) this.m.add(number);
@@ -254,6 +257,7 @@ export class Block {
     }
     this.words = words;
     this.letters = letters;
+    this.pointed = withPoint;
     return at;
   }
 

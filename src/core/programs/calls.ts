@@ -70,7 +70,7 @@ export class Calls {
 
   /** Whether a block is the head of a subprogram that is being run: its O is known. */
   isHead(block: Block): boolean {
-    return this.stack.at(-1)?.body.line === block.line;
+    return this.stack.length > 0 && this.stack.at(-1)?.body.line === block.line;
   }
 
   private find(number: number): Place | undefined {

@@ -123,9 +123,9 @@ function feedTo(s: ReaderState, line: number, z: number, length: number, lowest:
   const { at, was } = s;
   was.take(at);
   at.z = z;
-  if ((s.placed(s.known) & SIDEWAYS) === SIDEWAYS) s.current.reach(at.x, at.y);
-  const seconds = bookFeed(s, line, length, lowest);
-  s.path?.feed(line, was, at, s.placed(s.known), s.scaled ? 0 : length, seconds);
+  if ((s.placed(s.known) & SIDEWAYS) === SIDEWAYS) s.current.reach(at);
+  bookFeed(s, line, length, lowest);
+  s.path?.feed(line, was, at, s.placed(s.known), s.scaled ? 0 : length, s.took);
 }
 
 /**

@@ -5,9 +5,9 @@ import type { Tally } from './tally';
 
 /**
  * Books a feed length: time by F, spindle and feed in force, warnings where either is missing. `lowest`: NaN where the
- * depth is not known. Returns the seconds it takes; 0: that is not known.
+ * depth is not known. `s.took` is then what it takes, seconds; 0: that is not known.
  */
-export function bookFeed(s: ReaderState, line: number, length: number, lowest: number): number {
+export function bookFeed(s: ReaderState, line: number, length: number, lowest: number): void {
   const tool = s.current;
   let seconds = 0;
   // Under a scale or another kind of coordinates what is written is no length.
@@ -32,8 +32,8 @@ export function bookFeed(s: ReaderState, line: number, length: number, lowest: n
   }
   if (s.spindle === null || (!s.S && !s.speedLost))
     s.warn('SPINDLE_OFF_FEED', line, 'Feed move with the spindle off');
+  s.took = seconds;
   noteDepth(s, line, lowest, true);
-  return seconds;
 }
 
 function noteDepth(s: ReaderState, line: number, z: number, feeding: boolean): void {
@@ -74,6 +74,7 @@ export function rapid(s: ReaderState, line: number, named: number): void {
   const wayKnown = s.known === ALL_AXES ? way : wayAlong(s, s.known);
   tool.rapidMm += way;
   tool.rapidKnownMm += wayKnown;
+  s.feeds = false;
   const before = leave(s);
   arrive(s, named);
   s.path?.rapid(line, s.was, s.at, s.placed(before), s.scaled ? 0 : wayKnown);
@@ -92,23 +93,26 @@ export function feedLine(s: ReaderState, line: number, named: number): void {
   const sideways = dx * dx + dy * dy;
   if (lost === 0 && !s.shifted && startZ === startZ) noteSlope(s.current, line, startZ, -dz, sideways);
   const before = leave(s);
-  const { x, y } = at;
   arrive(s, named);
-  noteReach(s, before, x, y);
+  noteReach(s, before);
   const endZ = s.known & Z_BIT ? at.z : NaN;
   // Of a way from where nobody knows, or to there, the other end counts.
   const lowest = startZ < endZ || endZ !== endZ ? startZ : endZ;
   const length = Math.sqrt(sideways + dz * dz);
-  const seconds = bookFeed(s, line, length, lowest);
-  s.path?.feed(line, s.was, s.at, s.placed(before), s.scaled ? 0 : length, seconds);
+  bookFeed(s, line, length, lowest);
+  s.path?.feed(line, s.was, s.at, s.placed(before), s.scaled ? 0 : length, s.took);
   if (s.awaitsZ && named & Z_BIT) s.nameZ(line, at.z);
 }
 
 /** Both ends of a way at feed, where they are known in the operation's own frame. */
-function noteReach(s: ReaderState, before: number, x: number, y: number): void {
-  if ((s.placed(before) & SIDEWAYS) !== SIDEWAYS) return;
-  s.current.reach(x, y);
-  s.current.reach(s.at.x, s.at.y);
+function noteReach(s: ReaderState, before: number): void {
+  const isPlaced = (s.placed(before) & SIDEWAYS) === SIDEWAYS;
+  if (isPlaced) {
+    // Where the piece before ended it has been already.
+    if (!s.feeds) s.current.reach(s.was);
+    s.current.reach(s.at);
+  }
+  s.feeds = isPlaced;
 }
 
 /** Whether it feeds straight down, sideways at one height, or down a slope; `sideways`: the square of that way. */
@@ -179,26 +183,29 @@ export function feedArc(
   if (third === Z && s.known & Z_BIT && !s.shifted)
     noteSlope(s.current, line, startZ, -rise, around * around);
   const before = leave(s);
-  const { x, y } = s.at;
   arrive(s, named);
-  noteReach(s, before, x, y);
+  noteReach(s, before);
   if (third === Z && (s.placed(before) & SIDEWAYS) === SIDEWAYS) {
     const [across, along] = reachOfArc(arc);
-    s.current.reach(across.least, along.least);
-    s.current.reach(across.most, along.most);
+    s.to.x = across.least;
+    s.to.y = along.least;
+    s.current.reach(s.to);
+    s.to.x = across.most;
+    s.to.y = along.most;
+    s.current.reach(s.to);
   }
   const lowest = lowestZOf(arc, first, second, Math.min(startZ, s.at.z));
   const length = Math.sqrt(around * around + rise * rise);
-  const seconds = bookFeed(s, line, length, zKnown ? lowest : NaN);
-  s.path?.arc(line, arc, s.plane, s.was, s.at, s.placed(before), s.scaled ? 0 : length, seconds);
+  bookFeed(s, line, length, zKnown ? lowest : NaN);
+  s.path?.arc(line, arc, s.plane, s.was, s.at, s.placed(before), s.scaled ? 0 : length, s.took);
   if (s.awaitsZ && named & Z_BIT) s.nameZ(line, s.at.z);
 }
 const lowestZOf = (arc: Arc, first: number, second: number, ends: number): number =>
   first === Z ? lowestOnArc(arc, 0) : second === Z ? lowestOnArc(arc, 1) : ends;
 
-/** Keeps where a piece begins for who hears the path; returns the axes whose place is known there. */
+/** Keeps where a piece begins; returns the axes whose place is known there. */
 function leave(s: ReaderState): number {
-  if (s.path) s.was.take(s.at);
+  if (s.path || !s.feeds) s.was.take(s.at);
   return s.known;
 }
 function arrive(s: ReaderState, named: number): void {

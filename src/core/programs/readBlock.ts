@@ -14,9 +14,12 @@ const CENTRES = bits('IJK');
 const SCALED = bits('XYZIJKRQ');
 /** Letters that say something besides a way: most blocks have none of them. */
 const WORDS = bits('TSFHD');
+/** Letters of a straight way. */
+const STRAIGHT = bits('NGXYZ');
 
 /** Reads one block in the order of execution of RS-274/NGC, section 3.8; true at the program's end. */
 export function readBlock(s: ReaderState, block: Block, calls: Calls, changesByM6: boolean): boolean {
+  if (isStraight(s, block)) return false;
   if (block.commentsBefore.length) for (const comment of block.commentsBefore) s.hear(comment);
   if (block.comment !== null) s.hear(block.comment);
   const foreign = foreignCodes(s, block, calls.isHead(block));
@@ -37,6 +40,21 @@ export function readBlock(s: ReaderState, block: Block, calls: Calls, changesByM
     s.lose(ALL_AXES);
   } else move(s, block, codes, foreign);
   return block.m.count > 0 && end(s, block, calls);
+}
+
+/** Runs a block that is a straight way and nothing else, as most are; false: it is more, or less, than that. */
+function isStraight(s: ReaderState, block: Block): boolean {
+  if (block.letters & ~STRAIGHT || block.unread !== null || block.comment !== null) return false;
+  if (s.series !== null || s.unreadCycle || block.commentsBefore.length > 0) return false;
+  const { g } = block;
+  const motion = g.count === 0 ? s.motion : g.count === 1 ? g.at(0) : null;
+  if (motion !== 0 && motion !== 1) return false;
+  s.begun = true;
+  s.motion = motion;
+  const named = aim(s, block);
+  if (named && motion === 0) rapid(s, block.line, named);
+  else if (named) feedLine(s, block.line, named);
+  return true;
 }
 
 /** G codes that set something which stays in force. */
@@ -154,6 +172,13 @@ function aim(s: ReaderState, block: Block): number {
   const { at, to } = s;
   to.take(at);
   const named = (block.letters & AXES) >>> AT.X;
+  if (s.asWritten && s.absolute) {
+    // As most programs go.
+    if (named & 1) to.x = block.value(AT.X) * s.scale;
+    if (named & 2) to.y = block.value(AT.Y) * s.scale;
+    if (named & 4) to.z = block.value(AT.Z) * s.scale;
+    return named;
+  }
   if (named & 1) aimAxis(s, block, X);
   if (named & 2) aimAxis(s, block, Y);
   if (named & 4) aimAxis(s, block, Z);

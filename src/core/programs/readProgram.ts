@@ -39,7 +39,7 @@ export function readProgram(
   const block = new Block(source);
   let read = 0;
   for (;;) {
-    const from = block.after;
+    const from = calls.inside ? block.after : 0;
     const more = block.read();
     // By bytes and not by blocks: comments, long lines and '/' blocks take their time as well, however often they are run.
     if (calls.inside) s.called += block.after - from;

@@ -32,7 +32,11 @@ export class ReaderState {
   /** Where the tool is, mm, by axis; and where a move leads. */
   readonly at = new Place();
   readonly to = new Place();
-  /** Where the last piece of the path began, for who hears it. */
+  /** What the last piece at feed takes, seconds; 0: that is not known. A field, since it is millions of numbers. */
+  took = NaN;
+  /** The last piece was one at feed whose ends are known. */
+  feeds = false;
+  /** Where the last piece of the path began. */
   readonly was = new Place();
   /** From where an arc starts to its centre, mm, by axis. */
   readonly centre = new Place();
@@ -189,6 +193,7 @@ export class ReaderState {
     this.current.leave(this.lastLine);
     this.current = this.tools.change(t, line, name);
     this.t = t;
+    this.feeds = false;
     this.path?.change(t, line);
     if (this.modes.size) this.current.lowerBound = true;
     this.spindle = null;

@@ -1,5 +1,6 @@
 import { LIMITS } from '../limits';
 import type { RunSeconds } from './path/machineClock';
+import type { Place } from './place';
 import type { FeedMode, FeedUnit, FirstZ, InForce, Tapping, ToolReport, WarningCode } from './report';
 
 /** Heights that are told apart, mm: below this it is the noise of the post-processor. */
@@ -98,7 +99,7 @@ export class Tally {
   }
 
   /** It was here while feeding. */
-  reach(x: number, y: number): void {
+  reach({ x, y }: Place): void {
     if (x < this.leastX) this.leastX = x;
     if (x > this.mostX) this.mostX = x;
     if (y < this.leastY) this.leastY = y;

@@ -16,12 +16,12 @@ export class Tools {
     return this.byT.get(t);
   }
   /** How many tools it calls, changed to or not. */
-  get called(): number {
-    return this.byT.size + this.unchanged.size;
-  }
+  called = 0;
 
   select(t: number, line: number, name: string | null): void {
-    if (!this.byT.has(t) && !this.unchanged.has(t)) this.unchanged.set(t, { line, name });
+    if (this.byT.has(t) || this.unchanged.has(t)) return;
+    this.unchanged.set(t, { line, name });
+    this.called += 1;
   }
 
   /** What a comment says of tools: 'T8 TAP M8', 'T8: TAP M8'. The first that names a T counts. */
@@ -36,7 +36,10 @@ export class Tools {
     const selected = this.unchanged.get(t);
     this.unchanged.delete(t);
     let tool = this.byT.get(t);
-    if (!tool) this.byT.set(t, (tool = new Tally(t)));
+    if (!tool) {
+      this.byT.set(t, (tool = new Tally(t)));
+      if (!selected) this.called += 1;
+    }
     tool.changes += 1;
     tool.name ??= bareName(t, name ?? selected?.name ?? null);
     if (tool.lines.length < LIMITS.programValues.most) tool.lines.push([line, line]);
