@@ -12,12 +12,10 @@ const COMMENTS_KEPT = 200;
 /** Digits of a number that are summed up as a whole number; one that has more is read from its text. */
 const FEW_DIGITS = 9;
 const POWERS = Float64Array.from({ length: 16 }, (_, i) => 10 ** i);
-
 /** No blank is a larger byte: most bytes need not be looked up. */
 const BLANK = 32;
 const SLASH = 47;
 const PERCENT = 37;
-
 const N = bits('N');
 
 /**
@@ -49,7 +47,6 @@ export class Block {
   unread: { text: string; why: string } | null = null;
   /** Where its line begins, bytes from the start of the program. */
   at = 0;
-
   private readonly held: Held;
   private lineFrom = 0;
   private lineTo = 0;

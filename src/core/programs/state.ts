@@ -32,12 +32,11 @@ export class ReaderState {
   /** Where the tool is, mm, by axis; and where a move leads. */
   readonly at = new Place();
   readonly to = new Place();
-  /** What the last piece at feed takes, seconds; 0: that is not known. A field, since it is millions of numbers. */
+  /** What the last piece at feed takes, seconds; 0: not known. A field, since it is millions of numbers. */
   took = NaN;
-  /** The last piece was one at feed whose ends are known. */
-  feeds = false;
-  /** Where the last piece of the path began. */
+  /** Where the last piece of the path began, and whether it was one at feed whose ends are known. */
   readonly was = new Place();
+  feeds = false;
   /** From where an arc starts to its centre, mm, by axis. */
   readonly centre = new Place();
   /** Axes whose place is known, as a set: not before it was first moved to, nor after a home leg or G53. */
