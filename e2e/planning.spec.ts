@@ -272,3 +272,27 @@ test('a job is dragged to the day it is to start, on its own machine alone; the 
   const strip = page.getByRole('region', { name: 'The day of the machines' });
   await expect(strip.getByText(/after that/).filter({ hasText: 'J-9005' })).toContainText('from');
 });
+
+test('a machine says how it gains speed: a program that was read before says so, and is read again where it stands', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const quick = { ...MACHINE, code: 'PLAN-2', name: 'Quick mill', rapid: '20000', toolChangeS: '4' };
+  await send('machines', quick);
+  const { operation } = await send('jobs', {
+    ...{ number: 'J-9006', part: 'Plug', material: 'C45', quantity: 4, due: '2027-03-12', machine: 'PLAN-2' },
+  });
+  await send('programs', { operation, name: 'plug.nc', text: PROGRAM() });
+  await page.goto('/jobs?open=J-9006');
+  await expect(page.getByText('Without acceleration, so at least that.')).toBeVisible();
+  const { name: _name, ...figures } = quick;
+  await send('machine-figures', { ...figures, acceleration: '0.5', corner: '0.01' });
+  await page.reload();
+  const notice = page.getByRole('region', { name: 'Read before its machine was stated anew' });
+  await expect(notice).toContainText('Read before PLAN-2 was stated anew');
+  await notice.getByRole('button', { name: 'Read it again' }).click();
+  await expect(said(page)).toContainText('the program of J-9006 was read again');
+  await expect(notice).toHaveCount(0);
+  await expect(page.getByText(/for gaining speed and corners/)).toBeVisible();
+  await expect(page.getByText('Without acceleration')).toHaveCount(0);
+});

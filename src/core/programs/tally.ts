@@ -66,6 +66,8 @@ export class Tally {
   readonly warned = new Map<WarningCode, number>();
   /** Pairs of feed and speed by what else is in force: programs of adaptive paths name a feed a block. */
   private readonly pairs = new Map<string, Map<number, InForce>>();
+  private last: (Pick<InForce, 'unit' | 's' | 'dir'> & { key: string; byFeed: Map<number, InForce> }) | null =
+    null;
   private readonly pairList: InForce[] = [];
   private pairsCut = false;
 
@@ -83,8 +85,12 @@ export class Tally {
     s: number | null,
     dir: 'M3' | 'M4' | null,
   ): InForce {
-    const key = `${unit} ${s} ${dir}`;
-    let byFeed = this.pairs.get(key);
+    // Most pairs differ from the one before in nothing but their feed.
+    const { last } = this;
+    const isAsLast = last !== null && last.unit === unit && last.s === s && last.dir === dir;
+    const key = isAsLast ? last.key : `${unit} ${s} ${dir}`;
+    let byFeed = isAsLast ? last.byFeed : this.pairs.get(key);
+    if (byFeed && !isAsLast) this.last = { unit, s, dir, key, byFeed };
     const known = byFeed?.get(f);
     if (known) return known;
     const pair: InForce = { s, dir, f, mode, unit, line, cutting_mm: 0, cutting_s: 0 };
@@ -94,6 +100,7 @@ export class Tally {
     }
     if (!byFeed) this.pairs.set(key, (byFeed = new Map()));
     byFeed.set(f, pair);
+    if (!isAsLast) this.last = { unit, s, dir, key, byFeed };
     this.pairList.push(pair);
     return pair;
   }

@@ -29,8 +29,8 @@ const STRAIGHT = 1 - 1e-12;
  * of speed between the speeds at its ends. Those are at most the feed of both pieces; at a corner v² = a δ s / (1 − s), of the
  * circle touching both ways whose edge is δ from the corner, with s the sine of half the angle between them; and v² = a r of an
  * arc that turns as much over the shorter piece, so that a curve made of short ways is no straight line; ways shorter than ten
- * corner tolerances are run as one. An arc is run at
- * v² ≤ a r. It stands still between rapid and feed, between two rapids, at a wait and at a tool change.
+ * corner tolerances are run as one. An arc is run at v² ≤ a r. It stands still between rapid and feed, between two rapids, at a
+ * wait and at a tool change.
  * Source: uniform acceleration, v² = u² + 2 a s, and centripetal acceleration, v² / r (any textbook of mechanics).
  * Example: 100 mm at 100 mm/s from rest to rest with 1000 mm/s²: 0.1 s + 0.9 s + 0.1 s.
  */
