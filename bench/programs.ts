@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import {
   closeSync,
   mkdtempSync,
@@ -14,13 +15,12 @@ import { createRequire } from 'node:module';
 import { buildSync } from 'esbuild';
 import type * as Programs from '../src/core/programs';
 
-/** What the peers of the registry offer; they come without types. */
-type Peer = new (options: object) => { loadFromStringSync(text: string): unknown };
 const load = createRequire(__filename);
 
+const BUNDLE = 'programs.cjs';
 /** The reader as it ships, in one file: loaded module by module each name is looked up anew, which is most of its time. */
 function bundled(folder: string): typeof Programs {
-  const outfile = join(folder, 'programs.cjs');
+  const outfile = join(folder, BUNDLE);
   buildSync({
     ...{
       entryPoints: ['src/core/programs/index.ts'],
@@ -34,8 +34,6 @@ function bundled(folder: string): typeof Programs {
   // What was built is that module.
   return load(outfile) as typeof Programs;
 }
-// What each exports is its class.
-const peerOf = (name: string): Peer => load(name) as Peer;
 
 /** A program as a post-processor writes them: mostly short lines of feed moves, some arcs, feeds, comments, changes. */
 function* lines(bytes: number): Generator<string> {
@@ -96,16 +94,23 @@ function growth({ readProgram }: typeof Programs, path: string): number {
   return (most - before) / 1e6;
 }
 
-type Work = readonly [name: string, share: number, work: () => unknown];
-/** The least that each of some works took in so many rounds, ms for the whole, by its name: a busy machine only adds to it. */
+/** ms that one contender takes for a program, in a process of its own. */
+const alone = (name: string, folder: string, file: string): number =>
+  Number(
+    execFileSync(process.execPath, ['bench/contender.mjs', name, join(folder, BUNDLE), file, '4'], {
+      encoding: 'utf8',
+    }),
+  );
+
+type Work = readonly [name: string, work: () => unknown];
+/** The least that each of some works took in so many rounds, ms, by its name: a busy machine only adds to it. */
 function timed(rounds: number, works: readonly Work[]): (name: string) => number {
   const least = new Map<string, number>();
   for (let round = 0; round < rounds; round += 1)
-    for (const [name, share, work] of works) {
+    for (const [name, work] of works) {
       const from = performance.now();
       work();
-      const took = (performance.now() - from) / share;
-      least.set(name, Math.min(least.get(name) ?? Infinity, took));
+      least.set(name, Math.min(least.get(name) ?? Infinity, performance.now() - from));
     }
   return (name) => least.get(name) ?? NaN;
 }
@@ -132,19 +137,13 @@ export function benchPrograms(say: (name: string, ratio: number, note: string) =
     written(large, 200e6);
     const programs = bundled(folder);
     const [by20, by200] = [growth(programs, small), growth(programs, large)];
-    const [Toolpath, Interpreter] = [peerOf('gcode-toolpath'), peerOf('gcode-interpreter')];
     say('memory that reading 20 MB adds, MB', by20, `200 MB: ${by200.toFixed(0)}; at most 64`);
     const bytes = new Uint8Array(readFileSync(small));
-    const text = new TextDecoder().decode(bytes);
-    // The peers take a quarter of it: they take half a minute for all.
-    const quarter = text.slice(0, text.length / 4);
-    const ours: Work = ['ours', 1, () => programs.readProgram(programs.bytesSource(bytes))];
-    const of = timed(8, [
-      ['plain', 1, () => new TextDecoder().decode(bytes).split('\n').length],
-      ours,
-      ['gcode-toolpath', 0.25, () => new Toolpath({}).loadFromStringSync(quarter)],
-      ['gcode-interpreter', 0.25, () => new Interpreter({}).loadFromStringSync(quarter)],
-    ]);
+    const least = new Map<string, number>();
+    for (let round = 0; round < 3; round += 1)
+      for (const name of ['plain', 'ours', 'gcode-toolpath', 'gcode-interpreter'])
+        least.set(name, Math.min(least.get(name) ?? Infinity, alone(name, folder, small)));
+    const of = (name: string) => least.get(name) ?? NaN;
     const speed = (name: string) => `${(20_000 / of(name)).toFixed(1)} MB/s`;
     const peer = of('gcode-toolpath') < of('gcode-interpreter') ? 'gcode-toolpath' : 'gcode-interpreter';
     say(
@@ -159,9 +158,9 @@ export function benchPrograms(say: (name: string, ratio: number, note: string) =
     );
     // By itself: what is compiled for one listener is slower without.
     const heard = timed(3, [
-      ours,
-      ['timed', 1, () => programs.readProgram(programs.bytesSource(bytes), { motion: MOTION })],
-      ['drawn', 1, () => drawn(programs, bytes)],
+      ['ours', () => programs.readProgram(programs.bytesSource(bytes))],
+      ['timed', () => programs.readProgram(programs.bytesSource(bytes), { motion: MOTION })],
+      ['drawn', () => drawn(programs, bytes)],
     ]);
     say(
       'reading it with what it takes at a machine against reading it',
