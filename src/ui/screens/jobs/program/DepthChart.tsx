@@ -1,6 +1,6 @@
 'use client';
 import { area, scaleLinear } from 'd3';
-import { type PointerEvent, useState } from 'react';
+import { type MouseEvent, useState } from 'react';
 import type { Extent } from '@/core/programs';
 import { useLengths } from '@/ui/shell';
 import styles from './Path.module.css';
@@ -49,10 +49,15 @@ export function DepthChart({
       (i) => y(lows[i] ?? 0),
       (i) => y(highs[i] ?? 0),
     ).defined((i) => (lows[i] ?? Infinity) < Infinity)(every) ?? undefined;
-  const pointed = (event: PointerEvent<SVGElement>) => {
+  const columnOf = (event: MouseEvent<SVGElement>): number | null => {
     const box = event.currentTarget.getBoundingClientRect();
     const column = Math.floor(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-    setNear(column >= 0 && column < columns && depth.lines[column] ? column : null);
+    return column >= 0 && column < columns && depth.lines[column] ? column : null;
+  };
+  // By where it is pressed: a finger does not hover before.
+  const pressed = (event: MouseEvent<SVGElement>) => {
+    const line = depth.lines[columnOf(event) ?? -1];
+    if (line) onLine?.(line);
   };
   const spanOf = (column: number) => {
     const second = ((column + 0.5) / columns) * seconds;
@@ -68,9 +73,9 @@ export function DepthChart({
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
         aria-label={`Z over ${(seconds / 60).toFixed(2)} min: from ${show(extents.z.most, 2)} down to ${show(extents.z.least, 2)} ${unitWord}`}
-        onPointerMove={pointed}
+        onPointerMove={(event) => setNear(columnOf(event))}
         onPointerLeave={() => setNear(null)}
-        onClick={() => near !== null && onLine?.(depth.lines[near] ?? 1)}
+        onClick={pressed}
         style={{ cursor: near !== null && onLine ? 'pointer' : 'crosshair' }}
       >
         {stock && (

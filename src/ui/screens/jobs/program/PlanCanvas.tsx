@@ -1,7 +1,7 @@
 'use client';
 import { useColorScheme } from '@mui/material/styles';
 import { ticks } from 'd3';
-import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type MouseEvent, useEffect, useRef, useState } from 'react';
 import { type Extent, nearestDot } from '@/core/programs';
 import { useLengths } from '@/ui/shell';
 import { paintPlan } from './paintPlan';
@@ -42,15 +42,23 @@ export function PlanCanvas({
     drawn.putImageData(image, 0, 0);
   }, [plan, width, height, mode, systemMode]);
 
-  const pointed = (event: PointerEvent<HTMLElement>) => {
+  const placeOf = (event: MouseEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
-    setAt({
+    return {
       column: Math.floor(((event.clientX - box.left) / box.width) * width),
       row: Math.floor(((event.clientY - box.top) / box.height) * height),
-    });
+    };
   };
-  const dotNear = at && nearestDot(plan, at.column, at.row, NEAR);
-  const near = dotNear === null ? null : { line: lines[dotNear] ?? 0, z: lowest[dotNear] ?? Infinity };
+  const nearTo = (of: { column: number; row: number } | null) => {
+    const found = of && nearestDot(plan, of.column, of.row, NEAR);
+    return found === null ? null : { line: lines[found] ?? 0, z: lowest[found] ?? Infinity };
+  };
+  const near = nearTo(at);
+  // By where it is pressed: a finger does not hover before.
+  const pressed = (event: MouseEvent<HTMLElement>) => {
+    const there = nearTo(placeOf(event));
+    if (there) onLine?.(there.line);
+  };
   const place = line === null ? -1 : lines.indexOf(line);
   const [, aScale = 0] = ticks(0, width * dot * 0.3, 2);
   const dots = (mm: number) => mm / dot;
@@ -60,9 +68,9 @@ export function PlanCanvas({
       {/* What is pointed at here stands in words beside, and each line of it in the tag. */}
       <div
         className={styles.canvas}
-        onPointerMove={pointed}
+        onPointerMove={(event) => setAt(placeOf(event))}
         onPointerLeave={() => setAt(null)}
-        onClick={() => near && onLine?.(near.line)}
+        onClick={pressed}
         style={{ cursor: near && onLine ? 'pointer' : 'crosshair' }}
       >
         <canvas

@@ -6,7 +6,7 @@ import type { AskedPicture, Drawn, ToldPicture } from './picture';
 /** A batch is shown no more often than this, ms. */
 const EVERY = 250;
 
-const tell = (told: ToldPicture, transfer: Transferable[] = []) => self.postMessage(told, { transfer });
+const tell = (told: ToldPicture) => self.postMessage(told);
 
 self.addEventListener('message', ({ data: asked }: MessageEvent<AskedPicture>) =>
   tellWhyLost(tell, () => {
