@@ -172,6 +172,8 @@ export function feedArc(
   });
   if (typeof arc === 'string') {
     s.warn(arc, line, ARC_FAULTS[arc]);
+    // The next piece begins at its end, where nothing was yet.
+    s.feeds = false;
     s.used();
     s.current.lowerBound = true;
     return arrive(s, named);

@@ -69,7 +69,12 @@ function motionOf(query: URLSearchParams): MachineMotion | null {
   if (accelerationMmS2 !== null && cornerMm !== null) return { rapidMmMin, accelerationMmS2, cornerMm };
   if (accelerationMmS2 === null && cornerMm === null && rapidMmMin === null) return null;
   const missing = accelerationMmS2 === null ? 'acceleration_mm_s2' : 'corner_mm';
-  throw wrong(missing, '', 'needed with the other figures of the machine’s motion');
+  throw new Problem('INVALID_INPUT', `${missing} is needed with the other figures of how a machine moves`, {
+    field: missing,
+    value: null,
+    limit: 'acceleration_mm_s2 and corner_mm together',
+    wayOut: 'Ask by both, or by neither.',
+  });
 }
 /** Above nothing. */
 const LEAST = 1e-6;
