@@ -243,7 +243,7 @@ test('other numbers for a program: seen line by line, taken as a copy, and moved
   expect(await page.request.get(`/api/v1/programs/${program.entryId}`).then((r) => r.text())).toBe(text);
 });
 
-test('a job is dragged to the day it is to start, on its own machine alone; the day of the machines knows', async ({
+test('a job is dragged to the day it is to start, or to another machine once that was asked about; the day of the machines knows', async ({
   page,
 }) => {
   const send = sends(page);
@@ -263,11 +263,23 @@ test('a job is dragged to the day it is to start, on its own machine alone; the 
   };
   const before = (await bar.boundingBox())!;
   await drag(0, 70);
-  await expect(said(page)).toContainText('J-9005 is for BENCH-1');
+  const asks = page.getByRole('dialog', { name: /J-9005, operation 10: from BENCH-1 to / });
+  await expect(asks).toContainText('it is proved again there');
+  await asks.getByRole('button', { name: 'Leave it on BENCH-1' }).click();
+  await expect(asks).toBeHidden();
   // Two weeks from now, whatever day it is: some fourteen columns on.
   await drag(520, 0);
   await expect(said(page)).toContainText('J-9005 starts');
   await expect.poll(async () => (await bar.boundingBox())!.x - before.x).toBeGreaterThan(300);
+  await drag(0, 70);
+  await asks.getByRole('button', { name: 'Move it' }).click();
+  await expect(said(page)).toContainText(/J-9005 goes on .+ from /);
+  await expect(asks).toBeHidden();
+  // Its keeper without a mouse puts it back by a form.
+  await page.goto('/jobs?open=J-9005&new=machine');
+  await fill(page, { 'To machine': 'BENCH-1' });
+  await page.getByRole('button', { name: 'Move it' }).click();
+  await expect(said(page)).toContainText('J-9005 goes on BENCH-1 now');
   await page.goto('/');
   const strip = page.getByRole('region', { name: 'The day of the machines' });
   await expect(strip.getByText(/after that/).filter({ hasText: 'J-9005' })).toContainText('from');

@@ -76,7 +76,7 @@ export const PAGES = {
   /** `line`: of the program that is open. */
   jobs: {
     ...AFTER_ROW,
-    ...{ open: 'code', op: 'number', t: 'number', new: ['job', 'copy', 'operation'] },
+    ...{ open: 'code', op: 'number', t: 'number', new: ['job', 'copy', 'operation', 'machine'] },
     ...{ do: ['program', 'sheet', 'write', 'kit', 'plan', 'numbers', 'calendar'] },
     ...{ line: 'number', cart: 'code' },
   },

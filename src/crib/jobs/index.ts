@@ -5,6 +5,7 @@ export { assignUse } from './verbs/assignUse';
 export { changeJob } from './verbs/changeJob';
 export { copyJob } from './verbs/copyJob';
 export { moveKit } from './verbs/moveKit';
+export { moveOperation } from './verbs/moveOperation';
 export { logParts } from './verbs/logParts';
 export { planTool } from './verbs/planTool';
 export { renumberTools } from './verbs/renumberTools';

@@ -1,7 +1,7 @@
 import { isFitted, whyApart, type Ending } from '@/core/life';
 import { measurementCounts } from '@/core/measuring';
 import { IN_FORCE } from '@/data/keeping';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
 
 /** What is kept as in force must be what the ledger says when it is summed anew: after any act and any counter-entry. */
 let crib: TestCrib;
@@ -21,6 +21,7 @@ it('after random acts and counter-entries everything in force is what the ledger
   const standing = () =>
     column('select a.tag as v from assembly_now n join assembly a on a.id = n.assembly_id order by 1');
   const operations = () => column('select operation_id as v from operation_now order by 1');
+  await crib.do('addMachine', { code: 'M7', name: 'Mill 7', ...MILL });
   await crib.do('addMaterial', { code: 'AL', name: 'Aluminium', isoGroup: 'N' });
   await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 60 });
   await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 6 });
@@ -54,6 +55,11 @@ it('after random acts and counter-entries everything in force is what the ledger
         due: `2027-02-0${upTo(9)}`,
         machine: 'M2',
         highestBeside: 0,
+      }),
+    move: async () =>
+      crib.do('moveOperation', {
+        operation: Number(pick(await operations())),
+        machine: pick(['M2', 'M7']),
       }),
     program: async () =>
       crib.do('storeProgram', {

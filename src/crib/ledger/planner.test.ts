@@ -277,6 +277,9 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   const { program: read } = (await jobView(crib.db, 'J-1', 10))!;
   await does('readProgramAgain', { operation, program: read!.entryId });
   await does('copyJob', { from: 'J-1', number: 'J-7', quantity: 3, due: '2027-02-09' });
+  await crib.do('addMachine', { code: 'M7', name: 'Mill 7', ...MILL });
+  await does('moveOperation', { operation, machine: 'M7' });
+  await does('moveOperation', { operation, machine: 'M2' });
   await does('planStart', { operation, starts: '2027-01-18' });
   await does('changeJob', { number: 'J-1', quantity: 60 });
   await does('logParts', { operation, parts: 2 });

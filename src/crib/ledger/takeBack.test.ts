@@ -346,6 +346,13 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
       program = (await jobView(crib.db, 'J-1'))!.program!.entryId;
     },
   ],
+  [
+    'moveOperation',
+    () => ({ operation, machine: 'M7', starts: '2027-01-14' }),
+    async () => {
+      await crib.do('addMachine', { code: 'M7', name: 'Mill 7', ...MILL });
+    },
+  ],
   ['planStart', () => ({ operation, starts: '2027-01-13' })],
   ['changeJob', () => ({ number: 'J-1', quantity: 99, due: '2027-03-02', state: 'closed' })],
   [

@@ -4,4 +4,5 @@ export type { Work } from './openWork';
 export { judgePlanned, plannedOf } from './planned';
 export type { Planned } from './planned';
 // What was made
+export { onItsMachine } from './onItsMachine';
 export { bookParts } from './bookParts';

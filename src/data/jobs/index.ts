@@ -57,6 +57,7 @@ export {
   insertJobChange,
   insertOperation,
   insertOperationFigures,
+  insertOperationMoved,
   insertOperationStart,
   insertPartsLog,
   insertPassDepth,

@@ -30,7 +30,10 @@ export const maybeSetupSheetOf = (c: Connection, operationId: number, entryId: n
 export const manySignatures = (c: Connection, operationIds: readonly number[]) =>
   many<SignatureRow>(
     c,
-    `select distinct on (x.operation_id, x.step) x.*, e.happened_at, e.who from signature x join live_entry e on e.id = x.entry_id
+    `select distinct on (x.operation_id, x.step) x.entry_id, x.operation_id, x.step, x.name, e.happened_at, e.who,
+       -- Signed before an operation could be moved: it was on the machine it was planned on.
+       jsonb_build_object('machine', m.code) || x.stands_for as stands_for
+     from signature x join live_entry e on e.id = x.entry_id join operation o on o.id = x.operation_id join machine m on m.id = o.machine_id
      where x.operation_id = any ($1) order by x.operation_id, x.step, e.happened_at desc, e.id desc`,
     [operationIds],
   );

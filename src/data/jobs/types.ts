@@ -24,8 +24,10 @@ export interface OperationRow {
   material: string;
   /** ISO 513. */
   materialGroup: string;
+  /** The machine it goes on, and when it was moved there; null: it was planned there. */
   machineId: number;
   machine: string;
+  movedAt: Date | null;
   highestBesideMm: number | null;
   highestBesideEntered: string | null;
   partZeroMm: number | null;

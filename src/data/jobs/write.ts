@@ -19,6 +19,9 @@ export const insertOperation = insertsWithId<{
   machineId: number;
 }>('operation');
 
+/** The machine an operation goes on from then on. */
+export const insertOperationMoved = inserts<{ operationId: number; machineId: number }>('operation_moved');
+
 export const insertOperationFigures = inserts<{
   operationId: number;
   highestBesideMm?: number | null;

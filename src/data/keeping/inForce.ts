@@ -26,13 +26,14 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
   ],
   [
     'operations with parts made, program and figures',
-    'select operation_id, job, number, due, quantity, state, parts_made, program_id, figures_id, open from operation_now order by 1',
+    'select operation_id, job, number, due, quantity, state, parts_made, program_id, figures_id, machine_id, open from operation_now order by 1',
     `select x.*, x.parts_made < x.quantity and x.state = 'open' as open from (
        select o.id as operation_id, j.number as job, o.number, coalesce(c.due, j.due) as due, coalesce(c.quantity, j.quantity) as quantity,
          coalesce(c.state, 'open') as state,
          coalesce((select sum(l.parts)::int from parts_log l join live_entry le on le.id = l.entry_id where l.operation_id = o.id), 0) as parts_made,
          (select p.program_id from program_of p join live_entry pe on pe.id = p.entry_id where p.operation_id = o.id order by pe.happened_at desc, pe.id desc limit 1) as program_id,
-         (select f.entry_id from operation_figures f join live_entry fe on fe.id = f.entry_id where f.operation_id = o.id order by fe.happened_at desc, fe.id desc limit 1) as figures_id
+         (select f.entry_id from operation_figures f join live_entry fe on fe.id = f.entry_id where f.operation_id = o.id order by fe.happened_at desc, fe.id desc limit 1) as figures_id,
+         coalesce((select v.machine_id from operation_moved v join live_entry ve on ve.id = v.entry_id where v.operation_id = o.id order by ve.happened_at desc, ve.id desc limit 1), o.machine_id) as machine_id
        from operation o join live_entry e on e.id = o.entry_id join job j on j.id = o.job_id
        left join lateral (select x.* from job_change x join live_entry xe on xe.id = x.entry_id where x.job_id = j.id
          order by xe.happened_at desc, xe.id desc limit 1) c on true) x order by 1`,

@@ -95,7 +95,7 @@ export const stillHolding = {
     word(
       c,
       `select 'has open jobs: ' || string_agg(distinct n.job, ', ') as word from operation_now n
-         join operation o on o.id = n.operation_id where n.open and o.machine_id = $1`,
+         where n.open and n.machine_id = $1`,
       id,
     ),
   supplier: (c: Connection, id: number) =>

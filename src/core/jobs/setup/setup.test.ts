@@ -79,6 +79,7 @@ const TOOLS = (z: number) =>
     `T1 M6\nG0 G43 H1 Z50.\nS4000 M3\nG1 Z${z} F200\nX10.\nT2 M6\nG0 G43 H2 Z50.\nS2000 M3\nG1 Z-2. F100\nX5.\nM30`,
   ).tools;
 const setup: Setup = {
+  machine: 'M1',
   sheet: SHEET,
   program: 40,
   tools: {
@@ -100,6 +101,12 @@ describe('what a change makes doubtful', () => {
   it('nothing changed: all hold, and nothing is to be proved', () => {
     expect(changes({})).toEqual([]);
     expect(toProveAgain([])).toEqual([]);
+  });
+  it('another machine: everything, and the whole is proved again', () => {
+    const c = changes({ machine: 'M2' });
+    expect(c).toEqual([{ kind: 'machine', t: null, words: 'it was on M1, is on M2' }]);
+    expect(doubtful(c)).toEqual(['written', 'entered', 'proved', 'optimised', 'filed']);
+    expect(toProveAgain(c)).toEqual([expect.stringContaining('the whole program')]);
   });
   it('another drawing: all but what was bettered', () => {
     const c = changes({ sheet: { ...SHEET, revision: 'C' } });

@@ -23,6 +23,8 @@ export interface SignedTool {
 
 /** What a signature stands for: the setup as it was when it was given. */
 export interface Setup {
+  /** Code of the machine it goes on. */
+  machine: string;
   sheet: SheetTexts;
   /** Entry of the program; null: there was none. */
   program: number | null;
@@ -30,15 +32,15 @@ export interface Setup {
 }
 
 /** What of a setup can become other than was signed for. */
-export type Changed = 'drawing' | 'sheet' | 'notes' | 'program' | 'kit' | 'register';
+export type Changed = 'machine' | 'drawing' | 'sheet' | 'notes' | 'program' | 'kit' | 'register';
 
 /** Which signatures lean on what: common practice (a first run after any change of program, length or offset is a proving run). */
 const LEANS: Record<SignStep, readonly Changed[]> = {
-  written: ['drawing', 'sheet', 'notes'],
-  entered: ['sheet', 'program', 'kit', 'register'],
-  proved: ['drawing', 'sheet', 'program', 'kit', 'register'],
-  optimised: ['program', 'kit'],
-  filed: ['drawing', 'sheet', 'program'],
+  written: ['machine', 'drawing', 'sheet', 'notes'],
+  entered: ['machine', 'sheet', 'program', 'kit', 'register'],
+  proved: ['machine', 'drawing', 'sheet', 'program', 'kit', 'register'],
+  optimised: ['machine', 'program', 'kit'],
+  filed: ['machine', 'drawing', 'sheet', 'program'],
 };
 
 /** Fields of a sheet that are more than the setup, or less. */
@@ -70,6 +72,8 @@ export function setupChanges(
     t: null,
     words: changeWords(change),
   }));
+  if (then.machine !== now.machine)
+    changes.unshift({ kind: 'machine', t: null, words: `it was on ${then.machine}, is on ${now.machine}` });
   if (then.program !== now.program) changes.push(...programChanges(then, now, programs));
   const numbers = [...new Set([...Object.keys(then.tools), ...Object.keys(now.tools)])].map(Number);
   for (const t of numbers.sort((a, b) => a - b)) {

@@ -152,7 +152,7 @@ const readAnew = ({ readOtherwise = [] }: ToolAsks): Judgement[] =>
         say(
           'READ_OTHERWISE',
           'question',
-          `Read before its machine was stated anew: ${readOtherwise.join(', ')}`,
+          `Read otherwise than its machine reads now: ${readOtherwise.join(', ')}`,
           'Depths and times that the program says may be other on this control. Read the program again.',
         ),
       ]

@@ -29,6 +29,7 @@ export function setupOf(
     };
   };
   return {
+    machine: machine.code,
     sheet: sheet ? textsOf(sheet) : BLANK_SHEET,
     program: job.program?.entryId ?? null,
     tools: Object.fromEntries(job.tools.map((t) => [String(t.t), tool(t.tag)])),

@@ -1,6 +1,7 @@
 import { CYCLE_ASKED, reckonedMinutes } from '@/core/jobs';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { readOtherwiseOn } from '@/crib/assemblies';
+import { onItsMachine } from '@/crib/work';
 import { insertCycleRun, manyPrograms, maybeOperation } from '@/data/jobs';
 import { maybeMachine } from '@/data/shop';
 import { cycleOf } from '../cycleOf';
@@ -24,6 +25,7 @@ export const recordCycle = defineVerb({
       input.operation,
       'operation',
     );
+    onItsMachine(operation, moment.happenedAt);
     const machine = found(await maybeMachine(c, operation.machine), 'machine', operation.machine, 'machine');
     const [program] = await manyPrograms(c, [operation.id]);
     if (program && readOtherwiseOn(program, machine).motion)

@@ -14,6 +14,7 @@ import {
 } from '@/core/registers';
 import { usableGauge } from '@/crib/devices';
 import { defineVerb, field, found, maybeLength, Problem, toLength, toNumber } from '@/crib/door';
+import { onItsMachine } from '@/crib/work';
 import { maybeOperation } from '@/data/jobs';
 import { insertSizeCorrection, insertSizeFeature } from '@/data/registers';
 import { type MachineRow, maybeMachine } from '@/data/shop';
@@ -75,6 +76,7 @@ export const recordCorrection = defineVerb({
       input.operation,
       'operation',
     );
+    onItsMachine(operation, moment.happenedAt);
     const machine = found(await maybeMachine(c, operation.machine), 'machine', operation.machine, 'machine');
     const t = toNumber(input.t);
     const at = lineAt(await sheetWithCards(c, machine, 'UTC'), t, operation.job, input.tag);

@@ -48,6 +48,8 @@ export interface DayView {
   /** Minutes somebody is there from then on, today and tomorrow. */
   hours: { open: number; next: number };
   machines: DayMachine[];
+  /** Machines in use that have nothing before them. */
+  idle: Pick<DayMachine, 'code' | 'taper'>[];
   /** When the shop works: minutes of each weekday, Monday first, and days it is closed besides. */
   calendar: { week: ShopCalendar['week']; closed: string[]; stated: boolean };
 }
@@ -70,11 +72,15 @@ export async function dayView(
     const lines = jobs.filter((j) => j.operation.machineId === id).map((j) => lineOf(j, today, factor));
     return { code: machine.code, taper: machine.taper, byHand: byHand.has(id), lines: inOrder(lines) };
   });
+  const byCode = (a: { code: string }, b: { code: string }) =>
+    a.code.localeCompare(b.code, 'en', { numeric: true });
+  const idle = [...machines.values()].filter((m) => m.inUse && !ids.includes(m.id));
   return {
     begins: { at: calendar.begins ?? USUAL_BEGINNING, assumed: calendar.begins == null },
     hours: { open: openMinutes(calendar, today), next: openMinutes(calendar, addDays(today, 1)) },
     calendar: { week: calendar.week, closed: [...calendar.closed], stated: calendar.stated },
-    machines: of.sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true })),
+    machines: of.sort(byCode),
+    idle: idle.map(({ code, taper }) => ({ code, taper })).sort(byCode),
   };
 }
 

@@ -31,6 +31,7 @@ const NumbersSheet = dynamic(() => import('./kit/NumbersSheet').then((m) => m.Nu
 const SetupSheet = dynamic(() => import('./setup/SetupSheet').then((m) => m.SetupSheet));
 const WriteSetup = dynamic(() => import('./setup/WriteSetup').then((m) => m.WriteSetup));
 const CopyJobTag = dynamic(() => import('./setup/moreOfJobs').then((m) => m.CopyJobTag));
+const MoveTag = dynamic(() => import('./setup/moreOfJobs').then((m) => m.MoveTag));
 const AddOperationTag = dynamic(() => import('./setup/moreOfJobs').then((m) => m.AddOperationTag));
 const ProgramTag = dynamic(() => import('./program/ProgramTag').then((m) => m.ProgramTag));
 
@@ -58,6 +59,8 @@ export function JobsScreen({ view, job, kit, day = null, today = '', shop }: Pro
       <CopyJobTag job={job} />
     ) : job && query.get('new') === 'operation' ? (
       <AddOperationTag job={job} shop={shop} />
+    ) : job && query.get('new') === 'machine' ? (
+      <MoveTag key={job.operation.id} job={job} shop={shop} />
     ) : job && doing === 'write' ? (
       <WriteSetup key={job.operation.id} job={job} />
     ) : kit && doing === 'plan' ? (

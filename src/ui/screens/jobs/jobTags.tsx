@@ -136,6 +136,10 @@ export function OperationTag({ job }: { job: JobView }) {
         ·{' '}
         <Link href={query.href({ new: 'copy' })} scroll={false}>
           make it again as another job
+        </Link>{' '}
+        ·{' '}
+        <Link href={query.href({ new: 'machine' })} scroll={false}>
+          put it on another machine
         </Link>
       </p>
       <h2>Starts</h2>

@@ -11,6 +11,7 @@ import {
 } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { openMinutes, type ShopCalendar } from '@/core/buying';
 import { planWeeks, type WeekBar } from '@/core/jobs';
 import { linkTo } from '@/core/links';
@@ -19,27 +20,32 @@ import type { DayLine, DayMachine, DayView } from '@/crib/today';
 import { ProblemNote, useVerb } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
 import { Acts, Empty, Head } from '@/ui/kit/page';
-import { shortDay, useSurroundings } from '@/ui/shell';
+import { shortDay } from '@/ui/shell';
 import styles from './Calendar.module.css';
+import { MoveNote, type Moving } from './MoveNote';
 
 /** Three weeks: what is planned further on is a wish. */
 const DAYS = 21;
 
 /** Operations on machines by days: one that is let go on another day starts there, and what waits behind it follows. */
 export function CalendarSheet({ day, today }: { day: DayView; today: string }) {
-  const { say } = useSurroundings();
   const start = useVerb('planStart');
+  const [moving, setMoving] = useState<Moving | null>(null);
+  const rows: DayMachine[] = [
+    ...day.machines,
+    ...day.idle.map((m) => ({ ...m, byHand: false, lines: [] })),
+  ].sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true }));
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const calendar: ShopCalendar = { ...day.calendar, closed: new Set(day.calendar.closed) };
   const days = Array.from({ length: DAYS }, (_, i) => addDays(today, i));
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over) return;
     const [machine, on] = String(over.id).split(' ');
+    const to = rows.find((m) => m.code === machine);
     const of = day.machines.find((m) => m.lines.some((l) => l.operation === Number(active.id)));
     const line = of?.lines.find((l) => l.operation === Number(active.id));
-    if (!of || !line || !on) return;
-    if (of.code !== machine)
-      return say(`${line.job} is for ${of.code}: it is not moved to another machine here`);
+    if (!of || !to || !line || !on) return;
+    if (of.code !== to.code) return setMoving({ line, from: of, to, on });
     if (on === line.planned) return;
     void start.send({ operation: line.operation, starts: on }, (d) => `${d.job} starts ${shortDay(on)}`);
   };
@@ -53,7 +59,7 @@ export function CalendarSheet({ day, today }: { day: DayView; today: string }) {
           <h1>Jobs on their machines</h1>
           <div className="soft">
             One after the other in the hours the shop works, as if nothing went wrong. Drag one to the day it
-            is to start.
+            is to start, or to another machine.
           </div>
         </div>
         <Acts>
@@ -69,6 +75,7 @@ export function CalendarSheet({ day, today }: { day: DayView; today: string }) {
         </Empty>
       )}
       <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
+        {moving && <MoveNote key={moving.line.operation} moving={moving} done={() => setMoving(null)} />}
         <div className={styles.scroll}>
           <div className={styles.grid}>
             {day.machines.length > 0 && (
@@ -84,9 +91,8 @@ export function CalendarSheet({ day, today }: { day: DayView; today: string }) {
                 </ol>
               </div>
             )}
-            {day.machines.map((m) => (
-              <Row key={m.code} machine={m} calendar={calendar} days={days} today={today} />
-            ))}
+            {day.machines.length > 0 &&
+              rows.map((m) => <Row key={m.code} machine={m} calendar={calendar} days={days} today={today} />)}
           </div>
         </div>
       </DndContext>
@@ -179,7 +185,7 @@ function Bar({ bar, line, today, last }: { bar: WeekBar; line: DayLine; today: s
         ...(transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : {}),
       }}
       title={`${line.job} ${line.part}: ${says}`}
-      aria-roledescription="drag it to another day, or open it"
+      aria-roledescription="drag it to another day or machine, or open it"
       onClick={() => router.push(linkTo('jobs', { open: line.job, op: line.number }))}
     >
       <span className={styles.name}>

@@ -9,9 +9,13 @@ export function ReadAgain({ job }: { job: JobView }) {
   if (!program) return null;
   const { figures, motion } = program.otherwise;
   if (figures.length === 0 && !motion) return null;
+  // What was read for another machine is not read otherwise because this one changed.
+  const came = o.movedAt !== null && program.since < o.movedAt;
   return (
     <Notice label="Read before its machine was stated anew">
-      <strong>Read before {o.machine} was stated anew</strong>
+      <strong>
+        {came ? `Read before it came to ${o.machine}` : `Read before ${o.machine} was stated anew`}
+      </strong>
       {figures.length > 0 ? `: ${figures.join(', ')}. Its depths and times may be other now.` : '. '}
       {figures.length === 0 && 'How it gains speed and takes corners is not in what a part takes yet.'}
       <VerbForm

@@ -8,6 +8,7 @@ import { Tag } from '@/ui/kit/tag';
 import { inUseOptions } from '@/ui/screens/common/options';
 import { useQuery } from '@/ui/screens/common/query';
 import { SET_UP } from '@/ui/screens/common/setUp';
+import { MoveMeans } from '../calendar/MoveMeans';
 
 /** The same part again: nothing of it is typed twice. */
 export function CopyJobTag({ job }: { job: JobView }) {
@@ -36,6 +37,48 @@ export function CopyJobTag({ job }: { job: JobView }) {
         said={(d) => `${d.number} is as ${d.from} was`}
         onDone={(d) => router.push(linkTo('jobs', { open: d.number }), { scroll: false })}
       />
+    </Tag>
+  );
+}
+
+/** The same way without a mouse as the calendar's: what is left of an operation goes on another machine. */
+export function MoveTag({ job, shop }: { job: JobView; shop: ShopView }) {
+  const query = useQuery('jobs');
+  const { operation: o } = job;
+  const from = shop.machines.find((m) => m.code === o.machine) ?? { code: o.machine, taper: '' };
+  const others = shop.machines.filter((m) => m.inUse && m.code !== o.machine);
+  return (
+    <Tag
+      over={`${o.job}, operation ${o.number}`}
+      number="another machine"
+      closeHref={query.href({ new: null })}
+    >
+      <p>
+        It is on {o.machine}
+        {from.taper && `, ${from.taper}`}; {job.partsLeft} parts are left.
+      </p>
+      <VerbForm
+        verb="moveOperation"
+        fixed={{ operation: o.id }}
+        submit="Move it"
+        fields={[
+          {
+            ...{ name: 'machine', label: 'To machine', kind: 'choice', wide: true },
+            options: others.map((m) => [m.code, `${m.code} ${m.name}, ${m.taper}`] as const),
+          },
+          {
+            ...{
+              name: 'starts',
+              label: 'Starts there (blank: as it was)',
+              kind: 'day',
+              optional: true,
+              wide: true,
+            },
+          },
+        ]}
+        said={(d) => `${d.job} goes on ${d.to} now`}
+      />
+      <MoveMeans from={from} to={null} />
     </Tag>
   );
 }
