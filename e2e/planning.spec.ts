@@ -277,7 +277,7 @@ test('a job is dragged to the day it is to start, or to another machine once tha
   await expect(asks).toBeHidden();
   // Its keeper without a mouse puts it back by a form.
   await page.goto('/jobs?open=J-9005&new=machine');
-  await fill(page, { 'To machine': 'BENCH-1' });
+  await fill(tagOf(page), { 'To machine': 'BENCH-1' });
   await page.getByRole('button', { name: 'Move it' }).click();
   await expect(said(page)).toContainText('J-9005 goes on BENCH-1 now');
   await page.goto('/');

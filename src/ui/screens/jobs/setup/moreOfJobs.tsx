@@ -69,7 +69,8 @@ export function MoveTag({ job, shop }: { job: JobView; shop: ShopView }) {
           {
             ...{
               name: 'starts',
-              label: 'Starts there (blank: as it was)',
+              label: 'Starts there',
+              help: 'blank: as it was',
               kind: 'day',
               optional: true,
               wide: true,
