@@ -403,6 +403,7 @@ export async function fillDemo(
       notes:
         'Stock sawn 1 mm over. Parallels apart: T6 comes out 1.5 below.\nBurrs off before it is turned over.',
     });
+    let planned: unknown;
     const signed = async (step: string, by: string) => {
       who = by;
       await quietly('signSetup', { operation: operations.VB, step });
@@ -423,9 +424,50 @@ export async function fillDemo(
       ],
       ['2', 'the shoulder, R0.5', { sheet: 'BS-2', leavesSide: '0', leavesFloor: '0' }],
       ['8', 'four M8 through', { must: { family: 'tap', DC: '8' } }],
-    ] as const)
-      await quietly('planTool', { operation: operations.CV, t, does, ...what });
+    ] as const) {
+      const done = await quietly('planTool', { operation: operations.CV, t, does, ...what });
+      if (t === '3') planned = done.entry;
+    }
+    await recipes(quietly, planned);
     who = 'IK';
+  }
+
+  /** How cutters are run: from a chart, kept from what ran, and one that was given up. */
+  async function recipes(
+    quietly: (name: string, input: Record<string, unknown>) => Promise<Done>,
+    /** The plan of the cover's T3 that is in force. */
+    planned: unknown,
+  ): Promise<void> {
+    await quietly('stateRecipe', {
+      ...{ family: 'square', dcFrom: '10', dcTo: '20', material: 'C45', cut: 'roughing' },
+      ...{ speedAs: 'Vc', speed: '130', speedMost: '170', feedAs: 'tooth', feed: '0.04', feedMost: '0.07' },
+      ...{ coolant: 'flood', words: 'Chart of the maker, for a width of half of DC.' },
+    });
+    const kept = await quietly('recipeFromTool', { operation: operations.VB, t: '7', cut: 'roughing' });
+    await quietly('recordOutcome', {
+      ...{ recipe: kept.code, outcome: 'proven', operation: operations.VB, parts: '215' },
+      words: 'Quiet. The flute wears evenly down to 6 mm.',
+    });
+    const stainless = await quietly('stateRecipe', {
+      ...{ family: 'square', dcFrom: '6', dcTo: '10', material: '1.4404', cut: 'slotting' },
+      ...{ speedAs: 'Vc', speed: '60', speedMost: '70', feedAs: 'tooth', feed: '0.02', feedMost: '0.03' },
+      ...{ ap: '3', coolant: 'flood', words: 'Chart of the maker.' },
+    });
+    await quietly('planTool', {
+      ...{ operation: operations.CV, t: '3', over: planned, does: 'outline and pocket, in one' },
+      ...{ must: { family: 'square', DC: '8', LCF: '20' }, leavesSide: '0.2', leavesFloor: '0' },
+      recipe: stainless.code,
+    });
+    const fast = await quietly('stateRecipe', {
+      ...{ item: 'BN8', material: 'AlMgSi', machine: 'HORI-3', cut: 'finishing' },
+      ...{ speedAs: 'n', speed: '12000', feedAs: 'minute', feed: '2400', ae: '0.25', coolant: 'air' },
+    });
+    who = 'TO';
+    await quietly('recordOutcome', {
+      ...{ recipe: fast.code, outcome: 'rejected' },
+      words: 'Marks the wall where it turns round: the machine is too slow in corners.',
+    });
+    who = 'MS';
   }
 
   /** What is measured and tightened by besides the presetter, with certificates: good, due soon, overdue, found off. */

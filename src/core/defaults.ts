@@ -76,6 +76,10 @@ export const DEFAULTS = {
    */
   tapFeedAsk: 0.005,
   tapFeedStop: 0.03,
+  /** Shares by which a program may be off a recipe before it is asked about: speed, feed, depth of a pass (practice: programmers round). */
+  recipeSpeedOff: 0.05,
+  recipeFeedOff: 0.1,
+  recipeDepthOff: 0.05,
   /** mm: the two radii of an arc may differ by so much. */
   arcRadiusMm: 0.002,
 } as const;

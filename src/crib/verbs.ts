@@ -3,6 +3,7 @@ import { placeOrder, receiveOrder, restatePromise, stateReorder } from '@/crib/b
 import { addItem, addPicture, linkItem, saveView, stateFacts, stateStanding } from '@/crib/catalogue';
 import { setChoosingRules } from '@/crib/choosing';
 import { settleTakings } from '@/crib/consigned';
+import { recordOutcome, stateRecipe } from '@/crib/cutting';
 import type { Verb } from '@/crib/door';
 import { importItems } from '@/crib/exchange';
 import {
@@ -16,6 +17,7 @@ import {
   moveOperation,
   planStart,
   planTool,
+  recipeFromTool,
   recordCycle,
   renumberTools,
   signSetup,
@@ -119,6 +121,9 @@ const DONE = [
   signSetup,
   readProgramAgain,
   storeProgram,
+  recipeFromTool,
+  stateRecipe,
+  recordOutcome,
   planTool,
   renumberTools,
   tieTool,

@@ -4,6 +4,7 @@ import {
   A_JOB,
   A_LIFE,
   A_PLACE,
+  A_RECIPE,
   A_RUN,
   REGISTERS,
   AFTER_ROW,
@@ -11,6 +12,7 @@ import {
   A_SHEET,
   POCKETS,
   RACK,
+  RECIPES,
   A_MACHINE,
   AN_ITEM,
   CATALOGUE,
@@ -33,6 +35,7 @@ import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
 import { devicesView, gaugesView } from '@/crib/devices';
 import { sheetsView, sheetView } from '@/crib/assemblies';
+import { recipesView, recipeView } from '@/crib/cutting';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
@@ -170,6 +173,15 @@ export const VIEWS: readonly View[] = [
     'One build sheet: its design, what each step takes and what may stand in, its versions, what stands built from it.',
     A_SHEET,
     (crib, { code }) => sheetView(crib.db, code ?? '', localDay(crib.now(), crib.zone)),
+  ),
+  view(
+    'recipes',
+    'How cutters are run in materials: recipes in force, the latest first, of a material or of a very cutter.',
+    RECIPES,
+    (crib, asked) => recipesView(crib.db, asked),
+  ),
+  view('recipe', 'One recipe by its code, with what came of it.', A_RECIPE, (crib, { code }) =>
+    recipeView(crib.db, code ?? ''),
   ),
   view(
     'jobs',

@@ -2,6 +2,7 @@
 export { asksOf, judgeFit, judgeUse, notCalled } from './use/judgeUse';
 export type {
   AskedHere,
+  RecipesHere,
   Jaws,
   ToolAsks,
   Use,
@@ -44,3 +45,5 @@ export { planDay } from './day/planDay';
 export type { DayBar, DayHours, DayWork } from './day/planDay';
 export { planWeeks } from './day/planWeeks';
 export type { WeekBar, WeekWork } from './day/planWeeks';
+export { ranWith } from './use/ranWith';
+export type { RanWith } from './use/ranWith';

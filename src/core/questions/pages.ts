@@ -10,6 +10,7 @@ import {
   MOVEMENTS,
   POCKETS,
   RACK,
+  RECIPES,
   REGISTERS,
   STOCK,
 } from './views';
@@ -80,6 +81,8 @@ export const PAGES = {
     ...{ do: ['program', 'sheet', 'write', 'kit', 'plan', 'numbers', 'calendar'] },
     ...{ line: 'number', cart: 'code' },
   },
+  /** `t` of `operation`: what a new recipe is made of. */
+  cutting: { ...RECIPES, open: 'code', new: ['recipe'], do: ['instead'] },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,

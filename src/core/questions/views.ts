@@ -80,6 +80,10 @@ export const TAKEABLE = {
   shank: 'code',
 } as const satisfies QuestionSpec;
 
+/** Recipes: of a material, of a very cutter; after one of them. */
+export const RECIPES = { material: 'code', item: 'code', after: 'number' } as const satisfies QuestionSpec;
+export const A_RECIPE = { code: 'code' } as const satisfies QuestionSpec;
+
 export const NOTHING = {} as const satisfies QuestionSpec;
 export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;

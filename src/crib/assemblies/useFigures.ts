@@ -1,11 +1,20 @@
 import { type CutterGeometry, sameTaper } from '@/core/cutters';
-import { type AskedHere, asksOf, type Jaws, type UseBuild, type UseMachine } from '@/core/jobs';
+import {
+  type AskedHere,
+  asksOf,
+  type Jaws,
+  type RecipesHere,
+  type UseBuild,
+  type UseMachine,
+} from '@/core/jobs';
 import { type CribItem, cutterDetails, factNumber, loadItem } from '@/crib/catalogue';
+import { recipesAround, recipesHere } from '@/crib/cutting';
 import { found, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
   manyPassDepths,
   manyPrograms,
+  manyToolPlans,
   maybeOperation,
   type OperationRow,
   type PassDepthRow,
@@ -18,13 +27,18 @@ import { readOtherwiseOn } from './reading';
 export const partsLeftOf = (o: OperationRow): number =>
   o.state === 'open' ? Math.max(0, o.quantity - o.partsMade) : 0;
 
-export const hereOf = (operation: OperationRow, pass: PassDepthRow | null): AskedHere => ({
+export const hereOf = (
+  operation: OperationRow,
+  pass: PassDepthRow | null,
+  recipes: RecipesHere | null,
+): AskedHere => ({
   highestBeside: operation.highestBesideMm,
   passDepth: pass?.depthMm ?? null,
   stock:
     operation.zeroZMm === null ? null : { bottom: 0 - operation.zeroZMm, parallels: operation.parallelsMm },
   jaws: jawsOf(operation),
   partZero: operation.partZeroMm,
+  recipes,
 });
 
 /** The vise its setup sheet names, between whose jaws the stock lies; null: it names none, or not where zero is in the stock. */
@@ -61,6 +75,7 @@ export const buildOf = (
   parts: readonly SetPart[] = [],
 ): UseBuild => ({
   name,
+  itemCode: cutter.code,
   cutter: present,
   body: cutter.kind === 'body' ? { rpmMax: factNumber(cutter, 'RPM_MAX') } : null,
   stickout,
@@ -83,13 +98,15 @@ export async function wantedFor(c: Connection, operationId: number, t: number) {
   const tool = program?.tools.find((x) => x.t === t);
   const machine = found(await maybeMachine(c, operation.machine), 'machine', operation.machine, 'machine');
   const pass = (await manyPassDepths(c, [operation.id])).find((p) => p.t === t) ?? null;
+  const plan = (await manyToolPlans(c, [operation.id])).find((p) => p.t === t);
+  const recipes = await recipesAround(c, plan?.recipeId ? [plan.recipeId] : [], [], []);
   return {
     operation,
     wanted:
       tool && program
         ? {
             asks: asksOf(tool, readOtherwiseOn(program, machine).figures),
-            here: hereOf(operation, pass),
+            here: hereOf(operation, pass, recipesHere(recipes, operation.material, plan?.recipeId ?? null)),
             machine: machineOf(machine),
           }
         : null,

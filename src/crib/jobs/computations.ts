@@ -1,4 +1,7 @@
 import type { JSONSchema } from 'json-schema-to-ts';
+import { FAMILY_NAMES } from '@/core/cutters';
+import { COOLANTS, CUTS, FEEDS, OUTCOMES, SPEEDS } from '@/core/cutting';
+import { namesOf } from '@/core/names';
 import { cycleMinutes, judgeUse, type MachineTimes, type Use } from '@/core/jobs';
 import { computation, part, type Computation } from '@/crib/door';
 
@@ -39,6 +42,39 @@ const ASKED_MORE = {
   readOtherwise: part.list(part.text),
   ramp: orNone(part.shape({ degrees: notNegative, line: part.count }, ['degrees', 'line'])),
 } as const;
+
+const stated = (as: readonly string[]) =>
+  orNone(part.shape({ as: { enum: as }, least: notNegative, most: notNegative }, ['as', 'least', 'most']));
+/** How a cutter is run in a material. */
+const recipe = part.shape(
+  {
+    code: part.text,
+    state: { enum: [...OUTCOMES, 'not tried'] },
+    ...{ item: part.textOrNull, family: { enum: [...FAMILY_NAMES, null] } },
+    diameters: orNone(extent),
+    ...{ material: part.text, machine: part.textOrNull, cut: { enum: namesOf(CUTS) } },
+    ...{ speed: stated(namesOf(SPEEDS)), feed: stated(namesOf(FEEDS)) },
+    ...{ ap: part.orNull, ae: part.orNull, ramp: part.orNull },
+    ...{ coolant: { enum: [...COOLANTS, null] }, replacedBy: part.textOrNull },
+  },
+  [
+    'code',
+    'state',
+    'item',
+    'family',
+    'diameters',
+    'material',
+    'machine',
+    'cut',
+    'speed',
+    'feed',
+    'ap',
+    'ae',
+    'ramp',
+    'coolant',
+    'replacedBy',
+  ],
+);
 
 /** What is reckoned of a tool in its program. */
 export const JOBS_COMPUTATIONS: readonly Computation[] = [
@@ -85,6 +121,13 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
               part.shape({ vise: part.text, top: part.orNull, stock: extent }, ['vise', 'top', 'stock']),
             ),
             partZero: part.orNull,
+            recipes: orNone(
+              part.shape({ material: part.text, named: orNone(recipe), recipes: part.list(recipe) }, [
+                'material',
+                'named',
+                'recipes',
+              ]),
+            ),
           },
           ['highestBeside', 'passDepth'],
         ),
@@ -108,6 +151,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
             part.shape(
               {
                 name: part.text,
+                itemCode: part.text,
                 cutter: part.cutter,
                 body: orNone(part.shape({ rpmMax: part.orNull }, ['rpmMax'])),
                 stickout: part.positive,

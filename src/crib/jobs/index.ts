@@ -10,6 +10,7 @@ export { logParts } from './verbs/logParts';
 export { planTool } from './verbs/planTool';
 export { renumberTools } from './verbs/renumberTools';
 export { planStart } from './verbs/planStart';
+export { recipeFromTool } from './verbs/recipeFromTool';
 export { recordCycle } from './verbs/recordCycle';
 export { signSetup } from './verbs/signSetup';
 export { stateOperation } from './verbs/stateOperation';

@@ -10,6 +10,7 @@ import {
 import type { ToolReport } from '@/core/programs';
 import { held } from '@/core/sure';
 import { hereOf, machineOf, partsLeftOf, readOtherwiseOn } from '@/crib/assemblies';
+import { type RecipesAround, recipesHere } from '@/crib/cutting';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { type AssemblyCard, judgedUse, standingCards } from '@/crib/rack';
 import { openWork, type Planned, type Work } from '@/crib/work';
@@ -30,6 +31,8 @@ export interface PlannedLine {
   must: SheetMust | null;
   /** What it leaves on the part for another. */
   leaves: Leaves;
+  /** The recipe it is to run by; null: none is named. */
+  recipe: string | null;
   entryId: number;
   who: string;
 }
@@ -136,6 +139,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
   const card = tied && tied.takenDownEntryId === null ? held(around.cards, tied.tag) : null;
   const pass = around.passes.get(key) ?? null;
   const plan = around.plans.get(key) ?? null;
+  const recipes = recipesHere(around.recipes, o.material, plan?.row.recipeId ?? null);
   const wasTag = card ? null : (tied?.tag ?? null);
   const on = card?.ties.find((x) => x.operation === o.id && x.t === tool.t);
   return {
@@ -147,12 +151,21 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
     wasTag,
     passDepth: pass?.depthEntered ?? null,
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
-    plan: plan && plannedLine(plan),
-    here: hereOf(o, pass),
+    plan: plan && plannedLine(plan, around.recipes),
+    here: hereOf(o, pass, recipes?.named ? recipes : null),
     use:
       on?.use ??
       judgedUse(
-        { operation: o, machine, program: around.programs.get(o.id) ?? null, t: tool.t, tool, pass, plan },
+        {
+          operation: o,
+          machine,
+          program: around.programs.get(o.id) ?? null,
+          t: tool.t,
+          tool,
+          pass,
+          plan,
+          recipes,
+        },
         null,
         wasTag,
       ),
@@ -160,12 +173,13 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
 }
 
 /** What is planned, as screens show it. */
-export const plannedLine = ({ row, words, item }: Planned): PlannedLine => ({
+export const plannedLine = ({ row, words, item }: Planned, recipes: RecipesAround): PlannedLine => ({
   does: row.does,
   words,
   item: row.itemId === null ? null : (item?.code ?? null),
   sheet: row.sheetCode,
   must: row.must,
+  recipe: row.recipeId === null ? null : (recipes.named.get(row.recipeId)?.code ?? null),
   leaves: { side: row.leavesSideMm, floor: row.leavesFloorMm },
   entryId: row.entryId,
   who: row.who,

@@ -121,6 +121,9 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     return perform(heard, verbNamed(name)!, { who: 'IK', formId: randomUUID(), ...input });
   };
   const EVERY: [string, Record<string, string>][] = [
+    ['recipes', { material: 'C45' }],
+    ['recipes', { item: 'EM10', after: '900' }],
+    ['recipe', { code: 'R-0001' }],
     ['item', { code: 'EM10' }],
     ['item', { code: 'SL10' }],
     ['item', { code: 'FM50' }],
@@ -263,11 +266,20 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('signSetup', { operation, step: 'written' });
   await does('signSetup', { operation, step: 'entered' });
   await does('recordCycle', { operation, minutes: 2.6 });
-  await does('planTool', { operation, t: 7, item: 'EM10', does: 'roughs' });
+  await does('stateRecipe', {
+    ...{ item: 'EM10', material: 'C45', cut: 'roughing', speedAs: 'n', speed: 4000 },
+  });
+  await does('recordOutcome', { recipe: 'R-0001', outcome: 'tried', operation });
+  await does('planTool', { operation, t: 7, item: 'EM10', does: 'roughs', recipe: 'R-0001' });
   await does('planTool', { operation, t: 9, sheet: 'BS-1' });
   await does('tieTool', { operation, t: 7, tag: 'A-0002' });
   await does('moveKit', { operation, tag: 'A-0002', to: 'cart' });
   await does('tieTool', { operation, t: 7, tag: 'A-0001' });
+  await does('storeProgram', {
+    operation,
+    text: 'G21 G90\nT7 M6\nS2000 M3\nG0 G43 H7 Z20.\nG1 Z0. F200\nX90. F400\nM30',
+  });
+  await does('recipeFromTool', { operation, t: 7, cut: 'roughing' });
   await everyView();
   const { program } = (await jobView(crib.db, 'J-1', 10))!;
   await does('renumberTools', { operation, program: program!.entryId, numbers: [{ t: 7, to: 17 }] });

@@ -44,6 +44,9 @@ beforeAll(async () => {
   await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
   await crib.do('endLife', { tag: 'A-0003', kind: 'preventive', cutterTo: 'USED' });
   await crib.do('placeOrder', { item: 'EM10', quantity: 4, promised: '2027-01-20' });
+  await crib.do('stateRecipe', {
+    ...{ item: 'EM10', material: 'C45', cut: 'roughing', speedAs: 'n', speed: 4000 },
+  });
   await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 6 });
   await crib.do('loadPocket', { machine: 'M2', pocket: 1, tag: 'A-0001' });
   await crib.do('writeBuildSheet', {
@@ -73,6 +76,7 @@ const ASKED: Record<string, string> = {
   fixtures: 'machine=M2',
   'build-sheet': 'code=BS-1',
   life: 'item=EM10&material=C45',
+  recipe: 'code=R-0001',
 };
 
 /** Screens that are compared, but for the ledger and the history of movements, whose entries stay. */
@@ -324,6 +328,23 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => crib.do('writeSetupSheet', { operation, drawing: 'D-1', workOffset: 'G54' }),
   ],
   ['recordCycle', () => ({ operation, minutes: '2.4' })],
+  [
+    'stateRecipe',
+    () => ({
+      ...{ item: 'EM10', material: 'C45', cut: 'roughing', instead: 'R-0001' },
+      ...{ speedAs: 'Vc', speed: '120', feedAs: 'tooth', feed: '0.002 in', ap: '8' },
+    }),
+  ],
+  ['recordOutcome', () => ({ recipe: 'R-0001', outcome: 'rejected', words: 'chatters' })],
+  [
+    'recipeFromTool',
+    () => ({ operation, t: 7, cut: 'roughing' }),
+    () =>
+      crib.do('storeProgram', {
+        operation,
+        text: 'G21 G90\nT7 M6\nS2000 M3\nG0 G43 H7 Z20.\nG1 Z0. F200\nX90. F400\nM30',
+      }),
+  ],
   ['planTool', () => ({ operation, t: 7, does: 'roughs', must: { family: 'square', DC: '10' } })],
   [
     'moveKit',

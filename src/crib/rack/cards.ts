@@ -8,6 +8,7 @@ import { buildOf, partsWith, putTogether } from '@/crib/assemblies';
 import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { askedOf, openWork, type Work } from '@/crib/work';
+import { recipesHere } from '@/crib/cutting';
 import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
@@ -191,6 +192,7 @@ function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
     const operation = operations.get(tie.operationId);
     if (!operation || tie.assemblyId === null) return [];
     const program = work.programs.get(operation.id) ?? null;
+    const plan = plans.get(`${operation.id} ${tie.t}`) ?? null;
     const asked: Asked = {
       operation,
       machine: held(work.machines, operation.machineId),
@@ -198,7 +200,8 @@ function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
       t: tie.t,
       tool: program?.tools.find((x) => x.t === tie.t) ?? null,
       pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
-      plan: plans.get(`${operation.id} ${tie.t}`) ?? null,
+      plan,
+      recipes: recipesHere(work.recipes, operation.material, plan?.row.recipeId ?? null),
     };
     return [{ assembly: tie.assemblyId, asked }];
   });

@@ -1,4 +1,12 @@
-import { asksOf, judgeUse, notCalled, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
+import {
+  asksOf,
+  judgeUse,
+  notCalled,
+  type RecipesHere,
+  type UseBuild,
+  type UseJudgement,
+  type UseState,
+} from '@/core/jobs';
 import type { ToolReport } from '@/core/programs';
 import { hereOf, machineOf, partsLeftOf, readOtherwiseOn } from '@/crib/assemblies';
 import type { Planned } from '@/crib/work';
@@ -16,11 +24,13 @@ export interface Asked {
   tool: ToolReport | null;
   pass: PassDepthRow | null;
   plan: Planned | null;
+  /** How its cutter is run in what is cut. */
+  recipes: RecipesHere | null;
 }
 
 /** The answer for a T: what stands on it, or nothing; `was`: what was taken down from it. */
 export const judgedUse = (
-  { operation, machine, program, t, tool, pass }: Asked,
+  { operation, machine, program, t, tool, pass, recipes }: Asked,
   assembly: (UseBuild & UseState) | null,
   was: string | null = null,
 ): UseJudgement =>
@@ -28,7 +38,7 @@ export const judgedUse = (
     ? notCalled(t)
     : judgeUse({
         asks: asksOf(tool, program ? readOtherwiseOn(program, machine).figures : []),
-        here: hereOf(operation, pass),
+        here: hereOf(operation, pass, recipes),
         machine: machineOf(machine),
         partsLeft: partsLeftOf(operation),
         assembly,

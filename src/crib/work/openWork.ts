@@ -15,6 +15,7 @@ import {
 } from '@/data/jobs';
 import { type MachineRow, manyMachines } from '@/data/shop';
 import { type Planned, plannedOf } from './planned';
+import { type RecipesAround, recipesAround } from '@/crib/cutting';
 
 /** Operations with what their tools are judged by. */
 export interface Work {
@@ -25,6 +26,8 @@ export interface Work {
   passes: PassDepthRow[];
   /** What each T is planned to be. */
   plans: Planned[];
+  /** How their cutters are run. */
+  recipes: RecipesAround;
   /** What is tied, taken down or not, and what else stands. */
   assemblies: Map<number, AssemblyRow>;
   /** Cutters of all of these, and holders of those that stand. */
@@ -70,12 +73,19 @@ export async function askedOf(
   ties: TieRow[],
 ): Promise<Omit<Work, 'assemblies' | 'items'>> {
   const ids = operations.map((o) => o.id);
+  const rows = await manyToolPlans(c, ids);
   return {
     operations,
     machines: new Map((await manyMachines(c)).map((m) => [m.id, m])),
     programs: new Map((await manyPrograms(c, ids)).map((p) => [p.operationId, p])),
     ties,
     passes: await manyPassDepths(c, ids),
-    plans: await plannedOf(c, await manyToolPlans(c, ids)),
+    plans: await plannedOf(c, rows),
+    recipes: await recipesAround(
+      c,
+      rows.flatMap((r) => r.recipeId ?? []),
+      ties.flatMap((t) => t.assemblyId ?? []),
+      operations.map((o) => o.materialId),
+    ),
   };
 }

@@ -51,8 +51,8 @@ export const manyParts = (c: Connection, assemblyIds: readonly number[]) =>
 /** The next free number of a series such as A-0108 or E-0210; countered numbers are not used again. */
 export async function nextNumber(
   c: Connection,
-  table: 'assembly' | 'piece' | 'purchase' | 'count_sheet',
-  column: 'tag' | 'mark' | 'number',
+  table: 'assembly' | 'piece' | 'purchase' | 'count_sheet' | 'recipe',
+  column: 'tag' | 'mark' | 'number' | 'code',
   prefix: string,
 ): Promise<string> {
   // The latest row has the highest number: its table grows by one at a time.

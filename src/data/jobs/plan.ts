@@ -13,6 +13,8 @@ export interface ToolPlanRow {
   must: SheetMust | null;
   leavesSideMm: number | null;
   leavesFloorMm: number | null;
+  /** The recipe it is to run by. */
+  recipeId: number | null;
   who: string;
   happenedAt: Date;
 }
@@ -37,6 +39,7 @@ export const insertToolPlan = inserts<{
   must?: string | null;
   leavesSideMm?: number | null;
   leavesFloorMm?: number | null;
+  recipeId?: number | null;
   gone: boolean;
 }>('tool_plan');
 

@@ -67,8 +67,8 @@ export async function copyOperation(c: Connection, entryId: number, from: number
     `insert into pass_depth (entry_id, operation_id, t, depth_mm, depth_entered)
      select $1, $3, t, depth_mm, depth_entered from (select distinct on (x.t) x.* from pass_depth x join live_entry e on e.id = x.entry_id
        where x.operation_id = $2 order by x.t, e.happened_at desc, e.id desc) l where depth_mm is not null`,
-    `insert into tool_plan (entry_id, operation_id, t, does, item_id, sheet_code, must, leaves_side_mm, leaves_floor_mm)
-     select $1, $3, t, does, item_id, sheet_code, must, leaves_side_mm, leaves_floor_mm from (select distinct on (x.t) x.* from tool_plan x join live_entry e on e.id = x.entry_id
+    `insert into tool_plan (entry_id, operation_id, t, does, item_id, sheet_code, must, leaves_side_mm, leaves_floor_mm, recipe_id)
+     select $1, $3, t, does, item_id, sheet_code, must, leaves_side_mm, leaves_floor_mm, recipe_id from (select distinct on (x.t) x.* from tool_plan x join live_entry e on e.id = x.entry_id
        where x.operation_id = $2 order by x.t, e.happened_at desc, e.id desc) l where not gone`,
     `insert into tie (entry_id, operation_id, t, assembly_id)
      select $1, $3, n.t, n.assembly_id from tie_now n join assembly_now s on s.assembly_id = n.assembly_id where n.operation_id = $2`,

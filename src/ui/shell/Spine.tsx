@@ -7,6 +7,7 @@ import EntriesIcon from '@mui/icons-material/HistoryOutlined';
 import PlacesIcon from '@mui/icons-material/Inventory2Outlined';
 import BuyingIcon from '@mui/icons-material/LocalShippingOutlined';
 import MachinesIcon from '@mui/icons-material/PrecisionManufacturingOutlined';
+import CuttingIcon from '@mui/icons-material/SpeedOutlined';
 import LifeIcon from '@mui/icons-material/ShowChartOutlined';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
@@ -29,6 +30,7 @@ const AREAS = [
   ['/rack', 'Rack', 'rack', RackIcon],
   ['/machines', 'Machines', null, MachinesIcon],
   ['/jobs', 'Jobs', 'jobs', JobsIcon],
+  ['/cutting', 'Cutting', null, CuttingIcon],
   ['/life', 'Life', null, LifeIcon],
   ['/buying', 'Buying', 'buying', BuyingIcon],
   ['/history', 'Entries', null, EntriesIcon],

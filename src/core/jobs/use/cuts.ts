@@ -1,8 +1,9 @@
 import { aside, type Judgement, mm, say } from '../../because';
 import { familySpec } from '../../cutters';
 import { DEFAULTS } from '../../defaults';
-import type { InForce, Tapping } from '../../programs';
+import type { Tapping } from '../../programs';
 import type { Use, UseBuild } from './facts';
+import { feedPerTurn } from './feedPerTurn';
 import { inProgram } from './inProgram';
 
 type Asked = Pick<Use, 'asks' | 'here'>;
@@ -13,14 +14,6 @@ export const judgeCuts = (asked: Asked, build: UseBuild): Judgement[] => [
   ...(asked.asks.taps ?? []).flatMap((tap) => tapping(tap, build)),
   ...[plunge(asked, build), ramp(asked, build), chip(asked, build)].filter((j) => j !== null),
 ];
-
-/** Way a turn, mm, of a feed in force; null: the spindle stands, or nobody can tell how fast it turns. */
-function feedPerTurn({ f, unit, s }: Pick<InForce, 'f' | 'unit' | 's'>): number | null {
-  const scale = unit.startsWith('inch') ? 25.4 : 1;
-  if (unit === '1/min') return null;
-  if (unit.endsWith('rev')) return f * scale;
-  return s === null || s === 0 ? null : (f * scale) / s;
-}
 
 /** A tap follows its own pitch: feed and speed must say the same, and nothing may hold it at the bottom. */
 function tapping(tap: Tapping, { cutter, cuts, name }: UseBuild): Judgement[] {
@@ -111,7 +104,7 @@ function ramp({ asks }: Asked, { cutter, name }: UseBuild): Judgement | null {
     : say('RAMP', 'good', `Feeds down at ${degrees}° at most`, why, values, 'slope ≤ RMPX');
 }
 
-/** Chip load of a mill, least and most; nothing is stated yet that it could be held against. */
+/** Chip load of a mill, least and most; recipes are held against it where there are some. */
 function chip({ asks }: Asked, { cutter, name }: UseBuild): Judgement | null {
   const teeth = cutter.NOF;
   if (!familySpec(cutter.family).mills || teeth === null || teeth === 0) return null;

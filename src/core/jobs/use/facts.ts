@@ -1,5 +1,6 @@
 import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
+import type { Recipe } from '../../cutting';
 import type { EdgesNeeded } from './edgesNeeded';
 import type { Extent, InForce, Tapping, WarningCode } from '../../programs';
 
@@ -45,6 +46,15 @@ export interface Jaws {
   stock: Extent;
 }
 
+/** How cutters are run in what is cut here: what a T's planner named, or what is kept for cutters that stand. */
+export interface RecipesHere {
+  /** What is cut, by its code. */
+  material: string;
+  named: Recipe | null;
+  /** Of this material, where none is named. */
+  recipes: readonly Recipe[];
+}
+
 /** What is known of the operation beside its program. */
 export interface AskedHere {
   /** Highest thing beside the cut: part top or jaw. */
@@ -57,6 +67,8 @@ export interface AskedHere {
   jaws?: Jaws | null;
   /** Part zero above the machine's datum surface; left out or null: not known. */
   partZero?: number | null;
+  /** Left out or null: none are kept. */
+  recipes?: RecipesHere | null;
 }
 
 export interface UseMachine {
@@ -78,6 +90,8 @@ export interface UseMachine {
 export interface UseBuild {
   /** What it is called in reasons: its tag, or 'this build'. */
   name: string;
+  /** Code of its cutter; left out: not asked. */
+  itemCode?: string;
   cutter: CutterGeometry;
   /** A body carries inserts and has a speed limit of its own. */
   body: { rpmMax: number | null } | null;

@@ -7,6 +7,7 @@ import { edgesNeeded, edgesWords } from './edgesNeeded';
 import { inProgram } from './inProgram';
 import { judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
+import { judgeRecipes } from './recipes';
 import { judgeSpindle } from './spindle';
 import { judgeJaws } from './jaws';
 import { judgeSink, judgeTravel } from './zLimits';
@@ -88,6 +89,7 @@ export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: Use
   ...judgeSink(use),
   ...judgeJaws(use, build.cutter),
   ...judgeCuts(use, build),
+  ...judgeRecipes(use, build),
 ];
 
 /** A wrench that was off leaves nobody to say how tight it is. */

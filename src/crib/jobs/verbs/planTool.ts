@@ -1,8 +1,15 @@
 import { mustOfInput, mustSchema } from '@/crib/assemblies';
 import { defineVerb, field, found, maybeLength, type Moment, Problem, toNumber } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
+import { maybeRecipe } from '@/data/cutting';
 import type { Connection } from '@/data/database';
-import { insertToolPlan, manyToolPlans, maybeOperation, type ToolPlanRow } from '@/data/jobs';
+import {
+  insertToolPlan,
+  manyToolPlans,
+  maybeOperation,
+  type OperationRow,
+  type ToolPlanRow,
+} from '@/data/jobs';
 import { maybeSheetNow } from '@/data/sheets';
 import { t } from '../toolNumber';
 
@@ -20,6 +27,7 @@ export const planTool = defineVerb({
     item: field.code,
     sheet: field.code,
     must: mustSchema,
+    recipe: { ...field.code, description: 'The recipe it is to run by.' },
     leavesSide: field.length(0, 100, 'What it leaves at the walls for another tool; 0: it cuts to size.'),
     leavesFloor: field.length(0, 100, 'What it leaves on the floor.'),
     gone: { type: 'boolean' },
@@ -49,12 +57,14 @@ export const planTool = defineVerb({
       leavesSideMm: gone ? null : (maybeLength(input.leavesSide)?.mm ?? null),
       leavesFloorMm: gone ? null : (maybeLength(input.leavesFloor)?.mm ?? null),
     };
+    const recipeId =
+      gone || input.recipe === undefined ? null : await recipeOf(c, moment, input.recipe, operation);
     const saysLeft = leaves.leavesSideMm !== null || leaves.leavesFloorMm !== null;
-    if (!gone && input.does === undefined && named.length === 0 && !saysLeft)
+    if (!gone && input.does === undefined && named.length === 0 && !saysLeft && recipeId === null)
       throw new Problem('INVALID_INPUT', `Nothing is said of T${number}`, {
         field: 'does',
         value: null,
-        limit: 'what it does, what it leaves, or what it is to be',
+        limit: 'what it does, what it leaves, what it is to be, or by which recipe it runs',
         wayOut: 'Say one of them; to plan it no more, say so.',
       });
     moment.leansOn(operation.entryId);
@@ -65,6 +75,7 @@ export const planTool = defineVerb({
       sheetCode: gone || input.sheet === undefined ? null : await sheetOf(c, moment, input.sheet),
       must: gone || input.must === undefined ? null : JSON.stringify(mustOfInput(input.must)),
       ...leaves,
+      recipeId,
     });
     return { job: operation.job, operation: operation.number, t: number, gone };
   },
@@ -88,6 +99,32 @@ async function sheetOf(c: Connection, moment: Moment, code: string): Promise<str
   const sheet = found(await maybeSheetNow(c, code.toUpperCase()), 'sheet', code, 'build sheet');
   moment.leansOn(sheet.entryId);
   return sheet.code;
+}
+
+/** A recipe that is in force, for what this operation cuts. */
+async function recipeOf(
+  c: Connection,
+  moment: Moment,
+  code: string,
+  operation: OperationRow,
+): Promise<number> {
+  const recipe = found(await maybeRecipe(c, code), 'recipe', code, 'recipe');
+  const against = (words: string, limit: string, wayOut: string) =>
+    new Problem('REFUSED', words, { field: 'recipe', value: recipe.code, limit, wayOut });
+  if (recipe.replacedBy !== null)
+    throw against(
+      `${recipe.replacedBy} was written instead of ${recipe.code}`,
+      'a recipe in force',
+      `Name ${recipe.replacedBy}.`,
+    );
+  if (recipe.materialId !== operation.materialId)
+    throw against(
+      `${recipe.code} is for ${recipe.material}, ${operation.job} is ${operation.material}`,
+      `a recipe in ${operation.material}`,
+      'What it does in another material is another recipe: state that one.',
+    );
+  moment.leansOn(recipe.entryId);
+  return recipe.id;
 }
 
 /** Somebody else planned it meanwhile. */

@@ -140,6 +140,7 @@ async function moveTools(
         ...{ does: plan?.does ?? null, itemId: plan?.itemId ?? null, sheetCode: plan?.sheetCode ?? null },
         must: plan?.must ? JSON.stringify(plan.must) : null,
         ...{ leavesSideMm: plan?.leavesSideMm ?? null, leavesFloorMm: plan?.leavesFloorMm ?? null },
+        recipeId: plan?.recipeId ?? null,
       });
   }
 }

@@ -4,9 +4,10 @@ import { type EdgeClaim, type EdgeShare, kitState, type KitState, shareEdge } fr
 import type { A_JOB, Question } from '@/core/questions';
 import { first, held } from '@/core/sure';
 import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
+import { recipeChoices } from '@/crib/cutting';
 import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/jobs';
 import { standingOn } from '@/crib/rack';
-import { type Planned, workAround } from '@/crib/work';
+import { type Planned, type Work, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -81,6 +82,8 @@ export interface KitView {
   hasProgram: boolean;
   operations: { number: number; machine: string }[];
   tools: KitTool[];
+  /** Recipes in what it cuts that a T may be planned to run by, the most trusted first. */
+  recipes: { code: string; words: string }[];
   pull: PullLine[];
   /** What is off the rack for it: to be put back once it is made. */
   out: { tag: string; words: string; cart: string | null; who: string }[];
@@ -106,10 +109,7 @@ export async function kitView(
   const pulled = await pulledFor(c, [...ids.values()]);
   const claims = await claimsOn(c, [...ids.values()]);
   const tools: KitTool[] = [];
-  for (const tool of [
-    ...line.tools.map((t) => ({ ...t, called: true })),
-    ...notCalled(work.plans, line.tools),
-  ]) {
+  for (const tool of [...line.tools.map((t) => ({ ...t, called: true })), ...notCalled(work, line.tools)]) {
     const card = tool.tag === null ? null : held(byTag, tool.tag);
     const load = tool.tag === null ? undefined : loads.get(tool.tag);
     const move = tool.tag === null ? undefined : pulled.get(ids.get(tool.tag) ?? -1);
@@ -151,6 +151,7 @@ export async function kitView(
     hasProgram: line.program !== null,
     operations: operations.map((o) => ({ number: o.number, machine: o.machine })),
     tools,
+    recipes: await recipeChoices(c, operation.materialId, operation.machine),
     pull: pullList(tools),
     out: tools.flatMap((t) =>
       t.tag !== null && t.pulled
@@ -167,13 +168,13 @@ type Line = Pick<ToolLine, 't' | 'plan' | 'tag' | 'wasTag' | 'words'> & {
 };
 
 /** Planned, and not called by the program that is in force, or there is none yet. */
-const notCalled = (plans: readonly Planned[], tools: readonly ToolLine[]): Line[] =>
+const notCalled = ({ plans, recipes }: Work, tools: readonly ToolLine[]): Line[] =>
   plans
     .filter((p) => !tools.some((t) => t.t === p.row.t))
     .map((p) => ({
       ...{
         t: p.row.t,
-        plan: plannedLine(p),
+        plan: plannedLine(p, recipes),
         tag: null,
         wasTag: null,
         words: null,

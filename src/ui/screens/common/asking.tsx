@@ -49,12 +49,43 @@ export function AskWords({ label, hint }: { label: string; hint?: string }) {
   );
 }
 
-/** One choice that narrows the question; the first option is 'whatever'. */
-export function AskChoice({
+/** One choice that narrows a question; the first option is 'whatever'. `to`: the address where it is chosen. */
+export function AskOne({
   label,
-  name,
+  value,
   any,
   options,
+  to,
+}: {
+  label: string;
+  value: string | null;
+  any: string;
+  options: readonly (readonly [value: string, words: string])[];
+  to: (chosen: string | null) => string;
+}) {
+  const router = useRouter();
+  return (
+    <label>
+      {label}{' '}
+      <Choice
+        value={value ?? ''}
+        onChange={(e) => router.push(to(e.target.value || null), { scroll: false })}
+      >
+        <option value="">{any}</option>
+        {options.map(([of, words]) => (
+          <option key={of} value={of}>
+            {words}
+          </option>
+        ))}
+      </Choice>
+    </label>
+  );
+}
+
+/** The same of what the catalogue and the stock are asked. */
+export function AskChoice({
+  name,
+  ...props
 }: {
   label: string;
   name: 'kind' | 'place' | 'lies' | 'owner';
@@ -62,26 +93,12 @@ export function AskChoice({
   options: readonly (readonly [value: string, words: string])[];
 }) {
   const query = useQuery('places');
-  const router = useRouter();
   return (
-    <label>
-      {label}{' '}
-      <Choice
-        value={query.get(name) ?? ''}
-        onChange={(e) =>
-          router.push(query.href({ [name]: e.target.value || null, after: null, before: null }), {
-            scroll: false,
-          })
-        }
-      >
-        <option value="">{any}</option>
-        {options.map(([value, words]) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
-      </Choice>
-    </label>
+    <AskOne
+      {...props}
+      value={query.get(name)}
+      to={(chosen) => query.href({ [name]: chosen, after: null, before: null })}
+    />
   );
 }
 

@@ -1,6 +1,8 @@
 'use client';
 import { Link } from '@/ui/kit/link';
+import { CUTS } from '@/core/cutting';
 import { linkTo } from '@/core/links';
+import { namesOf } from '@/core/names';
 import type { JobView, ToolLine } from '@/crib/jobs';
 import { Judgements, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
@@ -86,6 +88,30 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
           build one for it
         </Link>
       </p>
+      <h2>{line.plan?.recipe ? `Runs by ${line.plan.recipe}` : 'Keep it as a recipe'}</h2>
+      {line.plan?.recipe ? (
+        <p>
+          <Link href={linkTo('cutting', { open: line.plan.recipe })}>how it is run</Link>
+        </p>
+      ) : (
+        line.tag && (
+          <VerbForm
+            verb="recipeFromTool"
+            fixed={{ operation: job.operation.id, t: line.t }}
+            submit="Keep what it runs with"
+            fields={[
+              {
+                name: 'cut',
+                label: 'What it does',
+                kind: 'choice',
+                wide: true,
+                options: namesOf(CUTS).map((c) => [c, CUTS[c]] as const),
+              },
+            ]}
+            said={(d) => `${d.code}, ${d.outcome}: T${d.t} runs by it`}
+          />
+        )
+      )}
       <h2>Depth of one pass</h2>
       <VerbForm
         verb="statePassDepth"

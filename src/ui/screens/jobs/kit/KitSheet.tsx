@@ -153,7 +153,11 @@ function Tool({
   const [cutter] = t.pieces;
   const href = query.href({ do: 'plan', t: t.t });
   const left = t.plan && leavesWords(t.plan.leaves, (mm) => `${show(mm, 2)} ${unitWord}`);
-  const said = [t.plan?.does, left && (left === 'to size' ? left : `leaves ${left}`)]
+  const said = [
+    t.plan?.does,
+    t.plan?.recipe && `by ${t.plan.recipe}`,
+    left && (left === 'to size' ? left : `leaves ${left}`),
+  ]
     .filter((words) => words)
     .join('; ');
   return (

@@ -13,6 +13,12 @@ export function PlanTag({ kit, t }: { kit: KitView; t: number | null }) {
   const router = useRouter();
   const plan = kit.tools.find((x) => x.t === t)?.plan ?? null;
   const mm = (n: number | undefined) => (n === undefined ? '' : `${n} mm`);
+  // One that is out of use by now stays chosen until somebody chooses another.
+  const offered = kit.recipes.map((r) => [r.code, `${r.code} ${r.words}`] as const);
+  const recipes =
+    plan?.recipe && !kit.recipes.some((r) => r.code === plan.recipe)
+      ? [[plan.recipe, `${plan.recipe} as it was planned`] as const, ...offered]
+      : offered;
   const next = Math.max(0, ...kit.tools.map((x) => x.t)) + 1;
   const fields: FieldOf<'planTool'>[] = [
     ...(t === null ? [{ name: 't' as const, label: 'T', kind: 'whole' as const, start: String(next) }] : []),
@@ -24,6 +30,10 @@ export function PlanTag({ kit, t }: { kit: KitView; t: number | null }) {
     {
       ...{ name: 'leavesFloor', label: 'Leaves on the floor', kind: 'length', optional: true },
       start: mm(plan?.leaves.floor ?? undefined),
+    },
+    {
+      ...{ name: 'recipe', label: 'Runs by the recipe', kind: 'choice', wide: true, optional: true },
+      ...{ start: plan?.recipe ?? '', options: recipes },
     },
     {
       ...{ name: 'item', label: 'It is this cutter', kind: 'search', search: items },

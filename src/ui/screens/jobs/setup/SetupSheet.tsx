@@ -190,6 +190,7 @@ function Tools({ job }: { job: JobView }) {
                 {on?.tag ? <span className="fig">{on.tag}</span> : <Blank />}{' '}
                 <span className="soft small">{t.words ?? t.tool.name}</span>
                 {t.plan?.does && <div className="small">{t.plan.does}</div>}
+                {t.plan?.recipe && <div className="soft small">by {t.plan.recipe}</div>}
               </TableCell>
               <TableCell className="small">
                 {(t.plan && leavesWords(t.plan.leaves, (mm) => show(mm, 2))) ?? <Blank />}

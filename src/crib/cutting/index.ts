@@ -1,0 +1,11 @@
+// What people do
+export { recordOutcome } from './verbs/recordOutcome';
+export { stateRecipe } from './verbs/stateRecipe';
+// What screens show
+export { recipesView } from './views/recipesView';
+export type { RecipeLine, RecipesView, RecipeView } from './views/recipesView';
+export { recipeView } from './views/recipesView';
+// Shared with other rooms: how cutters are run
+export { recipeChoices } from './recipeChoices';
+export { recipeOf } from './recipeOf';
+export { type RecipesAround, recipesAround, recipesHere } from './recipesAround';

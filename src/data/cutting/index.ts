@@ -1,0 +1,10 @@
+export type { OutcomeRow, RecipeRow } from './types';
+export {
+  manyOutcomes,
+  manyRecipes,
+  manyRecipesById,
+  manyRecipesIn,
+  manyRecipesOf,
+  maybeRecipe,
+} from './read';
+export { insertOutcome, insertRecipe } from './write';
