@@ -308,3 +308,41 @@ test('a machine says how it gains speed: a program that was read before says so,
   await expect(page.getByText(/for gaining speed and corners/)).toBeVisible();
   await expect(page.getByText('Without acceleration')).toHaveCount(0);
 });
+
+test('what a T runs with is kept as a recipe, a changed program is held against it, and what came of it is said', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation } = await send('jobs', {
+    ...{ number: 'J-9007', part: 'Rail', material: 'C45', quantity: 4, due: '2027-03-14', machine: 'PLAN-1' },
+  });
+  await send('programs', { operation, name: 'rail.nc', text: PROGRAM() });
+  const { tag } = await send('assemblies', { ...(await shelved(send, 'PL9', { NOF: '4' })), stickout: 30 });
+  await send('ties', { operation, t: 31, tag });
+  await page.goto('/jobs?open=J-9007&t=31');
+  await fill(tagOf(page), { 'What it does': 'roughing' });
+  await page.getByRole('button', { name: 'Keep what it runs with' }).click();
+  await expect(said(page)).toContainText(/R-\d+, tried: T31 runs by it/);
+  await expect(tagOf(page).getByText(/Runs by R-\d+, tried in C45/)).toBeVisible();
+  // Twice the feed is twice the chip: F520 by S2600 and four flutes is 0.05 a tooth for 0.025.
+  await send('programs', {
+    operation,
+    name: 'rail-2.nc',
+    text: PROGRAM().replaceAll('F260', 'F520').replaceAll('F130', 'F260'),
+  });
+  await page.reload();
+  await expect(tagOf(page).getByText(/Feeds 0.05 mm a tooth, R-\d+ says 0.025 mm a tooth/)).toBeVisible();
+  await page.getByRole('link', { name: 'how it is run' }).click();
+  await expect(page.getByRole('heading', { name: 'Cutting' })).toBeVisible();
+  await fill(tagOf(page), { 'It was': 'rejected', 'What was seen': 'rubs' });
+  await page.getByRole('button', { name: 'Say so' }).click();
+  await expect(said(page)).toContainText('rejected');
+  await expect(tagOf(page).getByText('rubs')).toBeVisible();
+  // Another is stated instead: what stands in the old one is not typed twice.
+  await page.getByRole('link', { name: 'run it otherwise' }).click();
+  await fill(tagOf(page), { 'Feed, mm': '0.05' });
+  await page.getByRole('button', { name: 'State it' }).click();
+  await expect(said(page)).toContainText(/recipe R-\d+ stated/);
+  await expect(tagOf(page).getByText('not tried')).toBeVisible();
+  await expect(tagOf(page).getByText('Nobody has run it here yet.')).toBeVisible();
+});

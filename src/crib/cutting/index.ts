@@ -6,6 +6,6 @@ export { recipesView } from './views/recipesView';
 export type { RecipeLine, RecipesView, RecipeView } from './views/recipesView';
 export { recipeView } from './views/recipesView';
 // Shared with other rooms: how cutters are run
-export { recipeChoices } from './recipeChoices';
+export { recipeChoices, recipesBeside } from './recipeChoices';
 export { recipeOf } from './recipeOf';
 export { type RecipesAround, recipesAround, recipesHere } from './recipesAround';

@@ -1,6 +1,7 @@
+import { group } from 'd3';
 import { byTrust, CUTS, feedWords, type Recipe, speedWords } from '@/core/cutting';
 import type { Connection } from '@/data/database';
-import { manyRecipesIn } from '@/data/cutting';
+import { manyRecipesIn, manyRecipesOfItems } from '@/data/cutting';
 import { recipeOf } from './recipeOf';
 
 /** Recipes offered for a tool line: more than anybody reads in a list. */
@@ -18,11 +19,29 @@ export async function recipeChoices(
   return byTrust(recipes).map((r) => ({ code: r.code, words: wordsOf(r) }));
 }
 
-const wordsOf = (r: Recipe): string =>
-  [
-    `${r.state}: ${r.item ?? `${r.family} ${r.diameters?.least} to ${r.diameters?.most}`} ${CUTS[r.cut]}`,
-    speedWords(r),
-    feedWords(r, String, 'mm'),
-  ]
-    .filter((w) => w !== null)
-    .join(', ');
+const cutterOf = (r: Recipe) => r.item ?? `${r.family} ${r.diameters?.least} to ${r.diameters?.most}`;
+const wordsOf = (r: Recipe): string => figuresOf(`${r.state}: ${cutterOf(r)} ${CUTS[r.cut]}`, r);
+const figuresOf = (first: string, r: Recipe): string =>
+  [first, speedWords(r), feedWords(r, String, 'mm')].filter((w) => w !== null).join(', ');
+
+/** Recipes shown beside each cutter that is chosen from. */
+const BESIDE = 3;
+
+/** How some cutters are run in materials of a group (null: in any), the most trusted first, by the code of the cutter; none that was rejected. */
+export async function recipesBeside(
+  c: Connection,
+  items: readonly string[],
+  isoGroup: string | null,
+): Promise<Record<string, { code: string; words: string }[]>> {
+  const kept = (await manyRecipesOfItems(c, items, isoGroup, MOST))
+    .map(recipeOf)
+    .filter((r) => r.state !== 'rejected');
+  return Object.fromEntries(
+    [...group(kept, (r) => r.item ?? '')].map(([item, recipes]) => [
+      item,
+      byTrust(recipes)
+        .slice(0, BESIDE)
+        .map((r) => ({ code: r.code, words: figuresOf(`${r.state} in ${r.material}`, r) })),
+    ]),
+  );
+}

@@ -5,6 +5,7 @@ export {
   manyRecipesById,
   manyRecipesIn,
   manyRecipesOf,
+  manyRecipesOfItems,
   maybeRecipe,
 } from './read';
 export { insertOutcome, insertRecipe } from './write';

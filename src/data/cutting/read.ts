@@ -31,6 +31,19 @@ export const manyRecipesOf = (
     [assemblyIds, materialIds, limit],
   );
 
+/** The latest recipes in force of some very cutters, by their codes, in the materials of a group of ISO 513 (null: of any), at most so many. */
+export const manyRecipesOfItems = (
+  c: Connection,
+  items: readonly string[],
+  isoGroup: string | null,
+  limit: number,
+) =>
+  many<RecipeRow>(
+    c,
+    `${RECIPE} where r.item_id in (select x.id from item x where x.code = any ($1)) and ($2::text is null or mat.iso_group = $2) and ${IN_FORCE} order by r.id desc limit $3`,
+    [items, isoGroup, limit],
+  );
+
 /** The latest recipes in force in a material, at most so many. */
 export const manyRecipesIn = (c: Connection, materialId: number, limit: number) =>
   many<RecipeRow>(c, `${RECIPE} where r.material_id = $1 and ${IN_FORCE} order by r.id desc limit $2`, [

@@ -18,6 +18,7 @@ import { isOne } from '@/core/names';
 import { usedPiece } from '@/core/stock';
 import { byName } from '@/core/units';
 import { cutterOf, factNumber, loadItems } from '@/crib/catalogue';
+import { recipesBeside } from '@/crib/cutting';
 import { Problem, toLength, toNumber, validate } from '@/crib/door';
 import { ladderInForce } from '@/crib/secondlife';
 import { manyTagsOfItems } from '@/data/assemblies';
@@ -44,6 +45,8 @@ export interface ChooseView {
   /** There are more of these families, further from the size that is asked for than those that were judged. */
   notLookedAt: boolean;
   kit: KitStep[] | null;
+  /** How those that fit are run in what is cut, by their codes. */
+  recipes: Record<string, { code: string; words: string }[]>;
 }
 const REJECTED_SHOWN = 40;
 /** Of each family so many on the side where what fits lies, and so many misses, that lie on the shelf; half as many to buy. */
@@ -110,6 +113,11 @@ export async function chooseView(c: Connection, asked: CutAsked): Promise<Choose
     rejectedMore: Math.max(0, rejected.length - REJECTED_SHOWN),
     notLookedAt: (await countOfFamilies(c, families, candidates.length)) > candidates.length,
     kit: kitFor(cut, candidates, rules),
+    recipes: await recipesBeside(
+      c,
+      fit.map((x) => x.code),
+      cut.group,
+    ),
   };
 }
 

@@ -1,5 +1,6 @@
 'use client';
 import { Link } from '@/ui/kit/link';
+import { linkTo } from '@/core/links';
 import { factsOf, KINDS, questionCutter } from '@/core/cutters';
 import { coatingNow, rungsFor } from '@/core/life';
 import { money } from '@/core/units';
@@ -110,6 +111,11 @@ export function ItemTag({
         </div>
       ))}
       <Seats item={item} bodies={bodies} shop={shop} />
+      {item.cutter && (
+        <p className="small">
+          <Link href={linkTo('cutting', { item: item.code })}>recipes of it</Link>
+        </p>
+      )}
       <HoleFigures item={item} />
       <Facts item={item} />
       {item.cutter && (

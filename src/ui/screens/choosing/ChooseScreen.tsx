@@ -108,6 +108,11 @@ function Fitting({ view }: { view: ChooseView }) {
                     {b}
                   </div>
                 ))}
+                {view.recipes[c.code]?.map((r) => (
+                  <div key={r.code} className="small">
+                    <Link href={linkTo('cutting', { open: r.code })}>{r.code}</Link> {r.words}
+                  </div>
+                ))}
                 {c.open.length > 0 && (
                   <div className="small">
                     <strong>▲ not judged:</strong> {c.open.join(', ')}

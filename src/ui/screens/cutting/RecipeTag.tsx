@@ -21,9 +21,9 @@ export function RecipeTag({ recipe: r, closeHref }: { recipe: RecipeView; closeH
   const [speed, feed] = [figures.speed(r), figures.feed(r)];
   return (
     <Tag
-      over={`${figures.cutter(r)}, ${CUTS[r.cut]} ${r.material}`}
+      over={figures.cutter(r)}
       number={r.code}
-      words={`${r.machine ? `On ${r.machine}` : 'On any machine'}, stated by ${r.who}, ${day(r.happenedAt)}`}
+      words={`${CUTS[r.cut]} ${r.material} on ${r.machine ?? 'any machine'}; ${r.who}, ${day(r.happenedAt)}`}
       closeHref={closeHref}
     >
       {r.replacedBy !== null && (
@@ -59,6 +59,13 @@ export function RecipeTag({ recipe: r, closeHref }: { recipe: RecipeView; closeH
         <Row name="Coolant">{r.coolant ?? none}</Row>
       </Rows>
       {r.words !== null && <p>{r.words}</p>}
+      {r.item !== null && (
+        <p>
+          <Link href={linkTo('life', { item: r.item, material: r.material })}>
+            how long {r.item} lasted in {r.material}
+          </Link>
+        </p>
+      )}
       <h2>What came of it</h2>
       {r.outcomes.length === 0 ? (
         <p className="soft">Nobody has run it here yet.</p>

@@ -111,7 +111,6 @@ function Recipes({ lines, open }: { lines: readonly RecipeLine[]; open: string |
           <TableCell className="num">Speed</TableCell>
           <TableCell className="num">Feed</TableCell>
           <TableCell className="num">ap × ae</TableCell>
-          <TableCell>Machine</TableCell>
           <TableCell>So far</TableCell>
         </TableRow>
       </TableHead>
@@ -127,7 +126,10 @@ function Recipes({ lines, open }: { lines: readonly RecipeLine[]; open: string |
               {figures.cutter(r)}
               <div className="soft small">{CUTS[r.cut]}</div>
             </TableCell>
-            <TableCell>{r.material}</TableCell>
+            <TableCell>
+              {r.material}
+              <div className="soft small">{r.machine ?? 'any machine'}</div>
+            </TableCell>
             <Figure of={figures.speed(r)} />
             <Figure of={figures.feed(r)} />
             <TableCell className="num fig">
@@ -137,7 +139,6 @@ function Recipes({ lines, open }: { lines: readonly RecipeLine[]; open: string |
                 `${figures.ap(r) ?? '—'} × ${figures.ae(r) ?? '—'}`
               )}
             </TableCell>
-            <TableCell>{r.machine ?? <span className="soft">any</span>}</TableCell>
             <TableCell>
               <StateMark state={r.state} />
             </TableCell>

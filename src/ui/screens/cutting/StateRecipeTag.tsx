@@ -48,11 +48,11 @@ export function StateRecipeTag({
       ...{ options: inUseOptions(shop.materials), start: old?.material ?? '' },
     },
     {
-      ...{ name: 'machine', label: 'Machine (blank: any)', kind: 'choice', optional: true },
-      ...{ options: inUseOptions(shop.machines), start: old?.machine ?? '' },
+      ...{ name: 'machine', label: 'Machine', kind: 'choice', optional: true },
+      ...{ options: inUseOptions(shop.machines), start: old?.machine ?? '', help: 'blank: any' },
     },
     {
-      ...{ name: 'cut', label: 'It', kind: 'choice', start: old?.cut ?? '' },
+      ...{ name: 'cut', label: 'What it does', kind: 'choice', start: old?.cut ?? '' },
       options: namesOf(CUTS).map((c) => [c, CUTS[c]] as const),
     },
     {
@@ -72,7 +72,7 @@ export function StateRecipeTag({
       start: most(old?.speed?.least, old?.speed?.most),
     },
     {
-      ...{ name: 'feedAs', label: 'Feed is the way', kind: 'choice', optional: true, wide: true },
+      ...{ name: 'feedAs', label: 'Feed as the way', kind: 'choice', optional: true, wide: true },
       options: namesOf(FEEDS).map((f) => [f, FEEDS[f]] as const),
       start: old?.feed?.as ?? '',
     },

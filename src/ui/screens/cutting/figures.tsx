@@ -18,12 +18,12 @@ export const StateMark = ({ state }: { state: RecipeState }) => (
 
 /** The figures of a recipe in the words of the shop; null: it does not state it. */
 export function useFigures() {
-  const { show, entered, unitWord } = useLengths();
+  const { entered, unitWord } = useLengths();
   const between = (least: string, most: string) => (least === most ? least : `${least} to ${most}`);
   return {
     cutter: (r: RecipeLine): string =>
       r.item ??
-      `${r.family ? familySpec(r.family).words : ''} ${between(show(r.diameters?.least, 2), show(r.diameters?.most, 2))}`,
+      `${r.family ? familySpec(r.family).words : ''} ${between(entered(r.entered.least, r.diameters?.least ?? null, 2), entered(r.entered.most, r.diameters?.most ?? null, 2))}`,
     speed: (r: RecipeLine): [figure: string, unit: string] | null =>
       r.speed && [
         between(String(r.speed.least), String(r.speed.most)),
