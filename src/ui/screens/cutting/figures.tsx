@@ -19,7 +19,7 @@ export const StateMark = ({ state }: { state: RecipeState }) => (
 /** The figures of a recipe in the words of the shop; null: it does not state it. */
 export function useFigures() {
   const { entered, unitWord } = useLengths();
-  const between = (least: string, most: string) => (least === most ? least : `${least} to ${most}`);
+  const between = (least: string, most: string) => (least === most ? least : `${least}–${most}`);
   return {
     cutter: (r: RecipeLine): string =>
       r.item ??
