@@ -346,3 +346,45 @@ test('what a T runs with is kept as a recipe, a changed program is held against 
   await expect(tagOf(page).getByText('not tried')).toBeVisible();
   await expect(tagOf(page).getByText('Nobody has run it here yet.')).toBeVisible();
 });
+
+test('a cut is tried on the bench: two figures give the rest, what binds is named, its point goes by hand and by keys', async ({
+  page,
+}) => {
+  const send = sends(page);
+  await shelved(send, 'PL10', { NOF: '4' });
+  await page.goto('/cutting?show=bench&item=PL10');
+  await page.getByLabel('What is cut').selectOption('C45');
+  const typed = async (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text);
+  await typed('Speed, This cut', '120');
+  await typed('Feed, This cut', '0.05');
+  await typed('Depth, This cut', '10');
+  await typed('Width, This cut', '2');
+  const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
+  // 1000 x 120 / (π x 8) = 4775; by 4 teeth of 0.05: 955; by 10 x 2: 19.1 cm3.
+  await expect(row('Turns n')).toContainText('4775');
+  await expect(row('Feed a minute')).toContainText('955');
+  await expect(row('Cut away')).toContainText('19.10');
+  await typed('Holder up to, rev/min', '4000');
+  await expect(row('What binds')).toContainText('n 4775 of 4000, the limit of holder');
+  await typed('Spindle gives, kW', '1');
+  const point = page.getByRole('slider', { name: 'This cut: depth and width' });
+  await point.focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  // A tenth of the flute of 20.
+  await expect(page.getByLabel('Depth, This cut', { exact: true })).toHaveValue('12.00');
+  const from = (await point.boundingBox())!;
+  await page.mouse.move(from.x + 9, from.y + 9);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 69, from.y + 9, { steps: 4 });
+  await page.mouse.up();
+  await expect
+    .poll(async () => Number(await page.getByLabel('Width, This cut').inputValue()))
+    .toBeGreaterThan(2.5);
+  await expect(page.getByText('Shaded: past a limit')).toBeVisible();
+  // Another beside it: shallow and wide.
+  await typed('Speed, Beside it', '120');
+  await typed('Feed, Beside it', '0.03');
+  await typed('Depth, Beside it', '1');
+  await typed('Width, Beside it', '6');
+  await expect(row('Flute that wears')).toContainText('5');
+});

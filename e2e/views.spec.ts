@@ -37,6 +37,7 @@ const VIEWS = [
   ['The calendar', '/jobs?do=calendar'],
   ['Cutting', '/cutting?open=R-0002'],
   ['A recipe stated', '/cutting?new=recipe'],
+  ['The bench', '/cutting?show=bench&recipe=R-0002'],
   ['Life', '/life'],
   ['Buying', '/buying?open=EM8'],
   ['Entries', '/history'],

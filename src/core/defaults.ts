@@ -76,6 +76,8 @@ export const DEFAULTS = {
    */
   tapFeedAsk: 0.005,
   tapFeedStop: 0.03,
+  /** mm: a chip that is nowhere thicker rubs: about the rounding of a carbide's edge (practice). */
+  thinChipMm: 0.01,
   /** Shares by which a program may be off a recipe before it is asked about: speed, feed, depth of a pass (practice: programmers round). */
   recipeSpeedOff: 0.05,
   recipeFeedOff: 0.1,

@@ -45,6 +45,24 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { read: { inscribed: 12.7, radius: 0.8, edges: 4 }, pricePerEdge: 125 },
   ],
   'tapers/read': [{ text: 'HSK-A 63' }, { taper: { standard: 'ISO 12164', key: 'HSK-A63' } }],
+  'cutting/cut': [
+    {
+      cutter,
+      ...{ speed: { n: 4775 }, feed: { fz: 0.05 }, ap: 10, ae: 2.5 },
+      material: { kc11: { least: 2220, most: 2220 }, mc: { least: 0.14, most: 0.14 }, unit: null },
+      limits: {
+        ...{ rpm: [{ of: 'holder', limit: 4000 }], hunts: null, feedMax: null },
+        ...{ power: null, torque: null, eta: null },
+      },
+      ...{ build: null, tolerance: null, corner: null, bore: null },
+    },
+    {
+      vf: { value: expect.closeTo(955, 6) },
+      Q: { value: expect.closeTo(23_875, 4) },
+      byUnit: { value: null },
+      binds: expect.arrayContaining([expect.objectContaining({ of: 'rpm', over: true })]),
+    },
+  ],
   'stock/explain': [
     {
       counted: 3,

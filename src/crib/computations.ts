@@ -1,6 +1,7 @@
 import { ASSEMBLIES_COMPUTATIONS } from './assemblies';
 import { BUYING_COMPUTATIONS } from './buying';
 import { CATALOGUE_COMPUTATIONS } from './catalogue';
+import { CUTTING_COMPUTATIONS } from './cutting';
 import { JOBS_COMPUTATIONS } from './jobs';
 import { LIFE_COMPUTATIONS } from './life';
 import { MEASURING_COMPUTATIONS } from './measuring';
@@ -13,6 +14,7 @@ export const COMPUTATIONS: readonly Computation[] = [
   ...ASSEMBLIES_COMPUTATIONS,
   ...BUYING_COMPUTATIONS,
   ...CATALOGUE_COMPUTATIONS,
+  ...CUTTING_COMPUTATIONS,
   ...JOBS_COMPUTATIONS,
   ...LIFE_COMPUTATIONS,
   ...MEASURING_COMPUTATIONS,

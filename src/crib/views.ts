@@ -9,6 +9,7 @@ import {
   REGISTERS,
   AFTER_ROW,
   AN_ASSEMBLY,
+  BENCH,
   A_SHEET,
   POCKETS,
   RACK,
@@ -35,7 +36,7 @@ import { consignedView } from '@/crib/consigned';
 import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
 import { devicesView, gaugesView } from '@/crib/devices';
 import { sheetsView, sheetView } from '@/crib/assemblies';
-import { recipesView, recipeView } from '@/crib/cutting';
+import { benchView, recipesView, recipeView } from '@/crib/cutting';
 import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
@@ -179,6 +180,12 @@ export const VIEWS: readonly View[] = [
     'How cutters are run in materials: recipes in force, the latest first, of a material or of a very cutter.',
     RECIPES,
     (crib, asked) => recipesView(crib.db, asked),
+  ),
+  view(
+    'bench',
+    'What a cut is tried with: a cutter of the shop, a recipe to begin from.',
+    BENCH,
+    (crib, asked) => benchView(crib.db, asked),
   ),
   view('recipe', 'One recipe by its code, with what came of it.', A_RECIPE, (crib, { code }) =>
     recipeView(crib.db, code ?? ''),

@@ -1,4 +1,4 @@
-import { recipesView, recipeView } from '@/crib/cutting';
+import { benchView, recipesView, recipeView } from '@/crib/cutting';
 import { shopView } from '@/crib/shop';
 import { RecipesScreen } from '@/ui/screens/cutting/RecipesScreen';
 import { Asked } from '@/ui/shell';
@@ -13,6 +13,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
       <RecipesScreen
         view={await recipesView(db, asked)}
         open={asked.open === undefined ? null : await recipeView(db, asked.open)}
+        bench={asked.show === 'bench' ? await benchView(db, asked) : null}
         shop={await view(shopView)}
       />
     </Asked>

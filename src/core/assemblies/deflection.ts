@@ -20,12 +20,16 @@ interface Section {
   E: number;
 }
 
-/** Unit-load integral of a stepped cantilever under a force at its free end, mm per N: Σ (b³ − a³) / 3 E I. */
-const bends = (sections: readonly Section[]): number => {
-  let from = 0;
+/**
+ * Unit-load integral of a stepped cantilever, mm at its free end per N at `at` from there: Σ ∫ (x − at) x dx / E I, which is
+ * Σ (b³ − a³) / 3 E I for a force at the end itself.
+ */
+const bends = (sections: readonly Section[], at = 0): number => {
+  let from = at;
   let sum = 0;
   for (const { to, D, E } of sections) {
-    if (to > from) sum += (to ** 3 - from ** 3) / (3 * E * (Math.PI / 64) * D ** 4);
+    if (to > from)
+      sum += ((to ** 3 - from ** 3) / 3 - (at * (to ** 2 - from ** 2)) / 2) / (E * (Math.PI / 64) * D ** 4);
     from = Math.max(from, to);
   }
   return sum;
@@ -55,6 +59,8 @@ export function deflection(
   parts: readonly Part[],
   stickout: number,
   force: number,
+  /** How far from the tip it pulls, mm. */
+  from = 0,
 ): { tip: Figure<number | null>; stiffness: number | null } {
   const body = details.RPM_MAX !== undefined;
   const E = MODULUS[body ? 'steel' : (details.SUBSTRATE ?? '')];
@@ -76,6 +82,7 @@ export function deflection(
     values: [
       { name: 'side force', value: `${force} N` },
       { name: 'stickout', value: `${Math.round(stickout * 100) / 100} mm` },
+      ...(from > 0 ? [{ name: 'pulls from the tip', value: `${Math.round(from * 100) / 100} mm` }] : []),
       {
         name: 'E',
         value: E === undefined ? 'not known' : `${E / 1000} GPa`,
@@ -98,7 +105,7 @@ export function deflection(
   }
   const now = bends(sections);
   return {
-    tip: { value: force * now, because, assumed: [] },
+    tip: { value: force * bends(sections, Math.min(from, stickout)), because, assumed: [] },
     stiffness: bends(cutterSections(c, E, 3 * c.DC)) / now,
   };
 }

@@ -14,3 +14,14 @@ export type {
   SpeedAs,
 } from './recipe';
 export { feedRange, feedText, feedWords, speedWords } from './words';
+// A cut as a whole: its chip, what it takes, what binds
+export { centreFeed, chipOf, drillChip, feedForChip, inCorner } from './chip';
+export type { Chip } from './chip';
+export { cuttingPower, specificForce, tangentialForce, torqueOf, unitPower } from './power';
+export { middle, STARTING_MATERIALS } from './materials';
+export type { StartingMaterial, StartingName } from './materials';
+export { cutFigures } from './cutFigures';
+export type { CutAsked, CutFigures } from './cutFigures';
+export type { Bind, CutLimits } from './binds';
+export { cutMap, mapReach } from './cutMap';
+export type { CutMap } from './cutMap';

@@ -13,6 +13,7 @@ export {
   REGISTERS,
   AFTER_ROW,
   AN_ASSEMBLY,
+  BENCH,
   A_SHEET,
   LABELS,
   POCKETS,

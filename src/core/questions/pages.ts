@@ -82,7 +82,7 @@ export const PAGES = {
     ...{ line: 'number', cart: 'code' },
   },
   /** `t` of `operation`: what a new recipe is made of. */
-  cutting: { ...RECIPES, open: 'code', new: ['recipe'], do: ['instead'] },
+  cutting: { ...RECIPES, recipe: 'code', open: 'code', new: ['recipe'], do: ['instead'], show: ['bench'] },
   life: { ...LIVES, item: 'code', material: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,

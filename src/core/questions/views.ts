@@ -82,6 +82,8 @@ export const TAKEABLE = {
 
 /** Recipes: of a material, of a very cutter; after one of them. */
 export const RECIPES = { material: 'code', item: 'code', after: 'number' } as const satisfies QuestionSpec;
+/** A cut that is tried: a cutter, and a recipe to begin from. */
+export const BENCH = { item: 'code', recipe: 'code' } as const satisfies QuestionSpec;
 export const A_RECIPE = { code: 'code' } as const satisfies QuestionSpec;
 
 export const NOTHING = {} as const satisfies QuestionSpec;

@@ -103,22 +103,23 @@ export const parts = list(
   ),
   12,
 );
+export const cutterDetails = shape(
+  {
+    SHANK: textOrNull,
+    DCB: orNull,
+    MOUNT: textOrNull,
+    LPR: orNull,
+    CCMS: textOrNull,
+    CSP: yesNo,
+    SUBSTRATE: textOrNull,
+    WT: orNull,
+    RPM_MAX: orNull,
+  },
+  [],
+);
 export const details = shape(
   {
-    cutter: shape(
-      {
-        SHANK: textOrNull,
-        DCB: orNull,
-        MOUNT: textOrNull,
-        LPR: orNull,
-        CCMS: textOrNull,
-        CSP: yesNo,
-        SUBSTRATE: textOrNull,
-        WT: orNull,
-        RPM_MAX: orNull,
-      },
-      [],
-    ),
+    cutter: cutterDetails,
     holder: shape(heldFacts, ['code']),
   },
   ['cutter', 'holder'],

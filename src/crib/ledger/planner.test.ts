@@ -124,6 +124,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['recipes', { material: 'C45' }],
     ['recipes', { item: 'EM10', after: '900' }],
     ['recipe', { code: 'R-0001' }],
+    ['bench', { item: 'EM10', recipe: 'R-0001' }],
     ['item', { code: 'EM10' }],
     ['item', { code: 'SL10' }],
     ['item', { code: 'FM50' }],

@@ -77,6 +77,7 @@ const ASKED: Record<string, string> = {
   'build-sheet': 'code=BS-1',
   life: 'item=EM10&material=C45',
   recipe: 'code=R-0001',
+  bench: 'item=EM10&recipe=R-0001',
 };
 
 /** Screens that are compared, but for the ledger and the history of movements, whose entries stay. */

@@ -110,6 +110,9 @@ export function RecipeTag({ recipe: r, closeHref }: { recipe: RecipeView; closeH
         ]}
         said={(d) => `${d.recipe} ${d.outcome}`}
       />
+      <p>
+        <Link href={linkTo('cutting', { show: 'bench', recipe: r.code })}>try it on the bench</Link>
+      </p>
       {r.replacedBy === null && (
         <p>
           <Link href={query.href({ do: 'instead' })} scroll={false}>

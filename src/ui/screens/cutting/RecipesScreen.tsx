@@ -8,17 +8,18 @@ import TableRow from '@mui/material/TableRow';
 import dynamic from 'next/dynamic';
 import { CUTS } from '@/core/cutting';
 import { linkTo } from '@/core/links';
-import type { RecipeLine, RecipesView, RecipeView } from '@/crib/cutting';
+import type { BenchView, RecipeLine, RecipesView, RecipeView } from '@/crib/cutting';
 import type { ShopView } from '@/crib/shop';
 import { Unknown } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
-import { Acts, Empty, Head, Notice } from '@/ui/kit/page';
+import { Acts, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import { Asking, AskOne } from '@/ui/screens/common/asking';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle } from '@/ui/shell';
 import { StateMark, useFigures } from './figures';
 
 /** Forms come when they are asked for. */
+const BenchSheet = dynamic(() => import('./bench/BenchSheet').then((m) => m.BenchSheet));
 const StateRecipeTag = dynamic(() => import('./StateRecipeTag').then((m) => m.StateRecipeTag));
 const RecipeTag = dynamic(() => import('./RecipeTag').then((m) => m.RecipeTag));
 
@@ -26,16 +27,18 @@ const RecipeTag = dynamic(() => import('./RecipeTag').then((m) => m.RecipeTag));
 export function RecipesScreen({
   view,
   open,
+  bench,
   shop,
 }: {
   view: RecipesView;
   open: RecipeView | null;
+  /** What a cut is tried with, where the bench is asked for. */
+  bench: BenchView | null;
   shop: ShopView;
 }) {
   const query = useQuery('cutting');
   const asked = query.get('open');
   const close = query.href({ open: null, new: null, do: null });
-  const narrowed = query.get('material') !== null || query.get('item') !== null;
   return (
     <Middle
       beside={
@@ -53,7 +56,7 @@ export function RecipesScreen({
       <Head>
         <div>
           <h1>Cutting</h1>
-          <div className="soft">How cutters are run in what is cut here, the latest on top</div>
+          <div className="soft">How cutters are run in what is cut here, and what a cut comes to</div>
         </div>
         <Acts>
           <Button component={Link} href={query.href({ new: 'recipe', open: null, do: null })} scroll={false}>
@@ -61,6 +64,32 @@ export function RecipesScreen({
           </Button>
         </Acts>
       </Head>
+      <Views
+        label="Cutting"
+        views={[
+          { words: 'Recipes', href: query.href({ show: null }), shown: bench === null },
+          { words: 'The bench', href: query.href({ show: 'bench', open: null }), shown: bench !== null },
+        ]}
+      />
+      {bench ? (
+        <BenchSheet
+          key={`${bench.cutter?.code ?? ''} ${bench.recipe?.code ?? ''}`}
+          view={bench}
+          shop={shop}
+        />
+      ) : (
+        <Kept view={view} open={open?.code ?? null} shop={shop} />
+      )}
+    </Middle>
+  );
+}
+
+/** The recipes that are kept, narrowed as it is asked. */
+function Kept({ view, open, shop }: { view: RecipesView; open: string | null; shop: ShopView }) {
+  const query = useQuery('cutting');
+  const narrowed = query.get('material') !== null || query.get('item') !== null;
+  return (
+    <>
       <Asking>
         <AskOne
           label="In"
@@ -88,13 +117,13 @@ export function RecipesScreen({
           <Link href={query.href({ new: 'recipe' })}>state one</Link> from a maker’s chart.
         </Empty>
       ) : (
-        <Recipes lines={view.lines} open={open?.code ?? null} />
+        <Recipes lines={view.lines} open={open} />
       )}
       <p className="small">
         {query.get('after') && <Link href={query.href({ after: null })}>back to the latest</Link>}{' '}
         {view.after !== null && <Link href={query.href({ after: view.after })}>earlier ones</Link>}
       </p>
-    </Middle>
+    </>
   );
 }
 

@@ -1,0 +1,139 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { type CutFigures, cutFigures, STARTING_MATERIALS } from '@/core/cutting';
+import { namesOf } from '@/core/names';
+import type { BenchView } from '@/crib/cutting';
+import type { ShopView } from '@/crib/shop';
+import { Caution } from '@/ui/kit/page';
+import { SearchField } from '@/ui/kit/form';
+import { Choice, Entry } from '@/ui/kit/field';
+import { items } from '@/ui/screens/common/found';
+import { inUseOptions } from '@/ui/screens/common/options';
+import { useQuery } from '@/ui/screens/common/query';
+import { useLengths } from '@/ui/shell';
+import styles from './Bench.module.css';
+import { CutMapChart } from './CutMapChart';
+import { CutTable } from './CutTable';
+import {
+  type BenchTexts,
+  BLANK,
+  BLANK_BENCH,
+  type CutTexts,
+  readCut,
+  startingOf,
+  textsOf,
+} from './readBench';
+
+/** A cut is tried before it is run: two figures give the rest, and what binds is named. A second one stands beside it. */
+export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) {
+  const query = useQuery('cutting');
+  const router = useRouter();
+  const { unit, unitWord, show } = useLengths();
+  const { cutter, recipe } = view;
+  const [bench, setBench] = useState<BenchTexts>(() => ({
+    ...BLANK_BENCH,
+    material: recipe ? startingOf(recipe.material) : '',
+    machine: recipe?.machine ?? '',
+  }));
+  const [cuts, setCuts] = useState<[CutTexts, CutTexts]>(() => [
+    recipe ? textsOf(recipe, cutter) : BLANK,
+    BLANK,
+  ]);
+  const read = useMemo(
+    () => cuts.map((c) => readCut(view, shop, bench, c, unit)),
+    [view, shop, bench, cuts, unit],
+  );
+  const figures = useMemo(
+    () => read.map((r): CutFigures | null => ('missing' in r ? null : cutFigures(r))),
+    [read],
+  );
+  const common = (name: keyof BenchTexts) => ({
+    value: bench[name],
+    onChange: (e: { target: { value: string } }) => setBench({ ...bench, [name]: e.target.value }),
+  });
+  const change = (which: number, over: Partial<CutTexts>) =>
+    setCuts(([a, b]) => (which === 0 ? [{ ...a, ...over }, b] : [a, { ...b, ...over }]));
+  const [first, second] = read;
+  const typed = (mm: number) => show(mm, 2);
+  return (
+    <>
+      <div className={styles.common}>
+        <div className={styles.cutter}>
+          <label htmlFor="bench-cutter">Cutter</label>
+          <SearchField
+            id="bench-cutter"
+            search={items}
+            value={cutter?.code ?? ''}
+            start={cutter && { value: cutter.code, title: cutter.code, words: cutter.words }}
+            onChange={(item) =>
+              router.push(query.href({ item: item || null, show: 'bench' }), { scroll: false })
+            }
+          />
+          {cutter && <div className="soft small">{cutter.words}</div>}
+        </div>
+        <label>
+          What is cut
+          <Choice {...common('material')}>
+            <option value="">choose</option>
+            {namesOf(STARTING_MATERIALS).map((m) => (
+              <option key={m} value={m}>
+                {m}
+              </option>
+            ))}
+          </Choice>
+        </label>
+        <label>
+          Machine
+          <Choice {...common('machine')}>
+            <option value="">any</option>
+            {inUseOptions(shop.machines).map(([code, name]) => (
+              <option key={code} value={code}>
+                {code} {name}
+              </option>
+            ))}
+          </Choice>
+        </label>
+        {(
+          [
+            ['holderRpm', 'Holder up to, rev/min'],
+            ['power', 'Spindle gives, kW'],
+            ['torque', 'and N m'],
+            ['stickout', `Stands out, ${unitWord}`],
+            ['tolerance', `May bend, ${unitWord}`],
+            ['corner', `Inside corner R, ${unitWord}`],
+            ['bore', `Bore it goes round in, ${unitWord}`],
+          ] as const
+        ).map(([name, label]) => (
+          <label key={name}>
+            {label}
+            <Entry className="fig" inputMode="decimal" {...common(name)} />
+          </label>
+        ))}
+      </div>
+      <div className={styles.both}>
+        <CutTable
+          cuts={cuts}
+          figures={figures}
+          asks={{ corner: bench.corner.trim() !== '', bore: bench.bore.trim() !== '' }}
+          onChange={change}
+        />
+        {first && !('missing' in first) && (
+          <CutMapChart
+            cut={first}
+            beside={second && !('missing' in second) ? second : null}
+            onMove={(ap, ae) => change(0, { ap: typed(ap), ae: typed(ae) })}
+          />
+        )}
+      </div>
+      {first && 'missing' in first && (
+        <p className="soft">Still to say: {first.missing.join(', ')}. What stays blank is not known.</p>
+      )}
+      <Caution>
+        Reckoned speeds and feeds are starting points, not permission. kc1.1 and mc are from memory of tables;
+        a worn edge, a weak clamping or a long reach change them. Follow the maker of the cutter, the machine
+        and your shop’s rules.
+      </Caution>
+    </>
+  );
+}

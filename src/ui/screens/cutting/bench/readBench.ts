@@ -1,0 +1,108 @@
+import { type CutAsked, type Recipe, STARTING_MATERIALS, type StartingName, turnsOf } from '@/core/cutting';
+import { isOne, namesOf } from '@/core/names';
+import { type LengthUnit, parseLength, parseNumber } from '@/core/units';
+import type { BenchView } from '@/crib/cutting';
+import type { ShopView } from '@/crib/shop';
+
+/** What is typed of one cut. */
+export interface CutTexts {
+  speedAs: 'Vc' | 'n';
+  speed: string;
+  feedAs: 'tooth' | 'minute';
+  feed: string;
+  ap: string;
+  ae: string;
+}
+/** What two cuts have in common. */
+export interface BenchTexts {
+  material: string;
+  machine: string;
+  holderRpm: string;
+  power: string;
+  torque: string;
+  stickout: string;
+  tolerance: string;
+  corner: string;
+  bore: string;
+}
+export const BLANK: CutTexts = { speedAs: 'Vc', speed: '', feedAs: 'tooth', feed: '', ap: '', ae: '' };
+export const BLANK_BENCH: BenchTexts = {
+  ...{ material: '', machine: '', holderRpm: '', power: '', torque: '' },
+  ...{ stickout: '', tolerance: '', corner: '', bore: '' },
+};
+
+/** The material a shop's code stands for among those that ship: by its name, or by the first of its words. */
+export const startingOf = (code: string): StartingName | '' => {
+  const names = namesOf(STARTING_MATERIALS);
+  return isOne(names, code) ? code : (names.find((n) => n.includes(code)) ?? '');
+};
+
+/** The cut that a recipe is, as it would be typed; a range by its middle. */
+export function textsOf(recipe: Recipe, cutter: BenchView['cutter']): CutTexts {
+  const mid = (range: { least: number; most: number } | null) =>
+    range === null ? '' : String(Number(((range.least + range.most) / 2).toPrecision(4)));
+  const { speed, feed } = recipe;
+  const teeth = cutter?.shape.NOF ?? null;
+  const perTooth =
+    feed?.as === 'turn' && teeth ? { least: feed.least / teeth, most: feed.most / teeth } : feed;
+  const length = (mm: number | null) => (mm === null ? '' : `${mm} mm`);
+  return {
+    speedAs: speed?.as === 'Vc' ? 'Vc' : 'n',
+    speed: speed?.as === 'Vc ft' ? mid(turnsOf(recipe, cutter?.shape.DC ?? 1)) : mid(speed),
+    feedAs: feed?.as === 'minute' ? 'minute' : 'tooth',
+    feed: perTooth ? `${mid(perTooth)} mm` : '',
+    ...{ ap: length(recipe.ap), ae: length(recipe.ae) },
+  };
+}
+
+/** A cut from what is typed; the names of what is missing or no figure, where it can't be reckoned yet. */
+export function readCut(
+  view: BenchView,
+  shop: ShopView,
+  bench: BenchTexts,
+  cut: CutTexts,
+  unit: LengthUnit,
+): CutAsked | { missing: string[] } {
+  const length = (text: string) => {
+    const mm = parseLength(text, unit)?.mm ?? null;
+    return mm !== null && mm > 0 ? mm : null;
+  };
+  const plain = (text: string) => {
+    const n = parseNumber(text);
+    return n !== null && n > 0 ? n : null;
+  };
+  const [speed, feed, ap, ae] = [plain(cut.speed), length(cut.feed), length(cut.ap), length(cut.ae)];
+  const missing = [
+    ...(view.cutter ? [] : ['a cutter']),
+    ...(speed === null ? ['speed'] : []),
+    ...(feed === null ? ['feed'] : []),
+    ...(ap === null ? ['depth ap'] : []),
+    ...(ae === null ? ['width ae'] : []),
+  ];
+  if (!view.cutter || speed === null || feed === null || ap === null || ae === null) return { missing };
+  const machine = shop.machines.find((m) => m.code === bench.machine) ?? null;
+  const { shape, details, rpmMax } = view.cutter;
+  const stickout = length(bench.stickout);
+  return {
+    cutter: shape,
+    speed: cut.speedAs === 'Vc' ? { vc: speed } : { n: speed },
+    feed: cut.feedAs === 'tooth' ? { fz: feed } : { vf: feed },
+    ...{ ap, ae },
+    material: isOne(namesOf(STARTING_MATERIALS), bench.material) ? STARTING_MATERIALS[bench.material] : null,
+    limits: {
+      rpm: [
+        ...(machine ? [{ of: machine.code, limit: machine.rpmMax }] : []),
+        { of: 'holder', limit: plain(bench.holderRpm) },
+        ...(details.RPM_MAX === undefined ? [] : [{ of: 'cutter body', limit: rpmMax }]),
+      ],
+      hunts:
+        machine && machine.huntsFrom !== null && machine.huntsTo !== null
+          ? { from: machine.huntsFrom, to: machine.huntsTo }
+          : null,
+      feedMax: machine?.feedMaxMmMin ?? null,
+      ...{ power: plain(bench.power), torque: plain(bench.torque), eta: null },
+    },
+    build: stickout === null ? null : { details, stickout },
+    ...{ tolerance: length(bench.tolerance), corner: length(bench.corner), bore: length(bench.bore) },
+  };
+}
