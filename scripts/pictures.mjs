@@ -16,7 +16,6 @@ const PICTURES = [
   ],
   ['cutters', '/cutters?open=CR12-2'],
   ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],
-  ['places', '/places?show=stock&open=CAB1-C'],
   ['sheet', '/sheets?open=BS-1'],
   ['registers', '/registers?machine=HORI-3'],
   ['pockets', '/pockets?machine=MILL-2&open=4'],
@@ -24,6 +23,20 @@ const PICTURES = [
   ['program', '/jobs?open=J-3120&do=program&line=112'],
   ['setup', '/jobs?open=J-4417&do=sheet'],
   ['kit', '/jobs?open=J-3120&do=kit'],
+  [
+    'bench',
+    '/cutting?show=bench&recipe=R-0002',
+    {
+      typed: {
+        'Stands out, mm': '42',
+        'May bend, mm': '0.02',
+        'Spindle gives, kW': '5.5',
+        ...{ 'Depth, This cut': '6', 'Width, This cut': '8' },
+        ...{ 'Speed, Beside it': '180', 'Feed, Beside it': '0.12' },
+        ...{ 'Depth, Beside it': '28', 'Width, Beside it': '1.6' },
+      },
+    },
+  ],
   ['life', '/life'],
   ['buying', '/buying?open=EM8', { open: 'because' }],
   ['measure', '/measure?tag=A-0052', { viewport: { width: 390, height: 844 } }],
@@ -86,7 +99,7 @@ const browser = await chromium.launch({
   ],
 });
 for (const [name, path, options = {}] of PICTURES) {
-  const { fill = {}, open, measured, ...context } = options;
+  const { fill = {}, typed = {}, open, measured, ...context } = options;
   const at = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Oslo',
@@ -105,6 +118,8 @@ for (const [name, path, options = {}] of PICTURES) {
       await page.getByRole('option', { name: value }).first().click();
     } else await field.fill(value);
   }
+  for (const [label, value] of Object.entries(typed))
+    await page.getByLabel(label, { exact: true }).fill(value);
   if (open) await page.getByRole('complementary', { name: 'Tag' }).getByText(open, { exact: true }).click();
   await page.screenshot({ path: join(out, `${name}.png`) });
   console.log(name);
