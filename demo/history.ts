@@ -438,6 +438,19 @@ export async function fillDemo(
     /** The plan of the cover's T3 that is in force. */
     planned: unknown,
   ): Promise<void> {
+    await quietly('stateSpindle', {
+      machine: 'MILL-2',
+      low: { from: '40', to: '1800', kw: '7.5', nm: '140' },
+      high: { from: '160', to: '10000', kw: '7.5', nm: '42' },
+    });
+    await quietly('stateSpindle', {
+      machine: 'HORI-3',
+      only: { from: '30', to: '12000', kw: '11', nm: '95' },
+    });
+    await quietly('stateMaterial', {
+      ...{ material: 'C45', hardness: '205 HB', kc11: '2250', mc: '0.15', density: '7.85' },
+      ...{ origin: 'measured', words: 'By the spindle load of MILL-2, three widths' },
+    });
     await quietly('stateRecipe', {
       ...{ family: 'square', dcFrom: '10', dcTo: '20', material: 'C45', cut: 'roughing' },
       ...{ speedAs: 'Vc', speed: '130', speedMost: '170', feedAs: 'tooth', feed: '0.04', feedMost: '0.07' },

@@ -322,8 +322,8 @@ test('what a T runs with is kept as a recipe, a changed program is held against 
   await page.goto('/jobs?open=J-9007&t=31');
   await fill(tagOf(page), { 'What it does': 'roughing' });
   await page.getByRole('button', { name: 'Keep what it runs with' }).click();
-  await expect(said(page)).toContainText(/R-\d+, tried: T31 runs by it/);
-  await expect(tagOf(page).getByText(/Runs by R-\d+, tried in C45/)).toBeVisible();
+  await expect(said(page)).toContainText(/R-\d+, not tried: T31 runs by it/);
+  await expect(tagOf(page).getByText(/Runs by R-\d+, not tried in C45/)).toBeVisible();
   // Twice the feed is twice the chip: F520 by S2600 and four flutes is 0.05 a tooth for 0.025.
   await send('programs', {
     operation,
@@ -352,6 +352,16 @@ test('a cut is tried on the bench: two figures give the rest, what binds is name
 }) => {
   const send = sends(page);
   await shelved(send, 'PL10', { NOF: '4' });
+  // What the spindle gives: 10 N m at 4775 rev/min would be 5 kW; it keeps to 2.
+  await page.goto('/machines?open=PLAN-1&do=spindle');
+  await fill(tagOf(page), { 'from rev/min': '0', 'to rev/min': '8000', kW: '2', 'N m': '10' });
+  await tagOf(page).getByRole('button', { name: 'State it' }).click();
+  await expect(said(page)).toContainText('PLAN-1: what its spindle gives is stated');
+  await page.goto('/machines?open=CuSn8&what=material');
+  await expect(tagOf(page)).toContainText('A place to begin, from memory of tables: kc1.1 1365');
+  await fill(tagOf(page), { 'kc1.1': '1200', mc: '0.2', 'Where from': 'measured' });
+  await tagOf(page).getByRole('button', { name: 'State it' }).click();
+  await expect(said(page)).toContainText('what CuSn8 takes to cut is stated');
   await page.goto('/cutting?show=bench&item=PL10');
   await page.getByLabel('What is cut').selectOption('C45');
   const typed = async (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text);
@@ -366,6 +376,13 @@ test('a cut is tried on the bench: two figures give the rest, what binds is name
   await expect(row('Cut away')).toContainText('19.10');
   await typed('Holder up to, rev/min', '4000');
   await expect(row('What binds')).toContainText('n 4775 of 4000, the limit of holder');
+  await page.getByRole('combobox', { name: /^Machine/ }).selectOption('PLAN-1');
+  await expect(row('What binds')).toContainText('of 4000, the limit of holder');
+  await typed('Holder up to, rev/min', '9000');
+  await expect(row('What binds')).toContainText(/ of 2 kW/);
+  await page.getByLabel('What is cut').selectOption('own CuSn8');
+  await row('Power, by Kienzle').getByText('because').click();
+  await expect(row('Power, by Kienzle')).toContainText('CuSn8, measured here');
   await typed('Spindle gives, kW', '1');
   const point = page.getByRole('slider', { name: 'This cut: depth and width' });
   await point.focus();

@@ -48,6 +48,8 @@ import {
   changeMachine,
   changeSetUp,
   stateDay,
+  stateMaterial,
+  stateSpindle,
   stateWeek,
 } from '@/crib/shop';
 import {
@@ -77,6 +79,8 @@ const DONE = [
   changeSetUp,
   stateWeek,
   stateDay,
+  stateMaterial,
+  stateSpindle,
   addItem,
   importItems,
   stateFacts,

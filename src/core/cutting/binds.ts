@@ -2,6 +2,7 @@ import { mm } from '../because';
 import type { CutterGeometry } from '../cutters';
 import { DEFAULTS } from '../defaults';
 import type { Chip } from './chip';
+import { type Gear, spindleAt } from './spindle';
 
 /** What a cut may come to: each null where nobody knows it. */
 export interface CutLimits {
@@ -11,9 +12,12 @@ export interface CutLimits {
   hunts: { from: number; to: number } | null;
   /** mm/min */
   feedMax: number | null;
-  /** kW and N m that the spindle gives at these turns, and how much of it comes to the cutter, 0 to 1. */
+  /** kW and N m that the spindle gives at these turns, as somebody says; null: as its gears do. */
   power: number | null;
   torque: number | null;
+  /** Left out: not stated. */
+  gears?: readonly Gear[];
+  /** How much of its power comes to the cutter, 0 to 1; null: not known, reckoned with all of it. */
   eta: number | null;
 }
 
@@ -48,7 +52,10 @@ export function bindsOf(comes: Comes, limits: CutLimits, tolerance: number | nul
   const lowest = limits.rpm
     .flatMap(({ of, limit }) => (limit === null ? [] : [{ of, limit }]))
     .toSorted((a, b) => a.limit - b.limit)[0];
-  const kw = limits.power === null ? null : limits.power * (limits.eta ?? 1);
+  const gives = spindleAt(limits.gears ?? [], comes.n);
+  const power = limits.power ?? gives?.kw ?? null;
+  const kw = power === null ? null : power * (limits.eta ?? 1);
+  const gear = gives && gives.gear !== 'only' ? `, ${gives.gear} gear` : '';
   const list: Bind[] = [
     lowest
       ? {
@@ -72,18 +79,25 @@ export function bindsOf(comes: Comes, limits: CutLimits, tolerance: number | nul
       'power',
       comes.power,
       kw,
-      (v, l) => `${round(v, 2)} of ${round(l, 2)} kW`,
+      (v, l) => `${round(v, 2)} of ${round(l, 2)} kW${gear}`,
       'power of the spindle',
     ),
     limitOf(
       'torque',
       comes.torque,
-      limits.torque,
-      (v, l) => `${round(v, 1)} of ${l} N m`,
+      limits.torque ?? gives?.nm ?? null,
+      (v, l) => `${round(v, 1)} of ${round(l, 1)} N m${gear}`,
       'torque of the spindle',
     ),
     limitOf('deflection', comes.deflection, tolerance, (v, l) => `bends ${mm(v)} of ${mm(l)}`, 'deflection'),
   ];
+  if (limits.gears?.length && !gives)
+    list.push({
+      of: 'rpm',
+      share: null,
+      over: true,
+      words: `no gear of the spindle runs at ${round(comes.n)}`,
+    });
   const { hunts } = limits;
   if (hunts && comes.n >= hunts.from && comes.n <= hunts.to)
     list.push({

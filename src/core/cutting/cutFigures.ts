@@ -16,7 +16,8 @@ export interface CutAsked {
   feed: { fz: number } | { vf: number };
   ap: number;
   ae: number;
-  material: Pick<StartingMaterial, 'kc11' | 'mc' | 'unit'> | null;
+  /** `source`: where its figures come from, in words. */
+  material: (Pick<StartingMaterial, 'kc11' | 'mc' | 'unit'> & { source?: string | null }) | null;
   limits: CutLimits;
   /** What bends: null where nobody says how it is held. */
   build: { details: CutterDetails; stickout: number } | null;
@@ -246,7 +247,7 @@ function kienzle(material: NonNullable<CutAsked['material']>, Q: number, chip: C
     'Pc = Q kc / 60,000,000, kc = kc1.1 h⁻ᵐᶜ',
     [
       val('Q', `${short(Q / 1000, 2)} cm³/min`),
-      val('kc1.1', `${short(kc11, 0)} N/mm²${spread}`, 'starting point, from memory'),
+      val('kc1.1', `${short(kc11, 0)} N/mm²${spread}`, material.source ?? undefined),
       val('mc', short(mc, 3)),
       val('mean chip h', mm(chip.mean)),
       val('kc', `${short(kc, 0)} N/mm²`),
@@ -254,7 +255,10 @@ function kienzle(material: NonNullable<CutAsked['material']>, Q: number, chip: C
   );
 }
 
-/** In an inside corner a cutter stands in more than on the wall: the feed that keeps the chip as it is. */
+/**
+ * In an inside corner a cutter stands in more than on the wall, and its edge goes further round than its centre, whose feed
+ * is programmed: the feed that keeps the chip as thick as on the wall.
+ */
 function inside(
   { cutter, ae, corner }: CutAsked,
   vf: number | null,
@@ -262,21 +266,22 @@ function inside(
   kapr: number,
 ): CutFigures['corner'] {
   const met = corner === null ? null : inCorner(cutter.DC, ae, corner);
-  const feed =
-    met && chip && vf !== null
-      ? feedForChip(cutter.DC, Math.min(met.width, cutter.DC), chip.max, kapr)
-      : null;
-  const straight = feed === null || vf === null || !chip ? null : feedForChip(cutter.DC, ae, chip.max, kapr);
+  const wall = chip && feedForChip(cutter.DC, ae, chip.max, kapr);
+  const there = met && chip && feedForChip(cutter.DC, Math.min(met.width, cutter.DC), chip.max, kapr);
+  const centre = corner === null || vf === null ? null : centreFeed(vf, cutter.DC, 2 * corner);
   return figure(
-    met && feed !== null && straight !== null && vf !== null
-      ? { arc: met.arc, vf: (vf * feed) / straight }
-      : null,
+    met && wall && there && centre !== null ? { arc: met.arc, vf: (centre * there) / wall } : null,
     corner === null
       ? 'No inside corner is asked about.'
       : met
-        ? 'A tooth cuts over a longer arc there: a feed that was raised for thin chips comes down.'
+        ? 'A tooth cuts over a longer arc there, and the edge goes further than the centre: the programmed feed comes down by both.'
         : 'Cannot say: a cutter of this diameter does not go round in this corner; it stands in it by the whole of its quarter.',
-    'cos φ = ((R − ae)² − e² − r²) / (2 e r), e = R − r',
-    [val('R', corner === null ? 'none' : mm(corner)), val('r', mm(cutter.DC / 2)), val('ae', mm(ae))],
+    'cos φ = ((R − ae)² − e² − r²) / (2 e r), e = R − r; Vf × fz(φ) / fz × (R − r) / R',
+    [
+      val('R', corner === null ? 'none' : mm(corner)),
+      val('r', mm(cutter.DC / 2)),
+      val('ae', mm(ae)),
+      val('arc there', met ? `${short(met.arc, 1)}°` : 'not known'),
+    ],
   );
 }

@@ -12,8 +12,10 @@ import {
   drillChip,
   feedForChip,
   inCorner,
+  spindleAt,
   specificForce,
   STARTING_MATERIALS,
+  startingOf,
   tangentialForce,
   torqueOf,
   unitPower,
@@ -169,9 +171,11 @@ describe('a cut as a whole', () => {
     expect(ball.n.value).toBeCloseTo(120_000 / (Math.PI * 2 * Math.sqrt(4.75)), 6);
   });
   it('inside the corner the feed comes down to what keeps the chip: from 2.5 wide to over the middle', () => {
-    // h_max on the wall is 2 fz √(0.25 x 0.75) = 0.866 fz; over the middle it is fz.
+    // h_max on the wall is 2 fz √(0.25 x 0.75) = 0.866 fz; over the middle it is fz. The centre goes (6 − 5) / 6 of the edge's way.
     const c = cut({ corner: 6 });
-    expect(c.corner.value!.vf).toBeCloseTo(955 * 2 * Math.sqrt(0.1875), 6);
+    expect(c.corner.value!.vf).toBeCloseTo((955 * 2 * Math.sqrt(0.1875)) / 6, 6);
+    // A wide corner is a wall.
+    expect(cut({ corner: 1e6 }).corner.value!.vf).toBeCloseTo(955, 1);
     expect(cut({ corner: 5 }).corner.value).toBeNull();
     expect(cut({ bore: 25 }).centre.value).toBeCloseTo((955 * 15) / 25, 9);
   });
@@ -227,6 +231,12 @@ it('the materials that ship are starting points: kc1.1, mc and density within wh
       Array(4).fill(true),
     );
   }
+  expect([startingOf('C45'), startingOf('1.4404'), startingOf('C4'), startingOf('')]).toEqual([
+    'C45',
+    'stainless 1.4301, 1.4404',
+    null,
+    null,
+  ]);
   expect(STARTING_MATERIALS.C45).toMatchObject({ kc11: { least: 2220 }, mc: { least: 0.14 }, density: 7.85 });
 });
 
@@ -241,4 +251,35 @@ it('over its map a cut comes to what it comes to there; what grows with depth an
   for (let i = 8; i < 64; i += 1) expect(map.shares.power![i]!).toBeGreaterThan(map.shares.power![i - 8]!);
   expect(new Set(map.shares.feed)).toHaveProperty('size', 1);
   expect(Object.keys(map.shares).sort()).toEqual(['deflection', 'feed', 'power', 'thin chip']);
+});
+
+describe('what a spindle gives (P = M n / 9550: torque up to its power, power from there on)', () => {
+  const LOW = { name: 'low', from: 40, to: 1500, kw: 7.5, nm: 190 } as const;
+  const HIGH = { name: 'high', from: 160, to: 6000, kw: 7.5, nm: 48 } as const;
+  it('its torque below, its power above', () => {
+    expect(spindleAt([{ ...HIGH, name: 'only' }], 1000)).toEqual({
+      gear: 'only',
+      kw: expect.closeTo((48 * 1000) / 9550, 9),
+      nm: 48,
+    });
+    expect(spindleAt([HIGH], 3000)).toMatchObject({ kw: 7.5, nm: expect.closeTo(23.875, 9) });
+  });
+  it('the gear that gives more; none where none runs so', () => {
+    expect(spindleAt([LOW, HIGH], 400)?.gear).toBe('low');
+    expect(spindleAt([LOW, HIGH], 2000)?.gear).toBe('high');
+    expect([spindleAt([LOW, HIGH], 7000), spindleAt([], 1000), spindleAt([LOW], 0)]).toEqual([
+      null,
+      null,
+      null,
+    ]);
+  });
+  it('a cut is held against it at its own turns; what somebody says of these turns goes before', () => {
+    const binds = (limits: Partial<CutAsked['limits']>) =>
+      cut({ limits: { ...NO_LIMITS, ...limits } })
+        .binds.map((b) => b.words)
+        .join('; ');
+    expect(binds({ gears: [LOW, HIGH] })).toMatch(/of 7.5 kW, high gear/);
+    expect(binds({ gears: [LOW, HIGH], power: 3 })).toMatch(/of 3 kW/);
+    expect(binds({ gears: [LOW] })).toMatch(/no gear of the spindle runs at 4775/);
+  });
 });

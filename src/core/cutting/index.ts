@@ -18,10 +18,13 @@ export { feedRange, feedText, feedWords, speedWords } from './words';
 export { centreFeed, chipOf, drillChip, feedForChip, inCorner } from './chip';
 export type { Chip } from './chip';
 export { cuttingPower, specificForce, tangentialForce, torqueOf, unitPower } from './power';
-export { middle, STARTING_MATERIALS } from './materials';
+export { middle, STARTING_MATERIALS, startingOf } from './materials';
 export type { StartingMaterial, StartingName } from './materials';
 export { cutFigures } from './cutFigures';
 export type { CutAsked, CutFigures } from './cutFigures';
 export type { Bind, CutLimits } from './binds';
 export { cutMap, mapReach } from './cutMap';
 export type { CutMap } from './cutMap';
+// What a spindle gives
+export { spindleAt } from './spindle';
+export type { Gear, Gives } from './spindle';

@@ -1,3 +1,4 @@
+import { isOne, namesOf } from '../names';
 import type { Range } from './recipe';
 
 /** What is known of a work material before a shop has measured anything itself. */
@@ -146,3 +147,9 @@ export type StartingName = keyof typeof STARTING_MATERIALS;
 
 /** The middle of a range, which is reckoned with. */
 export const middle = ({ least, most }: Range): number => (least + most) / 2;
+
+/** The material that ships under a shop's code: of that name, or with that word in its name; null: none. Example: '1.4404' -> the stainless ones. */
+export const startingOf = (code: string): StartingName | null => {
+  const names = namesOf(STARTING_MATERIALS);
+  return isOne(names, code) ? code : (names.find((n) => n.split(/[ ,]+/).includes(code)) ?? null);
+};

@@ -83,13 +83,16 @@ export function notFor(recipe: Recipe, cutter: RunCutter, material: string, mach
   const cuts =
     item !== null ? item === cutter.item : (family === null || family === cutter.family) && inRange;
   return [
-    ...(cuts ? [] : [`is for ${item ?? 'other cutters'}, this is ${cutter.item}`]),
+    ...(cuts ? [] : [`is for ${item ?? familyWords(recipe)}, this is ${cutter.item}`]),
     ...(recipe.material === material ? [] : [`is for ${recipe.material}, this is ${material}`]),
     ...(recipe.machine === null || recipe.machine === machine
       ? []
       : [`is for ${recipe.machine}, this is ${machine}`]),
   ];
 }
+
+const familyWords = ({ family, diameters }: Pick<Recipe, 'family' | 'diameters'>): string =>
+  diameters ? `${family} ${diameters.least} to ${diameters.most} mm` : String(family);
 
 /** Which of some recipes are to be looked at first: proven, tried, not tried, rejected; the newest code first in each. */
 export function byTrust<R extends Pick<Recipe, 'state' | 'code'>>(recipes: readonly R[]): R[] {

@@ -59,7 +59,7 @@ export const PAGES = {
     /** What is open, where it is no machine. */
     what: [...SET_UP_KINDS, 'device', 'gauge'],
     new: [...SET_UP_KINDS, 'device', 'gauge'],
-    do: ['figures', 'change', 'days', 'k', 'offsets'],
+    do: ['figures', 'change', 'days', 'k', 'offsets', 'spindle'],
   },
   /** `tag`: what stands in the device. */
   measure: { tag: 'code' },

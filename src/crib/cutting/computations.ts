@@ -20,7 +20,13 @@ export const CUTTING_COMPUTATIONS: readonly Computation[] = [
           anyOf: [part.shape({ fz: part.positive }, ['fz']), part.shape({ vf: part.positive }, ['vf'])],
         },
         ...{ ap: part.positive, ae: part.positive },
-        material: orNone(part.shape({ kc11: range, mc: range, unit: orNone(range) }, ['kc11', 'mc', 'unit'])),
+        material: orNone(
+          part.shape({ kc11: range, mc: range, unit: orNone(range), source: part.textOrNull }, [
+            'kc11',
+            'mc',
+            'unit',
+          ]),
+        ),
         limits: part.shape(
           {
             rpm: part.list(part.shape({ of: part.text, limit: orNone(part.positive) }, ['of', 'limit']), 20),
@@ -31,6 +37,16 @@ export const CUTTING_COMPUTATIONS: readonly Computation[] = [
               torque: orNone(part.positive),
             },
             eta: orNone(share),
+            gears: part.list(
+              part.shape(
+                {
+                  name: { enum: ['only', 'low', 'high'] },
+                  ...{ from: part.amount, to: part.amount, kw: part.positive, nm: part.positive },
+                },
+                ['name', 'from', 'to', 'kw', 'nm'],
+              ),
+              10,
+            ),
           },
           ['rpm', 'hunts', 'feedMax', 'power', 'torque', 'eta'],
         ),

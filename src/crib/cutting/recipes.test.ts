@@ -1,6 +1,7 @@
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
 import { jobView } from '@/crib/jobs';
 import { kitView } from '@/crib/pockets';
+import { shopView } from '@/crib/shop';
 import { recipesView, recipeView } from './views/recipesView';
 
 /** A recipe from the first statement to what came of it, and the T that runs by it (common practice). */
@@ -131,9 +132,9 @@ it('is for one material: neither a T nor an outcome of another takes it', async 
   ).rejects.toMatchObject({ code: 'REFUSED' });
 });
 
-it('what a T runs with is kept in one step: tried, and proven where its setup is proved; it runs by it from then on', async () => {
+it('what a T runs with is kept in one step: not tried, tried by the parts made, proven where its setup is proved; it runs by it from then on', async () => {
   const { code, outcome } = await crib.do('recipeFromTool', { operation, t: 7, cut: 'slotting' });
-  expect([code, outcome]).toEqual(['R-0003', 'tried']);
+  expect([code, outcome]).toEqual(['R-0003', 'not tried']);
   const { tools } = await job();
   expect(tools[0]!.plan).toMatchObject({ recipe: 'R-0003', does: 'roughs' });
   // Held against itself it is off nothing.
@@ -144,17 +145,42 @@ it('what a T runs with is kept in one step: tried, and proven where its setup is
   ]);
   expect(await recipeView(crib.db, 'R-0003')).toMatchObject({
     ...{ item: 'EM10', material: 'C45', machine: 'M2', cut: 'slotting', ap: null },
-    outcomes: [{ outcome: 'tried', job: 'J-1' }],
+    outcomes: [],
   });
   await expect(crib.do('recipeFromTool', { operation, t: 9, cut: 'slotting' })).rejects.toMatchObject({
     code: 'REFUSED',
     parts: [{ field: 't', value: 9 }],
+  });
+  await crib.do('logParts', { operation, parts: 2 });
+  const tried = await crib.do('recipeFromTool', { operation, t: 7, cut: 'slotting' });
+  expect(tried).toMatchObject({ code: 'R-0004', outcome: 'tried' });
+  expect(await recipeView(crib.db, 'R-0004')).toMatchObject({
+    outcomes: [{ outcome: 'tried', job: 'J-1', parts: 2 }],
   });
   await crib.do('recordMeasurement', { tag: 'A-0001', gaugeLength: '84' });
   await crib.do('writeSetupSheet', { operation, drawing: 'D-1' });
   for (const step of ['written', 'entered', 'proved'] as const)
     await crib.do('signSetup', { operation, step });
   expect(await crib.do('recipeFromTool', { operation, t: 7, cut: 'slotting' })).toMatchObject({
-    ...{ code: 'R-0004', outcome: 'proven' },
+    ...{ code: 'R-0005', outcome: 'proven' },
   });
+});
+
+it('what a material takes to cut is stated whole, with where it comes from; kc1.1 comes with mc', async () => {
+  const state = (over: object) =>
+    crib.do('stateMaterial', { material: 'C45', origin: 'measured', ...over } as never);
+  await expect(state({ kc11: 2220 })).rejects.toMatchObject({ parts: [{ field: 'mc' }] });
+  await expect(state({ kc11: 2, mc: 0.14 })).rejects.toMatchObject({ parts: [{ field: 'kc11', value: 2 }] });
+  const known = async () => (await shopView(crib.db, '2027-01-05')).materials.find((m) => m.code === 'C45');
+  expect(await known()).toMatchObject({ kc11: null, mc: null, density: null, origin: null });
+  const { entry } = await state({ kc11: '2300', mc: '0.15', hardness: '210 HB' });
+  expect(await known()).toMatchObject({
+    kc11: 2300,
+    mc: 0.15,
+    hardness: '210 HB',
+    density: null,
+    origin: 'measured',
+  });
+  await crib.do('counterEntry', { counters: entry });
+  expect(await known()).toMatchObject({ kc11: null, origin: null });
 });

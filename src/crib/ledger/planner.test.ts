@@ -267,6 +267,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('signSetup', { operation, step: 'written' });
   await does('signSetup', { operation, step: 'entered' });
   await does('recordCycle', { operation, minutes: 2.6 });
+  await does('stateSpindle', { machine: 'M2', only: { from: 0, to: 8000, kw: 7.5, nm: 48 } });
+  await does('stateMaterial', { material: 'C45', density: 7.85, origin: 'guess' });
   await does('stateRecipe', {
     ...{ item: 'EM10', material: 'C45', cut: 'roughing', speedAs: 'n', speed: 4000 },
   });

@@ -329,6 +329,8 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => crib.do('writeSetupSheet', { operation, drawing: 'D-1', workOffset: 'G54' }),
   ],
   ['recordCycle', () => ({ operation, minutes: '2.4' })],
+  ['stateSpindle', () => ({ machine: 'M2', only: { from: 0, to: 8000, kw: 7.5, nm: 48 } })],
+  ['stateMaterial', () => ({ material: 'C45', kc11: 2220, mc: 0.14, origin: 'similar' })],
   [
     'stateRecipe',
     () => ({

@@ -6,6 +6,8 @@ export { addSupplier } from './verbs/addSupplier';
 export { changeMachine } from './verbs/changeMachine';
 export { changeSetUp } from './verbs/changeSetUp';
 export { stateDay } from './verbs/stateDay';
+export { stateSpindle } from './verbs/stateSpindle';
+export { stateMaterial } from './verbs/stateMaterial';
 export { stateWeek } from './verbs/stateWeek';
 // What screens show
 export { shopView } from './views/shopView';

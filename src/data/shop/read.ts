@@ -1,11 +1,13 @@
 import { type Connection, many, maybeOne, one } from '@/data/database';
-import type { MachineRow, MaterialRow, PersonRow, SupplierRow } from './types';
+import type { MachineRow, MaterialRow, PersonRow, SpindleGearRow, SupplierRow } from './types';
 
 export const manyPeople = (c: Connection) =>
   many<PersonRow>(c, 'select initials, name, in_use from person_named order by initials');
 export const maybePerson = (c: Connection, initials: string) =>
   maybeOne<PersonRow>(c, 'select initials, name, in_use from person_named where initials = $1', [initials]);
-const LIVE = 'select m.* from material_named m join live_entry e on e.id = m.entry_id';
+const LIVE = `select m.*, f.hardness, f.kc11, f.mc, f.density, f.unit_power, f.origin from material_named m join live_entry e on e.id = m.entry_id
+  left join lateral (select x.* from material_figures x join live_entry xe on xe.id = x.entry_id
+    where x.material_id = m.id order by xe.happened_at desc, xe.id desc limit 1) f on true`;
 export const manyMaterials = (c: Connection) => many<MaterialRow>(c, `${LIVE} order by m.code`);
 export const maybeMaterial = (c: Connection, code: string) =>
   maybeOne<MaterialRow>(c, `${LIVE} where m.code = $1`, [code]);
@@ -29,6 +31,15 @@ const MACHINE = `select m.id, m.code, m.name, m.in_use, m.entry_id, f.entry_id a
 export const manyMachines = (c: Connection) => many<MachineRow>(c, `${MACHINE} order by m.code`);
 export const maybeMachine = (c: Connection, code: string) =>
   maybeOne<MachineRow>(c, `${MACHINE} where m.code = $1`, [code]);
+
+/** The gears of every spindle that were stated last. */
+export const manySpindleGears = (c: Connection) =>
+  many<SpindleGearRow>(
+    c,
+    `select g.* from machine m join lateral (select x.entry_id from spindle_gear x join live_entry xe on xe.id = x.entry_id
+         where x.machine_id = m.id order by xe.happened_at desc, xe.id desc limit 1) l on true
+       join spindle_gear g on g.machine_id = m.id and g.entry_id = l.entry_id order by m.id, g.from_rpm`,
+  );
 
 /** Which of the first steps after the set-up were ever taken. */
 export const oneBegun = (c: Connection) =>

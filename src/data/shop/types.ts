@@ -1,3 +1,5 @@
+import type { Origin } from '@/core/cutters';
+import type { Gear } from '@/core/cutting';
 import type { DiameterSchool, LengthSchool } from '@/core/measuring';
 import type { DwellUnit, Points } from '@/core/programs';
 import type { G10Form, OwnSetter } from '@/core/registers';
@@ -17,6 +19,24 @@ export interface MaterialRow {
   inUse: boolean;
   isoGroup: string;
   entryId: number;
+  /** What it takes to cut, as it was stated last: N/mm2, g/cm3, hp per in3/min; null: not known. */
+  hardness: string | null;
+  kc11: number | null;
+  mc: number | null;
+  density: number | null;
+  unitPower: number | null;
+  /** Where these come from; null: nobody stated any. */
+  origin: Origin | null;
+}
+
+/** What a spindle gives in one of its gears, as it was stated last. */
+export interface SpindleGearRow {
+  machineId: number;
+  gear: Gear['name'];
+  fromRpm: number;
+  toRpm: number;
+  kw: number;
+  nm: number;
 }
 
 export interface SupplierRow {

@@ -1,3 +1,5 @@
+import type { Origin } from '@/core/cutters';
+import type { SpindleGearRow } from './types';
 import { type Connection, inserts, insertsWithId } from '@/data/database';
 
 export async function insertPerson(c: Connection, initials: string, name: string): Promise<void> {
@@ -17,6 +19,19 @@ export const insertNaming = inserts<{
 }>('naming');
 
 /** One row of each table of this room; texts of jsonb columns are JSON. */
+
+export const insertSpindleGear = inserts<SpindleGearRow>('spindle_gear');
+
+export const insertMaterialFigures = inserts<{
+  materialId: number;
+  hardness: string | null;
+  kc11: number | null;
+  mc: number | null;
+  density: number | null;
+  unitPower: number | null;
+  origin: Origin;
+  words: string | null;
+}>('material_figures');
 
 export const insertMaterial = inserts<{
   code: string;

@@ -16,6 +16,7 @@ export const SHOP: ShopView = {
   materials: [],
   suppliers: [],
   machines: [],
+  spindles: {},
   ladder: DEFAULT_LADDER,
   begun: { cutter: false, holder: false, stock: false, assembly: false, job: false },
   week: null,

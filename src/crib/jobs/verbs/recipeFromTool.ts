@@ -19,7 +19,7 @@ export const recipeFromTool = defineVerb({
   may: ['crib', 'planner'],
   path: 'recipes-from-tools',
   summary:
-    'Keep what a T of an operation runs with as a recipe of its cutter in that material, on that machine: the speed and feed it cuts longest with, the depth of its pass. Proven where the operation is proved as it is set up, tried where it is not. The T runs by it from then on.',
+    'Keep what a T of an operation runs with as a recipe of its cutter in that material, on that machine: the speed and feed it cuts longest with, the depth of its pass. Proven where the operation is proved as it is set up, tried where parts were made, else not tried. The T runs by it from then on.',
   properties: { operation: field.number, t, cut: field.choice(namesOf(CUTS)), words: field.words(500) },
   required: ['operation', 't', 'cut'],
   async run(c, input, moment) {
@@ -41,8 +41,6 @@ export const recipeFromTool = defineVerb({
       throw against(`The program of ${operation.job} does not call T${number}`, 'Store its program first.');
     if (!card)
       throw against(`T${number} has no assembly`, 'Tie the one that ran: a recipe is of its cutter.');
-    if (tool.use.grade === 'stop')
-      throw against(`T${number} must not run: ${tool.use.why ?? 'a stop'}`, 'See to it first.');
     const row = [...work.assemblies.values()].find((a) => a.tag === card.tag);
     const item = held(work.items, row?.cutterItemId ?? 0);
     const ran = ranWith(tool.tool.in_force, cutterOf(item));
@@ -67,11 +65,14 @@ export const recipeFromTool = defineVerb({
     });
     const sheet = await maybeSetupSheet(c, operation.id);
     const setup = setupOf(line, held(work.machines, operation.machineId), sheet, cards);
-    const outcome = isProved(await manySignatures(c, [operation.id]), setup) ? 'proven' : 'tried';
-    await insertOutcome(c, moment.entryId, {
-      ...{ recipeId, outcome, operationId: operation.id, minutes: null, words: null },
-      parts: operation.partsMade || null,
-    });
+    const proved = isProved(await manySignatures(c, [operation.id]), setup);
+    // A program alone proves nothing: what nobody ran has no outcome.
+    const outcome = proved ? 'proven' : operation.partsMade > 0 ? 'tried' : 'not tried';
+    if (outcome !== 'not tried')
+      await insertOutcome(c, moment.entryId, {
+        ...{ recipeId, outcome, operationId: operation.id, minutes: null, words: null },
+        parts: operation.partsMade || null,
+      });
     const plan = (await manyToolPlans(c, [operation.id])).find((p) => p.t === number);
     await insertToolPlan(c, moment.entryId, {
       ...{ operationId: operation.id, t: number, gone: false, recipeId },

@@ -4,6 +4,7 @@ import type { ShopView } from '@/crib/shop';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
+import { MaterialFigures } from './MaterialFigures';
 
 /** One of what was set up once, as it stands in a list. */
 export interface SetUpLine {
@@ -13,6 +14,8 @@ export interface SetUpLine {
   /** What stands beside its name. */
   more: string;
   leadTimeDays?: number | null;
+  /** Of a material: what it takes to cut. */
+  material?: ShopView['materials'][number];
 }
 
 /** What is set up once, by its kind; built-in places are nobody's to change. */
@@ -20,7 +23,7 @@ export const linesOf = (shop: ShopView): Record<SetUpKind, SetUpLine[]> => ({
   person: shop.people.map((p) => ({ ...p, code: p.initials, more: '' })),
   place: shop.places.flatMap((p) => (p.entryId === null ? [] : [{ ...p, more: '' }])),
   machine: shop.machines.map((m) => ({ ...m, more: m.taper })),
-  material: shop.materials.map((m) => ({ ...m, more: `ISO ${m.isoGroup}` })),
+  material: shop.materials.map((m) => ({ ...m, more: `ISO ${m.isoGroup}`, material: m })),
   supplier: shop.suppliers.map((s) => ({
     ...s,
     more: s.leadTimeDays === null ? 'lead time not known' : `${s.leadTimeDays} days`,
@@ -82,6 +85,7 @@ export function ChangeTag({ kind, line, over }: { kind: SetUpKind; line: SetUpLi
       words={[line.name, line.more, !line.inUse && 'out of use'].filter(Boolean).join(', ')}
       closeHref={query.href({ open: null, what: null })}
     >
+      {line.material && <MaterialFigures material={line.material} />}
       <ChangeForm kind={kind} line={line} />
     </Tag>
   );

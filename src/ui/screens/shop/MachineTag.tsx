@@ -1,6 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
+import type { Gear } from '@/core/cutting';
 import { linkTo } from '@/core/links';
 import { commonOffset, LENGTH_SCHOOLS } from '@/core/measuring';
 import type { FixtureRow } from '@/crib/fixtures';
@@ -15,16 +16,19 @@ import { useLengths, useTimes } from '@/ui/shell';
 import { ChangeForm, type SetUpLine } from './ChangeTag';
 import { FindK } from './FindK';
 import { Offsets } from './Offsets';
+import { Spindle } from './Spindle';
 
 /** A machine: its figures, and what is done with them. */
 export function MachineTag({
   machine: m,
   line,
   fixtures,
+  gears,
 }: {
   machine: ShopView['machines'][number];
   line: SetUpLine;
   fixtures: readonly FixtureRow[];
+  gears: readonly Gear[];
 }) {
   const query = useQuery('machines');
   const { entered, unitWord } = useLengths();
@@ -89,6 +93,8 @@ export function MachineTag({
             said={() => `${m.code}: registers follow the new figures`}
           />
         </>
+      ) : query.get('do') === 'spindle' ? (
+        <Spindle machine={m.code} gears={gears} />
       ) : query.get('do') === 'change' ? (
         <>
           <h2>Name and use</h2>
@@ -110,6 +116,9 @@ export function MachineTag({
           </Button>
           <Button component={Link} href={query.href({ do: 'figures' })} scroll={false}>
             New K or other figures
+          </Button>
+          <Button component={Link} href={query.href({ do: 'spindle' })} scroll={false}>
+            What its spindle gives
           </Button>
           <Button component={Link} href={query.href({ do: 'change' })} scroll={false}>
             Name, or out of use

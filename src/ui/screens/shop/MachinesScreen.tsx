@@ -68,7 +68,13 @@ export function MachinesScreen({
   ) : query.get('do') === 'days' ? (
     <CalendarTag shop={shop} />
   ) : open && line ? (
-    <MachineTag key={open.code} machine={open} line={line} fixtures={fixtures} />
+    <MachineTag
+      key={open.code}
+      machine={open}
+      line={line}
+      fixtures={fixtures}
+      gears={shop.spindles[open.code] ?? []}
+    />
   ) : line ? (
     <ChangeTag key={`${what} ${line.code}`} kind={what} line={line} over={SET_UP[what].title} />
   ) : null;

@@ -21,7 +21,8 @@ import {
   BLANK_BENCH,
   type CutTexts,
   readCut,
-  startingOf,
+  chosenOf,
+  ownMaterials,
   textsOf,
 } from './readBench';
 
@@ -33,7 +34,7 @@ export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) 
   const { cutter, recipe } = view;
   const [bench, setBench] = useState<BenchTexts>(() => ({
     ...BLANK_BENCH,
-    material: recipe ? startingOf(recipe.material) : '',
+    material: recipe ? chosenOf(shop, recipe.material) : '',
     machine: recipe?.machine ?? '',
   }));
   const [cuts, setCuts] = useState<[CutTexts, CutTexts]>(() => [
@@ -76,11 +77,20 @@ export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) 
           What is cut
           <Choice {...common('material')}>
             <option value="">choose</option>
-            {namesOf(STARTING_MATERIALS).map((m) => (
-              <option key={m} value={m}>
-                {m}
-              </option>
-            ))}
+            <optgroup label="Of this shop">
+              {ownMaterials(shop).map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </optgroup>
+            <optgroup label="Places to begin, from memory">
+              {namesOf(STARTING_MATERIALS).map((m) => (
+                <option key={m} value={m}>
+                  {m}
+                </option>
+              ))}
+            </optgroup>
           </Choice>
         </label>
         <label>

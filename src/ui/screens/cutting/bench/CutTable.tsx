@@ -36,7 +36,11 @@ export function CutTable({
     ['Speed Vc', 'm/min', (f) => [plain(f.vc.value, 1), f.vc.because]],
     ['Feed a tooth', unitWord, (f) => [mm(f.fz.value, 4), f.fz.because]],
     ['Feed a minute', unitWord, (f) => [mm(f.vf.value, 0), f.vf.because]],
-    ['Cuts on', `Ø ${unitWord}`, (f) => [mm(f.D.value, 2), f.D.because]],
+    [
+      'Cuts on',
+      `Ø ${unitWord}`,
+      (f) => [`${show(f.D.value, 2)}${f.D.assumed.length ? ' assumed' : ''}`, f.D.because],
+    ],
     ['Thickest chip', unitWord, (f) => [mm(f.chip.value?.max ?? null, 4), f.chip.because]],
     ['Mean chip', unitWord, (f) => [mm(f.chip.value?.mean ?? null, 4), f.chip.because]],
     [

@@ -1,4 +1,5 @@
-import { type CutAsked, type Recipe, STARTING_MATERIALS, type StartingName, turnsOf } from '@/core/cutting';
+import { ORIGIN_WORDS } from '@/core/cutters';
+import { type CutAsked, type Recipe, STARTING_MATERIALS, startingOf, turnsOf } from '@/core/cutting';
 import { isOne, namesOf } from '@/core/names';
 import { type LengthUnit, parseLength, parseNumber } from '@/core/units';
 import type { BenchView } from '@/crib/cutting';
@@ -31,20 +32,15 @@ export const BLANK_BENCH: BenchTexts = {
   ...{ stickout: '', tolerance: '', corner: '', bore: '' },
 };
 
-/** The material a shop's code stands for among those that ship: by its name, or by the first of its words. */
-export const startingOf = (code: string): StartingName | '' => {
-  const names = namesOf(STARTING_MATERIALS);
-  return isOne(names, code) ? code : (names.find((n) => n.includes(code)) ?? '');
-};
-
 /** The cut that a recipe is, as it would be typed; a range by its middle. */
 export function textsOf(recipe: Recipe, cutter: BenchView['cutter']): CutTexts {
   const mid = (range: { least: number; most: number } | null) =>
     range === null ? '' : String(Number(((range.least + range.most) / 2).toPrecision(4)));
   const { speed, feed } = recipe;
   const teeth = cutter?.shape.NOF ?? null;
+  // A feed a turn is one a tooth only where the teeth are counted.
   const perTooth =
-    feed?.as === 'turn' && teeth ? { least: feed.least / teeth, most: feed.most / teeth } : feed;
+    feed?.as !== 'turn' ? feed : teeth ? { least: feed.least / teeth, most: feed.most / teeth } : null;
   const length = (mm: number | null) => (mm === null ? '' : `${mm} mm`);
   return {
     speedAs: speed?.as === 'Vc' ? 'Vc' : 'n',
@@ -53,6 +49,30 @@ export function textsOf(recipe: Recipe, cutter: BenchView['cutter']): CutTexts {
     feed: perTooth ? `${mid(perTooth)} mm` : '',
     ...{ ap: length(recipe.ap), ae: length(recipe.ae) },
   };
+}
+
+/** How the shop's own materials are told from those that ship, in a choice. */
+const OWN = 'own ';
+/** The shop's materials that somebody stated the force of, as the choice has them. */
+export const ownMaterials = (shop: ShopView) =>
+  shop.materials.flatMap((m) =>
+    m.kc11 === null ? [] : [[`${OWN}${m.code}`, `${m.code} ${m.name}`] as const],
+  );
+/** What a shop's code is in the choice: its own figures where they are stated, else what ships of that name; '': neither. */
+export const chosenOf = (shop: ShopView, code: string): string =>
+  shop.materials.some((m) => m.code === code && m.kc11 !== null) ? `${OWN}${code}` : (startingOf(code) ?? '');
+
+function materialOf(shop: ShopView, chosen: string): CutAsked['material'] {
+  const own = shop.materials.find((m) => `${OWN}${m.code}` === chosen);
+  const one = (n: number) => ({ least: n, most: n });
+  if (own && own.kc11 !== null && own.mc !== null)
+    return {
+      ...{ kc11: one(own.kc11), mc: one(own.mc), unit: own.unitPower === null ? null : one(own.unitPower) },
+      source: own.origin === null ? null : `${own.code}, ${ORIGIN_WORDS[own.origin]}`,
+    };
+  return isOne(namesOf(STARTING_MATERIALS), chosen)
+    ? { ...STARTING_MATERIALS[chosen], source: 'starting point, from memory' }
+    : null;
 }
 
 /** A cut from what is typed; the names of what is missing or no figure, where it can't be reckoned yet. */
@@ -88,7 +108,7 @@ export function readCut(
     speed: cut.speedAs === 'Vc' ? { vc: speed } : { n: speed },
     feed: cut.feedAs === 'tooth' ? { fz: feed } : { vf: feed },
     ...{ ap, ae },
-    material: isOne(namesOf(STARTING_MATERIALS), bench.material) ? STARTING_MATERIALS[bench.material] : null,
+    material: materialOf(shop, bench.material),
     limits: {
       rpm: [
         ...(machine ? [{ of: machine.code, limit: machine.rpmMax }] : []),
@@ -101,6 +121,7 @@ export function readCut(
           : null,
       feedMax: machine?.feedMaxMmMin ?? null,
       ...{ power: plain(bench.power), torque: plain(bench.torque), eta: null },
+      gears: shop.spindles[bench.machine] ?? [],
     },
     build: stickout === null ? null : { details, stickout },
     ...{ tolerance: length(bench.tolerance), corner: length(bench.corner), bore: length(bench.bore) },
