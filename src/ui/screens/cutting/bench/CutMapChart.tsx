@@ -145,7 +145,7 @@ export function CutMapChart({
 /** What lies past each limit, in columns and rows, and where its name stands: the first place along its line. */
 function linesOf(asked: CutAsked) {
   const { shares } = cutMap(asked, STEPS);
-  return namesOf(WORDS).flatMap((of) => {
+  return namesOf(WORDS).flatMap((of, i, all) => {
     const values = shares[of];
     if (!values) return [];
     const [over] = contours().size([STEPS, STEPS]).thresholds([1])(values);
@@ -153,7 +153,8 @@ function linesOf(asked: CutAsked) {
     const inside = over.coordinates
       .flat(2)
       .filter(([c = 0, r = 0]) => c > 1 && r > 1 && c < STEPS - 1 && r < STEPS - 1);
-    const at = inside[Math.floor(inside.length / 2)] ?? null;
+    // Lines may lie on each other, as those of power and torque do at high turns: each name has its own place along them.
+    const at = inside[Math.floor((inside.length * (i + 1)) / (all.length + 1))] ?? null;
     return [{ of, over, at: at && ([at[0] ?? 0, at[1] ?? 0] as const) }];
   });
 }
