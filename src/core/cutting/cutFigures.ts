@@ -95,15 +95,19 @@ export function cutFigures(asked: CutAsked): CutFigures {
   const teethVal = val('z', teeth === null ? 'not known' : String(teeth), 'NOF');
   const fzVal = val('fz', fz === null ? 'not known' : mm(fz));
   const vfVal = val('Vf', vf === null ? 'not known' : `${short(vf, 0)} mm/min`);
-  const Q = vf === null ? null : ap * ae * vf;
+  // A width from the side is a mill's: of a drill, a reamer, a tap neither chip nor power is reckoned by it.
+  const mills = familySpec(cutter.family).mills === true;
+  const Q = vf === null || !mills ? null : ap * ae * vf;
   const qVal = val('Q', Q === null ? 'not known' : `${short(Q / 1000, 2)} cm³/min`);
   const [apVal, aeVal] = [val('ap', mm(ap)), val('ae', mm(ae))];
   const kapr = cutter.KAPR ?? 90;
-  const chip = fz === null ? null : chipOf(cutter.DC, ae, fz, kapr);
+  const chip = fz === null || !mills ? null : chipOf(cutter.DC, ae, fz, kapr);
   const chipFigure = figure(
     chip,
     chip === null
-      ? 'Cannot say: the width must be above zero and at most DC, and the teeth counted.'
+      ? mills
+        ? 'Cannot say: the width must be above zero and at most DC, and the teeth counted.'
+        : 'Cannot say: reckoned for what mills, and this cutter does not.'
       : chip.arc >= 90
         ? 'At half of DC and more it is fz sin KAPR: a feed is never raised for thin chips there.'
         : 'A narrow cut makes a chip thinner than its feed.',

@@ -165,6 +165,13 @@ describe('a cut as a whole', () => {
     expect(cut({ cutter: { ...CUT.cutter, NOF: null } }).Q.value).toBeNull();
     expect(cut({ ae: 11 }).chip.value).toBeNull();
   });
+  it('of a drill speed and feed follow, but nothing that a width from the side gives', () => {
+    const drill = cut({ cutter: geometry('drill', { DC: 10, LCF: 60, NOF: 2 }), corner: 20 });
+    expect(drill.vf.value).toBeCloseTo(4775 * 2 * 0.05, 9);
+    const none = [drill.Q, drill.chip, drill.power, drill.byUnit, drill.torque, drill.force, drill.ridge];
+    expect([...none, drill.corner].map((f) => f.value)).toEqual(Array(8).fill(null));
+    expect(drill.chip.because.words).toContain('this cutter does not');
+  });
   it('a ball at 0.5 turns by 4.36, not by 10 (plane geometry: 2 √(0.5 x 9.5))', () => {
     const ball = cut({ cutter: geometry('ball', { DC: 10, LCF: 20, NOF: 2 }), ap: 0.5, speed: { vc: 120 } });
     expect(ball.D.value).toBeCloseTo(2 * Math.sqrt(4.75), 9);

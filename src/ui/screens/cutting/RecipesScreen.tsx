@@ -72,11 +72,8 @@ export function RecipesScreen({
         ]}
       />
       {bench ? (
-        <BenchSheet
-          key={`${bench.cutter?.code ?? ''} ${bench.recipe?.code ?? ''}`}
-          view={bench}
-          shop={shop}
-        />
+        // Another cutter is another figure and no other cut: what was typed stays.
+        <BenchSheet key={bench.recipe?.code ?? ''} view={bench} shop={shop} />
       ) : (
         <Kept view={view} open={open?.code ?? null} shop={shop} />
       )}
