@@ -60,6 +60,15 @@ export const DEFAULTS = {
   livesReckoned: 100,
   /** So many lives an assumed life counts as, beside those that were seen (practice). */
   assumedCountsAs: 3,
+  /** Weibull shape of a cutter's lives until they say it, and the spread of its logarithm: two of three between 1.5 and 4.1 (practice). */
+  shapeOfLives: 2.5,
+  shapeOfLivesSpread: 0.5,
+  /** Chance with which the interval for the next life is said. */
+  nextLifeChance: 0.9,
+  /** An assumed life counts as so many lives at least and at most, however well such figures did here. */
+  assumedCountsBetween: [0.5, 15],
+  /** Cutters whose assumed life is known to have been right or wrong from which its weight is learnt (practice). */
+  assumedLearntFrom: 5,
   /** Lives from which their spread is said (practice). */
   failuresForSpread: 5,
   /** Standard deviation of lives over their mean until it is seen (practice; a Weibull shape of 2.5 has 0.43). */

@@ -132,6 +132,46 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { questions: [{ code: 'FAR_FROM_EXPECTED' }] },
   ],
   'life/survival': [{ lives: [] }, { steps: [], median: null, mean: null }],
+  'life/next': [
+    { lives: [], assumed: { minutes: 40, countsAs: 3 }, chance: 0.9, at: [40] },
+    { next: { mean: expect.closeTo(40, 6) }, lasting: [expect.closeTo(0.46, 1)] },
+  ],
+  'life/compare': [
+    {
+      first: [15, 28].map((minutes) => ({ minutes, failed: true })),
+      second: [33, 50].map((minutes) => ({ minutes, failed: minutes === 33 })),
+    },
+    { chiSquare: expect.closeTo(2.88235, 5), p: expect.closeTo(0.089555, 6) },
+  ],
+  'life/taylor': [
+    {
+      lives: [
+        { speed: 160, minutes: 5 },
+        { speed: 100, minutes: 41 },
+      ],
+      at: [160],
+    },
+    { n: expect.closeTo(0.22337, 5), at: [{ life: expect.closeTo(5, 9), ofOne: null }] },
+  ],
+  'life/taylor-law': [
+    { n: 0.25, C: 400, speed: 200, minutes: 60 },
+    { life: expect.closeTo(16, 9), speed: expect.closeTo(143.7216, 4) },
+  ],
+  'life/cheapest-speed': [
+    { n: 0.25, C: 400, changeMinutes: 3, edge: 12, minute: 1.2, metres: 850, handling: 2 },
+    { cheapest: { minutes: expect.closeTo(39, 9), part: { cost: expect.closeTo(10.8966, 4) } } },
+  ],
+  'life/change': [
+    { shape: 2, scale: 100, planned: 1, failure: 5, at: [50] },
+    { minutes: expect.closeTo(51.06552, 4), why: null, saving: expect.closeTo(0.2759, 4) },
+  ],
+  'life/wear': [
+    {
+      readings: [10, 30].map((minutes) => ({ minutes, wearMm: minutes / 200 + 0.05 })),
+      criterion: 0.3,
+    },
+    { crossing: { minutes: expect.closeTo(50, 9), ofTheLine: null } },
+  ],
   'life/expectation': [
     { lives: [{ minutes: 3, failed: false }], assumed: { minutes: 90, origin: 'guess' } },
     { expectation: { minutes: 90, basis: 'assumed' } },

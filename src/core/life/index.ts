@@ -5,18 +5,43 @@ export type { Ending, LifeTime } from './endings';
 export { coatingNow, DEFAULT_LADDER, rungsFor } from './grades';
 export type { Rung } from './grades';
 // Survival
-export { kaplanMeier } from './kaplanMeier';
-export type { SurvivalStep } from './kaplanMeier';
-export { medianLife } from './medianLife';
-export type { Median } from './medianLife';
-export { meanReached } from './meanReached';
+export { kaplanMeier } from './survival/kaplanMeier';
+export type { SurvivalStep } from './survival/kaplanMeier';
+export { medianLife } from './survival/medianLife';
+export type { Median } from './survival/medianLife';
+export { meanReached } from './survival/meanReached';
+export { medianInterval, survivalBand } from './survival/band';
+export type { Band } from './survival/band';
+export {
+  fitWeibull,
+  quantileInterval,
+  quantileSe,
+  shapeInterval,
+  weibullMean,
+  weibullQuantile,
+  weibullSurvival,
+} from './survival/weibull';
+export type { NoFit, OpenInterval, Weibull, WeibullFit } from './survival/weibull';
+export { agesBy, surveyLives } from './survival/surveyLives';
+export type { Ages, LivesSurveyed } from './survival/surveyLives';
+export { logRank } from './survival/logRank';
+// When to change
+export { ageReplacement, costRate, minutesReached } from './change/ageReplacement';
+export type { ChangeCosts } from './change/ageReplacement';
+export { cheapestSpeed, costOfPart, fitTaylor, lifeAt, lifeFactor, speedFor } from './change/taylor';
+export type { CutCosts, Taylor, TaylorFit } from './change/taylor';
+// Wear
+export { wearCrossing } from './wear/wearCrossing';
+export type { Interval, WearCrossing, WearPoint } from './wear/wearCrossing';
 // What to expect of the next one, and of this one
-export { consumption, expectLife } from './expectLife';
-export type { AssumedLife, Consumption, LifeExpectation } from './expectLife';
+export { consumption, expectLife, weightOf } from './expect/expectLife';
+export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
+export { assumedWeight, nextLife } from './expect/nextLife';
+export type { AssumedAgainstSeen, AssumedMean, NextLife } from './expect/nextLife';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
-export { isWorn } from './isWorn';
+export { isWorn } from './wear/isWorn';
 export { lifeState } from './lifeState';
 export type { LifeState } from './lifeState';
-export { wearLimit } from './wearLimit';
+export { wearLimit } from './wear/wearLimit';
 export { isFitted, whyApart } from './whyApart';

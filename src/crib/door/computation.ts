@@ -28,6 +28,12 @@ export const orNull = { type: ['number', 'null'], minimum: -1e6, maximum: 1e6 } 
 /** How many, and how much, where nothing less is said. */
 export const count = { type: 'integer', minimum: 0, maximum: 1_000_000_000 } as const;
 export const amount = { type: 'number', minimum: 0, maximum: 1e9 } as const;
+/** Minutes in the cut, speeds (m/min or ft/min) and sums of money that something is divided by, as they are met in a shop. */
+export const minutes = { type: 'number', minimum: 0.001, maximum: 1e7 } as const;
+export const speed = { type: 'number', minimum: 0.01, maximum: 1e5 } as const;
+export const money = { type: 'number', minimum: 0.001, maximum: 1e9 } as const;
+/** The exponent n of Taylor's law. */
+export const exponent = { type: 'number', minimum: 0.02, maximum: 2 } as const;
 export const text = { type: 'string', maxLength: 200 } as const;
 export const textOrNull = { type: ['string', 'null'], maxLength: 200 } as const;
 export const shape = <

@@ -30,6 +30,8 @@ export interface LifeBook {
   expectation(itemId: number, materialId: number): LifeExpectation | null;
   /** What of it is used up in a material; null: cannot say. */
   consumption(itemId: number, materialId: number): Consumption | null;
+  /** What is assumed of a cutter in a material before any life was seen; null: nothing. */
+  assumed(itemId: number, materialId: number): AssumedLife | null;
   /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
   used(edgeSetId: number): number | null;
   /** What an edge set has cut so far; null: it is none of those asked for. */
@@ -87,20 +89,19 @@ function lifeBook(
   );
   const assumed = group(assumedLives, (a) => a.itemId);
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
+  const assumedOf = (itemId: number, materialId: number): AssumedLife | null => {
+    const own = assumed.get(itemId) ?? [];
+    const a = own.find((x) => x.materialId === materialId) ?? own.find((x) => x.materialId === null);
+    return a ? { minutes: a.minutes, origin: ORIGIN_WORDS[a.origin], guess: a.origin === 'guess' } : null;
+  };
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();
     return (itemId: number, materialId: number): T => {
       const key = `${itemId} ${materialId}`;
       const known = remembered.get(key);
       if (known !== undefined) return known;
-      const own = assumed.get(itemId) ?? [];
-      const a = own.find((x) => x.materialId === materialId) ?? own.find((x) => x.materialId === null);
       const line = times.get(itemId)?.get(materialId)?.[0];
-      const answer = of(
-        line ? lifeTimes(line) : [],
-        a ? { minutes: a.minutes, origin: ORIGIN_WORDS[a.origin], guess: a.origin === 'guess' } : null,
-        line?.lives,
-      );
+      const answer = of(line ? lifeTimes(line) : [], assumedOf(itemId, materialId), line?.lives);
       remembered.set(key, answer);
       return answer;
     };
@@ -119,6 +120,7 @@ function lifeBook(
   return {
     expectation,
     consumption: said(consumption),
+    assumed: assumedOf,
     used,
     cut: (edgeSetId) => uses.get(edgeSetId) ?? null,
   };

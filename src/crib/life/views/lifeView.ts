@@ -1,12 +1,17 @@
 import { DEFAULTS } from '@/core/defaults';
 import {
+  type AssumedLife,
   type Consumption,
   ENDINGS,
-  kaplanMeier,
   type LifeExpectation,
+  type LifeTime,
+  type LivesSurveyed,
   type Median,
   medianLife,
-  type SurvivalStep,
+  type NextLife,
+  nextLife,
+  surveyLives,
+  weightOf,
   whyApart,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
@@ -54,9 +59,10 @@ export interface LifeLine {
   endings: Record<string, number>;
 }
 /** The same with its survival curve and its lives, the latest begun first. */
-export interface LifeSheet extends LifeLine {
-  steps: SurvivalStep[];
+export interface LifeSheet extends LifeLine, LivesSurveyed {
   records: LifeRecord[];
+  /** What the next fresh edge set will do; null: cannot say. */
+  next: Omit<NextLife, 'survival'> | null;
 }
 
 export interface LifeView {
@@ -156,9 +162,19 @@ export async function lifeSheet(
   );
   const [loaded] = await loadItems(c, [item.id]);
   if (!row || !loaded) return null;
+  const book = await loadLifeBook(c, [item.id]);
+  const times = lifeTimes(row);
   return {
-    ...lineOf(row, loaded, material, await loadLifeBook(c, [item.id])),
-    steps: kaplanMeier(lifeTimes(row)),
+    ...lineOf(row, loaded, material, book),
+    ...surveyLives(times),
+    next: nextOf(times, book.assumed(item.id, material.id)),
     records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
   };
+}
+
+function nextOf(times: readonly LifeTime[], assumed: AssumedLife | null): LifeSheet['next'] {
+  const next = nextLife(times, assumed && { ...assumed, countsAs: weightOf(assumed) });
+  if (!next) return null;
+  const { survival: _, ...said } = next;
+  return said;
 }

@@ -1,20 +1,33 @@
-import { line, scaleLinear } from 'd3';
+import { area, line, scaleLinear } from 'd3';
 import { last } from '@/core/sure';
 import type { LifeSheet } from '@/crib/life';
-import { type CurvePoint, staircase, survivalAt } from './survivalPath';
+import { bandCorners, type CurvePoint, staircase, survivalAt, weibullPoints } from './survivalPath';
 
 const W = 640;
-const H = 300;
-const M = { left: 54, right: 92, top: 18, bottom: 44 };
+const H = 330;
+const M = { left: 54, right: 92, top: 18, bottom: 74 };
+/** The interval of the next life is drawn to so many times the longest one; past that an arrow goes on. */
+const NEXT_AT_MOST = 1.7;
 
-/** How many of a cutter's lives had not failed after so many minutes: failures are steps, censored lives ticks. */
+/**
+ * How many of a cutter's lives had not failed after so many minutes: failures are steps, censored lives ticks, the curve's
+ * limits a shade, the Weibull law a thin line; below, between which minutes the next one will fail.
+ */
 export function SurvivalChart({ life }: { life: LifeSheet }) {
   const longest = Math.max(...life.records.map((l) => l.minutes));
-  const x = scaleLinear([0, longest * 1.04], [M.left, W - M.right]).nice();
+  const { next, weibull } = life;
+  const upTo = Math.max(longest * 1.04, next ? Math.min(next.to * 1.02, longest * NEXT_AT_MOST) : 0);
+  const x = scaleLinear([0, upTo], [M.left, W - M.right]).nice();
+  const right = last(x.domain());
   const y = scaleLinear([0, 1], [H - M.bottom, M.top]);
   const path = line<CurvePoint>(
     (p) => x(p.minutes),
     (p) => y(p.survival),
+  );
+  const shade = area<ReturnType<typeof bandCorners>[number]>(
+    (p) => x(p.minutes),
+    (p) => y(p.lower),
+    (p) => y(p.upper),
   );
   const expected = life.expectation;
   const half = life.median && 'median' in life.median ? life.median.median : null;
@@ -47,12 +60,29 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           {t}
         </text>
       ))}
-      <text x={(M.left + W - M.right) / 2} y={H - 6} textAnchor="middle" fontSize="12.5" fill="var(--soft)">
+      <text
+        x={(M.left + W - M.right) / 2}
+        y={H - M.bottom + 36}
+        textAnchor="middle"
+        fontSize="12.5"
+        fill="var(--soft)"
+      >
         minutes in the cut
       </text>
       <text x={M.left} y={12} fontSize="12.5" fill="var(--soft)">
         not yet failed
       </text>
+      <path d={shade(bandCorners(life.band, longest)) ?? ''} fill="var(--accent-soft)" opacity="0.8" />
+      {weibull && (
+        <path
+          d={path(weibullPoints(weibull, right)) ?? ''}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.2"
+          strokeDasharray="1 3"
+          strokeLinecap="round"
+        />
+      )}
       <path
         d={path(staircase(life.steps, longest)) ?? ''}
         fill="none"
@@ -93,7 +123,7 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           </text>
         </g>
       )}
-      {expected && expected.minutes !== null && expected.minutes <= last(x.domain()) && (
+      {expected && expected.minutes !== null && expected.minutes <= right && (
         <g>
           <line
             x1={x(expected.minutes)}
@@ -109,14 +139,76 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           </text>
         </g>
       )}
-      <g transform={`translate(${W - M.right + 8} ${H - M.bottom - 34})`} fontSize="12" fill="var(--soft)">
+      {next && <NextBar next={next} x={x} right={right} />}
+      <g transform={`translate(${W - M.right + 8} ${H - M.bottom - 78})`} fontSize="12" fill="var(--soft)">
         <circle cx="4" cy="-4" r="4" fill="var(--rust)" />
         <text x="14">failed</text>
         <line x1="4" x2="4" y1="10" y2="24" stroke="var(--ink)" strokeWidth="2" />
         <text x="14" y="21">
           not failed
         </text>
+        <rect x="0" y="31" width="9" height="11" fill="var(--accent-soft)" />
+        <text x="14" y="41">
+          95 % limits
+        </text>
+        {weibull && (
+          <>
+            <path
+              d="M0 57H10"
+              stroke="var(--ink)"
+              strokeWidth="1.6"
+              strokeDasharray="1 3"
+              strokeLinecap="round"
+            />
+            <text x="14" y="61">
+              Weibull
+            </text>
+          </>
+        )}
       </g>
     </svg>
   );
 }
+
+/** Between which minutes the next life will fail, as a bar with its middle; it goes on as an arrow past the picture. */
+function NextBar({
+  next,
+  x,
+  right,
+}: {
+  next: NonNullable<LifeSheet['next']>;
+  x: (minutes: number) => number;
+  right: number;
+}) {
+  const at = H - 20;
+  const beyond = next.to > right;
+  const to = x(Math.min(next.to, right));
+  return (
+    <g fontSize="12" fill="var(--soft)">
+      <text x={M.left - 8} y={at + 4} textAnchor="end">
+        next
+      </text>
+      <line x1={x(next.from)} x2={to} y1={at} y2={at} stroke="var(--accent)" strokeWidth="6" opacity="0.55" />
+      {beyond && <path d={`M${to} ${at - 6}l9 6l-9 6z`} fill="var(--accent)" opacity="0.55" />}
+      {next.middle <= right && (
+        <line
+          x1={x(next.middle)}
+          x2={x(next.middle)}
+          y1={at - 7}
+          y2={at + 7}
+          stroke="var(--ink)"
+          strokeWidth="2"
+        >
+          <title>{`as likely before as after ${next.middle.toFixed(0)} min`}</title>
+        </line>
+      )}
+      <text x={(x(next.from) + to) / 2} y={at + 18} textAnchor="middle" className="fig">
+        {nextWords(next)}
+      </text>
+    </g>
+  );
+}
+
+/** Example: '90 % between 22 and 71 min'. */
+const nextWords = ({ chance, from, to }: NonNullable<LifeSheet['next']>): string =>
+  `${Math.round(chance * 100)} % between ${from.toFixed(0)} and ${to.toFixed(0)} min`;

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, render, screen } from '@testing-library/react';
-import { kaplanMeier, medianLife } from '@/core/life';
+import { surveyLives, medianLife } from '@/core/life';
 import { money } from '@/core/units';
 import type { LifeSheet } from '@/crib/life';
 import { SurvivalChart } from '@/ui/kit/chart';
@@ -83,7 +83,8 @@ describe('the survival chart', () => {
     return {
       item: { id: 1, code: 'EM8', words: 'x' },
       material: { id: 1, code: 'C45', name: 'Steel' },
-      steps: kaplanMeier(list),
+      ...surveyLives(list),
+      next: null,
       median: medianLife(list),
       expectation: null,
       consumption: null,

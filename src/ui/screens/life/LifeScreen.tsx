@@ -5,6 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { Link } from '@/ui/kit/link';
+import { type Ages, agesBy } from '@/core/life';
 import { money } from '@/core/units';
 import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
 import { SurvivalChart } from '@/ui/kit/chart';
@@ -121,6 +122,22 @@ const expected = ({ expectation: e }: LifeLine): string =>
       ? `at least ${(e.atLeast ?? 0).toFixed(0)} min`
       : `${e.minutes.toFixed(0)} min`;
 
+const AGES: Record<Ages, readonly [said: string, means: string]> = {
+  'wears out': ['wears out', 'a planned change can pay'],
+  'fails early': ['fails early', 'no planned change pays'],
+  'wear or chance': ['cannot say', 'wear or chance'],
+  'not known': ['cannot say', ''],
+};
+
+/** What the shape means, and the shape with its interval, or why there is none. */
+function shapeNote(line: LifeSheet): string {
+  const { weibull, noWeibull } = line;
+  if (!weibull) return noWeibull ?? '';
+  const [from, to] = weibull.shapeInterval;
+  const likely = from !== null && to !== null ? ` (${from.toFixed(1)} to ${to.toFixed(1)})` : '';
+  return `${AGES[agesBy(line)][1]}; shape ${weibull.shape.toFixed(1)}${likely}`;
+}
+
 function LifeTag({ line }: { line: LifeSheet }) {
   const { day } = useTimes();
   const { expectation: e, consumption: c } = line;
@@ -132,17 +149,28 @@ function LifeTag({ line }: { line: LifeSheet }) {
         </Row>
         {e?.quarter != null && <Row name="A quarter had failed by">{e.quarter.toFixed(0)} min</Row>}
         <Row name="Median">{medianWords(line)}</Row>
+        <Row
+          name="The next one fails"
+          note={line.next ? `${Math.round(line.next.chance * 100)} % between these` : undefined}
+        >
+          {line.next ? `${line.next.from.toFixed(0)} to ${line.next.to.toFixed(0)} min` : 'cannot say'}
+        </Row>
+        <Row name="With age it" note={shapeNote(line)}>
+          {AGES[agesBy(line)][0]}
+        </Row>
         <Row name="Buy by, minutes an edge" note={c?.basis}>
           {c ? `${c.minutesPerEdge.toFixed(0)} min` : 'cannot say'}
         </Row>
         <Row name="Lives">{livesWords(line)}</Row>
       </Rows>
       {e && <BecauseThis because={e.because} label="when to change, because" />}
+      {line.next && <BecauseThis because={line.next.because} label="the next one, because" />}
       {c && <BecauseThis because={c.because} label="what to buy by, because" />}
       <p className="soft small">
         Minutes in the cut. Failed: worn, chipped, broken, or changed on a sign. Not failed: crash, pulled
-        out, lost, changed at a set count, still running. Curve: Kaplan and Meier; the median is the first
-        time with at most half not failed. A suggestion, not permission.
+        out, lost, changed at a set count, still running. Curve: Kaplan and Meier with 95 % limits on the
+        log-log scale; the median is the first time with at most half not failed. Weibull by maximum
+        likelihood, its interval by likelihood ratio, 95 %. A suggestion, not permission.
       </p>
       <h2>Its lives</h2>
       {line.records.map((l) => (

@@ -1,4 +1,4 @@
-import type { LifeTime } from './endings';
+import type { LifeTime } from '../endings';
 import { kaplanMeier } from './kaplanMeier';
 
 /**

@@ -1,4 +1,4 @@
-import type { LifeTime } from './endings';
+import type { LifeTime } from '../endings';
 
 /** One step down of the survival curve. se is Greenwood's standard error; null where nothing survives. */
 export interface SurvivalStep {

@@ -1,4 +1,4 @@
-import type { LifeTime } from './endings';
+import type { LifeTime } from '../endings';
 import { kaplanMeier } from './kaplanMeier';
 
 /** A median life, or the bound it is known to exceed, or nothing to go by. */

@@ -1,14 +1,16 @@
-import type { Because } from '../because';
-import { DEFAULTS } from '../defaults';
-import type { LifeTime } from './endings';
-import { kaplanMeier } from './kaplanMeier';
-import { meanReached } from './meanReached';
+import type { Because } from '../../because';
+import { DEFAULTS } from '../../defaults';
+import type { LifeTime } from '../endings';
+import { kaplanMeier } from '../survival/kaplanMeier';
+import { meanReached } from '../survival/meanReached';
 
 export interface AssumedLife {
   minutes: number;
   origin: string;
   /** Nobody knows it: what leans on it says so. */
   guess?: boolean;
+  /** As how many lives it counts; where nothing is said, as DEFAULTS.assumedCountsAs. */
+  countsAs?: number;
 }
 
 /** When a cutter is expected to fail in one material, and how far that can be trusted. */
@@ -24,6 +26,10 @@ export interface LifeExpectation {
   quarter: number | null;
   because: Because;
 }
+
+/** As how many lives an assumed life counts; nothing assumed counts as none. */
+export const weightOf = (assumed: AssumedLife | null): number =>
+  assumed ? (assumed.countsAs ?? DEFAULTS.assumedCountsAs) : 0;
 
 /**
  * When to change: the mean life to a failure, from the lives of one material with those that did not fail as censored
@@ -57,7 +63,7 @@ export function expectLife(
     ...(assumed ? [{ name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin }] : []),
   ];
   if (mean && mean.minutes > 0) {
-    const k = assumed ? DEFAULTS.assumedCountsAs : 0;
+    const k = weightOf(assumed);
     const minutes = (k * (assumed?.minutes ?? 0) + failures * mean.minutes) / (k + failures);
     return {
       ...about,
@@ -123,7 +129,7 @@ export interface Consumption {
 export function consumption(lives: readonly LifeTime[], assumed: AssumedLife | null): Consumption | null {
   const used = lives.filter((l) => !l.running).map((l) => l.minutes);
   const total = used.reduce((sum, m) => sum + m, 0);
-  const k = assumed ? DEFAULTS.assumedCountsAs : 0;
+  const k = weightOf(assumed);
   const minutes = (k * (assumed?.minutes ?? 0) + total) / (k + used.length);
   if (!(minutes > 0)) return null;
   return {

@@ -1,5 +1,5 @@
-import type { Figure } from '../because';
-import { DEFAULTS } from '../defaults';
+import type { Figure } from '../../because';
+import { DEFAULTS } from '../../defaults';
 
 const { flankWearMm, flankWearOfDiameter } = DEFAULTS;
 

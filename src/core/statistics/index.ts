@@ -1,0 +1,12 @@
+export {
+  chiSquareBeyond,
+  chiSquareQuantile,
+  gamma,
+  logGamma,
+  lowerGamma,
+  normalQuantile,
+  tQuantile,
+} from './distributions';
+export { lineThrough } from './line';
+export type { Line } from './line';
+export { rootOf } from './root';
