@@ -4,6 +4,7 @@ import { kaplanMeier } from '../src/core/life';
 import { readProgram } from '../src/core/programs';
 import { previewImport } from '../src/crib/exchange';
 import { benchCatalogue } from './catalogue';
+import { benchLife } from './life';
 import { benchPrograms } from './programs';
 import { benchRack } from './rack';
 import { benchScroll } from './scroll';
@@ -113,6 +114,7 @@ async function benchCore(): Promise<void> {
 const PARTS: Record<string, () => void | Promise<void>> = {
   programs: () => benchPrograms(say),
   core: benchCore,
+  life: () => benchLife(say),
   rack: () => benchRack(say),
   scroll: () => benchScroll(say),
   years: () => benchYears(say),

@@ -21,6 +21,8 @@ export interface WeibullFit extends Weibull {
   /** Mean minutes to a failure, scale Γ(1 + 1/shape). */
   mean: number;
   failures: number;
+  /** How often the lives were gone over to find it. */
+  passes: number;
 }
 
 /** Why no Weibull law can be said of some lives. */
@@ -82,11 +84,11 @@ export function fitWeibull(lives: readonly LifeTime[]): WeibullFit | NoFit {
   if (lives.some((l) => l.failed && l.minutes === 0)) return 'a life failed at 0 minutes';
   const logs = logsOf(lives);
   if (logs.failed.every((u) => u === 0)) return 'every failure is at the longest life';
-  const shape = likeliestShape(logs);
-  return fitAt(logs, shape);
+  const [shape, passes] = likeliestShape(logs);
+  return fitAt(logs, shape, passes);
 }
 
-function likeliestShape({ all, sumFailed, failed }: Logs): number {
+function likeliestShape({ all, sumFailed, failed }: Logs): [shape: number, passes: number] {
   const mean = sumFailed / failed.length;
   // By moments of the logs: of failures alone, sd(ln t) = 1.28 / shape. Never far off, and the bounds do the rest.
   let k = Math.log(Math.min(50, Math.max(0.2, -1 / (mean || -1))));
@@ -101,10 +103,10 @@ function likeliestShape({ all, sumFailed, failed }: Logs): number {
     const slope = -1 / (shape * shape) - (w2 / w0 - ratio * ratio);
     const step = score / (slope * shape);
     const next = k - step;
-    if (Math.abs(step) < 1e-12) return shape;
+    if (Math.abs(step) < 1e-12) return [shape, i + 1];
     k = next > low && next < high ? next : (low + high) / 2;
   }
-  return Math.exp(k);
+  return [Math.exp(k), 60];
 }
 
 /** Log-likelihood of a shape with its own best scale. */
@@ -114,7 +116,7 @@ function profile({ all, failed, sumFailed, longest }: Logs, shape: number): numb
   return r * Math.log((shape * r) / w0) + (shape - 1) * sumFailed - r - r * Math.log(longest);
 }
 
-function fitAt(logs: Logs, shape: number): WeibullFit {
+function fitAt(logs: Logs, shape: number, passes: number): WeibullFit {
   const r = logs.failed.length;
   const [w0] = powers(logs.all, shape);
   const logScale = Math.log(w0 / r) / shape;
@@ -140,6 +142,8 @@ function fitAt(logs: Logs, shape: number): WeibullFit {
     varLogShape: ss / det,
     mean: weibullMean({ shape, scale }),
     failures: r,
+    // Its own three beside those of the search: the scale, the information, the likelihood.
+    passes: passes + 3,
   };
 }
 
