@@ -46,7 +46,9 @@ function covered(d: Draw, takenOut: boolean, assumedOff: number | null): number 
     const cutter = cutterOf(d);
     const lives = livesOf(d, cutter, 2 + Math.floor(39 * d.even()), takenOut);
     const assumed =
-      assumedOff === null ? null : { minutes: cutter.mean * Math.exp(assumedOff * d.normal()), countsAs: 3 };
+      assumedOff === null
+        ? null
+        : { minutes: cutter.mean * Math.exp(assumedOff * d.normal()), origin: 'maker' };
     const next = nextLife(lives, assumed);
     if (!next) continue;
     for (let i = 0; i < 10; i += 1) {
@@ -75,7 +77,7 @@ function errors(d: Draw, assumedOff: number): { without: number; with: number; w
     const lives = livesOf(d, cutter, 3, false);
     const off = (mean: number | undefined) => Math.abs((mean ?? NaN) / cutter.mean - 1);
     sum.without += off(nextLife(lives, null)?.mean);
-    sum.with += off(nextLife(lives, { minutes: assumed(cutter.mean), countsAs })?.mean);
+    sum.with += off(nextLife(lives, { minutes: assumed(cutter.mean), origin: 'maker', countsAs })?.mean);
     sum.weight += countsAs;
   }
   return { without: sum.without / SHOPS, with: sum.with / SHOPS, weight: sum.weight / SHOPS };

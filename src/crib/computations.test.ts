@@ -133,7 +133,7 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
   ],
   'life/survival': [{ lives: [] }, { steps: [], median: null, mean: null }],
   'life/next': [
-    { lives: [], assumed: { minutes: 40, countsAs: 3 }, chance: 0.9, at: [40] },
+    { lives: [], assumed: { minutes: 40, origin: 'maker' }, chance: 0.9, at: [40] },
     { next: { mean: expect.closeTo(40, 6) }, lasting: [expect.closeTo(0.46, 1)] },
   ],
   'life/compare': [

@@ -34,10 +34,10 @@ export type { CutCosts, Taylor, TaylorFit } from './change/taylor';
 export { wearCrossing } from './wear/wearCrossing';
 export type { Interval, WearCrossing, WearPoint } from './wear/wearCrossing';
 // What to expect of the next one, and of this one
-export { consumption, expectLife, weightOf } from './expect/expectLife';
+export { consumption, expectLife, assumedCounts } from './expect/expectLife';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
 export { assumedWeight, nextLife } from './expect/nextLife';
-export type { AssumedAgainstSeen, AssumedMean, NextLife } from './expect/nextLife';
+export type { AssumedAgainstSeen, NextLife } from './expect/nextLife';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
 export { isWorn } from './wear/isWorn';

@@ -141,7 +141,16 @@ export const life = shape(
 );
 export const assumed = {
   anyOf: [
-    shape({ minutes: positive, origin: text, guess: { type: 'boolean' } }, ['minutes', 'origin']),
+    shape(
+      {
+        minutes,
+        origin: text,
+        guess: { type: 'boolean' },
+        countsAs: { type: 'number', minimum: 0.1, maximum: 1000 },
+        learntFrom: count,
+      },
+      ['minutes', 'origin'],
+    ),
     { type: 'null' },
   ],
 } as const;

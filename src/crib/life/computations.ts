@@ -1,7 +1,6 @@
 import {
   ageReplacement,
   type AssumedLife,
-  type AssumedMean,
   cheapestSpeed,
   consumption,
   costOfPart,
@@ -50,21 +49,13 @@ export const LIFE_COMPUTATIONS: readonly Computation[] = [
       mean: meanReached(lives),
     }),
   ),
-  computation<{ lives: LifeTime[]; assumed: AssumedMean | null; chance: number; at: number[] }>(
+  computation<{ lives: LifeTime[]; assumed: AssumedLife | null; chance: number; at: number[] }>(
     'life/next',
     'Between which minutes the next life will end, with a stated chance, and the share that lasts to some minutes; null: no failure and nothing assumed.',
     part.shape(
       {
         lives: part.list(part.life),
-        assumed: {
-          anyOf: [
-            part.shape({ minutes: part.minutes, countsAs: { type: 'number', minimum: 0.1, maximum: 1000 } }, [
-              'minutes',
-              'countsAs',
-            ]),
-            { type: 'null' },
-          ],
-        },
+        assumed: part.assumed,
         chance: { type: 'number', minimum: 0.01, maximum: 0.999 },
         at: part.list(part.minutes, 100),
       },

@@ -5,8 +5,6 @@ import {
   type AssumedLife,
   type Consumption,
   consumption,
-  type Ending,
-  ENDINGS,
   expectLife,
   type LifeExpectation,
   type LifeTime,
@@ -24,6 +22,8 @@ import {
   manyRunningEdges,
   type RunningRow,
 } from '@/data/life';
+import { assumedIn, type AssumedWeights, assumedWeights, readAssumedWeights } from './assumedWeights';
+import { lifeTimes } from './lifeTimes';
 
 /** What to expect of some cutters in a material, and what some edge sets have left. */
 export interface LifeBook {
@@ -38,17 +38,6 @@ export interface LifeBook {
   cut(edgeSetId: number): EdgeUseRow | null;
 }
 
-/** A life as the statistics see it; one that runs on is censored at its present minutes. */
-const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
-  minutes,
-  failed: ended !== null && ENDINGS[ended].counts === 'failure',
-  running: ended === null,
-});
-
-/** The times of a line's lives, the latest `livesReckoned` of them. */
-export const lifeTimes = (row: LifeTimesRow): LifeTime[] =>
-  row.minutes.map((minutes, i) => lifeTime(minutes, row.ended[i] ?? null));
-
 /** The lives of some cutters, and what some edge sets (of those cutters) have cut. */
 export const loadLifeBook = async (
   c: Connection,
@@ -58,6 +47,7 @@ export const loadLifeBook = async (
   lifeBook(
     await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned),
     await manyAssumedLives(c, itemIds),
+    await readAssumedWeights(c),
     edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [],
   );
 
@@ -67,19 +57,26 @@ export type RunningBook = LifeBook & { running: RunningRow[] };
 /** The book of every cutter that stands or is tied to open work, with all its edges that go on cutting. */
 export async function openBook(c: Connection, _: string, once: ReadOnce): Promise<RunningBook> {
   const { assemblies } = await once(openWork);
-  return runningBook(c, [...new Set([...assemblies.values()].map((a) => a.cutterItemId))]);
+  const items = [...new Set([...assemblies.values()].map((a) => a.cutterItemId))];
+  return runningBook(c, items, await once(assumedWeights));
 }
 
 /** The book of some cutters, with all their edges that go on cutting. */
-export async function runningBook(c: Connection, items: readonly number[]): Promise<RunningBook> {
+export async function runningBook(
+  c: Connection,
+  items: readonly number[],
+  weights?: AssumedWeights,
+): Promise<RunningBook> {
   const running = await manyRunningEdges(c, items);
   const times = await manyLifeTimes(c, items, DEFAULTS.livesReckoned);
-  return { ...lifeBook(times, await manyAssumedLives(c, items), running), running };
+  const assumed = await manyAssumedLives(c, items);
+  return { ...lifeBook(times, assumed, weights ?? (await readAssumedWeights(c)), running), running };
 }
 
 function lifeBook(
   lines: readonly LifeTimesRow[],
   assumedLives: readonly AssumedLifeRow[],
+  weights: AssumedWeights,
   edges: readonly EdgeUseRow[],
 ): LifeBook {
   const times = group(
@@ -90,9 +87,15 @@ function lifeBook(
   const assumed = group(assumedLives, (a) => a.itemId);
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const assumedOf = (itemId: number, materialId: number): AssumedLife | null => {
-    const own = assumed.get(itemId) ?? [];
-    const a = own.find((x) => x.materialId === materialId) ?? own.find((x) => x.materialId === null);
-    return a ? { minutes: a.minutes, origin: ORIGIN_WORDS[a.origin], guess: a.origin === 'guess' } : null;
+    const a = assumedIn(assumed.get(itemId) ?? [], materialId);
+    return a
+      ? {
+          minutes: a.minutes,
+          origin: ORIGIN_WORDS[a.origin],
+          guess: a.origin === 'guess',
+          ...weights.get(a.origin),
+        }
+      : null;
   };
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();

@@ -1,4 +1,6 @@
+import { DEFAULTS } from '@/core/defaults';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { readAssumedWeights } from './assumedWeights';
 import { loadLifeBook } from './lifeBook';
 import { lifeSheet, lifeView } from './views/lifeView';
 
@@ -164,4 +166,37 @@ it('the latest hundred lives of a cutter in a material are reckoned with, and th
   expect(expectation).toMatchObject({ minutes: expect.closeTo(220 / 103, 2), lives: 100, failures: 100 });
   expect(expectation!.because.values[0]).toEqual({ name: 'lives', value: `the latest 100 of ${lives}` });
   expect(endings).toEqual({ worn: 100 });
+});
+
+it('as how many lives an assumed one counts is learnt from how such figures did here, by where they came from', async () => {
+  // Five cutters that do what their maker says of them, within what five lives are off by themselves.
+  const cutters = ['EM-A', 'EM-B', 'EM-C', 'EM-D', 'EM-E'];
+  for (const code of cutters) {
+    await crib.do('addItem', {
+      ...{ kind: 'cutter', family: 'square', code, maker: 'Skarv' },
+      facts: Object.fromEntries(
+        Object.entries({ DC: '10', DMM: '10', LCF: '22', OAL: '72', NOF: '4' }).map(([symbol, value]) => [
+          symbol,
+          { value, origin: 'maker' },
+        ]),
+      ),
+      assumedLife: { minutes: 20, origin: 'maker' },
+    });
+    await crib.do('receiveStock', { item: code, place: 'S1', quantity: 6 });
+    for (const parts of [14, 17, 20, 23, 26]) await live({ C45: parts }, 'worn', { item: code, place: 'S1' });
+    // What is restated afterwards is not held against the lives: it would always be right.
+    await crib.do('stateFacts', { item: code, assumedLife: { minutes: 500, origin: 'guess' } });
+    await crib.do('stateFacts', { item: code, assumedLife: { minutes: 20, origin: 'maker' } });
+  }
+  const weights = await readAssumedWeights(crib.db);
+  expect(weights.get('maker')).toEqual({ countsAs: DEFAULTS.assumedCountsBetween[1], learntFrom: 5 });
+  const { expectation, next } = (await lifeSheet(crib.db, 'EM-A', 'C45'))!;
+  expect(expectation!.because.values).toContainEqual({
+    name: 'it counts as',
+    value: '15 lives',
+    source: 'how such figures did on 5 cutters here',
+  });
+  // Fifteen and five lives at 20: the mean is there, and one life still is what one life is.
+  expect(next!.mean).toBeCloseTo(20, 0);
+  expect(next!.to / next!.from).toBeGreaterThan(2);
 });

@@ -21,6 +21,7 @@ export type {
 // Reading
 export {
   manyAssumedLives,
+  manyFirstAssumedLives,
   manyFacts,
   manyFullItems,
   manyHoldersOf,

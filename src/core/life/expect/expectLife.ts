@@ -11,6 +11,8 @@ export interface AssumedLife {
   guess?: boolean;
   /** As how many lives it counts; where nothing is said, as DEFAULTS.assumedCountsAs. */
   countsAs?: number;
+  /** Cutters of this shop that said so; 0 or left out: it is the usual number. */
+  learntFrom?: number;
 }
 
 /** When a cutter is expected to fail in one material, and how far that can be trusted. */
@@ -28,8 +30,25 @@ export interface LifeExpectation {
 }
 
 /** As how many lives an assumed life counts; nothing assumed counts as none. */
-export const weightOf = (assumed: AssumedLife | null): number =>
+export const assumedCounts = (assumed: AssumedLife | null): number =>
   assumed ? (assumed.countsAs ?? DEFAULTS.assumedCountsAs) : 0;
+
+const figure = (k: number) => String(Number(k.toFixed(1)));
+
+/** What is assumed and as how many lives it counts, as values of a reason. */
+export const saidOf = (assumed: AssumedLife | null): Because['values'] =>
+  assumed
+    ? [
+        { name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin },
+        {
+          name: 'it counts as',
+          value: `${figure(assumedCounts(assumed))} lives`,
+          source: assumed.learntFrom
+            ? `how such figures did on ${assumed.learntFrom} cutters here`
+            : 'practice',
+        },
+      ]
+    : [];
 
 /**
  * When to change: the mean life to a failure, from the lives of one material with those that did not fail as censored
@@ -60,10 +79,10 @@ export function expectLife(
     ...(about.quarter === null
       ? []
       : [{ name: 'a quarter had failed by', value: `${about.quarter.toFixed(1)} min` }]),
-    ...(assumed ? [{ name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin }] : []),
+    ...saidOf(assumed),
   ];
   if (mean && mean.minutes > 0) {
-    const k = weightOf(assumed);
+    const k = assumedCounts(assumed);
     const minutes = (k * (assumed?.minutes ?? 0) + failures * mean.minutes) / (k + failures);
     return {
       ...about,
@@ -73,7 +92,7 @@ export function expectLife(
       because: {
         words: `${mean.atLeast ? 'The longest life has not failed, so the true mean is more. ' : ''}A mean: about half fail earlier.`,
         formula: assumed
-          ? `(${k} × assumed + failures × mean) / (${k} + failures)`
+          ? `(${figure(k)} × assumed + failures × mean) / (${figure(k)} + failures)`
           : 'area under the Kaplan-Meier curve to the longest life',
         values: [...values, { name: 'mean of the lives here', value: `${mean.minutes.toFixed(1)} min` }],
       },
@@ -129,7 +148,7 @@ export interface Consumption {
 export function consumption(lives: readonly LifeTime[], assumed: AssumedLife | null): Consumption | null {
   const used = lives.filter((l) => !l.running).map((l) => l.minutes);
   const total = used.reduce((sum, m) => sum + m, 0);
-  const k = weightOf(assumed);
+  const k = assumedCounts(assumed);
   const minutes = (k * (assumed?.minutes ?? 0) + total) / (k + used.length);
   if (!(minutes > 0)) return null;
   return {
@@ -141,12 +160,12 @@ export function consumption(lives: readonly LifeTime[], assumed: AssumedLife | n
     because: {
       words: 'Every ending that uses an edge up counts: worn, planned, crashed or lost.',
       formula: assumed
-        ? `(${k} × assumed + total minutes) / (${k} + edges used up)`
+        ? `(${figure(k)} × assumed + total minutes) / (${figure(k)} + edges used up)`
         : 'total minutes / edges used up',
       values: [
         { name: 'total minutes', value: total.toFixed(1) },
         { name: 'edges used up', value: String(used.length) },
-        ...(assumed ? [{ name: 'assumed', value: `${assumed.minutes} min`, source: assumed.origin }] : []),
+        ...saidOf(assumed),
       ],
     },
   };

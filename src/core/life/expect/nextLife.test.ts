@@ -4,7 +4,7 @@ import { assumedWeight, type LifeTime, nextLife } from '../index';
 
 const lives = (...minutes: number[]): LifeTime[] =>
   minutes.map((m) => ({ minutes: Math.abs(m), failed: m > 0 }));
-const assumed = { minutes: 40, countsAs: 3 };
+const assumed = { minutes: 40, origin: 'maker', countsAs: 3 };
 
 describe('the next life', () => {
   // The same law integrated over a grid of 1,201 shapes and 6,001 scales (numpy 2, scipy 1.17), in place of the closed form.

@@ -2,13 +2,7 @@ import { gamma, logGamma, rootOf } from '@/core/statistics';
 import type { Because } from '../../because';
 import { DEFAULTS } from '../../defaults';
 import type { LifeTime } from '../endings';
-
-/** A mean life that is assumed before any was seen, and as how many lives that have failed it counts. */
-export interface AssumedMean {
-  minutes: number;
-  countsAs: number;
-  origin?: string;
-}
+import { assumedCounts, type AssumedLife, saidOf } from './expectLife';
 
 /** What the next fresh edge set will do, with its doubt. */
 export interface NextLife {
@@ -51,13 +45,13 @@ const SHAPES = Array.from({ length: 61 }, (_, i) => {
  */
 export function nextLife(
   lives: readonly LifeTime[],
-  assumed: AssumedMean | null,
+  assumed: AssumedLife | null,
   chance: number = DEFAULTS.nextLifeChance,
 ): NextLife | null {
   for (const { minutes } of lives)
     if (!(Number.isFinite(minutes) && minutes >= 0))
       throw new RangeError(`a life of ${minutes} minutes: 0 or more is needed`);
-  const k = assumed?.countsAs ?? 0;
+  const k = assumedCounts(assumed);
   // A failure at 0 has no density in this law; it stands as one in its first second.
   const seen = lives
     .filter((l) => l.minutes > 0 || l.failed)
@@ -112,7 +106,7 @@ export function nextLife(
 const whyNext = (
   seen: readonly LifeTime[],
   failures: number,
-  assumed: AssumedMean | null,
+  assumed: AssumedLife | null,
   chance: number,
 ): Because => ({
   words: `${Math.round(chance * 100)} % of the next ones fail between these, as often earlier as later. Few lives leave it wide.`,
@@ -120,15 +114,7 @@ const whyNext = (
   values: [
     { name: 'lives', value: String(seen.length) },
     { name: 'of them failed', value: String(failures) },
-    ...(assumed
-      ? [
-          {
-            name: `assumed, counts as ${assumed.countsAs} lives`,
-            value: `${assumed.minutes} min`,
-            ...(assumed.origin === undefined ? {} : { source: assumed.origin }),
-          },
-        ]
-      : []),
+    ...saidOf(assumed),
     {
       name: 'shape until the lives say it',
       value: `about ${DEFAULTS.shapeOfLives}`,

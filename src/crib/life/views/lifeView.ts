@@ -11,7 +11,6 @@ import {
   type NextLife,
   nextLife,
   surveyLives,
-  weightOf,
   whyApart,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
@@ -26,7 +25,8 @@ import {
   manyLivesApart,
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
-import { type LifeBook, lifeTimes, loadLifeBook } from '../lifeBook';
+import { type LifeBook, loadLifeBook } from '../lifeBook';
+import { lifeTimes } from '../lifeTimes';
 
 interface LifeRecord {
   edgeSetId: number;
@@ -173,7 +173,7 @@ export async function lifeSheet(
 }
 
 function nextOf(times: readonly LifeTime[], assumed: AssumedLife | null): LifeSheet['next'] {
-  const next = nextLife(times, assumed && { ...assumed, countsAs: weightOf(assumed) });
+  const next = nextLife(times, assumed);
   if (!next) return null;
   const { survival: _, ...said } = next;
   return said;

@@ -71,14 +71,17 @@ export const manyStandings = (c: Connection, itemIds: readonly number[]) =>
      where s.item_id = any ($1) order by s.item_id, e.happened_at desc, e.id desc`,
     [itemIds],
   );
+const ASSUMED = (
+  which: 'asc' | 'desc',
+) => `select distinct on (a.item_id, a.material_id) a.item_id, a.material_id, a.minutes, a.origin from assumed_life a
+  join live_entry e on e.id = a.entry_id where a.item_id = any ($1)
+  order by a.item_id, a.material_id, e.happened_at ${which}, e.id ${which}`;
+/** What is assumed of cutters, the latest word for each material and for any. */
 export const manyAssumedLives = (c: Connection, itemIds: readonly number[]) =>
-  many<AssumedLifeRow>(
-    c,
-    `select distinct on (a.item_id, a.material_id) a.item_id, a.material_id, a.minutes, a.origin from assumed_life a
-     join live_entry e on e.id = a.entry_id where a.item_id = any ($1)
-     order by a.item_id, a.material_id, e.happened_at desc, e.id desc`,
-    [itemIds],
-  );
+  many<AssumedLifeRow>(c, ASSUMED('desc'), [itemIds]);
+/** What was assumed of them at first, before their lives could show it. */
+export const manyFirstAssumedLives = (c: Connection, itemIds: readonly number[]) =>
+  many<AssumedLifeRow>(c, ASSUMED('asc'), [itemIds]);
 export const manySupplies = (c: Connection, itemIds: readonly number[]) =>
   many<SupplyRow>(
     c,

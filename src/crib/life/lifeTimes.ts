@@ -1,0 +1,13 @@
+import { type Ending, ENDINGS, type LifeTime } from '@/core/life';
+import type { LifeTimesRow } from '@/data/life';
+
+/** A life as the statistics see it; one that runs on is censored at its present minutes. */
+const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
+  minutes,
+  failed: ended !== null && ENDINGS[ended].counts === 'failure',
+  running: ended === null,
+});
+
+/** The times of a line's lives, the latest `livesReckoned` of them. */
+export const lifeTimes = (row: LifeTimesRow): LifeTime[] =>
+  row.minutes.map((minutes, i) => lifeTime(minutes, row.ended[i] ?? null));
