@@ -77,7 +77,9 @@ export const DEFAULTS = {
   enoughChance: 0.9,
   /** mm, uniform flank wear: ISO 8688-2 end milling, from memory. */
   flankWearMm: 0.3,
-  /** The same as a share of DC, for small cutters; the lesser of both counts (practice). */
+  /** mm, wear of the corner or at one spot: ISO 8688-2, from memory. */
+  cornerWearMm: 0.5,
+  /** Flank wear as a share of DC, for small cutters; the lesser of both counts (practice). */
   flankWearOfDiameter: 0.02,
   /**
    * How far a tap's feed may lie from its pitch, as a share: asked about from, and stopped from (practice: a holder that gives

@@ -162,7 +162,7 @@ async function mustHaveLength(c: Connection, itemId: number, notSet: boolean, na
 /** Whether the last reading of a piece says that it is worn; null: none was taken. */
 async function wornNow(c: Connection, piece: PieceRow): Promise<boolean | null> {
   const [wear] = await manyLatestWear(c, [piece.edgeSetId]);
-  return wear ? isWorn(wear.flankWearMm, cutterOf(await loadItem(c, piece.itemId)).DC) : null;
+  return wear ? isWorn(wear, cutterOf(await loadItem(c, piece.itemId)).DC) : null;
 }
 
 /** Refuses the last ones that are set aside for other jobs. */

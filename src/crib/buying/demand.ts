@@ -1,7 +1,7 @@
 import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
 import { readInsertCode } from '@/core/cutters';
-import { isWorn } from '@/core/life';
+import { isWorn, NOT_READ } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
 import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
 import type { LifeBook } from '@/crib/life';
@@ -147,7 +147,7 @@ export async function edgesLeft(
         c,
         running.map((e) => e.edgeSetId),
       )
-    ).map((w) => [w.edgeSetId, w.flankWearMm]),
+    ).map((w) => [w.edgeSetId, w]),
   );
   const left = running.flatMap((e): EdgeLeft[] => {
     const item = items.get(e.itemId);
@@ -164,7 +164,7 @@ export async function edgesLeft(
         ended: false,
         grade: e.fresh ? null : 'used again',
         groups: e.fresh ? [] : ['any'],
-        worn: DC === undefined ? null : isWorn(wear.get(e.edgeSetId) ?? null, DC),
+        worn: DC === undefined ? null : isWorn(wear.get(e.edgeSetId) ?? NOT_READ, DC),
       },
       null,
       true,

@@ -177,11 +177,18 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                   ]),
                 ),
                 wear: orNone(
-                  part.shape({ reading: notNegative, limit: part.positive, worn: yes }, [
-                    'reading',
-                    'limit',
-                    'worn',
-                  ]),
+                  part.shape(
+                    {
+                      ...{ reading: part.orNull, limit: part.positive, worn: yes, asks: part.textOrNull },
+                      corner: orNone(
+                        part.shape({ reading: notNegative, limit: part.positive }, ['reading', 'limit']),
+                      ),
+                      left: orNone(
+                        part.shape({ minutes: notNegative, cautious: part.orNull }, ['minutes', 'cautious']),
+                      ),
+                    },
+                    ['reading', 'limit', 'worn'],
+                  ),
                 ),
                 life: part.shape(
                   { used: part.orNull, leftMinutes: part.orNull, fresh: yes, freshMinutes: part.orNull },

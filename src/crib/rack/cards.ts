@@ -1,8 +1,7 @@
 import { group } from 'd3';
 import { type AssemblyOutline, assemblyOutline, judgeBuild } from '@/core/assemblies';
-import type { Figure, Judgement } from '@/core/because';
+import type { Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
-import { isWorn, wearLimit } from '@/core/life';
 import { held, first } from '@/core/sure';
 import { buildOf, partsWith, putTogether } from '@/crib/assemblies';
 import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue';
@@ -14,13 +13,14 @@ import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
-import { manyLatestWear, type WearRow } from '@/data/life';
+import { manyWearReadings, type WearRow } from '@/data/life';
 import { manyTightened } from '@/data/devices';
 import { manySetThere } from '@/data/registers';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
 import type { Asked } from './judgedUse';
 import { type LifeLeft, lifeOf } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
+import { type EdgeWear, wearOf, wearState } from './wearOf';
 
 export type { TiedTo } from './tiedTo';
 
@@ -40,7 +40,8 @@ export interface AssemblyCard {
   judgements: Judgement[];
   measured: MeasuredState;
   life: LifeLeft;
-  wear: { latest: WearRow | null; limit: Figure; worn: boolean | null };
+  /** What its readings say, in the order of their time. */
+  wear: EdgeWear;
   /** Of operations with parts to make; where there is none, the one it was tied to last. */
   ties: TiedTo[];
   /** The torque wrench it was tightened with last, and whether that was found off since; null: nobody wrote it. */
@@ -63,7 +64,7 @@ interface Around {
   items: Map<number, CribItem>;
   book: LifeBook;
   measured: Map<number, MeasuredRow>;
-  wear: Map<number, WearRow>;
+  wear: ReadonlyMap<number, WearRow[]>;
   /** Reground pieces as they are now. */
   sizes: Map<number, { dc: number; lcf: number }>;
   /** Of bodies, by piece. */
@@ -129,7 +130,7 @@ async function standingOf(
 ): Promise<Standing[]> {
   const ids = (of: (row: AssemblyRow) => number) => rows.map(of);
   const loose = rows.filter((r) => !tied.has(r.id)).map((r) => r.id);
-  const wear = await manyLatestWear(
+  const wear = await manyWearReadings(
     c,
     ids((r) => r.edgeSetId),
   );
@@ -147,7 +148,7 @@ async function standingOf(
       c,
       ids((r) => r.id),
     ),
-    wear: new Map(wear.map((w) => [w.edgeSetId, w])),
+    wear: group(wear, (w) => w.edgeSetId),
     sizes: await presentSizes(
       c,
       ids((r) => r.pieceId),
@@ -226,10 +227,9 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const { build, held: stack, expectedMm } = together;
   const ties = around.tiesOf.get(row.id) ?? [];
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
-  const wear = around.wear.get(row.edgeSetId) ?? null;
-  const limit = wearLimit(present.DC);
-  const worn = isWorn(wear?.flankWearMm ?? null, present.DC);
-  const life = lifeOf(row, around.book, ties[0]?.operation ?? null, worn === true);
+  const readings = around.wear.get(row.edgeSetId) ?? [];
+  const wear = wearOf(readings, present.DC, around.book.cut(row.edgeSetId)?.minutes ?? 0);
+  const life = lifeOf(row, around.book, ties[0]?.operation ?? null, wear.worn === true);
   const judgements = judgeBuild(build);
   const outline = assemblyOutline(present, stack.holder, row.stickoutMm, length);
   const seating = around.seatings.get(row.pieceId);
@@ -241,7 +241,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     measured,
     item: { code: cutter.code, substrate: cutter.substrate },
     inserts: inserts ?? null,
-    wear: wear && { reading: wear.flankWearMm, limit: limit.value, worn: worn === true },
+    wear: wearState(wear),
     life,
     offWrench: tightened?.doubted ? tightened.wrench : null,
   };
@@ -276,7 +276,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     judgements,
     measured,
     life,
-    wear: { latest: wear, limit, worn },
+    wear,
     ties: ties.map((asked) =>
       tiedTo(asked, state, around.setThere.get(`${row.id} ${asked.machine.id}`) ?? null),
     ),

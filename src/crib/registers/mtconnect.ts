@@ -104,12 +104,12 @@ function lives(machine: string, { life, wear, ties }: AssemblyCard) {
       '#': life.minutes.toFixed(1),
     },
     ...(left === null ? [] : [{ '@type': 'PART_COUNT', '@countDirection': 'DOWN', '#': String(left) }]),
-    ...(wear.latest === null
+    ...(wear.flankMm === null
       ? []
       : [
           {
             ...{ '@type': 'WEAR', '@countDirection': 'UP', '@limit': wear.limit.value.toFixed(3) },
-            '#': wear.latest.flankWearMm.toFixed(3),
+            '#': wear.flankMm.toFixed(3),
           },
         ]),
   ];

@@ -1,5 +1,5 @@
 // Rows
-export type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow } from './types';
+export type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
 // Reading
 export {
   manyEdgeUses,
@@ -9,6 +9,7 @@ export {
   manyLifeTimes,
   manyLivesApart,
   manyRunningEdges,
+  manyWearReadings,
   maybeLadder,
 } from './read';
 // Writing

@@ -1,6 +1,6 @@
 import type { Rung } from '@/core/life';
 import { type Connection, many, maybeOne } from '@/data/database';
-import type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow } from './types';
+import type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
 
 const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
     n.ended, n.ended_id as ended_entry_id, xe.happened_at as ended_at, x.signs, x.cost_cents, xe.note,
@@ -78,12 +78,30 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
      where pp.item_id = any ($1) and not pp.gone order by p.mark`,
     [itemIds],
   );
-/** The latest wear reading of each of some edge sets. */
+/** The latest flank wear and wear of the corner of some edge sets. */
 export const manyLatestWear = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<WornRow>(
+    c,
+    `select w.edge_set_id,
+       (array_agg(w.flank_wear_mm order by e.happened_at desc, e.id desc) filter (where w.flank_wear_mm is not null))[1] as flank_mm,
+       (array_agg(w.corner_mm order by e.happened_at desc, e.id desc) filter (where w.corner_mm is not null))[1] as corner_mm
+     from wear_reading w join live_entry e on e.id = w.entry_id where w.edge_set_id = any ($1) group by w.edge_set_id`,
+    [edgeSetIds],
+  );
+/**
+ * Every wear reading of some edge sets in the order of its time, each with the minutes the edge had cut by then: parts that
+ * were logged late for an hour before it count.
+ */
+export const manyWearReadings = (c: Connection, edgeSetIds: readonly number[]) =>
   many<WearRow>(
     c,
-    `select distinct on (w.edge_set_id) w.*, e.happened_at, e.who, e.note from wear_reading w join live_entry e on e.id = w.entry_id
-     where w.edge_set_id = any ($1) order by w.edge_set_id, e.happened_at desc, e.id desc`,
+    `select w.*, e.happened_at, e.who, e.note,
+       coalesce((select sum(u.minutes) from use_of_edges u join use y on y.id = u.use_id join live_entry ue on ue.id = y.entry_id
+         where u.use_id in (select x.id from use x where x.edge_set_id = w.edge_set_id
+                            union select x.use_id from use_assignment x where x.edge_set_id = w.edge_set_id)
+           and u.edge_set_id = w.edge_set_id and ue.happened_at <= e.happened_at), 0) as minutes
+     from wear_reading w join live_entry e on e.id = w.entry_id where w.edge_set_id = any ($1)
+     order by w.edge_set_id, e.happened_at, e.id`,
     [edgeSetIds],
   );
 

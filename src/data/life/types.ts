@@ -1,4 +1,4 @@
-import type { Ending } from '@/core/life';
+import type { Chips, Ending, SignSeen } from '@/core/life';
 
 /** A life: what it has cut, and how it ended. */
 export interface LifeRow {
@@ -49,12 +49,29 @@ export interface RunningRow extends EdgeUseRow {
   tag: string | null;
 }
 
+/** A reading of an edge set's wear; null: it was not looked at. */
 export interface WearRow {
   entryId: number;
   edgeSetId: number;
-  flankWearMm: number;
-  flankWearEntered: string;
+  flankWearMm: number | null;
+  uncertaintyMm: number | null;
+  cornerMm: number | null;
+  chips: Chips | null;
+  zoneFromMm: number | null;
+  zoneToMm: number | null;
+  runoutMm: number | null;
+  driftMm: number | null;
+  signs: SignSeen[];
+  /** Minutes the edge set had cut by then. */
+  minutes: number;
   happenedAt: Date;
   who: string;
   note: string | null;
+}
+
+/** The latest flank wear and wear of the corner of an edge set, each where it was read. */
+export interface WornRow {
+  edgeSetId: number;
+  flankMm: number | null;
+  cornerMm: number | null;
 }

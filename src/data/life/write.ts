@@ -11,8 +11,17 @@ export const insertEnding = inserts<{
 
 export const insertWearReading = inserts<{
   edgeSetId: number;
-  flankWearMm: number;
-  flankWearEntered: string;
+  flankWearMm?: number | null;
+  flankWearEntered?: string | null;
+  uncertaintyMm?: number | null;
+  cornerMm?: number | null;
+  cornerEntered?: string | null;
+  chips?: string | null;
+  zoneFromMm?: number | null;
+  zoneToMm?: number | null;
+  runoutMm?: number | null;
+  driftMm?: number | null;
+  signs: string;
 }>('wear_reading');
 
 export const insertGrade = inserts<{

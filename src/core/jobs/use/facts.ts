@@ -131,7 +131,19 @@ export interface UseState {
   figuresChanged: boolean;
   /** Of a body: its seats, the inserts in it, seats that are damaged. */
   inserts: { seats: number | null; mounted: number; damaged: number } | null;
-  wear: { reading: number; limit: number; worn: boolean } | null;
+  /** What the readings of its edge say; null: none was taken. */
+  wear: {
+    /** Flank wear and its criterion, mm; null: it was not read. */
+    reading: number | null;
+    limit: number;
+    worn: boolean;
+    /** Wear of the corner and its criterion, mm; null or left out: it was not read. */
+    corner?: { reading: number; limit: number } | null;
+    /** Minutes until it is worn by its own readings, and with one chance in twenty before; null or left out: cannot say. */
+    left?: { minutes: number; cautious: number | null } | null;
+    /** What was seen that somebody should judge before it runs; null or left out: nothing. */
+    asks?: string | null;
+  } | null;
   life: {
     used: number | null;
     leftMinutes: number | null;

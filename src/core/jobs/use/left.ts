@@ -2,23 +2,31 @@ import { aside, type Judgement, mm, say } from '../../because';
 import { lifeState } from '../../life';
 import type { ToolAsks, Use, UseState } from './facts';
 
+/** What says how long an edge goes on: the lives of others like it, or its own wear, whichever ends first. */
+function leftBy(s: Pick<UseState, 'wear' | 'life'>): { minutes: number; by: 'life' | 'wear' } | null {
+  const life = s.life.leftMinutes;
+  const wear = s.wear?.left?.minutes ?? null;
+  if (wear !== null && (life === null || wear < life)) return { minutes: wear, by: 'wear' };
+  return life === null ? null : { minutes: life, by: 'life' };
+}
+
 /**
- * Parts that the life left is expected to do; 0 for what is worn or past its life; null: cannot say.
- * Example: 10.5 min left at 2 min a part: 5.
+ * Parts that the life left is expected to do, or the wear of this very edge where that comes to its criterion first; 0 for
+ * what is worn or past its life; null: cannot say. Example: 10.5 min left at 2 min a part: 5.
  */
 export function partsGoodFor(
   asks: Pick<ToolAsks, 'minutesPerPart' | 'atLeast'>,
   s: Pick<UseState, 'wear' | 'life'>,
 ): number | null {
   if (s.wear?.worn) return 0;
-  const { leftMinutes } = s.life;
-  if (leftMinutes === null || asks.minutesPerPart <= 0) return null;
-  return Math.floor(Math.max(0, leftMinutes) / asks.minutesPerPart + 1e-9);
+  const left = leftBy(s);
+  if (left === null || asks.minutesPerPart <= 0) return null;
+  return Math.floor(Math.max(0, left.minutes) / asks.minutesPerPart + 1e-9);
 }
 
 /** Inserts, wear and life of what is to run. */
 export const judgeLeft = (use: Pick<Use, 'asks' | 'partsLeft'>, state: UseState): Judgement[] =>
-  [inserts(state), wear(state), life(use, state)].filter((j) => j !== null);
+  [inserts(state), wear(use, state), life(use, state)].filter((j) => j !== null);
 
 function inserts({ inserts: i }: UseState): Judgement | null {
   if (!i) return null;
@@ -45,23 +53,50 @@ function inserts({ inserts: i }: UseState): Judgement | null {
   return say('INSERTS', 'good', `An insert in each of ${i.seats} seats`, why, values, 'inserts = seats');
 }
 
-function wear({ wear: w }: UseState): Judgement | null {
+function wear({ asks }: Pick<Use, 'asks'>, { wear: w }: UseState): Judgement | null {
   if (!w) return null;
   const why = 'At the criterion a cutter has nothing left, whatever its minutes say.';
+  const { corner = null, left = null } = w;
   const values: [string, string][] = [
-    ['flank wear', mm(w.reading)],
+    ['flank wear', w.reading === null ? 'not read' : mm(w.reading)],
     ['worn at', mm(w.limit)],
+    ...(corner
+      ? ([
+          ['wear of the corner', mm(corner.reading)],
+          ['worn there at', mm(corner.limit)],
+        ] satisfies [string, string][])
+      : []),
+    ...(left ? ([['worn in about', `${left.minutes.toFixed(1)} min`]] satisfies [string, string][]) : []),
+    ...(left?.cautious != null
+      ? ([['one in twenty is worn in', `${left.cautious.toFixed(1)} min`]] satisfies [string, string][])
+      : []),
   ];
-  return w.worn
-    ? say('WEAR', 'stop', `Worn: flank wear ${w.reading.toFixed(2)} of ${w.limit.toFixed(2)} mm`, why, values)
-    : say('WEAR', 'good', `Flank wear ${w.reading.toFixed(2)} of ${w.limit.toFixed(2)} mm`, why, values);
+  const of = (name: string, reading: number, limit: number) =>
+    `${name} ${reading.toFixed(2)} of ${limit.toFixed(2)} mm`;
+  const flank = w.reading === null ? null : of('flank wear', w.reading, w.limit);
+  const atCorner = corner && of('corner worn', corner.reading, corner.limit);
+  if (w.worn) {
+    const byFlank = flank !== null && (w.reading ?? 0) >= w.limit - 1e-9;
+    return say('WEAR', 'stop', `Worn: ${byFlank || !atCorner ? flank : atCorner}`, why, values);
+  }
+  if (w.asks) return say('WEAR', 'question', `Its edge: ${w.asks}`, 'Look at it before it runs on.', values);
+  const said = capital(flank ?? atCorner ?? '');
+  if (!said) return null;
+  return left && asks.minutesPerPart > 0 && left.minutes < asks.minutesPerPart
+    ? say('WEAR', 'question', `${said}: the next part wears it out`, why, values)
+    : say('WEAR', 'good', said, why, values);
 }
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Life left against the parts to make. That it is not known keeps nothing from running, and is said. */
 function life({ asks, partsLeft }: Pick<Use, 'asks' | 'partsLeft'>, s: UseState): Judgement | null {
   if (s.wear?.worn) return null;
   const goodFor = partsGoodFor(asks, s);
-  const why = 'A mean: about half end earlier. What fails in the cut costs the part.';
+  const byWear = leftBy(s)?.by === 'wear';
+  const why = byWear
+    ? 'By the readings of this very edge, which comes to its criterion before the mean life. Chips and breaks are not in it.'
+    : 'A mean: about half end earlier. What fails in the cut costs the part.';
   const values: [string, string][] = [
     [
       'share of its expected life used',
@@ -82,6 +117,7 @@ function life({ asks, partsLeft }: Pick<Use, 'asks' | 'partsLeft'>, s: UseState)
         values,
       );
     case 'not known':
+      if (goodFor !== null) return going(goodFor, partsLeft, byWear, why, values);
       return aside(
         say(
           'LIFE',
@@ -92,14 +128,23 @@ function life({ asks, partsLeft }: Pick<Use, 'asks' | 'partsLeft'>, s: UseState)
         ),
       );
     case 'going':
-      return say(
-        'LIFE',
-        'good',
-        goodFor === null
-          ? 'Life left'
-          : `Good for about ${Math.min(goodFor, partsLeft)} of ${partsLeft} parts`,
-        why,
-        values,
-      );
+      return going(goodFor, partsLeft, byWear, why, values);
   }
 }
+
+const going = (
+  goodFor: number | null,
+  partsLeft: number,
+  byWear: boolean,
+  why: string,
+  values: [string, string][],
+) =>
+  say(
+    'LIFE',
+    'good',
+    goodFor === null
+      ? 'Life left'
+      : `Good for about ${Math.min(goodFor, partsLeft)} of ${partsLeft} parts${byWear ? ' by its wear' : ''}`,
+    why,
+    values,
+  );

@@ -1,24 +1,90 @@
+import { CHIPS_NAMES, SIGNS, STRENGTH_NAMES } from '@/core/life';
 import { standing } from '@/crib/assemblies';
-import { defineVerb, field, toLength } from '@/crib/door';
+import { factNumber, loadItem } from '@/crib/catalogue';
+import { defineVerb, field, maybeLength, Problem } from '@/crib/door';
 import { insertWearReading } from '@/data/life';
+
+/** What a reading may say; one of them at least. */
+const SAYS = ['flankWear', 'corner', 'chips', 'zoneTo', 'runout', 'drift', 'signs'] as const;
 
 export const recordWear = defineVerb({
   name: 'recordWear',
   may: ['crib', 'operator'],
   path: 'wear-readings',
-  summary: 'Record flank wear of the cutter in an assembly, as read under the loupe.',
-  properties: { tag: field.words(20), flankWear: field.length(0, 5, 'Uniform flank wear VB.') },
-  required: ['tag', 'flankWear'],
+  summary:
+    'Record what was read of the edge in an assembly: flank wear, corner, chips, where along the flute, runout, what the size does, signs.',
+  properties: {
+    tag: field.words(20),
+    flankWear: field.length(0, 5, 'Uniform flank wear VB.'),
+    uncertainty: field.length(0, 1, 'How far that reading may be off.'),
+    corner: field.length(0, 5, 'Wear of the corner or at one spot.'),
+    chips: field.choice(CHIPS_NAMES),
+    zoneFrom: field.length(0, 800, 'Where the worn zone begins, from the tip.'),
+    zoneTo: field.length(0, 800, 'Where it ends, from the tip.'),
+    runout: field.length(0, 1, 'Runout at the tip.'),
+    drift: field.length(-1, 1, 'By how much what it cuts grew (+) or shrank (-).'),
+    signs: {
+      type: 'array',
+      maxItems: SIGNS.length,
+      items: {
+        type: 'object',
+        properties: { sign: field.choice(SIGNS), strength: field.choice(STRENGTH_NAMES) },
+        required: ['sign', 'strength'],
+        additionalProperties: false,
+      },
+    },
+  },
+  required: ['tag'],
   async run(c, input, moment) {
     const assembly = await standing(c, moment, input.tag);
-    const wear = toLength(input.flankWear);
+    const signs = input.signs ?? [];
+    if (!SAYS.some((s) => input[s] !== undefined && (s !== 'signs' || signs.length > 0)))
+      throw new Problem('INVALID_INPUT', 'The reading says nothing', {
+        field: 'flankWear',
+        limit: 'at least one figure or sign',
+        wayOut: 'Enter what was read; what was not looked at stays empty.',
+      });
+    const twice = signs.find((s, i) => signs.findIndex((o) => o.sign === s.sign) < i);
+    if (twice)
+      throw new Problem('INVALID_INPUT', `“${twice.sign}” stands twice`, {
+        field: 'signs',
+        value: twice.sign,
+        limit: 'each sign once',
+        wayOut: 'Say each sign once, with one strength.',
+      });
+    const [from, to] = [maybeLength(input.zoneFrom), maybeLength(input.zoneTo)];
+    const flute = factNumber(await loadItem(c, assembly.cutterItemId), 'LCF');
+    if (from && !to)
+      throw new Problem('INVALID_INPUT', 'Where the worn zone ends is not said', {
+        field: 'zoneTo',
+        limit: 'where it ends, where it begins',
+        wayOut: 'Say both, or only where it ends: it begins at the tip then.',
+      });
+    if (to && !(to.mm > (from?.mm ?? 0) && (flute === null || to.mm <= flute + 1e-9)))
+      throw new Problem('INVALID_INPUT', `A worn zone can't end at ${to.entered}`, {
+        field: 'zoneTo',
+        value: to.entered,
+        limit: `more than ${from?.entered ?? '0'}${flute === null ? '' : `, at most the flute of ${flute} mm`}`,
+        wayOut: 'Measure from the tip.',
+      });
+    const flank = maybeLength(input.flankWear);
+    const corner = maybeLength(input.corner);
     moment.leansOn(assembly.entryId);
     await insertWearReading(c, moment.entryId, {
       edgeSetId: assembly.edgeSetId,
-      flankWearMm: wear.mm,
-      flankWearEntered: wear.entered,
+      flankWearMm: flank?.mm ?? null,
+      flankWearEntered: flank?.entered ?? null,
+      uncertaintyMm: maybeLength(input.uncertainty)?.mm ?? null,
+      cornerMm: corner?.mm ?? null,
+      cornerEntered: corner?.entered ?? null,
+      chips: input.chips ?? null,
+      zoneFromMm: to ? (from?.mm ?? 0) : null,
+      zoneToMm: to?.mm ?? null,
+      runoutMm: maybeLength(input.runout)?.mm ?? null,
+      driftMm: maybeLength(input.drift)?.mm ?? null,
+      signs: JSON.stringify(signs),
     });
-    return { tag: assembly.tag, flankWearMm: wear.mm };
+    return { tag: assembly.tag, flankWearMm: flank?.mm ?? null };
   },
-  says: (a) => `${a.tag}: flank wear ${a.flankWearMm} mm`,
+  says: (a) => `${a.tag}: ${a.flankWearMm === null ? 'its edge read' : `flank wear ${a.flankWearMm} mm`}`,
 });

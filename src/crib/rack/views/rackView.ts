@@ -21,8 +21,10 @@ export interface RackCard {
   measured: { state: AssemblyCard['measured']['state']; lengthMm: number | null };
   /** Minutes in the cut so far; share of its life used, and what is left, where that is known. */
   life: { minutes: number; used: number | null; leftMinutes: number | null };
-  /** Flank wear as a share of the limit; null without a reading. */
+  /** Wear of flank or corner as a share of its criterion, the larger; null without a reading. */
   wear: number | null;
+  /** Where along the flute it is worn, mm from the tip, as read last; null: nobody said. */
+  zone: { fromMm: number; toMm: number } | null;
   /** What was judged of the build itself, at its worst. */
   build: Grade;
   ties: RackTie[];
@@ -63,7 +65,8 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
     lengthMm: a.measured.state === 'not measured' ? null : a.measured.measurement.gaugeLengthMm,
   },
   life: { minutes: a.life.minutes, used: a.life.used, leftMinutes: a.life.leftMinutes },
-  wear: a.wear.latest && a.wear.latest.flankWearMm / a.wear.limit.value,
+  wear: wearShare(a.wear),
+  zone: a.wear.zone,
   build: worstGrade(a.judgements),
   ties: a.ties.map(({ operation, job, machine, t, reachMm, use: { grade, why, goodFor } }) => ({
     operation,
@@ -74,6 +77,11 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
     use: { grade, why, goodFor },
   })),
 });
+
+const wearShare = ({ flankMm, limitMm, cornerMm, cornerLimitMm }: AssemblyCard['wear']): number | null =>
+  flankMm === null && cornerMm === null
+    ? null
+    : Math.max((flankMm ?? 0) / limitMm, (cornerMm ?? 0) / cornerLimitMm);
 
 /** All assemblies that stand, by tag. */
 const allCards = async (

@@ -9,7 +9,7 @@ import {
   regroundGeometry,
 } from '@/core/cutters';
 import type { Question, TAKEABLE } from '@/core/questions';
-import { DEFAULT_LADDER, isWorn, type Rung } from '@/core/life';
+import { DEFAULT_LADDER, isWorn, NOT_READ, type Rung } from '@/core/life';
 import { countsAs, freeFor, inCrib, type Reservation, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
 import {
@@ -25,7 +25,7 @@ import {
 import { fitFirst, fitOf, type Together, togetherSoFar } from './fitting';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { manyLatestWear, maybeLadder } from '@/data/life';
+import { manyLatestWear, maybeLadder, type WornRow } from '@/data/life';
 import {
   type BalanceRow,
   manyBalances,
@@ -152,7 +152,7 @@ async function knownOf(
           c,
           pieces.map((p) => p.edgeSetId),
         )
-      ).map((w) => [w.edgeSetId, w.flankWearMm]),
+      ).map((w) => [w.edgeSetId, w]),
     ),
     ladder: (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER,
     items,
@@ -172,7 +172,7 @@ interface Known {
   standings: ReadonlyMap<number, string>;
   items: ReadonlyMap<number, CribItem>;
   /** Flank wear read last of each edge set, mm. */
-  wear: ReadonlyMap<number, number>;
+  wear: ReadonlyMap<number, WornRow>;
   ladder: readonly Rung[];
   together: Together | null;
 }
@@ -187,7 +187,7 @@ const KINDS_OF: Record<'cutter' | 'holder' | 'part', readonly ItemKind[]> = {
 
 /** Whether the last reading of a piece says that it is worn; null: none was taken. */
 const wornOf = (p: PieceRow, item: CribItem, known: Known): boolean | null =>
-  item.cutter ? isWorn(known.wear.get(p.edgeSetId) ?? null, item.cutter.DC) : null;
+  item.cutter ? isWorn(known.wear.get(p.edgeSetId) ?? NOT_READ, item.cutter.DC) : null;
 
 const countsOf = (p: PieceRow, item: CribItem, known: Known) =>
   countsAs(usedPiece(p, known.ladder, wornOf(p, item, known), known.today), null);

@@ -106,11 +106,11 @@ export async function todayView(
         href,
         ...what,
       });
-    if (a.wear.latest && a.wear.worn)
+    if (a.wear.worn)
       add({
         kind: 'wear',
         todo: `Change the cutter of ${a.tag}`,
-        why: `flank wear ${a.wear.latest.flankWearMm.toFixed(2)} mm is at the limit of ${a.wear.limit.value.toFixed(2)} mm`,
+        why: wornWords(a.wear),
         because: a.wear.limit.because,
         href,
         ...what,
@@ -284,3 +284,8 @@ function inDoubt({ tag, measured, tightened }: AssemblyCard): Pick<WorkLine, 'to
       }
     : null;
 }
+
+const wornWords = (w: AssemblyCard['wear']): string =>
+  w.wornAt === 'corner'
+    ? `its corner is worn by ${(w.cornerMm ?? 0).toFixed(2)} mm, at the limit of ${w.cornerLimitMm.toFixed(2)} mm`
+    : `flank wear ${(w.flankMm ?? 0).toFixed(2)} mm is at the limit of ${w.limitMm.toFixed(2)} mm`;

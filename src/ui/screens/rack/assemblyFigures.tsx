@@ -100,7 +100,7 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
           )}
         </Row>
         <Row name="Flank wear" note={`worn at ${show(card.wear.limit.value, 2)}`}>
-          {card.wear.latest ? show(card.wear.latest.flankWearMm, 2) : <NotMeasured />}
+          {card.wear.flankMm === null ? <NotMeasured /> : show(card.wear.flankMm, 2)}
         </Row>
       </Rows>
       {life.because && <BecauseThis because={life.because} />}

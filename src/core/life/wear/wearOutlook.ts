@@ -1,0 +1,182 @@
+import type { Because } from '../../because';
+import { type WearCrossing, type WearPoint, wearCrossing } from './wearCrossing';
+import { cornerLimit, wearLimit } from './wearLimit';
+import type { WearReading } from './wearReading';
+
+/** What the readings of one edge set say of it. */
+export interface WearOutlook {
+  /** The latest flank wear and wear of the corner, mm; null: never read. */
+  flankMm: number | null;
+  cornerMm: number | null;
+  limitMm: number;
+  cornerLimitMm: number;
+  /** At the criterion; null: neither was ever read. */
+  worn: boolean | null;
+  /** What of it is at the criterion. */
+  wornAt: 'flank' | 'corner' | null;
+  /** Where along the flute it is worn, as read last; null: nobody said. */
+  zone: WearReading['zone'];
+  /** Readings of flank wear that the line goes through, and those of running in before it. */
+  steady: readonly WearPoint[];
+  runningIn: readonly WearPoint[];
+  /** It wore more than twice as fast at last: only the last stretch is reckoned with. */
+  faster: boolean;
+  crossing: WearCrossing | null;
+  /** Minutes left from now, by the line, and with one chance in twenty of being worn before; null: cannot say. */
+  left: { minutes: number; cautious: number | null } | null;
+  /** The latest reading saw coarse chips, or a sign that was strong. */
+  asks: string | null;
+  because: Because;
+}
+
+/** From so much steeper than the rest a stretch is running in, or the end of steady wear (practice). */
+const STEEPER = 2;
+
+const slope = (a: WearPoint, b: WearPoint) => (b.wearMm - a.wearMm) / (b.minutes - a.minutes);
+
+/** One reading a minute: of two at the same minutes the later one stands. */
+function flankPoints(readings: readonly WearReading[]): WearPoint[] {
+  const at = new Map<number, number>();
+  for (const r of readings) if (r.flankMm !== null) at.set(r.minutes, r.flankMm);
+  return [...at].map(([minutes, wearMm]) => ({ minutes, wearMm })).sort((a, b) => a.minutes - b.minutes);
+}
+
+/**
+ * The steady stretch: the first reading belongs to running in while the way from it is steeper than twice the way from the
+ * next to the last, with two left after it at least; a fresh edge's 0 at 0 minutes always does. Where the last step is
+ * steeper than twice the way before it, that step alone counts. Common practice of the wear curve (ISO 8688-2 draws it).
+ */
+function stretches(points: readonly WearPoint[]): Pick<WearOutlook, 'steady' | 'runningIn' | 'faster'> {
+  let from = 0;
+  for (;;) {
+    const [a, b, c] = points.slice(from);
+    const end = points.at(-1);
+    if (!a || !b || !c || !end) break;
+    const fresh = a.minutes === 0 && a.wearMm === 0;
+    if (!fresh && !(slope(a, b) > STEEPER * slope(b, end))) break;
+    from += 1;
+  }
+  const steady = points.slice(from);
+  const [before, end] = [steady.at(-2), steady.at(-1)];
+  const first = steady[0];
+  const faster =
+    steady.length > 2 && !!first && !!before && !!end && slope(before, end) > STEEPER * slope(first, before);
+  return { steady: faster ? steady.slice(-2) : steady, runningIn: points.slice(0, from), faster };
+}
+
+/** A reading at the limit is worn: 1e-9 mm absorbs the rounding of inch readings. */
+const at = (value: number | null, most: number) => value !== null && value >= most - 1e-9;
+
+/**
+ * What of an edge is at its criterion, by the latest reading of each: the one definition of worn, which every screen asks.
+ * 'not read' where neither was ever read; null: it is not worn. All in mm. Example: DC 10, flank 0.2: 'flank'.
+ */
+export function wornAt(
+  { flankMm, cornerMm }: { flankMm: number | null; cornerMm: number | null },
+  DC: number,
+): 'flank' | 'corner' | 'not read' | null {
+  if (flankMm === null && cornerMm === null) return 'not read';
+  return at(flankMm, wearLimit(DC).value) ? 'flank' : at(cornerMm, cornerLimit(DC).value) ? 'corner' : null;
+}
+
+/** Of an edge that nobody read. */
+export const NOT_READ = { flankMm: null, cornerMm: null } as const;
+
+/** The same as yes or no; null: not known. Example: DC 10, flank 0.2: true. */
+export const isWorn = (wear: Parameters<typeof wornAt>[0], DC: number): boolean | null => {
+  const worn = wornAt(wear, DC);
+  return worn === 'not read' ? null : worn !== null;
+};
+
+/**
+ * Whether an edge is worn, and how long it goes on. Readings come in
+ * the order of their time; `minutesNow` is what the edge has cut since it was fresh.
+ * Sources: criteria at wearLimit and cornerLimit; the crossing at wearCrossing.
+ * Example: DC 10 (worn at 0.2 mm), 0.08 at 10 min and 0.12 at 20 min, now at 25 min: 15 min left.
+ */
+export function wearOutlook(readings: readonly WearReading[], DC: number, minutesNow: number): WearOutlook {
+  const limit = wearLimit(DC);
+  const corner = cornerLimit(DC);
+  const points = flankPoints(readings);
+  const latest = <K extends 'flankMm' | 'cornerMm'>(k: K) =>
+    readings.findLast((r) => r[k] !== null)?.[k] ?? null;
+  const flankMm = latest('flankMm');
+  const cornerMm = latest('cornerMm');
+  const state = wornAt({ flankMm, cornerMm }, DC);
+  const worn = state === 'not read' ? null : state !== null;
+  const { steady, runningIn, faster } = stretches(points);
+  const crossing = wearCrossing(steady, limit.value);
+  const left = worn
+    ? { minutes: 0, cautious: 0 }
+    : crossing && crossing.minutes !== null
+      ? {
+          minutes: Math.max(0, crossing.minutes - minutesNow),
+          cautious: crossing.cautious === null ? null : Math.max(0, crossing.cautious - minutesNow),
+        }
+      : null;
+  const last = readings.at(-1);
+  const strong = last?.signs.filter((s) => s.strength === 'strong').map((s) => s.sign) ?? [];
+  return {
+    ...{ flankMm, cornerMm, limitMm: limit.value, cornerLimitMm: corner.value },
+    ...{ worn, wornAt: state === 'not read' ? null : state },
+    zone: readings.findLast((r) => r.zone !== null)?.zone ?? null,
+    ...{ steady, runningIn, faster, crossing, left },
+    asks:
+      last?.chips === 'coarse'
+        ? 'coarse chips out of the edge'
+        : strong.length
+          ? `strong: ${strong.join(', ')}`
+          : null,
+    because: whyLeft(crossing, faster, steady.length, limit.value, minutesNow),
+  };
+}
+
+function whyLeft(
+  crossing: WearCrossing | null,
+  faster: boolean,
+  readings: number,
+  limit: number,
+  now: number,
+): Because {
+  const values = [
+    { name: 'readings of steady wear', value: String(readings) },
+    { name: 'worn at', value: `${limit.toFixed(2)} mm` },
+    { name: 'in the cut so far', value: `${now.toFixed(1)} min` },
+  ];
+  if (!crossing || crossing.minutes === null)
+    return {
+      words: crossing
+        ? 'The readings do not show wear that grows: when it comes to the criterion cannot be said.'
+        : 'Two readings at different minutes are needed before it can be said when it is worn.',
+      values,
+    };
+  const slopeWords = `${(crossing.line.slope * 1000).toFixed(1)} µm a minute`;
+  return {
+    words: [
+      faster ? 'It wore more than twice as fast at last, so only the last stretch counts.' : '',
+      crossing.cautious === null
+        ? readings === 2
+          ? 'Two readings make a line, and say nothing of how far it can be trusted.'
+          : 'The readings scatter so that no interval can be said.'
+        : 'The earlier figure is passed by one reading in twenty.',
+    ]
+      .filter(Boolean)
+      .join(' '),
+    formula:
+      'minutes left = (criterion − VB0) / slope − minutes so far, by the line through the steady readings',
+    values: [
+      ...values,
+      { name: 'wear', value: slopeWords },
+      { name: 'worn at about', value: `${crossing.minutes.toFixed(1)} min` },
+      ...(crossing.ofAReading
+        ? [
+            {
+              name: '95 % of readings are at it between',
+              value: `${crossing.ofAReading[0].toFixed(1)} and ${crossing.ofAReading[1].toFixed(1)} min`,
+              source: 'Fieller',
+            },
+          ]
+        : []),
+    ],
+  };
+}

@@ -1,0 +1,35 @@
+import type { Figure } from '@/core/because';
+import type { UseState } from '@/core/jobs';
+import { wearLimit, type WearOutlook, wearOutlook, type WearReading } from '@/core/life';
+import type { WearRow } from '@/data/life';
+
+/** What the readings of an edge set say, and the readings in the order of their time. */
+export type EdgeWear = WearOutlook & { limit: Figure; readings: WearRow[] };
+
+/** Of an edge set of a diameter that has cut so many minutes. */
+export const wearOf = (readings: WearRow[], DC: number, minutes: number): EdgeWear => ({
+  ...wearOutlook(readings.map(wearReading), DC, minutes),
+  limit: wearLimit(DC),
+  readings,
+});
+
+/** The same as the judgement of a use asks for it; null: nobody read the edge. */
+export const wearState = (wear: EdgeWear): UseState['wear'] =>
+  wear.readings.length
+    ? {
+        ...{ reading: wear.flankMm, limit: wear.limitMm, worn: wear.worn === true },
+        ...{ left: wear.left, asks: wear.asks },
+        corner: wear.cornerMm === null ? null : { reading: wear.cornerMm, limit: wear.cornerLimitMm },
+      }
+    : null;
+
+const wearReading = (w: WearRow): WearReading => ({
+  minutes: w.minutes,
+  flankMm: w.flankWearMm,
+  cornerMm: w.cornerMm,
+  chips: w.chips,
+  zone: w.zoneFromMm === null || w.zoneToMm === null ? null : { fromMm: w.zoneFromMm, toMm: w.zoneToMm },
+  runoutMm: w.runoutMm,
+  driftMm: w.driftMm,
+  signs: w.signs,
+});
