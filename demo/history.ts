@@ -249,6 +249,20 @@ export async function fillDemo(
         flankWear: Math.min(0.15, 0.03 + 0.11 * (tool.minutes / tool.ends)).toFixed(2),
       });
     }
+    // Lately it is looked at more often; takes none of the chances.
+    else if (day > DAYS - 24 && day % 2 === 0)
+      for (const [key, fresh, grows] of [
+        ['VB T3', 0.03, 0.11],
+        ['VB T7', 0.05, 0.22],
+      ] as const) {
+        const { tag, minutes, ends } = tools.get(key)!;
+        if (minutes < 3) continue;
+        counts.entries += 1;
+        await perform(crib, verbNamed('recordWear')!, {
+          ...{ who: 'IK', formId: randomUUID(), tag },
+          flankWear: (fresh + grows * (minutes / ends) + 0.002 * ((day % 3) - 1)).toFixed(3),
+        });
+      }
     if (day >= DAYS - 24 && !operations.BU) {
       await openJob('BU', 12);
       await build('BU T1');
@@ -612,7 +626,11 @@ export async function fillDemo(
       note: 'changed with the fixture',
     });
     const tip = tools.get('VB T3')!;
-    await act('recordWear', { tag: tip.tag, flankWear: '0.16', note: 'line on the wall' });
+    await act('recordWear', {
+      ...{ tag: tip.tag, flankWear: '0.16', chips: 'fine', zoneTo: '6' },
+      signs: [{ sign: 'line on the wall', strength: 'clear' }],
+      note: 'line on the wall',
+    });
     await fillShelves();
   }
 }

@@ -1,5 +1,6 @@
 import { DEFAULTS } from '@/core/defaults';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { assemblyView } from '@/crib/rack';
 import { readAssumedWeights } from './assumedWeights';
 import { loadLifeBook } from './lifeBook';
 import { lifeSheet, lifeView } from './views/lifeView';
@@ -152,6 +153,59 @@ it('wear needs a standing assembly, and blank is no reading', async () => {
   await crib.do('recordWear', { tag, flankWear: 0 });
   await crib.do('takeDown', { tag, cutterTo: 'USED' });
   await expect(crib.do('recordWear', { tag, flankWear: 0.1 })).rejects.toMatchObject({ code: 'CONFLICT' });
+});
+
+it('a reading says at least one thing, each sign once, and a zone that lies on the flute; the rest stays not looked at', async () => {
+  const tag = await live({}, null);
+  const refused = (input: Record<string, unknown>, field: string) =>
+    expect(crib.do('recordWear', { tag, ...input })).rejects.toMatchObject({ parts: [{ field }] });
+  await refused({}, 'flankWear');
+  await refused({ signs: [] }, 'flankWear');
+  await refused({ flankWear: '6' }, 'flankWear');
+  await refused({ drift: '2' }, 'drift');
+  await refused({ chips: 'some' }, 'chips');
+  // Its flute is 22 mm long.
+  await refused({ zoneTo: '22.5' }, 'zoneTo');
+  await refused({ zoneFrom: '5', zoneTo: '5' }, 'zoneTo');
+  await refused({ zoneFrom: '5' }, 'zoneTo');
+  const burr = { sign: 'burr', strength: 'slight' };
+  await refused({ signs: [burr, { ...burr, strength: 'strong' }] }, 'signs');
+  await refused({ signs: [{ ...burr, strength: 'awful' }] }, 'signs.0.strength');
+  await crib.do('recordWear', { tag, zoneTo: '0.25 in', drift: '-0.004', signs: [burr] });
+  const { wear } = (await assemblyView(crib.db, tag, 'UTC'))!;
+  expect(wear).toMatchObject({ worn: null, flankMm: null, left: null, zone: { fromMm: 0, toMm: 6.35 } });
+  expect(wear.readings).toMatchObject([
+    { flankWearMm: null, cornerMm: null, chips: null, driftMm: -0.004, signs: [burr] },
+  ]);
+  // Past the verb the table itself refuses a reading that says nothing.
+  await expect(
+    crib.db.query(
+      'insert into wear_reading (entry_id, edge_set_id) select max(entry_id) + 1, max(edge_set_id) from wear_reading',
+    ),
+  ).rejects.toThrow(/wear_reading_says/);
+  await crib.do('endLife', { tag, kind: 'lost' });
+});
+
+it('readings stand at the minutes the edge had cut by then, also by parts that were logged late', async () => {
+  const day = (hour: number) => `2027-01-07T${String(hour).padStart(2, '0')}:00:00Z`;
+  crib.at(day(8));
+  const tag = await live({ AL: 10 }, null);
+  crib.at(day(9));
+  await crib.do('recordWear', { tag, flankWear: '0.08' });
+  crib.at(day(10));
+  await crib.do('logParts', { operation: operations.AL, parts: 10 });
+  crib.at(day(11));
+  await crib.do('recordWear', { tag, flankWear: '0.12' });
+  const wear = async () => (await assemblyView(crib.db, tag, 'UTC'))!.wear;
+  expect((await wear()).readings.map((r) => Math.round(r.minutes))).toEqual([10, 20]);
+  // 4 µm a minute, worn at 0.2 mm: at 40 min, of which 20 are gone.
+  expect((await wear()).left!.minutes).toBeCloseTo(20, 1);
+  // Five more parts were made before the second reading than anybody knew: 25 min then, so 2.7 µm a minute.
+  crib.at(day(12));
+  await crib.do('logParts', { operation: operations.AL, parts: 5, happenedAt: day(10) });
+  expect((await wear()).readings.map((r) => Math.round(r.minutes))).toEqual([10, 25]);
+  expect((await wear()).left!.minutes).toBeCloseTo(30, 1);
+  await crib.do('endLife', { tag, kind: 'worn' });
 });
 
 it('the latest hundred lives of a cutter in a material are reckoned with, and the screen says of how many', async () => {

@@ -8,7 +8,7 @@ const HATCH_FROM_PX = 16;
 /** One assembly hanging from the gauge line (y = 0) about x = 0, to scale; hatching means used, cross hatching worn. */
 export function AssemblyDrawing({ card, scale }: { card: RackCard; scale: number }) {
   const id = useId();
-  const { outline: o, life, wear } = card;
+  const { outline: o, life, wear, zone } = card;
   const flute = mirrored(o.flute, scale);
   const tip = o.length;
   const top = o.flute[0]?.z ?? tip;
@@ -16,7 +16,9 @@ export function AssemblyDrawing({ card, scale }: { card: RackCard; scale: number
   const half = Math.max(...o.flute.map((p) => p.r)) * scale;
   const usedTop = life.used === null ? null : hatchTop(tip, fluteLength, life.used);
   const worn = Math.min(1, wear ?? 0);
-  const wornTop = worn > 0 ? hatchTop(tip, fluteLength, worn * 0.3) : null;
+  // Where somebody said which part of the flute is worn, that part; else its tip, the more the nearer it is to its criterion.
+  const wornTop = zone ? tip - zone.toMm : worn > 0 ? hatchTop(tip, fluteLength, worn * 0.3) : null;
+  const wornEnd = zone ? tip - zone.fromMm : tip;
   const unmeasured = card.measured.state === 'not measured';
   return (
     <g>
@@ -78,7 +80,7 @@ export function AssemblyDrawing({ card, scale }: { card: RackCard; scale: number
               x={-half}
               y={wornTop * scale}
               width={half * 2}
-              height={(tip - wornTop) * scale}
+              height={(wornEnd - wornTop) * scale}
               fill={`url(#${id}w)`}
             />
           )}
@@ -111,7 +113,7 @@ export function AssemblyDrawing({ card, scale }: { card: RackCard; scale: number
                 x={-half}
                 y={wornTop * scale}
                 width={half * 2}
-                height={(tip - wornTop) * scale}
+                height={(wornEnd - wornTop) * scale}
                 fill="var(--rust)"
               />
             </g>

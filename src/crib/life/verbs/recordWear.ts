@@ -5,7 +5,7 @@ import { defineVerb, field, maybeLength, Problem } from '@/crib/door';
 import { insertWearReading } from '@/data/life';
 
 /** What a reading may say; one of them at least. */
-const SAYS = ['flankWear', 'corner', 'chips', 'zoneTo', 'runout', 'drift', 'signs'] as const;
+const SAYS = ['flankWear', 'corner', 'chips', 'zoneFrom', 'zoneTo', 'runout', 'drift', 'signs'] as const;
 
 export const recordWear = defineVerb({
   name: 'recordWear',

@@ -9,7 +9,6 @@ import { linkTo } from '@/core/links';
 import { isOne } from '@/core/names';
 import { VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
-import { useLengths } from '@/ui/shell';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
 const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down'] as const;
@@ -18,6 +17,7 @@ export const isAct = (act: string): act is Act => isOne(ACTS, act);
 
 /** Comes when it is asked for: the rack shows without it. */
 const DownForm = dynamic(async () => (await import('./DownForm')).DownForm);
+const WearForm = dynamic(async () => (await import('./wear/WearForm')).WearForm);
 
 interface Props {
   card: AssemblyView;
@@ -31,42 +31,15 @@ interface Props {
 
 /** What is done with an assembly, one form at a time. */
 export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
-  const Form = { measure: Measured, wear: Wear, stickout: Stickout, tighten: Tighten, down: DownForm }[act];
+  const Form = { measure: Measured, wear: WearForm, stickout: Stickout, tighten: Tighten, down: DownForm }[
+    act
+  ];
   return <Form {...props} />;
 }
 
 const Measured = ({ card, devices, touchable, onDone }: Props) => (
   <Measure card={card} devices={devices} machines={touchable} onDone={onDone} />
 );
-
-function Wear({ card, onDone }: Props) {
-  const { show } = useLengths();
-  return (
-    <>
-      <h2>Flank wear</h2>
-      <VerbForm
-        verb="recordWear"
-        fixed={{ tag: card.tag }}
-        submit="Record"
-        when
-        fields={[
-          {
-            name: 'flankWear',
-            label: 'Flank wear VB',
-            kind: 'length',
-            help: `worn at ${show(card.wear.limit.value, 2)}. ${card.wear.limit.because.words}`,
-          },
-        ]}
-        said={() => `wear of ${card.tag} recorded`}
-        onDone={onDone}
-      />
-      <Caution>
-        Read wear with the spindle stopped and the coolant off, or the tool out of the machine; the edge cuts
-        even worn.
-      </Caution>
-    </>
-  );
-}
 
 function Stickout({ card }: Props) {
   return (

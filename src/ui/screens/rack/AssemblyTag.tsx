@@ -14,6 +14,7 @@ import { AssemblyForm, isAct } from './AssemblyForm';
 import type { Touchable } from './TouchedOff';
 import { BuildFiguresRows } from './BuildFiguresRows';
 import { InQuestion } from './InQuestion';
+import { WearRows } from './wear/WearRows';
 import { LifeRows, NotMeasured, Parts, Registers, Uses } from './assemblyFigures';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
@@ -156,6 +157,7 @@ export function AssemblyTag({
         <Registers key={r.machine} r={r} t={card.ties.find((x) => x.machine === r.machine)?.t ?? null} />
       ))}
       <LifeRows card={card} />
+      <WearRows card={card} />
       <h2>The build</h2>
       <Parts card={card} />
       <p className="small">

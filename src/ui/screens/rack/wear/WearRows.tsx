@@ -1,0 +1,77 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { CHIPS } from '@/core/life';
+import type { AssemblyView } from '@/crib/rack';
+import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { useLengths, useTimes } from '@/ui/shell';
+import styles from './Wear.module.css';
+
+/** Comes where an edge was read: the rack shows without it. */
+const WearChart = dynamic(async () => (await import('./WearChart')).WearChart);
+
+/** What the readings of an edge say, drawn and one by one. */
+export function WearRows({ card }: { card: AssemblyView }) {
+  const { show, unitWord } = useLengths();
+  const { wear } = card;
+  if (wear.readings.length === 0) return null;
+  const { left } = wear;
+  return (
+    <>
+      <h2>Wear</h2>
+      <Rows>
+        {wear.cornerMm !== null && (
+          <Row name="Corner" note={`worn at ${show(wear.cornerLimitMm, 2)}`}>
+            {show(wear.cornerMm, 2)}
+          </Row>
+        )}
+        <Row
+          name="Worn in about"
+          note={
+            !wear.worn && left?.cautious != null
+              ? `one in twenty in ${left.cautious.toFixed(0)} min`
+              : undefined
+          }
+        >
+          {wear.worn ? 'worn now' : left ? `${left.minutes.toFixed(0)} min` : <Unknown>cannot say</Unknown>}
+        </Row>
+        {wear.zone && (
+          <Row name="Worn zone" note="from the tip" unit={unitWord}>
+            {`${show(wear.zone.fromMm, 1)} to ${show(wear.zone.toMm, 1)}`}
+          </Row>
+        )}
+      </Rows>
+      <BecauseThis because={wear.because} label="worn in, because" />
+      <WearChart card={card} />
+      {wear.readings.toReversed().map((r) => (
+        <Reading key={r.entryId} reading={r} />
+      ))}
+    </>
+  );
+}
+
+function Reading({ reading: r }: { reading: AssemblyView['wear']['readings'][number] }) {
+  const { show } = useLengths();
+  const { moment } = useTimes();
+  const drift = r.driftMm === null ? null : `${r.driftMm < 0 ? '−' : '+'}${show(Math.abs(r.driftMm), 3)}`;
+  const said = [
+    r.flankWearMm === null
+      ? null
+      : `VB ${show(r.flankWearMm, 3)}${r.uncertaintyMm === null ? '' : ` ± ${show(r.uncertaintyMm, 3)}`}`,
+    r.cornerMm === null ? null : `corner ${show(r.cornerMm, 3)}`,
+    r.chips && `chips: ${CHIPS[r.chips]}`,
+    drift === null ? null : `size ${drift}`,
+    r.runoutMm === null ? null : `runout ${show(r.runoutMm, 3)}`,
+    ...r.signs.map((s) => `${s.sign} (${s.strength})`),
+  ].filter(Boolean);
+  return (
+    <div className={styles.reading}>
+      <span className="fig">{r.minutes.toFixed(1)} min</span> {said.join(' · ')}
+      <div className="soft small">
+        {moment(r.happenedAt)} {r.who}
+        {r.note ? ` · ${r.note}` : ''}
+        <EntryBack entry={r.entryId} what="this reading" />
+      </div>
+    </div>
+  );
+}
