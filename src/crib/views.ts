@@ -41,7 +41,7 @@ import { exchangeView } from '@/crib/exchange';
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
-import { lifeSheet, lifeView } from '@/crib/life';
+import { changeAsked, lifeSheet, lifeView } from '@/crib/life';
 import { peopleView } from '@/crib/people';
 import { fixturesView } from '@/crib/fixtures';
 import { kitView, pocketsView } from '@/crib/pockets';
@@ -241,8 +241,11 @@ export const VIEWS: readonly View[] = [
   view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
     lifeView(crib.db, after ?? null),
   ),
-  view('life', 'One cutter in one material: survival curve and lives.', A_LIFE, (crib, { item, material }) =>
-    lifeSheet(crib.db, item ?? '', material ?? ''),
+  view(
+    'life',
+    'One cutter in one material: survival curve and lives; with costs, when to change it.',
+    A_LIFE,
+    (crib, asked) => lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', changeAsked(asked)),
   ),
   view(
     'orders',

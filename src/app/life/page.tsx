@@ -1,4 +1,5 @@
-import { lifeSheet, lifeView } from '@/crib/life';
+import { changeAsked, lifeSheet, lifeView } from '@/crib/life';
+import { Problem } from '@/crib/door';
 import { LifeScreen } from '@/ui/screens/life/LifeScreen';
 import { Asked } from '@/ui/shell';
 import { askedOf, type Search } from '../server/search';
@@ -11,13 +12,24 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
   const view = await lifeView(db, asked.after ?? null);
   const first = view.lines[0];
   // Without a choice, or with one that is not here any more, the first line is open.
-  const sheet = item && material ? await lifeSheet(db, item, material) : null;
+  const { costs, unread } = changeOf(asked);
+  const sheet = item && material ? await lifeSheet(db, item, material, costs) : null;
   return (
-    <Asked wrong={wrong}>
+    <Asked wrong={wrong ?? unread}>
       <LifeScreen
         view={view}
-        open={sheet ?? (first ? await lifeSheet(db, first.item.code, first.material.code) : null)}
+        open={sheet ?? (first ? await lifeSheet(db, first.item.code, first.material.code, costs) : null)}
       />
     </Asked>
   );
+}
+
+/** The costs that are asked with; what can't be read of them is left out and said, as with the rest of an address. */
+function changeOf(asked: Parameters<typeof changeAsked>[0]) {
+  try {
+    return { costs: changeAsked(asked), unread: null };
+  } catch (e) {
+    if (e instanceof Problem) return { costs: null, unread: e.message };
+    throw e;
+  }
 }

@@ -28,6 +28,8 @@ export { logRank } from './survival/logRank';
 // When to change
 export { ageReplacement, costRate, minutesReached } from './change/ageReplacement';
 export type { ChangeCosts } from './change/ageReplacement';
+export { whenToChange } from './change/whenToChange';
+export type { WhenToChange } from './change/whenToChange';
 export { cheapestSpeed, costOfPart, fitTaylor, lifeAt, lifeFactor, speedFor } from './change/taylor';
 export type { CutCosts, Taylor, TaylorFit } from './change/taylor';
 // Wear

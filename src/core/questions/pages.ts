@@ -6,6 +6,7 @@ import {
   AFTER_ROW,
   CATALOGUE,
   ENTRIES,
+  A_LIFE,
   LIVES,
   MOVEMENTS,
   POCKETS,
@@ -83,7 +84,7 @@ export const PAGES = {
   },
   /** `t` of `operation`: what a new recipe is made of. */
   cutting: { ...RECIPES, recipe: 'code', open: 'code', new: ['recipe'], do: ['instead'], show: ['bench'] },
-  life: { ...LIVES, item: 'code', material: 'code' },
+  life: { ...LIVES, ...A_LIFE },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,
   people: { open: 'code' },

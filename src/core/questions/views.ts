@@ -117,7 +117,14 @@ export const REGISTERS = {
 export const POCKETS = { machine: 'code' } as const satisfies QuestionSpec;
 export const A_MACHINE = { machine: 'code' } as const satisfies QuestionSpec;
 export const A_RUN = { operation: 'number' } as const satisfies QuestionSpec;
-export const A_LIFE = { item: 'code', material: 'code' } as const satisfies QuestionSpec;
+/** A cutter in a material; what a planned change and a failure cost, and minutes of a part, for when to change it. */
+export const A_LIFE = {
+  item: 'code',
+  material: 'code',
+  planned: 'words',
+  failed: 'words',
+  part: 'words',
+} as const satisfies QuestionSpec;
 /** A page that goes on after a row. */
 export const AFTER_ROW = { after: 'number' } as const satisfies QuestionSpec;
 export const LIVES = { after: 'words' } as const satisfies QuestionSpec;

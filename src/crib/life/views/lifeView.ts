@@ -11,10 +11,12 @@ import {
   type NextLife,
   nextLife,
   surveyLives,
+  type WhenToChange,
+  whenToChange,
   whyApart,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
-import { maybeItem } from '@/data/catalogue';
+import { manySupplies, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import {
   type LifeRow,
@@ -25,6 +27,7 @@ import {
   manyLivesApart,
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
+import type { ChangeAsked } from '../changeAsked';
 import { type LifeBook, loadLifeBook } from '../lifeBook';
 import { lifeTimes } from '../lifeTimes';
 
@@ -63,6 +66,10 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   records: LifeRecord[];
   /** What the next fresh edge set will do; null: cannot say. */
   next: Omit<NextLife, 'survival'> | null;
+  /** When to change it by the costs that were asked with; null: none were, or no Weibull law can be said. */
+  change: WhenToChange | null;
+  /** Price of a new one, cents; null: not known. */
+  priceCents: number | null;
 }
 
 export interface LifeView {
@@ -153,6 +160,7 @@ export async function lifeSheet(
   c: Connection,
   itemCode: string,
   materialCode: string,
+  asked: ChangeAsked | null = null,
 ): Promise<LifeSheet | null> {
   const item = await maybeItem(c, itemCode);
   const material = await maybeMaterial(c, materialCode);
@@ -164,9 +172,12 @@ export async function lifeSheet(
   if (!row || !loaded) return null;
   const book = await loadLifeBook(c, [item.id]);
   const times = lifeTimes(row);
+  const survey = surveyLives(times);
   return {
     ...lineOf(row, loaded, material, book),
-    ...surveyLives(times),
+    ...survey,
+    change: asked && survey.weibull ? whenToChange(survey.weibull, asked.costs, asked.partMinutes) : null,
+    priceCents: (await manySupplies(c, [item.id]))[0]?.priceCents ?? null,
     next: nextOf(times, book.assumed(item.id, material.id)),
     records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
   };

@@ -1,2 +1,3 @@
+export { ChangeChart } from './ChangeChart';
 export { RidgeChart } from './RidgeChart';
 export { SurvivalChart } from './SurvivalChart';

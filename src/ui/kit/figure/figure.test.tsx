@@ -85,6 +85,8 @@ describe('the survival chart', () => {
       material: { id: 1, code: 'C45', name: 'Steel' },
       ...surveyLives(list),
       next: null,
+      change: null,
+      priceCents: null,
       median: medianLife(list),
       expectation: null,
       consumption: null,

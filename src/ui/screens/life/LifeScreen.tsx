@@ -15,6 +15,7 @@ import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
+import { ChangeRows } from './ChangeRows';
 
 const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
 /** How many lives a figure rests on. */
@@ -172,6 +173,7 @@ function LifeTag({ line }: { line: LifeSheet }) {
         log-log scale; the median is the first time with at most half not failed. Weibull by maximum
         likelihood, its interval by likelihood ratio, 95 %. A suggestion, not permission.
       </p>
+      <ChangeRows key={`${line.item.id} ${line.material.id}`} line={line} />
       <h2>Its lives</h2>
       {line.records.map((l) => (
         <div key={l.edgeSetId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>

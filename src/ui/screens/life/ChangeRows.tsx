@@ -1,0 +1,142 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { parseNumber, readCents, money } from '@/core/units';
+import { agesBy } from '@/core/life';
+import type { LifeSheet } from '@/crib/life';
+import { ChangeChart } from '@/ui/kit/chart';
+import Button from '@mui/material/Button';
+import { Entry, Field, Fields, Wrong } from '@/ui/kit/field';
+import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
+import { Acts, Notice } from '@/ui/kit/page';
+import { useQuery } from '@/ui/screens/common/query';
+
+/** When to change it by cost and by risk, for what a change and a failure cost here. */
+export function ChangeRows({ line }: { line: LifeSheet }) {
+  const query = useQuery('life');
+  const router = useRouter();
+  const [planned, setPlanned] = useState(
+    query.get('planned') ?? (line.priceCents ? money(line.priceCents) : ''),
+  );
+  const [failed, setFailed] = useState(query.get('failed') ?? '');
+  const [part, setPart] = useState(query.get('part') ?? '');
+  const [tried, setTried] = useState(false);
+  if (!line.weibull)
+    return (
+      <>
+        <h2>When to change</h2>
+        <p className="soft">Cannot say by cost: {line.noWeibull}. Run to the sign.</p>
+      </>
+    );
+  const noAmount = (text: string) =>
+    (readCents(text) ?? 0) > 0 ? null : 'an amount over 0, two decimals at most';
+  const wrong = {
+    planned: noAmount(planned),
+    failed: noAmount(failed),
+    part: part.trim() === '' || (parseNumber(part) ?? 0) > 0 ? null : 'minutes, more than 0',
+  };
+  const ask = () => {
+    setTried(true);
+    if (wrong.planned ?? wrong.failed ?? wrong.part) return;
+    router.replace(
+      query.href({
+        ...{ item: line.item.code, material: line.material.code },
+        ...{ planned: planned.trim(), failed: failed.trim(), part: part.trim() || null },
+      }),
+      { scroll: false },
+    );
+  };
+  const field = (
+    id: 'planned' | 'failed' | 'part',
+    label: string,
+    value: string,
+    set: (v: string) => void,
+  ) => (
+    <Field>
+      <label htmlFor={id}>{label}</label>
+      <Entry
+        id={id}
+        className="fig"
+        inputMode="decimal"
+        value={value}
+        aria-invalid={tried && wrong[id] !== null}
+        onChange={(e) => set(e.target.value)}
+      />
+      {tried && wrong[id] && <Wrong>{wrong[id]}</Wrong>}
+    </Field>
+  );
+  return (
+    <>
+      <h2>When to change</h2>
+      <form
+        noValidate
+        onSubmit={(e) => {
+          e.preventDefault();
+          ask();
+        }}
+      >
+        <Fields>
+          {field('planned', 'A planned change costs', planned, setPlanned)}
+          {field('failed', 'A failure in the cut costs', failed, setFailed)}
+          {field('part', 'Minutes in the cut a part', part, setPart)}
+        </Fields>
+        <Acts>
+          <Button type="submit">Reckon</Button>
+        </Acts>
+      </form>
+      {line.change && (
+        <Changed line={line} change={line.change} per={query.get('part') ? 'a part' : 'a minute'} />
+      )}
+    </>
+  );
+}
+
+function Changed({
+  line,
+  change,
+  per,
+}: {
+  line: LifeSheet;
+  change: NonNullable<LifeSheet['change']>;
+  per: string;
+}) {
+  const best =
+    change.minutes === null
+      ? 'run to the sign'
+      : change.parts === null
+        ? `${change.minutes.toFixed(0)} min`
+        : `${change.parts} part${change.parts === 1 ? '' : 's'}`;
+  const flat =
+    change.flat &&
+    `as good from ${change.flat.from.toFixed(0)} ${change.flat.to === null ? 'min on' : `to ${change.flat.to.toFixed(0)} min`}`;
+  return (
+    <>
+      {agesBy(line) !== 'wears out' && change.minutes !== null && (
+        <Notice>
+          The lives do not say for sure that it wears out with age: where it fails by chance, no planned
+          change pays.
+        </Notice>
+      )}
+      <Rows>
+        <Row name="By cost, change at" note={change.why ?? flat ?? undefined} big>
+          {best}
+        </Row>
+        <Row name={`Costs ${per}`} note={`run to the sign ${change.runToSign.toFixed(2)}`}>
+          {change.cost.toFixed(2)}
+        </Row>
+        {change.minutes !== null && <Row name="It saves">{`${Math.round(change.saving * 100)} %`}</Row>}
+        {change.risks.map((r) => (
+          <Row key={r.share} name={`${Math.round(r.share * 100)} % have failed by`}>
+            {r.minutes.toFixed(0)} min
+          </Row>
+        ))}
+      </Rows>
+      <ChangeChart change={change} per={per} />
+      <BecauseThis because={change.because} label="when by cost, because" />
+      <p className="soft small">
+        A planned change: edge and the minutes to change it. A failure: part, cleaning, edge and minutes lost.
+        A suggestion, not permission; never in mid-feature.
+      </p>
+    </>
+  );
+}
