@@ -43,6 +43,7 @@ const VIEWS = [
   ['Entries', '/history'],
   ['Start', '/start?step=machine'],
   ['Run', '/run/1'],
+  ['Alone', '/run/1/alone'],
 ] as const;
 
 /** The rules of which a finding can be serious: those of WCAG, and the best practices that are. Only findings are kept. */
@@ -120,6 +121,7 @@ test.describe('390 px', () => {
   test.afterEach(({ reading }) => reading.setViewportSize({ width: 1280, height: 800 }));
   for (const path of [
     '/run/1',
+    '/run/1/alone',
     '/end/A-0042',
     '/',
     '/rack?open=A-0042',
@@ -135,7 +137,7 @@ test.describe('390 px', () => {
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
       await fitsWidth(page);
     });
-  for (const path of ['/run/1', '/end/A-0042'])
+  for (const path of ['/run/1', '/run/1/alone', '/end/A-0042'])
     test(`${path}: every button, and every pick with its words, is large enough for a thumb`, async ({
       reading: page,
     }) => {

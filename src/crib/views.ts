@@ -6,6 +6,7 @@ import {
   A_PLACE,
   A_RECIPE,
   A_RUN,
+  A_RUN_ALONE,
   REGISTERS,
   AFTER_ROW,
   AN_ASSEMBLY,
@@ -38,7 +39,7 @@ import { devicesView, gaugesView } from '@/crib/devices';
 import { sheetsView, sheetView } from '@/crib/assemblies';
 import { benchView, recipesView, recipeView } from '@/crib/cutting';
 import { exchangeView } from '@/crib/exchange';
-import { jobsView, jobView, runView } from '@/crib/jobs';
+import { jobsView, jobView, runView, unwatchedView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
 import { changeAsked, lifeSheet, lifeView } from '@/crib/life';
@@ -204,6 +205,12 @@ export const VIEWS: readonly View[] = [
     'An operation at the machine: its tools, life left, minutes without a tag.',
     A_RUN,
     (crib, { operation }) => runView(crib.db, operation ?? 0),
+  ),
+  view(
+    'alone',
+    'Whether an operation may run for some parts with nobody there: the chance that every edge lasts, tool by tool and together, and which to change before leaving.',
+    A_RUN_ALONE,
+    (crib, asked) => unwatchedView(crib.db, asked),
   ),
   view(
     'registers',

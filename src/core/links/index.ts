@@ -24,6 +24,7 @@ export const linkTo = <P extends PageName>(page: P, question: PageQuestion<P> = 
 
 /** The page at the machine of an operation; that where a life ends; the label of an assembly. */
 export const linkToRun = (operation: number): string => `/run/${operation}`;
+export const linkToAlone = (operation: number): string => `/run/${operation}/alone`;
 export const linkToEnd = (tag: string): string => `/end/${encodeURIComponent(tag)}`;
 export const linkToLabel = (tag: string): string => `/print/${encodeURIComponent(tag)}`;
 

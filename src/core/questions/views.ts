@@ -117,6 +117,13 @@ export const REGISTERS = {
 export const POCKETS = { machine: 'code' } as const satisfies QuestionSpec;
 export const A_MACHINE = { machine: 'code' } as const satisfies QuestionSpec;
 export const A_RUN = { operation: 'number' } as const satisfies QuestionSpec;
+/** Chances that every edge of a run lasts that nobody watches. */
+export const ALONE_CHANCES = ['0.9', '0.95', '0.99'] as const;
+export const A_RUN_ALONE = {
+  operation: 'number',
+  parts: 'number',
+  chance: ALONE_CHANCES,
+} as const satisfies QuestionSpec;
 /** A cutter in a material; what a planned change and a failure cost, and minutes of a part, for when to change it. */
 export const A_LIFE = {
   item: 'code',

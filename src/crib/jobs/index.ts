@@ -25,6 +25,8 @@ export type { SetupView } from './setup/setupView';
 export { jobsView } from './views/jobsView';
 export type { JobSummary, JobsView } from './views/jobsView';
 export { runView } from './views/runView';
+export { unwatchedView } from './views/unwatchedView';
+export type { UnwatchedView } from './views/unwatchedView';
 export type { RunView } from './views/runView';
 // Shared with other rooms
 export { cycleFactors, type TimedParts } from './cycleOf';

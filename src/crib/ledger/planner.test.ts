@@ -143,6 +143,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['job', { number: 'J-1' }],
     ['kit', { number: 'J-1' }],
     ['run', { operation: '1' }],
+    ['alone', { operation: '1', parts: '5' }],
     ['registers', { machine: 'M2' }],
     ['devices', {}],
     ['gauges', {}],

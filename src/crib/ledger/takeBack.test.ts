@@ -71,6 +71,7 @@ const ASKED: Record<string, string> = {
   job: 'number=J-1',
   kit: 'number=J-1',
   run: 'operation=1',
+  alone: 'operation=1&parts=5',
   registers: 'machine=M2',
   pockets: 'machine=M2',
   fixtures: 'machine=M2',

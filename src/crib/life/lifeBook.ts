@@ -9,6 +9,8 @@ import {
   type LifeExpectation,
   type LifeTime,
   lifeUsed,
+  type NextLife,
+  nextLife,
 } from '@/core/life';
 import type { ReadOnce } from '@/crib/door';
 import { openWork } from '@/crib/work';
@@ -30,8 +32,8 @@ export interface LifeBook {
   expectation(itemId: number, materialId: number): LifeExpectation | null;
   /** What of it is used up in a material; null: cannot say. */
   consumption(itemId: number, materialId: number): Consumption | null;
-  /** What is assumed of a cutter in a material before any life was seen; null: nothing. */
-  assumed(itemId: number, materialId: number): AssumedLife | null;
+  /** What the next fresh edge of it will do in a material; null: cannot say. */
+  next(itemId: number, materialId: number): NextLife | null;
   /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
   used(edgeSetId: number): number | null;
   /** What an edge set has cut so far; null: it is none of those asked for. */
@@ -123,7 +125,7 @@ function lifeBook(
   return {
     expectation,
     consumption: said(consumption),
-    assumed: assumedOf,
+    next: said((lives, a) => nextLife(lives, a)),
     used,
     cut: (edgeSetId) => uses.get(edgeSetId) ?? null,
   };

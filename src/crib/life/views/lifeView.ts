@@ -1,15 +1,12 @@
 import { DEFAULTS } from '@/core/defaults';
 import {
-  type AssumedLife,
   type Consumption,
   ENDINGS,
   type LifeExpectation,
-  type LifeTime,
   type LivesSurveyed,
   type Median,
   medianLife,
   type NextLife,
-  nextLife,
   surveyLives,
   type WhenToChange,
   whenToChange,
@@ -178,13 +175,13 @@ export async function lifeSheet(
     ...survey,
     change: asked && survey.weibull ? whenToChange(survey.weibull, asked.costs, asked.partMinutes) : null,
     priceCents: (await manySupplies(c, [item.id]))[0]?.priceCents ?? null,
-    next: nextOf(times, book.assumed(item.id, material.id)),
+    next: withoutCurve(book.next(item.id, material.id)),
     records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
   };
 }
 
-function nextOf(times: readonly LifeTime[], assumed: AssumedLife | null): LifeSheet['next'] {
-  const next = nextLife(times, assumed);
+/** As it is sent: the curve is drawn from the law. */
+function withoutCurve(next: NextLife | null): LifeSheet['next'] {
   if (!next) return null;
   const { survival: _, ...said } = next;
   return said;

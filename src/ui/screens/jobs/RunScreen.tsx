@@ -4,7 +4,7 @@ import { Link } from '@/ui/kit/link';
 import { useState } from 'react';
 import type { UseJudgement } from '@/core/jobs';
 import { lifeState } from '@/core/life';
-import { linkTo, linkToEnd } from '@/core/links';
+import { linkTo, linkToAlone, linkToEnd } from '@/core/links';
 import type { RunView } from '@/crib/jobs';
 import type { RackCard } from '@/crib/rack';
 import { Stepper } from '@/ui/kit/field';
@@ -49,6 +49,8 @@ export function RunScreen({
           </div>
         )}
         <Link href={linkTo('registers', { machine: o.machine, job: o.job })}>Numbers for {o.machine}</Link>
+        {' · '}
+        <Link href={linkToAlone(o.id)}>leave it alone?</Link>
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
         <Acts>

@@ -1,0 +1,119 @@
+/** One tool of a run that nobody watches. */
+export interface UnwatchedTool {
+  t: number;
+  /** Share of fresh edges that has not failed after some minutes; null: cannot say, no life and nothing assumed. */
+  survival: ((minutes: number) => number) | null;
+  /** Minutes of its life that are gone, in this material; null: cannot say. */
+  usedMinutes: number | null;
+  /** Nothing is left in it: its wear is at the criterion. */
+  worn: boolean;
+  /** Minutes in the cut that a part asks of it. */
+  minutesPerPart: number;
+  /** What is thrown away by changing it now: minutes of its life that are left, and what they cost; null: not known. */
+  leftMinutes: number | null;
+  leftCost: number | null;
+}
+
+/** The chance of one tool, and whether to change it before leaving. */
+export interface UnwatchedChance {
+  t: number;
+  /** That this edge lasts the run; null: cannot say. */
+  chance: number | null;
+  /** That a fresh one does; null: cannot say. */
+  fresh: number | null;
+  change: boolean;
+}
+
+export interface UnwatchedRun {
+  tools: UnwatchedChance[];
+  /** Tools of which nothing can be said. */
+  unknown: number[];
+  /** That every edge lasts, as they stand and after the changes, of the tools of which it can be said; each by itself. */
+  now: number;
+  after: number;
+  /** It is reached after the changes; false also where a tool is not known. */
+  reached: boolean;
+  /** Most parts for which it is reached with the edges as they stand, and with every edge fresh, of the tools that are known. */
+  goesFor: { asItStands: number; fresh: number };
+  /** What the changes throw away; cost null: that of one of them is not known. */
+  thrown: { minutes: number; cost: number | null };
+}
+
+/** Chance that an edge which has lasted so long lasts so many minutes more. Example: half gone at 10, a quarter left at 20: 0.5. */
+export function lastsOn(survival: (minutes: number) => number, used: number, more: number): number {
+  const now = survival(used);
+  return now > 0 ? Math.min(1, survival(used + more) / now) : 0;
+}
+
+/**
+ * Whether a run may be left alone: the chance of each edge, of all together (each fails by itself), and which to change
+ * before leaving so that `wanted` is reached while little is thrown away; none where even fresh edges do not reach it, for
+ * then it is fewer parts that help. The changes are those that bring the most for what
+ * they throw away, one after the other; then each that is not needed after all is left in. Common practice of reliability in
+ * series; the choice is a good one, not always the cheapest of all. Linear but for the order of the tools.
+ * Example: edges that last with 0.9 and 0.5, fresh ones with 0.95, wanted 0.8: the second is changed.
+ */
+export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wanted: number): UnwatchedRun {
+  const said = tools.map((tool) => {
+    const chance = chanceOf(tool, parts, false);
+    return { tool, chance, fresh: chance === null ? null : chanceOf(tool, parts, true), change: false };
+  });
+  const product = (changed: boolean) =>
+    said.reduce((p, s) => p * (s.chance === null ? 1 : changed && s.change ? (s.fresh ?? 0) : s.chance), 1);
+  const enough = () => product(true) >= wanted;
+  const thrownBy = (s: (typeof said)[number]) =>
+    s.tool.worn ? 0 : (s.tool.leftCost ?? s.tool.leftMinutes ?? 1);
+  const gain = (s: (typeof said)[number]) => Math.log((s.fresh ?? 0) / Math.max(s.chance ?? 1, 1e-9));
+  const helped = said
+    .filter((s) => s.chance !== null && (s.fresh ?? 0) > s.chance)
+    .sort((a, b) => gain(b) / (thrownBy(b) + 1e-6) - gain(a) / (thrownBy(a) + 1e-6));
+  const withAll = said.reduce((p, s) => p * (s.chance === null ? 1 : Math.max(s.chance, s.fresh ?? 0)), 1);
+  for (const s of helped) {
+    if (enough() || withAll < wanted) break;
+    s.change = true;
+  }
+  // What was taken first may not be needed beside what came after it: the dearest first.
+  for (const s of helped.filter((h) => h.change && !h.tool.worn).sort((a, b) => thrownBy(b) - thrownBy(a))) {
+    s.change = false;
+    if (!enough()) s.change = true;
+  }
+  const changed = said.filter((s) => s.change && !s.tool.worn);
+  const unknown = said.filter((s) => s.chance === null).map((s) => s.tool.t);
+  return {
+    tools: said.map(({ tool, chance, fresh, change }) => ({ t: tool.t, chance, fresh, change })),
+    unknown,
+    now: product(false),
+    after: product(true),
+    reached: enough() && unknown.length === 0,
+    goesFor: { asItStands: mostParts(tools, wanted, false), fresh: mostParts(tools, wanted, true) },
+    thrown: {
+      minutes: changed.reduce((sum, s) => sum + Math.max(0, s.tool.leftMinutes ?? 0), 0),
+      cost: changed.some((s) => s.tool.leftCost === null)
+        ? null
+        : changed.reduce((sum, s) => sum + Math.max(0, s.tool.leftCost ?? 0), 0),
+    },
+  };
+}
+
+/** Of one edge over so many parts, as it stands or a fresh one in its place; null: cannot say. */
+function chanceOf(tool: UnwatchedTool, parts: number, fresh: boolean): number | null {
+  if (!tool.survival || (tool.usedMinutes === null && !tool.worn)) return null;
+  if (fresh) return lastsOn(tool.survival, 0, parts * tool.minutesPerPart);
+  return tool.worn ? 0 : lastsOn(tool.survival, tool.usedMinutes ?? 0, parts * tool.minutesPerPart);
+}
+
+/** Nobody leaves a machine for more. */
+const MOST_PARTS = 10_000;
+
+/** By halving: a longer run never has the better chance. */
+function mostParts(tools: readonly UnwatchedTool[], wanted: number, fresh: boolean): number {
+  const goes = (parts: number) =>
+    tools.reduce((p, tool) => p * (chanceOf(tool, parts, fresh) ?? 1), 1) >= wanted;
+  let [least, most] = [0, MOST_PARTS];
+  while (least < most) {
+    const middle = Math.ceil((least + most) / 2);
+    if (goes(middle)) least = middle;
+    else most = middle - 1;
+  }
+  return least;
+}

@@ -1,0 +1,127 @@
+import type { UseJudgement } from '@/core/jobs';
+import { type UnwatchedChance, type UnwatchedRun, unwatchedRun, type UnwatchedTool } from '@/core/life';
+import { type A_RUN_ALONE, ALONE_CHANCES, type Question } from '@/core/questions';
+import { first } from '@/core/sure';
+import { partsLeftOf } from '@/crib/assemblies';
+import { Problem } from '@/crib/door';
+import { type LifeBook, loadLifeBook } from '@/crib/life';
+import { type AssemblyCard, standingOn } from '@/crib/rack';
+import { workAround } from '@/crib/work';
+import { manySupplies } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import { maybeOperation } from '@/data/jobs';
+import { jobLines, type ToolLine } from '../jobLines';
+
+/** A tool of a run that is left alone, with its chance and what to do before leaving. */
+export interface AloneLine extends UnwatchedChance {
+  /** What is tied to it; null: nothing is. */
+  tag: string | null;
+  words: string | null;
+  /** Minutes in the cut that the run asks of it. */
+  minutes: number;
+  /** Share of its life that is gone; null: cannot say. */
+  used: number | null;
+  worn: boolean;
+  /** Whether it may run there at all. */
+  use: Pick<UseJudgement, 'grade' | 'why'>;
+}
+
+/** Whether an operation may run alone for some parts. */
+export interface UnwatchedView extends Omit<UnwatchedRun, 'tools'> {
+  operation: number;
+  job: string;
+  part: string;
+  machine: string;
+  partsLeft: number;
+  parts: number;
+  /** The chance that is wanted for all edges together. */
+  wanted: number;
+  /** Minutes in the cut of all its tools; rapids and changes come on top. */
+  cutMinutes: number;
+  lines: AloneLine[];
+}
+
+const MOST_PARTS = 10_000;
+
+/** An operation that is to run with nobody there; null where there is none of that number. */
+export async function unwatchedView(
+  c: Connection,
+  asked: Question<typeof A_RUN_ALONE>,
+): Promise<UnwatchedView | null> {
+  const operation = await maybeOperation(c, asked.operation ?? 0);
+  if (!operation) return null;
+  const partsLeft = partsLeftOf(operation);
+  if ((asked.parts ?? 1) > MOST_PARTS)
+    throw new Problem('INVALID_INPUT', `parts: ${asked.parts} is more than one run`, {
+      field: 'parts',
+      value: String(asked.parts),
+      limit: `1 to ${MOST_PARTS}`,
+      wayOut: 'Ask for the parts until somebody looks again.',
+    });
+  const wanted = Number(asked.chance ?? ALONE_CHANCES[1]);
+  const work = await workAround(c, [operation]);
+  const cards = new Map((await standingOn(c, work)).map((card) => [card.tag, card]));
+  const job = first(jobLines(work, [...cards.values()]));
+  const rows = [...work.assemblies.values()].filter((a) => cards.has(a.tag));
+  const items = [...new Set(rows.map((r) => r.cutterItemId))];
+  const book = await loadLifeBook(
+    c,
+    items,
+    rows.map((r) => r.edgeSetId),
+  );
+  const prices = new Map((await manySupplies(c, items)).map((s) => [s.itemId, s.priceCents]));
+  const found = job.tools.map((line) => {
+    const card = line.tag === null ? null : (cards.get(line.tag) ?? null);
+    const itemId = rows.find((r) => r.tag === line.tag)?.cutterItemId ?? null;
+    return {
+      line,
+      card,
+      tool: toolOf(line, card, itemId, operation.materialId, book, prices),
+    };
+  });
+  const all = found.map((f) => f.tool);
+  // Where nobody says how many, as many as go while the edges stay in.
+  const goes = unwatchedRun(all, 1, wanted).goesFor;
+  const parts = asked.parts ?? Math.max(1, Math.min(goes.asItStands || goes.fresh, partsLeft));
+  const { tools, ...run } = unwatchedRun(all, parts, wanted);
+  return {
+    ...run,
+    ...{ operation: operation.id, job: operation.job, part: operation.part, machine: operation.machine },
+    ...{ partsLeft, parts, wanted },
+    cutMinutes: parts * all.reduce((sum, tool) => sum + tool.minutesPerPart, 0),
+    lines: found.map(({ line, card, tool }, i) => ({
+      ...(tools[i] ?? { t: line.t, chance: null, fresh: null, change: false }),
+      tag: card?.tag ?? null,
+      words: line.words,
+      minutes: parts * tool.minutesPerPart,
+      use: { grade: line.use.grade, why: line.use.why },
+      used: card?.life.used ?? null,
+      worn: tool.worn,
+    })),
+  };
+}
+
+/** What is known of a tool: the lives of its cutter in this material, and how much of one is gone, wherever it was cut away. */
+function toolOf(
+  line: ToolLine,
+  card: AssemblyCard | null,
+  itemId: number | null,
+  materialId: number,
+  book: LifeBook,
+  prices: ReadonlyMap<number, number | null>,
+): UnwatchedTool {
+  const next = itemId === null ? null : book.next(itemId, materialId);
+  const used = card?.life.used ?? null;
+  const mean = itemId === null ? null : (book.expectation(itemId, materialId)?.minutes ?? null);
+  const price = itemId === null ? null : (prices.get(itemId) ?? null);
+  const left = used === null ? null : Math.max(0, 1 - used);
+  return {
+    t: line.t,
+    survival: next?.survival ?? null,
+    usedMinutes: used === null || mean === null ? null : used * mean,
+    worn: card?.wear.worn === true,
+    minutesPerPart: line.minutesPerPart,
+    leftMinutes: left === null || mean === null ? null : left * mean,
+    leftCost: left === null || price === null ? null : (left * price) / 100,
+  };
+}
