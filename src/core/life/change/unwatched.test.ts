@@ -43,6 +43,9 @@ it('the one that is nearly gone is changed, and no more than is needed', () => {
 it('a worn one is changed first and throws nothing away', () => {
   const run = unwatchedRun([tool(1, { worn: true, usedMinutes: null }), tool(2)], 10, 0.9);
   expect(run).toMatchObject({ now: 0, reached: true, thrown: { minutes: 0, cost: 0 } });
+  expect(run.goesFor.asItStands).toBeGreaterThan(10);
+  // It is changed whatever else may be reached or not.
+  expect(unwatchedRun([tool(1, { worn: true })], 1000, 0.9).tools[0]!.change).toBe(true);
 });
 
 it('one of which nothing is known keeps it from being reached, and is named', () => {

@@ -33,7 +33,10 @@ export interface UnwatchedRun {
   after: number;
   /** It is reached after the changes; false also where a tool is not known. */
   reached: boolean;
-  /** Most parts for which it is reached with the edges as they stand, and with every edge fresh, of the tools that are known. */
+  /**
+   * Most parts for which it is reached with the edges as they stand but for the worn ones, which are changed in any case, and
+   * with every edge fresh; of the tools that are known.
+   */
   goesFor: { asItStands: number; fresh: number };
   /** What the changes throw away; cost null: that of one of them is not known. */
   thrown: { minutes: number; cost: number | null };
@@ -48,7 +51,7 @@ export function lastsOn(survival: (minutes: number) => number, used: number, mor
 /**
  * Whether a run may be left alone: the chance of each edge, of all together (each fails by itself), and which to change
  * before leaving so that `wanted` is reached while little is thrown away; none where even fresh edges do not reach it, for
- * then it is fewer parts that help. The changes are those that bring the most for what
+ * then it is fewer parts that help. What is worn is changed in any case. The changes are those that bring the most for what
  * they throw away, one after the other; then each that is not needed after all is left in. Common practice of reliability in
  * series; the choice is a good one, not always the cheapest of all. Linear but for the order of the tools.
  * Example: edges that last with 0.9 and 0.5, fresh ones with 0.95, wanted 0.8: the second is changed.
@@ -56,7 +59,7 @@ export function lastsOn(survival: (minutes: number) => number, used: number, mor
 export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wanted: number): UnwatchedRun {
   const said = tools.map((tool) => {
     const chance = chanceOf(tool, parts, false);
-    return { tool, chance, fresh: chance === null ? null : chanceOf(tool, parts, true), change: false };
+    return { tool, chance, fresh: chance === null ? null : chanceOf(tool, parts, true), change: tool.worn };
   });
   const product = (changed: boolean) =>
     said.reduce((p, s) => p * (s.chance === null ? 1 : changed && s.change ? (s.fresh ?? 0) : s.chance), 1);
@@ -65,7 +68,7 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
     s.tool.worn ? 0 : (s.tool.leftCost ?? s.tool.leftMinutes ?? 1);
   const gain = (s: (typeof said)[number]) => Math.log((s.fresh ?? 0) / Math.max(s.chance ?? 1, 1e-9));
   const helped = said
-    .filter((s) => s.chance !== null && (s.fresh ?? 0) > s.chance)
+    .filter((s) => !s.change && s.chance !== null && (s.fresh ?? 0) > s.chance)
     .sort((a, b) => gain(b) / (thrownBy(b) + 1e-6) - gain(a) / (thrownBy(a) + 1e-6));
   const withAll = said.reduce((p, s) => p * (s.chance === null ? 1 : Math.max(s.chance, s.fresh ?? 0)), 1);
   for (const s of helped) {
@@ -73,7 +76,7 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
     s.change = true;
   }
   // What was taken first may not be needed beside what came after it: the dearest first.
-  for (const s of helped.filter((h) => h.change && !h.tool.worn).sort((a, b) => thrownBy(b) - thrownBy(a))) {
+  for (const s of helped.filter((h) => h.change).sort((a, b) => thrownBy(b) - thrownBy(a))) {
     s.change = false;
     if (!enough()) s.change = true;
   }
@@ -108,7 +111,7 @@ const MOST_PARTS = 10_000;
 /** By halving: a longer run never has the better chance. */
 function mostParts(tools: readonly UnwatchedTool[], wanted: number, fresh: boolean): number {
   const goes = (parts: number) =>
-    tools.reduce((p, tool) => p * (chanceOf(tool, parts, fresh) ?? 1), 1) >= wanted;
+    tools.reduce((p, tool) => p * (chanceOf(tool, parts, fresh || tool.worn) ?? 1), 1) >= wanted;
   let [least, most] = [0, MOST_PARTS];
   while (least < most) {
     const middle = Math.ceil((least + most) / 2);

@@ -70,7 +70,7 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
               {l.chance === null ? (
                 <GradeMark grade="not judged">cannot say: {whyUnknown(l)}</GradeMark>
               ) : (
-                <GradeMark grade={l.change ? 'question' : 'good'}>
+                <GradeMark grade={l.worn ? 'stop' : l.change ? 'question' : 'good'}>
                   {l.change ? `change it before you leave: ` : ''}
                   {l.worn ? 'it is worn' : `${percent(l.chance)} that it lasts`}
                   {l.change && l.fresh !== null ? `, a fresh one ${percent(l.fresh)}` : ''}
@@ -136,9 +136,10 @@ function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
 }
 
 /** Example: 'As it stands 95 % goes for 3 parts, with every edge fresh for 7.' */
-function goesWords({ goesFor: { asItStands, fresh }, wanted }: UnwatchedView): string {
+function goesWords({ goesFor: { asItStands, fresh }, wanted, lines }: UnwatchedView): string {
   const parts = (n: number) => (n === 0 ? 'no part' : n === 1 ? '1 part' : `${n} parts`);
-  return `As it stands ${Math.round(wanted * 100)} % goes for ${parts(asItStands)}${
+  const stands = lines.some((l) => l.worn) ? 'With the worn changed' : 'As it stands';
+  return `${stands} ${Math.round(wanted * 100)} % goes for ${parts(asItStands)}${
     fresh > asItStands ? `, with every edge fresh for ${fresh}` : ''
   }.`;
 }
