@@ -1,5 +1,5 @@
 import { DEMO } from '../playwright.config';
-import { alertOf, expect, fill, fitsWidth, said, scan, sends, tagOf, test } from './help';
+import { alertOf, expect, fill, fitsWidth, said, scan, sends, shelved, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 
@@ -171,4 +171,66 @@ test('a sheet is written, built from piece by piece with scans, and its substitu
   await tag.getByRole('button', { name: 'Write version 2' }).click();
   await expect(said(page)).toContainText('BS-9 is at version 2');
   await expect(tag.getByText('version 1, older than what stands here')).toBeVisible();
+});
+
+test('an edge is read with a sign that grows by tapping, and what was not looked at is no reading', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const shelf = await shelved(send, 'EM8-WEAR');
+  const { tag: mark } = await send('assemblies', { ...shelf, stickout: 30 });
+  const number = String(mark);
+  await page.goto(`/rack?open=${number}&do=wear`);
+  const tag = tagOf(page);
+  // Nothing was looked at: that is no reading.
+  await tag.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(alertOf(page)).toContainText('The reading says nothing');
+  const burr = tag.getByRole('button', { name: /^burr/ });
+  await burr.click();
+  await burr.click();
+  await expect(burr).toHaveAccessibleName('burr: clear');
+  await burr.click();
+  await expect(burr).toHaveAccessibleName('burr: strong');
+  await fill(tag, { 'Flank wear VB': '0.08', 'Worn to': '30' });
+  await tag.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(tag.getByText(/can't end at 30 mm: the flute is 20 mm long/).first()).toBeVisible();
+  await fill(tag, { 'Worn to': '6' });
+  await tag.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(said(page)).toContainText(`the edge of ${number} read`);
+  await expect(tag.getByText('VB 0.080 · burr (strong)')).toBeVisible();
+  await expect(tag.getByRole('img', { name: /^Flank wear of .* worn at 0.16/ })).toBeVisible();
+  // One reading makes no line.
+  await expect(tag.getByText('cannot say').first()).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+});
+
+test('when to change is reckoned for what a change and a failure cost, and an amount that is none is said at its field', async ({
+  page,
+}) => {
+  await page.goto('/life?item=EM8&material=C45');
+  const tag = tagOf(page);
+  await fill(tag, { 'A planned change costs': '38', 'A failure in the cut costs': 'dear' });
+  await tag.getByRole('button', { name: 'Reckon' }).click();
+  await expect(tag.getByText('an amount over 0, two decimals at most')).toBeVisible();
+  await fill(tag, { 'A failure in the cut costs': '240', 'Minutes in the cut a part': '1.5' });
+  await tag.getByRole('button', { name: 'Reckon' }).click();
+  await expect(tag.getByRole('img', { name: /^Cost a part/ })).toBeVisible();
+  await expect(tag.getByText(/^\d+ parts$/)).toBeVisible();
+  // A failure that costs no more than a change is waited for.
+  await fill(tag, { 'A failure in the cut costs': '38' });
+  await tag.getByRole('button', { name: 'Reckon' }).click();
+  await expect(tag.getByText('a failure costs no more than a planned change').first()).toBeVisible();
+});
+
+test('a run that is left alone says for how many parts it goes', async ({ page }) => {
+  await page.goto('/run/1');
+  await page.getByRole('link', { name: 'leave it alone?' }).click();
+  await expect(page.getByRole('heading', { name: /^Leave J-/ })).toBeVisible();
+  await page.getByRole('button', { name: 'one more' }).first().click();
+  await page.getByRole('button', { name: /^Reckon for/ }).click();
+  await expect(page).toHaveURL(/parts=\d+&chance=0.95/);
+  await page.getByRole('radio', { name: '99 %' }).click();
+  await expect(page).toHaveURL(/chance=0.99/);
+  await expect(page.getByText(/99 % goes for/)).toBeVisible();
 });

@@ -60,13 +60,29 @@ export const recordWear = defineVerb({
         limit: 'where it ends, where it begins',
         wayOut: 'Say both, or only where it ends: it begins at the tip then.',
       });
-    if (to && !(to.mm > (from?.mm ?? 0) && (flute === null || to.mm <= flute + 1e-9)))
-      throw new Problem('INVALID_INPUT', `A worn zone can't end at ${to.entered}`, {
-        field: 'zoneTo',
-        value: to.entered,
-        limit: `more than ${from?.entered ?? '0'}${flute === null ? '' : `, at most the flute of ${flute} mm`}`,
-        wayOut: 'Measure from the tip.',
-      });
+    const begins = from?.mm ?? 0;
+    if (to && !(to.mm > begins))
+      throw new Problem(
+        'INVALID_INPUT',
+        `A worn zone can't end at ${to.entered} where it begins at ${from?.entered ?? '0'}`,
+        {
+          field: 'zoneTo',
+          value: to.entered,
+          limit: `more than ${from?.entered ?? '0'}`,
+          wayOut: 'Measure both from the tip.',
+        },
+      );
+    if (to && flute !== null && to.mm > flute + 1e-9)
+      throw new Problem(
+        'INVALID_INPUT',
+        `A worn zone can't end at ${to.entered}: the flute is ${flute} mm long`,
+        {
+          field: 'zoneTo',
+          value: to.entered,
+          limit: `at most the flute of ${flute} mm`,
+          wayOut: 'Measure from the tip, or correct the flute of the cutter.',
+        },
+      );
     const flank = maybeLength(input.flankWear);
     const corner = maybeLength(input.corner);
     moment.leansOn(assembly.entryId);
