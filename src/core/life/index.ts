@@ -29,7 +29,7 @@ export { logRank } from './survival/logRank';
 export { ageReplacement, costRate, minutesReached } from './change/ageReplacement';
 export type { ChangeCosts } from './change/ageReplacement';
 export { whenToChange } from './change/whenToChange';
-export { lastsOn, unwatchedRun } from './change/unwatched';
+export { lastsOn, MOST_UNWATCHED_PARTS, unwatchedRun } from './change/unwatched';
 export type { UnwatchedChance, UnwatchedRun, UnwatchedTool } from './change/unwatched';
 export type { WhenToChange } from './change/whenToChange';
 export { cheapestSpeed, costOfPart, fitTaylor, lifeAt, lifeFactor, speedFor } from './change/taylor';

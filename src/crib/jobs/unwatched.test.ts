@@ -69,6 +69,7 @@ it('a worn one has no chance, whatever its minutes say', async () => {
 });
 
 it('too many parts are refused by name, an operation that is not there is nothing', async () => {
+  await expect(asked(0)).rejects.toMatchObject({ parts: [{ field: 'parts' }] });
   await expect(asked(10_001)).rejects.toMatchObject({ parts: [{ field: 'parts' }] });
   expect(await unwatchedView(crib.db, { operation: 99 })).toBeNull();
 });

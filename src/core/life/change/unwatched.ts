@@ -106,13 +106,13 @@ function chanceOf(tool: UnwatchedTool, parts: number, fresh: boolean): number | 
 }
 
 /** Nobody leaves a machine for more. */
-const MOST_PARTS = 10_000;
+export const MOST_UNWATCHED_PARTS = 10_000;
 
 /** By halving: a longer run never has the better chance. */
 function mostParts(tools: readonly UnwatchedTool[], wanted: number, fresh: boolean): number {
   const goes = (parts: number) =>
     tools.reduce((p, tool) => p * (chanceOf(tool, parts, fresh || tool.worn) ?? 1), 1) >= wanted;
-  let [least, most] = [0, MOST_PARTS];
+  let [least, most] = [0, MOST_UNWATCHED_PARTS];
   while (least < most) {
     const middle = Math.ceil((least + most) / 2);
     if (goes(middle)) least = middle;

@@ -68,6 +68,11 @@ describe('how long it goes on', () => {
     expect(faster).toBe(true);
     expect(left!.minutes).toBeCloseTo(6, 9);
   });
+  it('what scatters about a plateau is neither running in nor wearing faster: all of it counts', () => {
+    const { steady, faster } = wearOutlook(of([10, 0.1], [20, 0.12], [30, 0.119], [40, 0.119]), 10, 40);
+    expect([steady.length, faster]).toEqual([4, false]);
+    expect(wearOutlook(of([10, 0.1], [20, 0.099], [30, 0.103]), 10, 30).faster).toBe(false);
+  });
   it('wear that does not grow foretells nothing, and what is past is nothing left, not less', () => {
     expect(wearOutlook(of([10, 0.1], [20, 0.09]), 10, 20)).toMatchObject({ left: null });
     expect(wearOutlook(of([10, 0.1], [20, 0.15]), 10, 90).left).toMatchObject({ minutes: 0 });

@@ -44,7 +44,8 @@ function flankPoints(readings: readonly WearReading[]): WearPoint[] {
 /**
  * The steady stretch: the first reading belongs to running in while the way from it is steeper than twice the way from the
  * next to the last, with two left after it at least; a fresh edge's 0 at 0 minutes always does. Where the last step is
- * steeper than twice the way before it, that step alone counts. Common practice of the wear curve (ISO 8688-2 draws it).
+ * steeper than twice the way before it, that step alone counts. Both only where it grew on: what scatters about a plateau
+ * says neither. Common practice of the wear curve (ISO 8688-2 draws it).
  */
 function stretches(points: readonly WearPoint[]): Pick<WearOutlook, 'steady' | 'runningIn' | 'faster'> {
   let from = 0;
@@ -53,14 +54,15 @@ function stretches(points: readonly WearPoint[]): Pick<WearOutlook, 'steady' | '
     const end = points.at(-1);
     if (!a || !b || !c || !end) break;
     const fresh = a.minutes === 0 && a.wearMm === 0;
-    if (!fresh && !(slope(a, b) > STEEPER * slope(b, end))) break;
+    const after = slope(b, end);
+    if (!fresh && !(after > 0 && slope(a, b) > STEEPER * after)) break;
     from += 1;
   }
   const steady = points.slice(from);
   const [before, end] = [steady.at(-2), steady.at(-1)];
   const first = steady[0];
-  const faster =
-    steady.length > 2 && !!first && !!before && !!end && slope(before, end) > STEEPER * slope(first, before);
+  const so = steady.length > 2 && first && before ? slope(first, before) : 0;
+  const faster = so > 0 && !!before && !!end && slope(before, end) > STEEPER * so;
   return { steady: faster ? steady.slice(-2) : steady, runningIn: points.slice(0, from), faster };
 }
 
@@ -89,8 +91,8 @@ export const isWorn = (wear: Parameters<typeof wornAt>[0], DC: number): boolean 
 };
 
 /**
- * Whether an edge is worn, and how long it goes on. Readings come in
- * the order of their time; `minutesNow` is what the edge has cut since it was fresh.
+ * Whether an edge is worn, and how long it goes on. Readings come in the order of their time; `minutesNow` is what the edge
+ * has cut since it was fresh.
  * Sources: criteria at wearLimit and cornerLimit; the crossing at wearCrossing.
  * Example: DC 10 (worn at 0.2 mm), 0.08 at 10 min and 0.12 at 20 min, now at 25 min: 15 min left.
  */

@@ -1,5 +1,11 @@
 import type { UseJudgement } from '@/core/jobs';
-import { type UnwatchedChance, type UnwatchedRun, unwatchedRun, type UnwatchedTool } from '@/core/life';
+import {
+  MOST_UNWATCHED_PARTS,
+  type UnwatchedChance,
+  type UnwatchedRun,
+  unwatchedRun,
+  type UnwatchedTool,
+} from '@/core/life';
 import { type A_RUN_ALONE, ALONE_CHANCES, type Question } from '@/core/questions';
 import { first } from '@/core/sure';
 import { partsLeftOf } from '@/crib/assemblies';
@@ -7,6 +13,7 @@ import { Problem } from '@/crib/door';
 import { type LifeBook, loadLifeBook } from '@/crib/life';
 import { type AssemblyCard, standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
+import type { AssemblyRow } from '@/data/assemblies';
 import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeOperation } from '@/data/jobs';
@@ -41,8 +48,6 @@ export interface UnwatchedView extends Omit<UnwatchedRun, 'tools'> {
   lines: AloneLine[];
 }
 
-const MOST_PARTS = 10_000;
-
 /** An operation that is to run with nobody there; null where there is none of that number. */
 export async function unwatchedView(
   c: Connection,
@@ -51,11 +56,11 @@ export async function unwatchedView(
   const operation = await maybeOperation(c, asked.operation ?? 0);
   if (!operation) return null;
   const partsLeft = partsLeftOf(operation);
-  if ((asked.parts ?? 1) > MOST_PARTS)
-    throw new Problem('INVALID_INPUT', `parts: ${asked.parts} is more than one run`, {
+  if (asked.parts !== undefined && !(asked.parts >= 1 && asked.parts <= MOST_UNWATCHED_PARTS))
+    throw new Problem('INVALID_INPUT', `parts: ${asked.parts} is not a run of 1 to ${MOST_UNWATCHED_PARTS}`, {
       field: 'parts',
       value: String(asked.parts),
-      limit: `1 to ${MOST_PARTS}`,
+      limit: `1 to ${MOST_UNWATCHED_PARTS}`,
       wayOut: 'Ask for the parts until somebody looks again.',
     });
   const wanted = Number(asked.chance ?? ALONE_CHANCES[1]);
@@ -72,11 +77,11 @@ export async function unwatchedView(
   const prices = new Map((await manySupplies(c, items)).map((s) => [s.itemId, s.priceCents]));
   const found = job.tools.map((line) => {
     const card = line.tag === null ? null : (cards.get(line.tag) ?? null);
-    const itemId = rows.find((r) => r.tag === line.tag)?.cutterItemId ?? null;
+    const row = rows.find((r) => r.tag === line.tag) ?? null;
     return {
       line,
       card,
-      tool: toolOf(line, card, itemId, operation.materialId, book, prices),
+      tool: toolOf(line, card, row, operation.materialId, book, prices),
     };
   });
   const all = found.map((f) => f.tool);
@@ -105,11 +110,15 @@ export async function unwatchedView(
 function toolOf(
   line: ToolLine,
   card: AssemblyCard | null,
-  itemId: number | null,
+  row: Pick<AssemblyRow, 'cutterItemId' | 'edgeSetId'> | null,
   materialId: number,
   book: LifeBook,
   prices: ReadonlyMap<number, number | null>,
 ): UnwatchedTool {
+  const itemId = row?.cutterItemId ?? null;
+  const cut = row && book.cut(row.edgeSetId);
+  // Cut in this material alone, its minutes are known whatever is expected of it.
+  const here = cut?.fresh && cut.uses.every((u) => u.materialId === materialId) ? cut.minutes : null;
   const next = itemId === null ? null : book.next(itemId, materialId);
   const used = card?.life.used ?? null;
   const mean = itemId === null ? null : (book.expectation(itemId, materialId)?.minutes ?? null);
@@ -118,7 +127,7 @@ function toolOf(
   return {
     t: line.t,
     survival: next?.survival ?? null,
-    usedMinutes: used === null || mean === null ? null : used * mean,
+    usedMinutes: here ?? (used === null || mean === null ? null : used * mean),
     worn: card?.wear.worn === true,
     minutesPerPart: line.minutesPerPart,
     leftMinutes: left === null || mean === null ? null : left * mean,

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { MOST_UNWATCHED_PARTS } from '@/core/life';
 import { addressOf, linkTo, linkToAlone, linkToRun } from '@/core/links';
 import { ALONE_CHANCES } from '@/core/questions';
 import type { UnwatchedView } from '@/crib/jobs';
@@ -25,8 +26,9 @@ const CHANCES = ALONE_CHANCES.map((c) => [c, `${Math.round(Number(c) * 100)} %`]
 export function AloneScreen({ view }: { view: UnwatchedView }) {
   const router = useRouter();
   const [parts, setParts] = useState(String(view.parts));
+  const goes = /^\d+$/.test(parts) && Number(parts) >= 1 && Number(parts) <= MOST_UNWATCHED_PARTS;
   const ask = (chance: string) =>
-    router.replace(addressOf(linkToAlone(view.operation), { parts, chance }), { scroll: false });
+    goes && router.replace(addressOf(linkToAlone(view.operation), { parts, chance }), { scroll: false });
   const wanted = ALONE_CHANCES.find((c) => Number(c) === view.wanted) ?? ALONE_CHANCES[1];
   const changes = view.lines.filter((l) => l.change);
   return (
@@ -44,7 +46,10 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
         </div>
         <h2>Every edge is to last with</h2>
         <PickOne label="Every edge is to last with" options={CHANCES} value={wanted} onChange={ask} />
-        {parts !== String(view.parts) && (
+        {!goes && (
+          <Notice kind="stop">1 to {MOST_UNWATCHED_PARTS} parts: whole parts, until somebody looks.</Notice>
+        )}
+        {goes && parts !== String(view.parts) && (
           <Acts>
             <Button variant="contained" onClick={() => ask(wanted)}>
               Reckon for {parts}
