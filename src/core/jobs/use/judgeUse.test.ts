@@ -23,6 +23,8 @@ const MILL: UseBuild & UseState = {
   wear: null,
   life: { used: 0.2, leftMinutes: 32, fresh: true },
 };
+/** Half worn: 0.1 of 0.2 mm. */
+const READ = { reading: 0.1, limit: 0.2, worn: false };
 const GOOD: Use = {
   asks: {
     t: 7,
@@ -277,6 +279,14 @@ const CASES: [code: string, what: string, over: Over, grade: Grade | null][] = [
   ],
   ['WEAR', 'at the criterion', { on: { wear: { reading: 0.2, limit: 0.2, worn: true } } }, 'stop'],
   ['WEAR', 'below it', { on: { wear: { reading: 0.1, limit: 0.2, worn: false } } }, 'good'],
+  ['WEAR', 'coarse chips', { on: { wear: { ...READ, asks: 'coarse chips out of the edge' } } }, 'question'],
+  [
+    'WEAR',
+    'less left than a part',
+    { on: { wear: { ...READ, left: { minutes: 1.9, cautious: 1 } } } },
+    'question',
+  ],
+  ['WEAR', 'a part left', { on: { wear: { ...READ, left: { minutes: 2, cautious: null } } } }, 'good'],
   ['LIFE', 'nearly all of it used', { on: { life: { used: 0.8, leftMinutes: 8, fresh: true } } }, 'question'],
   ['LIFE', 'past it', { on: { life: { used: 1, leftMinutes: 0, fresh: true } } }, 'question'],
   ['LIFE', 'not known', { on: { life: { used: null, leftMinutes: null, fresh: true } } }, 'not judged'],
@@ -359,3 +369,31 @@ it('before anybody tightens a nut taper, reach, flutes and speed are judged, and
     'PASS_DEPTH',
     'WALLS',
   ]));
+
+describe('what is left, by the lives of others and by the wear of this very edge', () => {
+  const words = (of: Use, code: string) => judgeUse(of).judgements.find((j) => j.code === code)?.words;
+  // 2 min a part; 32 min of life left are 16 parts.
+  it('is the one that ends first, and says which', () => {
+    const wears = (minutes: number) => ({ wear: { ...READ, left: { minutes, cautious: null } } });
+    expect(judgeUse(use({ on: wears(50) })).goodFor).toBe(16);
+    expect(words(use({ on: wears(50) }), 'LIFE')).toBe('Good for about 12 of 12 parts');
+    expect(judgeUse(use({ on: wears(9) })).goodFor).toBe(4);
+    expect(words(use({ on: wears(9) }), 'LIFE')).toBe('Good for about 4 of 12 parts by its wear');
+  });
+  it('is said by its wear where nothing is known of its life, and not at all where neither is', () => {
+    const life = { used: null, leftMinutes: null, fresh: true };
+    expect(
+      words(use({ on: { life, wear: { ...READ, left: { minutes: 7, cautious: null } } } }), 'LIFE'),
+    ).toMatch(/^Good for about 3 of 12/);
+    expect(words(use({ on: { life, wear: READ } }), 'LIFE')).toBe('Life left: cannot say');
+    expect(judgeUse(use({ on: { life, wear: READ } })).goodFor).toBeNull();
+  });
+  it('worn by its corner is worn, whatever the flank says', () => {
+    const wear = { ...READ, worn: true, corner: { reading: 0.35, limit: 0.333 } };
+    expect(words(use({ on: { wear } }), 'WEAR')).toBe('Worn: corner worn 0.35 of 0.33 mm');
+    expect(judgeUse(use({ on: { wear } })).goodFor).toBe(0);
+  });
+  it('a reading of signs alone says nothing of wear', () => {
+    expect(words(use({ on: { wear: { ...READ, reading: null } } }), 'WEAR')).toBeUndefined();
+  });
+});

@@ -1,5 +1,6 @@
 import { line, scaleLinear } from 'd3';
 import type { WhenToChange } from '@/core/life';
+import { Axes } from './Axes';
 
 const W = 300;
 const H = 170;
@@ -26,33 +27,7 @@ export function ChangeChart({ change, per }: { change: WhenToChange; per: string
         role="img"
         aria-label={`Cost ${per} against the minutes at which it is changed`}
       >
-        <path d={`M${M.left} ${M.top}V${H - M.bottom}H${W - M.right}`} fill="none" stroke="var(--line)" />
-        {y.ticks(3).map((t) => (
-          <text
-            key={t}
-            x={M.left - 5}
-            y={y(t) + 4}
-            textAnchor="end"
-            fontSize="11"
-            fill="var(--soft)"
-            className="fig"
-          >
-            {t.toFixed(2)}
-          </text>
-        ))}
-        {x.ticks(4).map((t) => (
-          <text
-            key={t}
-            x={x(t)}
-            y={H - M.bottom + 14}
-            textAnchor="middle"
-            fontSize="11"
-            fill="var(--soft)"
-            className="fig"
-          >
-            {t}
-          </text>
-        ))}
+        <Axes x={x} y={y} ticks={[4, 3]} words={(t) => t.toFixed(2)} />
         {change.flat && (
           <rect
             x={x(change.flat.from)}

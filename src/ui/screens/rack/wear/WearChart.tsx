@@ -1,6 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3';
 import type { AssemblyView } from '@/crib/rack';
+import { Axes } from '@/ui/kit/chart';
 import { useLengths } from '@/ui/shell';
 
 const W = 300;
@@ -38,33 +39,7 @@ export function WearChart({ card }: { card: AssemblyView }) {
         role="img"
         aria-label={`Flank wear of ${card.tag} against minutes in the cut, worn at ${show(wear.limitMm, 2)} ${unitWord}`}
       >
-        <path d={`M${M.left} ${M.top}V${H - M.bottom}H${W - M.right}`} fill="none" stroke="var(--line)" />
-        {y.ticks(3).map((t) => (
-          <text
-            key={t}
-            x={M.left - 5}
-            y={y(t) + 4}
-            textAnchor="end"
-            fontSize="11"
-            fill="var(--soft)"
-            className="fig"
-          >
-            {show(t, 2)}
-          </text>
-        ))}
-        {x.ticks(4).map((t) => (
-          <text
-            key={t}
-            x={x(t)}
-            y={H - M.bottom + 14}
-            textAnchor="middle"
-            fontSize="11"
-            fill="var(--soft)"
-            className="fig"
-          >
-            {t}
-          </text>
-        ))}
+        <Axes x={x} y={y} ticks={[4, 3]} words={(t) => show(t, 2)} />
         <line
           x1={M.left}
           x2={W - M.right}
