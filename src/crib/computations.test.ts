@@ -132,6 +132,10 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { questions: [{ code: 'FAR_FROM_EXPECTED' }] },
   ],
   'life/survival': [{ lives: [] }, { steps: [], median: null, mean: null }],
+  'breakage/causes': [
+    { seen: ['longer', 'rings'], notSeen: ['hit'], confirmed: [{ cause: 'pulled out', seen: ['longer'] }] },
+    { causes: expect.arrayContaining([expect.objectContaining({ cause: 'pulled out', cases: [0] })]) },
+  ],
   'life/next': [
     { lives: [], assumed: { minutes: 40, origin: 'maker' }, chance: 0.9, at: [40] },
     { next: { mean: expect.closeTo(40, 6) }, lasting: [expect.closeTo(0.46, 1)] },

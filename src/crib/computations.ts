@@ -1,4 +1,5 @@
 import { ASSEMBLIES_COMPUTATIONS } from './assemblies';
+import { BREAKAGE_COMPUTATIONS } from './breakage';
 import { BUYING_COMPUTATIONS } from './buying';
 import { CATALOGUE_COMPUTATIONS } from './catalogue';
 import { CUTTING_COMPUTATIONS } from './cutting';
@@ -12,6 +13,7 @@ import { type Computation, defineTask, Problem } from './door';
 /** Everything a screen computes. `programs/read` takes text/plain and has its own door. */
 export const COMPUTATIONS: readonly Computation[] = [
   ...ASSEMBLIES_COMPUTATIONS,
+  ...BREAKAGE_COMPUTATIONS,
   ...BUYING_COMPUTATIONS,
   ...CATALOGUE_COMPUTATIONS,
   ...CUTTING_COMPUTATIONS,

@@ -1,0 +1,2 @@
+// What can be reckoned
+export { BREAKAGE_COMPUTATIONS } from './computations';
