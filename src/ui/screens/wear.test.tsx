@@ -132,6 +132,7 @@ describe('a run left alone', () => {
     minutes: 12,
     used: 0.5,
     worn: false,
+    atLeast: false,
     fresh: 0.99,
     change: false,
   };
@@ -179,6 +180,14 @@ describe('a run left alone', () => {
     expect(screen.getByText(/cannot say: nothing is tied to it/)).toBeTruthy();
     expect(screen.getByText(/Not in it: T3/)).toBeTruthy();
     expect(screen.getByText(/With the worn changed 95 % goes for no part/)).toBeTruthy();
+  });
+  it('a program that was not understood whole promises nothing: it is that chance at most', () => {
+    show({
+      reached: false,
+      lines: [{ ...line, t: 1, atLeast: true, chance: 0.97, use: { grade: 'good', why: null } }],
+    });
+    expect(screen.getByText(/T1 may cut for longer/)).toBeTruthy();
+    expect(screen.queryByText(/enough as it stands/)).toBeNull();
   });
   it('where nothing is known of any, no chance is said', () => {
     show({

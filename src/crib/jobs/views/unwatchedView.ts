@@ -29,6 +29,8 @@ export interface AloneLine extends UnwatchedChance {
   /** Share of its life that is gone; null: cannot say. */
   used: number | null;
   worn: boolean;
+  /** Something of its program was not understood: it cuts at least so long, and lasts with that chance at most. */
+  atLeast: boolean;
   /** Whether it may run there at all. */
   use: Pick<UseJudgement, 'grade' | 'why'>;
 }
@@ -91,6 +93,8 @@ export async function unwatchedView(
   const { tools, ...run } = unwatchedRun(all, parts, wanted);
   return {
     ...run,
+    // What is cut for longer than is known is not promised.
+    reached: run.reached && !job.tools.some((line) => line.tool.lower_bound),
     ...{ operation: operation.id, job: operation.job, part: operation.part, machine: operation.machine },
     ...{ partsLeft, parts, wanted },
     cutMinutes: parts * all.reduce((sum, tool) => sum + tool.minutesPerPart, 0),
@@ -99,6 +103,7 @@ export async function unwatchedView(
       tag: card?.tag ?? null,
       words: line.words,
       minutes: parts * tool.minutesPerPart,
+      atLeast: line.tool.lower_bound,
       use: { grade: line.use.grade, why: line.use.why },
       used: card?.life.used ?? null,
       worn: tool.worn,

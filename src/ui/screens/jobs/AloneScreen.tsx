@@ -85,6 +85,7 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
                 <GradeMark grade={l.use.grade}>{l.use.why ?? 'may not run'}</GradeMark>
               )}
               <div className="soft small">
+                {l.atLeast ? 'at least ' : ''}
                 {l.minutes.toFixed(1)} min in the cut
                 {l.used === null ? '' : ` · ${Math.round(l.used * 100)} % of its life gone`}
               </div>
@@ -98,7 +99,7 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
         </p>
         <Caution>
           Running unattended follows the site’s own rules: fire watch, coolant, door and interlock, who is
-          called. Trained people only.
+          called.
         </Caution>
       </Hand>
     </Middle>
@@ -118,6 +119,10 @@ function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
         ? ` ${thrown.minutes.toFixed(0)} min of life are thrown away with them.`
         : '';
   const unknown = view.unknown.length ? ` Not in it: T${view.unknown.join(', T')}.` : '';
+  const more = view.lines.filter((l) => l.atLeast).map((l) => `T${l.t}`);
+  const longer = more.length
+    ? ` ${more.join(', ')} may cut for longer: the program was not understood whole, so it is that at most.`
+    : '';
   const ofKnown = view.unknown.length === view.lines.length;
   if (ofKnown) return <Notice kind="question">Cannot say: of none of its tools is anything known.</Notice>;
   const said = `${percent(view.now)} that every edge lasts`;
@@ -128,7 +133,7 @@ function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
       </p>
     );
   return (
-    <Notice kind={view.reached || view.unknown.length > 0 ? 'question' : 'stop'}>
+    <Notice kind={view.after >= view.wanted ? 'question' : 'stop'}>
       <strong>
         {said}
         {changes ? `, ${percent(view.after)} after ${changes} ${changes === 1 ? 'change' : 'changes'}` : ''}.
@@ -136,6 +141,7 @@ function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
       {changes ? away : ''}
       {view.after < view.wanted && ' Not reached even with every edge fresh.'} {goesWords(view)}
       {unknown}
+      {longer}
     </Notice>
   );
 }

@@ -51,7 +51,7 @@ export function WearForm({ card, onDone }: { card: AssemblyView; onDone: () => v
       </VerbForm>
       <Caution>
         Read wear with the spindle stopped and the coolant off, or the tool out of the machine; the edge cuts
-        even worn. Follow the site’s rules.
+        even worn.
       </Caution>
     </>
   );
