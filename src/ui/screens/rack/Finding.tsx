@@ -23,6 +23,16 @@ export function Finding({
   const router = useRouter();
   const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(waiting.current), []);
+  // What was said here and the address does not hold yet: an address made from the last one drawn would turn it back.
+  const said = useRef<{ [N in 'find' | 'machine' | 'taper']?: string | null }>({});
+  const hrefWith = (name: 'find' | 'machine' | 'taper', value: string | null) =>
+    query.href((said.current = { ...said.current, [name]: value }));
+  const { find, machine, taper } = asked;
+  useEffect(() => {
+    const held: Record<string, string | null | undefined> = { find, machine, taper };
+    if (Object.entries(said.current).every(([name, value]) => (held[name] || null) === value))
+      said.current = {};
+  }, [find, machine, taper]);
   const choose = (name: 'machine' | 'taper', words: string, options: readonly string[]) =>
     options.length > 1 && (
       <Choice
@@ -31,7 +41,7 @@ export function Finding({
         onChange={(e) => {
           // This one asks the server as well: words that wait to would turn it back.
           clearTimeout(waiting.current);
-          router.replace(query.href({ [name]: e.target.value || null }), { scroll: false });
+          router.replace(hrefWith(name, e.target.value || null), { scroll: false });
         }}
       >
         <option value="">{words}: all</option>
@@ -48,7 +58,7 @@ export function Finding({
         defaultValue={asked.find}
         onChange={(e) => {
           // Only the address: what is shown follows it without the server, where all of it is here.
-          history.replaceState(null, '', query.href({ find: e.target.value.trim() || null }));
+          history.replaceState(null, '', hrefWith('find', e.target.value.trim() || null));
           clearTimeout(waiting.current);
           if (!more && !asked.find) return;
           waiting.current = setTimeout(
