@@ -43,6 +43,7 @@ export default defineConfig({
     {
       name: 'writes',
       testMatch: [
+        'broken.spec.ts',
         'builds.spec.ts',
         'measuring.spec.ts',
         'registers.spec.ts',

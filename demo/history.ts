@@ -5,6 +5,7 @@ import { rackView } from '../src/crib/rack';
 import { registersView } from '../src/crib/registers';
 import { verbNamed } from '../src/crib/verbs';
 import type { Database } from '../src/data/database';
+import { brokenIn } from './broken';
 import { MORE_PLACES, PARTS, SHELVES, type ShelfSpec } from './shelves';
 
 import { BUILDS, CUTTERS, HOLDERS, JOBS, MACHINES, MATERIALS, PEOPLE, PLACES, SUPPLIERS } from './shop';
@@ -26,9 +27,6 @@ function random(seed: number): () => number {
 const SIGNS_OF: Record<string, string[]> = {
   worn: ['finish'],
   sign: ['sound', 'burr'],
-  chipped: ['finish'],
-  broken: ['load'],
-  'pulled-out': ['bright rings on the shank'],
 };
 
 type JobKey = keyof typeof JOBS;
@@ -58,6 +56,9 @@ export async function fillDemo(
   const crib: Crib = { db, now: () => clock, zone: 'UTC' };
   let who: string = 'IK';
   const counts = { entries: 0, lives: 0 };
+  const broken = brokenIn(crib, () => (counts.entries += 1));
+  const made: Record<string, number> = {};
+  let lastBroke: { ending: number; operation: number; made: number } | null = null;
   const act = async (name: string, input: Record<string, unknown>): Promise<Done> => {
     clock = new Date(Math.min(clock.getTime() + (2 + rnd() * 6) * 60_000, now.getTime()));
     counts.entries += 1;
@@ -151,16 +152,23 @@ export async function fillDemo(
     const signs = SIGNS_OF[kind] ?? [];
     await take(cutter);
     const kept = kind === 'preventive';
+    const { case: why, ...saidOf } = broken.saidOf(kind, key);
     const answer = await act('endLife', {
       tag: tool.tag,
       kind,
       signs,
+      ...saidOf,
       partsSince,
       ...(kind === 'broken' || kind === 'crash' ? { costCents: Math.round(40 + rnd() * 200) * 100 } : {}),
       ...(kept ? { cutterTo: 'USED' } : {}),
       rebuild: { cutter: { item: cutter, place: placeOf(cutter) }, stickout },
     });
     counts.lives += 1;
+    if (why) {
+      await broken.found(answer.entry, why);
+      const job = key.slice(0, 2);
+      lastBroke = { ending: answer.entry, operation: operations[job as JobKey], made: made[job] ?? 0 };
+    }
     const tag = answer.newTag as string;
     const length = await measure(tag, cutter, holder, stickout);
     tools.set(key, {
@@ -187,18 +195,19 @@ export async function fillDemo(
       const due = keys
         .map((k) => ({ k, at: Math.ceil((tools.get(k)!.ends - tools.get(k)!.minutes) / perPart(k)) }))
         .sort((a, b) => a.at - b.at)[0]!;
-      const made = Math.max(0, Math.min(left, due.at));
-      for (const k of keys) tools.get(k)!.minutes += made * perPart(k);
-      left -= made;
+      const goes = Math.max(0, Math.min(left, due.at));
+      made[key] = (made[key] ?? 0) + goes;
+      for (const k of keys) tools.get(k)!.minutes += goes * perPart(k);
+      left -= goes;
       // The machine takes its time: what it cuts, and a tenth for rapids and changes.
-      clock = new Date(clock.getTime() + made * minutesOf(key) * 1.1 * 60_000);
+      clock = new Date(clock.getTime() + goes * minutesOf(key) * 1.1 * 60_000);
       who = pick(rnd(), [
         ['TO', 0.6],
         ['JB', 0.4],
       ]);
-      if (due.at <= made)
-        await endAndRebuild(due.k, made > 0 ? [{ operation: operations[key], parts: made }] : []);
-      else await act('logParts', { operation: operations[key], parts: made });
+      if (due.at <= goes)
+        await endAndRebuild(due.k, goes > 0 ? [{ operation: operations[key], parts: goes }] : []);
+      else await act('logParts', { operation: operations[key], parts: goes });
     }
   };
 
@@ -272,6 +281,15 @@ export async function fillDemo(
   }
   for (const order of arriving) {
     await act('receiveOrder', { number: order.number, quantity: order.quantity, place: placeOf(order.item) });
+  }
+  if (lastBroke) {
+    const {
+      ending,
+      operation,
+      made: parts,
+    } = lastBroke as { ending: number; operation: number; made: number };
+    await broken.checked(operation, Math.max(1, parts - 5));
+    await broken.held(ending, operation, parts);
   }
   await giveNumbers();
   await lastMorning();

@@ -18,6 +18,12 @@ export const LIMITS = {
   listItems: limit(2_000, 'entries', 'a list in what is only reckoned, where its own field says no less'),
   bookedUses: limit(200, 'entries', 'booked uses, edge sets and open orders of one proposal to order'),
   faults: limit(20, 'faults', 'faults named in one refusal; it says how many more there are'),
+  breakages: limit(
+    1_000,
+    'cases',
+    'what broke in a year, and causes that were found, of which the ranking learns',
+  ),
+  heldParts: limit(10_000, 'parts', 'parts held at once'),
   notes: limit(2_000, 'characters', 'a note'),
 
   listBytes: limit(10_000_000, 'bytes', 'a list that is brought in (CSV, XLSX, JSON), as a file'),

@@ -95,6 +95,24 @@ it('the views of a small crib answer what the screens are tested on', async () =
     lines: [{ place: 'CAB1-A', item: 'EM12', counted: 4 }],
   });
 
+  // A third one broke on another job, after five parts of which the first was good.
+  const { operation: other } = await crib.do('addJob', {
+    ...{ number: 'J-2', part: 'Cover', material: 'C45', quantity: 5, due: '2027-01-20', machine: 'M2' },
+  });
+  await crib.do('storeProgram', { operation: other, text: PROGRAM });
+  const third = await crib.do('buildAssembly', {
+    ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: '34' },
+    for: { operation: other, t: 7 },
+  });
+  await crib.do('logParts', { operation: other, parts: 5, materialLot: 'H-33' });
+  await crib.do('checkPart', { operation: other, part: 1, good: true });
+  const { entry: broke } = await crib.do('endLife', {
+    ...{ tag: third.tag, kind: 'broken', signs: ['chips packed', 'slot'], lostParts: 1, fragments: 'found' },
+  });
+  await crib.do('holdParts', { operation: other, from: 4, to: 5, why: 'E-0003 broke', ending: broke });
+  await crib.do('judgeParts', { hold: 'Q-0001', from: 4, verdict: 'rework' });
+  await crib.do('holdCutter', { piece: 'E-0002', why: 'fell on the floor' });
+
   const ask: Record<string, string> = {
     shop: '',
     today: '',
@@ -119,6 +137,11 @@ it('the views of a small crib answer what the screens are tested on', async () =
     keeping: '',
     takeable: 'what=cutter&like=EM10',
     choose: 'feature=pocket&corner=6&depth=20',
+    breakages: '',
+    breakage: `ending=${broke}`,
+    held: '',
+    hold: 'number=Q-0001',
+    trace: 'job=J-2&part=5',
   };
   expect(order.number).toBe('O-0001');
   const answers: Record<string, unknown> = {};

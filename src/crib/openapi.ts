@@ -4,7 +4,7 @@ import { whoMay } from '@/core/people';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
-import { A_JOB, LABELS } from '@/core/questions';
+import { A_HOLD, A_JOB, LABELS } from '@/core/questions';
 import { READ_DEVICE } from '@/crib/devices';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
 import { FORMATS, listFields } from '@/crib/exchange';
@@ -156,6 +156,13 @@ export function openApi(): object {
     tags: ['views'],
     parameters: parametersOf({ question: A_JOB }),
     responses: { 200: { description: 'The sheet', content: { 'application/pdf': {} } }, default: problem },
+  };
+  at('hold.pdf').get = {
+    operationId: 'hold_pdf',
+    summary: 'Tags of held parts of which nobody decided, A4, each with room for a verdict. Of ?number.',
+    tags: ['views'],
+    parameters: parametersOf({ question: A_HOLD }),
+    responses: { 200: { description: 'The tags', content: { 'application/pdf': {} } }, default: problem },
   };
   at('kit.pdf').get = {
     operationId: 'kit_pdf',

@@ -33,6 +33,8 @@ import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets
 import { giveRegisters, recordCorrection } from '@/crib/registers';
 import { addDevice, addGauge, checkDevice, recordCalibration, recordTightening } from '@/crib/devices';
 import { counterEntryOf } from '@/crib/ledger';
+import { accountFragments, confirmCause } from '@/crib/breakage';
+import { checkPart, clearCutter, holdCutter, holdParts, judgeParts } from '@/crib/held';
 import { endLife, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
@@ -150,6 +152,13 @@ const DONE = [
   assignUse,
   recordWear,
   endLife,
+  accountFragments,
+  confirmCause,
+  checkPart,
+  holdParts,
+  judgeParts,
+  holdCutter,
+  clearCutter,
   stateReorder,
   placeOrder,
   restatePromise,

@@ -1,6 +1,8 @@
 import {
+  A_BREAKAGE,
   A_COUNT,
   A_CUT,
+  A_HOLD,
   A_JOB,
   A_LIFE,
   A_PLACE,
@@ -8,7 +10,9 @@ import {
   A_RUN,
   A_RUN_ALONE,
   REGISTERS,
+  A_TRACE,
   AFTER_ROW,
+  BREAKAGES,
   AN_ASSEMBLY,
   BENCH,
   A_SHEET,
@@ -19,26 +23,26 @@ import {
   AN_ITEM,
   CATALOGUE,
   ENTRIES,
+  HELD,
   LIVES,
   MOVEMENTS,
   NOTHING,
-  type Question,
-  type QuestionSpec,
   STOCK,
   TAKEABLE,
 } from '@/core/questions';
-import { EVERYBODY, type May } from '@/core/people';
 import { sure } from '@/core/sure';
 import { localDay } from '@/core/units';
 import { buyingView } from '@/crib/buying';
 import { catalogueView, itemView, savedViews } from '@/crib/catalogue';
 import { chooseView, rulesInForce } from '@/crib/choosing';
 import { consignedView } from '@/crib/consigned';
-import { type Crib, type ReadAll, type ReadOnce, readOnce, readQuestion, type Signed } from '@/crib/door';
+import { readOnce } from '@/crib/door';
 import { devicesView, gaugesView } from '@/crib/devices';
 import { sheetsView, sheetView } from '@/crib/assemblies';
+import { breakageSheet, breakagesView } from '@/crib/breakage';
 import { benchView, recipesView, recipeView } from '@/crib/cutting';
 import { exchangeView } from '@/crib/exchange';
+import { heldView, holdSheet, traceView } from '@/crib/held';
 import { jobsView, jobView, runView, unwatchedView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
@@ -53,37 +57,9 @@ import { shopView } from '@/crib/shop';
 import { movementsView, stockView, takeableView } from '@/crib/stock';
 import { dayView, missingView, todayView } from '@/crib/today';
 import { VERBS } from '@/crib/verbs';
+import { type View, view, whole } from '@/crib/viewOf';
 
-export interface View {
-  path: string;
-  summary: string;
-  /** What its address may ask. */
-  question: QuestionSpec;
-  /** Who may see it besides the owner. */
-  may: May;
-  /** `once`: what other views read already is not read again; `signed`: who asks, where it shows more to some. */
-  read(crib: Crib, search: URLSearchParams, once?: ReadOnce, signed?: Signed): Promise<unknown>;
-}
-
-/** A view: its question is read at the door, by the schema that the API's document shows. */
-const view = <const S extends QuestionSpec>(
-  path: string,
-  summary: string,
-  question: S,
-  read: (crib: Crib, asked: Question<S>, once?: ReadOnce, signed?: Signed) => Promise<unknown>,
-  may: May = EVERYBODY,
-): View => ({
-  path,
-  summary,
-  question,
-  may,
-  read: async (crib, search, once, signed) => read(crib, readQuestion(question, search), once, signed),
-});
-/** A view of everything of its kind, which shares what it reads with others. */
-const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
-  view(path, summary, NOTHING, (crib, _, once) =>
-    (once ?? readOnce(crib.db, localDay(crib.now(), crib.zone)))(read),
-  );
+export type { View } from '@/crib/viewOf';
 
 /** Everything a screen shows, as JSON. */
 export const VIEWS: readonly View[] = [
@@ -253,6 +229,33 @@ export const VIEWS: readonly View[] = [
     'One cutter in one material: survival curve and lives; with costs, when to change it.',
     A_LIFE,
     (crib, asked) => lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', changeAsked(asked)),
+  ),
+  view(
+    'breakages',
+    'What broke, the latest first, and what it cost in the last twelve months, by cause, cutter, T, machine and month; before one of them.',
+    BREAKAGES,
+    (crib, { before }) => breakagesView(crib.db, localDay(crib.now(), crib.zone), before ?? null),
+  ),
+  view(
+    'breakage',
+    'One that broke: likely causes with what proves them, what it has in common with others, parts under suspicion.',
+    A_BREAKAGE,
+    (crib, { ending }) => breakageSheet(crib.db, localDay(crib.now(), crib.zone), ending ?? 0),
+  ),
+  view(
+    'held',
+    'What is held: parts until somebody decides, cutters until somebody looked at them; before one of them.',
+    HELD,
+    (crib, { before }) => heldView(crib.db, before ?? null),
+  ),
+  view('hold', 'Held parts with what was decided of each.', A_HOLD, (crib, { number }) =>
+    holdSheet(crib.db, number ?? ''),
+  ),
+  view(
+    'trace',
+    'What cut a part of an operation, and what else the same edges cut since the last good part.',
+    A_TRACE,
+    (crib, { job, op, part }) => traceView(crib.db, job ?? '', op ?? null, part ?? 0),
   ),
   view(
     'orders',

@@ -1,10 +1,11 @@
 import 'server-only';
 import { createReadStream, rmSync, statSync } from 'node:fs';
-import { A_JOB, CATALOGUE, LABELS, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
+import { A_HOLD, A_JOB, CATALOGUE, LABELS, MOVEMENTS, REGISTERS, STOCK } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { localDay } from '@/core/units';
 import { type Beside, type Crib, mayRead, readQuestion, type Signed } from '@/crib/door';
 import { exportItems, exportMovements, exportStock, type Format } from '@/crib/exchange';
+import { holdSheet } from '@/crib/held';
 import { jobView } from '@/crib/jobs';
 import { webOf } from '@/crib/keeping';
 import { kitView } from '@/crib/pockets';
@@ -13,6 +14,7 @@ import { exportRegisters, REGISTER_FILES, type RegisterFile } from '@/crib/regis
 import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { crib } from './crib';
+import { holdPdf } from './holdPdf';
 import { kitPdf } from './kitPdf';
 import { labelsPdf } from './labelPdf';
 import { setupPdf } from './setupPdf';
@@ -91,6 +93,15 @@ export async function setupFile(query: URLSearchParams): Promise<Response | null
   // The number of a job is a code: letters, digits, dots, strokes.
   const name = `${job.operation.job.replaceAll('/', '-')}-${job.operation.number}.pdf`;
   return attached(Uint8Array.from(pdf), 'application/pdf', name);
+}
+
+/** Tags of held parts as they would be printed now; null: no such hold. */
+export async function holdFile(query: URLSearchParams): Promise<Response | null> {
+  const { db, zone } = await crib();
+  const { number } = readQuestion(A_HOLD, query);
+  const hold = await holdSheet(db, number ?? '');
+  if (!hold) return null;
+  return attached(Uint8Array.from(await holdPdf(hold, zone)), 'application/pdf', `${hold.number}.pdf`);
 }
 
 /** What is fetched for an operation, as it would be printed now; null: no such job. */

@@ -1,5 +1,5 @@
 import { namesOf } from '../names';
-import type { Seen } from './seen';
+import type { SignName } from '../life';
 
 /** A likely cause: what goes with it, how often it is it, and what to check or do next. */
 interface CauseSpec {
@@ -7,9 +7,9 @@ interface CauseSpec {
   /** How often it is the cause, beside the others, before anything is seen; 1 is usual. */
   usual: number;
   /** Seen most times it is the cause. */
-  mostly: readonly Seen[];
+  mostly: readonly SignName[];
   /** Seen now and then. */
-  sometimes: readonly Seen[];
+  sometimes: readonly SignName[];
   /** What to check or do next, in order. */
   next: readonly string[];
 }
@@ -22,8 +22,8 @@ const SPECS = {
   chips: {
     words: 'chips were not cleared',
     usual: 2,
-    mostly: ['packed'],
-    sometimes: ['slot', 'dry', 'bogged', 'built up'],
+    mostly: ['chips packed'],
+    sometimes: ['slot', 'dry', 'bogged', 'built-up edge'],
     next: [
       'fewer flutes or a chip splitter',
       'smaller step-down',
@@ -65,8 +65,8 @@ const SPECS = {
   'pulled out': {
     words: 'pulled out of its holder',
     usual: 1,
-    mostly: ['longer', 'rings'],
-    sometimes: ['slot', 'bogged', 'chatter'],
+    mostly: ['longer', 'bright rings on the shank'],
+    sometimes: ['slot', 'bogged', 'vibration'],
     next: [
       'hold every part since the last good measurement',
       'degrease shank and bore, new collet, torque the nut',
@@ -77,7 +77,7 @@ const SPECS = {
     words: 'slipped up into its holder',
     usual: 0.6,
     mostly: ['shorter'],
-    sometimes: ['rings'],
+    sometimes: ['bright rings on the shank'],
     next: [
       'hold every part since the last good measurement',
       'oil in the bore? nut tightened?',
@@ -88,21 +88,21 @@ const SPECS = {
     words: 'feed too high at the entry, or chips cut again',
     usual: 0.8,
     mostly: ['corners'],
-    sometimes: ['packed', 'dry', 'new cutter'],
+    sometimes: ['chips packed', 'dry', 'new cutter'],
     next: ['a small corner radius', 'a softer entry', 'clear the chips'],
   },
   'wide and shallow': {
     words: 'wide shallow cuts wear its tip alone',
     usual: 0.7,
-    mostly: ['near the tip', 'long in use'],
-    sometimes: ['blue', 'built up'],
+    mostly: ['line on the wall', 'long in use'],
+    sometimes: ['blue', 'built-up edge'],
     next: ['deep cuts with a small stepover', 'use its upper flute again'],
   },
   'too fast': {
     words: 'too fast for it, or rubbing without coolant',
     usual: 1,
     mostly: ['blue'],
-    sometimes: ['dry', 'new cutter', 'first part'],
+    sometimes: ['dry', 'new cutter', 'first part', 'chip colour'],
     next: [
       'lower speed, feed kept up',
       'carbide in place of HSS',
@@ -112,29 +112,29 @@ const SPECS = {
   'too slow': {
     words: 'too slow, dull, or the wrong coating: material welds to it',
     usual: 0.8,
-    mostly: ['built up'],
-    sometimes: ['long in use', 'dry', 'packed'],
+    mostly: ['built-up edge'],
+    sometimes: ['long in use', 'dry', 'chips packed'],
     next: ['more speed', 'a sharp polished cutter without aluminium in its coating', 'coolant'],
   },
   torque: {
     words: 'more torque than the spindle gives at that speed',
     usual: 0.7,
     mostly: ['bogged'],
-    sometimes: ['slot', 'at the holder'],
+    sometimes: ['slot', 'at the holder', 'load'],
     next: ['low gear', 'less speed with the feed lowered in step', 'less stepover'],
   },
   corner: {
     words: 'engagement jumped in an inside corner',
     usual: 0.9,
     mostly: ['in a corner'],
-    sometimes: ['bogged', 'chatter', 'at the holder'],
+    sometimes: ['bogged', 'vibration', 'at the holder'],
     next: ['constant engagement, or less feed in corners', 'a smaller cutter than the corner'],
   },
   runout: {
     words: 'runout: collet, holder or bearings',
     usual: 0.9,
     mostly: ['one tooth'],
-    sometimes: ['oversize', 'new cutter', 'chatter'],
+    sometimes: ['oversize', 'new cutter', 'vibration'],
     next: [
       'indicate at the tip',
       'another collet, then another holder',
@@ -144,7 +144,7 @@ const SPECS = {
   stickout: {
     words: 'too far out of its holder',
     usual: 1,
-    mostly: ['chatter', 'at the holder'],
+    mostly: ['vibration', 'at the holder'],
     sometimes: ['in a corner', 'slot'],
     next: ['shorter stickout', 'another speed first, then less radial depth'],
   },
@@ -158,7 +158,7 @@ const SPECS = {
   flexes: {
     words: 'the part gave way or moved',
     usual: 0.7,
-    mostly: ['thin wall', 'chatter'],
+    mostly: ['thin wall', 'vibration'],
     sometimes: ['leaving', 'same place'],
     next: ['support the part', 'clamping torque', 'unequal flutes, less radial depth'],
   },
@@ -173,14 +173,17 @@ const SPECS = {
     words: 'it was worn out',
     usual: 1.2,
     mostly: ['long in use'],
-    sometimes: ['blue', 'chatter', 'undersize', 'bogged'],
+    sometimes: [
+      ...(['blue', 'vibration', 'undersize', 'bogged'] as const),
+      ...(['sound', 'load', 'burr', 'finish', 'size drift'] as const),
+    ],
     next: ['change it earlier', 'read its wear'],
   },
   'reamer limit': {
     words: 'the reamer is of the wrong limit',
     usual: 0.5,
     mostly: ['oversize'],
-    sometimes: ['new cutter', 'first part', 'built up'],
+    sometimes: ['new cutter', 'first part', 'built-up edge'],
     next: ['measure the reamer', 'a floating holder', 'feed and coolant'],
   },
   'reamer worn': {
@@ -194,7 +197,7 @@ const SPECS = {
     words: 'hole too shallow or too small for the tap',
     usual: 0.8,
     mostly: ['bottom'],
-    sometimes: ['packed', 'new cutter', 'first part'],
+    sometimes: ['chips packed', 'new cutter', 'first part'],
     next: ['drill deeper', 'the right tap drill', 'no dwell while tapping', 'a spiral flute'],
   },
 } as const satisfies Record<string, CauseSpec>;

@@ -1,33 +1,29 @@
-import { namesOf } from '../names';
+import { type Family, familySpec } from '../cutters';
+import { CAUSE_NAMES, CAUSES } from './causes';
+import { type Ending, HOLE_SIGNS, SIGN_NAMES, SIGN_WORDS, type SignName, SIGNS } from '../life';
+import { isOne } from '../names';
+import { isBreak } from './fragments';
 
-/** What is seen where a cutter broke or chipped, in the trade's words; common practice. */
-export const SEEN = {
-  packed: 'chips packed in the flutes or the slot',
-  plunging: 'broke while plunging or ramping',
-  'same place': 'the one before broke there too',
-  leaving: 'broke as it left the material',
-  longer: 'it is longer, the cut got deeper',
-  rings: 'bright rings on the shank',
-  shorter: 'it is shorter, the cut got shallower',
-  corners: 'corners chipped, the rest is sharp',
-  'near the tip': 'worn only near the tip, a line on the wall',
-  blue: 'edges blue or burnt',
-  'built up': 'built-up edge, torn finish',
-  bogged: 'the spindle bogged down first',
-  'in a corner': 'broke in an inside corner',
-  'one tooth': 'one tooth worse than the others',
-  chatter: 'it chattered before',
-  'at the holder': 'snapped at the shank or the holder’s face',
-  hit: 'a mark on vise, table or fixture',
-  'first part': 'on the first part of a setup or program',
-  'new cutter': 'in its first minutes',
-  'long in use': 'late in its life',
-  dry: 'no air or coolant at the cut',
-  slot: 'in a full slot',
-  'thin wall': 'at a thin wall or a loose part',
-  oversize: 'the hole is oversize',
-  undersize: 'the hole is undersize',
-  bottom: 'a tap at the bottom of its hole',
-} as const;
-export type Seen = keyof typeof SEEN;
-export const SEEN_NAMES = namesOf(SEEN);
+/** What is seen where a cutter broke or chipped: every sign of the one vocabulary, in the trade's words. */
+export type Seen = SignName;
+export const SEEN = SIGN_WORDS;
+export const SEEN_NAMES = SIGN_NAMES;
+
+/** How telling a sign is: how usual the causes are with which it goes. */
+const telling = (sign: Seen): number =>
+  CAUSE_NAMES.reduce((sum, name) => {
+    const { usual, mostly, sometimes } = CAUSES[name];
+    return sum + usual * (mostly.includes(sign) ? 1 : sometimes.includes(sign) ? 0.3 : 0);
+  }, 0);
+const BY_TELLING = SEEN_NAMES.toSorted((a, b) => telling(b) - telling(a));
+
+/**
+ * Signs that are offered for an end: of what wore, those of wear; of what broke, every one, the most telling first, those of
+ * holes only of what makes one. Common practice.
+ * Example: a square end mill that broke: 'chips packed' comes before 'burr', 'oversize' not at all.
+ */
+export function signsAsked(kind: Ending | null, family: Family | null): readonly Seen[] {
+  if (kind === null || !isBreak(kind)) return SIGNS;
+  const holes = family === null || familySpec(family).hole !== undefined;
+  return BY_TELLING.filter((s) => holes || !isOne(HOLE_SIGNS, s));
+}

@@ -17,22 +17,6 @@ export const ENDINGS = {
 export type Ending = keyof typeof ENDINGS;
 export const ENDING_NAMES = namesOf(ENDINGS);
 
-/** Signs that go with an ending, to be ticked, in the trade's words. */
-export const SIGNS = [
-  'sound',
-  'vibration',
-  'burr',
-  'finish',
-  'size drift',
-  'line on the wall',
-  'load',
-  'chip colour',
-  'built-up edge',
-  'chips packed',
-  'bright rings on the shank',
-] as const;
-export type Sign = (typeof SIGNS)[number];
-
 /** One life as the statistics see it: minutes in the cut, and whether it ended in a failure. */
 export interface LifeTime {
   minutes: number;

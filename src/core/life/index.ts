@@ -1,6 +1,7 @@
 // Endings and what they count as
-export { ENDINGS, ENDING_NAMES, SIGNS } from './endings';
-export type { Sign } from './endings';
+export { ENDINGS, ENDING_NAMES } from './endings';
+export { HOLE_SIGNS, SIGN_NAMES, SIGN_WORDS, SIGNS } from './signs';
+export type { Sign, SignName } from './signs';
 export type { Ending, LifeTime } from './endings';
 export { coatingNow, DEFAULT_LADDER, rungsFor } from './grades';
 export type { Rung } from './grades';

@@ -1,4 +1,4 @@
-import type { PageName, PageQuestion } from '../questions';
+import type { AN_END, PageName, PageQuestion, Question } from '../questions';
 
 /** The path of a page. */
 export const pathOf = (page: PageName): string => (page === 'today' ? '/' : `/${page}`);
@@ -25,7 +25,8 @@ export const linkTo = <P extends PageName>(page: P, question: PageQuestion<P> = 
 /** The page at the machine of an operation; that where a life ends; the label of an assembly. */
 export const linkToRun = (operation: number): string => `/run/${operation}`;
 export const linkToAlone = (operation: number): string => `/run/${operation}/alone`;
-export const linkToEnd = (tag: string): string => `/end/${encodeURIComponent(tag)}`;
+export const linkToEnd = (tag: string, question: Question<typeof AN_END> = {}): string =>
+  addressOf(`/end/${encodeURIComponent(tag)}`, question);
 export const linkToLabel = (tag: string): string => `/print/${encodeURIComponent(tag)}`;
 
 // The code on the label of an assembly

@@ -1,12 +1,16 @@
+import { COST_KEYS } from '../breakage';
 import { SET_UP_KINDS } from '../setUp';
 import { FAMILY_NAMES, ITEM_KINDS } from '../cutters';
 import type { Question, QuestionSpec } from './question';
 import {
   A_CUT,
+  A_TRACE,
   AFTER_ROW,
+  BREAKAGES,
   CATALOGUE,
   ENTRIES,
   A_LIFE,
+  HELD,
   LIVES,
   MOVEMENTS,
   POCKETS,
@@ -85,6 +89,9 @@ export const PAGES = {
   /** `t` of `operation`: what a new recipe is made of. */
   cutting: { ...RECIPES, recipe: 'code', open: 'code', new: ['recipe'], do: ['instead'], show: ['bench'] },
   life: { ...LIVES, ...A_LIFE },
+  /** `by`: what its cost is summed by. */
+  breakages: { ...BREAKAGES, open: 'number', by: COST_KEYS },
+  held: { ...HELD, ...A_TRACE, open: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   history: ENTRIES,
   people: { open: 'code' },

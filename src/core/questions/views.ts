@@ -1,5 +1,6 @@
 import { ALLOY_NAMES, BOTTOMS, CUT_FIELD_NAMES, FEATURE_NAMES, GROUPS } from '../choosing';
 import { ITEM_KINDS } from '../cutters';
+import { ENDING_NAMES } from '../life';
 import { isOne } from '../names';
 import { byName } from '../units';
 import type { QuestionSpec } from './question';
@@ -86,6 +87,16 @@ export const RECIPES = { material: 'code', item: 'code', after: 'number' } as co
 export const BENCH = { item: 'code', recipe: 'code' } as const satisfies QuestionSpec;
 export const A_RECIPE = { code: 'code' } as const satisfies QuestionSpec;
 
+/** What broke, before one of them. */
+export const BREAKAGES = { before: 'number' } as const satisfies QuestionSpec;
+/** At the machine: how it is said to have ended, and on which T. */
+export const AN_END = { how: ENDING_NAMES, operation: 'number', t: 'number' } as const satisfies QuestionSpec;
+export const A_BREAKAGE = { ending: 'number' } as const satisfies QuestionSpec;
+/** What is held, before one of them. */
+export const HELD = { before: 'number' } as const satisfies QuestionSpec;
+export const A_HOLD = { number: 'code' } as const satisfies QuestionSpec;
+/** The way back from a part to what cut it. */
+export const A_TRACE = { job: 'code', op: 'number', part: 'number' } as const satisfies QuestionSpec;
 export const NOTHING = {} as const satisfies QuestionSpec;
 export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;

@@ -15,6 +15,8 @@ export interface UsedPiece {
   groups: readonly string[];
   /** Flank wear at the criterion; null: no reading says. */
   worn: boolean | null;
+  /** Held back until somebody has looked at it; left out: it is not. */
+  heldBack?: boolean;
 }
 
 /** What a used piece counts as for one use, and why. */
@@ -36,7 +38,7 @@ const AWAY: Record<string, string> = {
 /**
  * What a used piece counts as, for work in a group of materials (null: any). Asked by building, choosing, taking and
  * buying alike: a worn edge counts nothing, one that ended counts nothing until it is graded, a graded one where its
- * rung of the ladder allows, another by the life it has left; what is lent, away, in quarantine, scrapped or lost counts
+ * rung of the ladder allows, another by the life it has left; what is lent, away, in quarantine, held back, scrapped or lost counts
  * nothing now, and says how late it is to come back.
  * `builds`: a piece in a build counts too, as where life left is added up. Common practice.
  * Example: graded 'aluminium' (N) for steel (P): nothing, 'graded aluminium, not for P'.
@@ -44,6 +46,7 @@ const AWAY: Record<string, string> = {
 export function countsAs(piece: UsedPiece, group: string | null, builds = false): CountsAs {
   const nothing = (why: string): CountsAs => ({ as: 'nothing', why });
   if (!inCrib(piece.place) && !(builds && piece.place === 'build')) return nothing(away(piece));
+  if (piece.heldBack) return nothing('held back until somebody has looked at it');
   if (piece.grade !== null) {
     if (!piece.groups.length) return nothing(`graded ${piece.grade}`);
     return group === null || piece.groups.includes(group)
@@ -68,6 +71,7 @@ export const usedPiece = (
     dueBack: string | null;
     endedEntryId: number | null;
     grade: string | null;
+    heldBack?: boolean;
   },
   ladder: readonly { name: string; groups: readonly string[] }[],
   worn: boolean | null,
@@ -80,4 +84,5 @@ export const usedPiece = (
   grade: row.grade,
   groups: ladder.find((r) => r.name === row.grade)?.groups ?? [],
   worn,
+  heldBack: row.heldBack ?? false,
 });

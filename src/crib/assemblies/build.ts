@@ -4,6 +4,7 @@ import { regroundGeometry } from '@/core/cutters';
 import { judgeFit, type Use } from '@/core/jobs';
 import { first, held } from '@/core/sure';
 import { cutterOf, holderDetails, holderOf, loadItems, partOf } from '@/crib/catalogue';
+import { mustBeClear } from '@/crib/breakage';
 import { type Moment, Problem, toLength } from '@/crib/door';
 import { insertAssembly, insertAssemblyPart, nextNumber } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -106,5 +107,6 @@ export async function tieBuilt(
   assemblyId: number,
 ): Promise<void> {
   moment.leansOn(operation.entryId);
+  await mustBeClear(c, moment, operation.id, t, 'for');
   await insertTie(c, moment.entryId, { operationId: operation.id, t, assemblyId: assemblyId });
 }

@@ -228,7 +228,9 @@ export async function takeCutter(
       wayOut:
         counts.why === 'worn'
           ? 'End its life, and grade it: where may it be used again?'
-          : 'Grade it first: where may it be used again?',
+          : piece.heldBack
+            ? 'Look at it, and say under Held what was found; or take another.'
+            : 'Grade it first: where may it be used again?',
     });
   moment.leansOn(piece.entryId);
   moment.leansOn(piece.edgeSetEntryId);

@@ -39,6 +39,7 @@ export const hereOf = (
   jaws: jawsOf(operation),
   partZero: operation.partZeroMm,
   recipes,
+  fragmentsOfT: operation.fragmentsOfT,
 });
 
 /** The vise its setup sheet names, between whose jaws the stock lies; null: it names none, or not where zero is in the stock. */

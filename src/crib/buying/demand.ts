@@ -165,6 +165,7 @@ export async function edgesLeft(
         grade: e.fresh ? null : 'used again',
         groups: e.fresh ? [] : ['any'],
         worn: DC === undefined ? null : isWorn(wear.get(e.edgeSetId) ?? NOT_READ, DC),
+        heldBack: e.heldBack,
       },
       null,
       true,

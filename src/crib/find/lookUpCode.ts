@@ -5,6 +5,7 @@ import { localDay } from '@/core/units';
 import { catalogueView, loadItem } from '@/crib/catalogue';
 import { staleLabel } from '@/crib/rack';
 import { maybeAssembly, maybeStandingAssemblyOfPiece } from '@/data/assemblies';
+import { maybeHold } from '@/data/breakage';
 import { manyPurchasesOf } from '@/data/buying';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -15,7 +16,7 @@ import { maybePiece, maybePlace } from '@/data/stock';
 /**
  * What a scanned code or typed words mean, and where it opens; `stale`: a printed label was scanned that says what is so no
  * more. Codes carry a letter by kind: A- assembly, E- cutter
- * piece, O- order; jobs, items, places and machines by their own codes; anything else is words to find in the catalogue.
+ * piece, O- order, Q- held parts; jobs, items, places and machines by their own codes; anything else is words to find in the catalogue.
  */
 export async function lookUpCode(
   c: Connection,
@@ -56,6 +57,8 @@ export async function lookUpCode(
       said: `${ordered - sum(lines, (l) => l.received)} of ${ordered} open`,
     };
   }
+  const hold = /^Q-\d{4,}$/.test(upper) ? await maybeHold(c, upper) : null;
+  if (hold) return { href: linkTo('held', { open: hold.number }), said: `held parts of ${hold.job}` };
   if (await maybeJob(c, code)) return { href: linkTo('jobs', { open: code }), said: 'opened' };
   if (await maybeItem(c, code)) return { href: linkTo('cutters', { open: code }), said: 'opened' };
   const machine = (await manyMachines(c)).find((m) => m.code.toUpperCase() === upper);

@@ -114,8 +114,51 @@ it('after random acts and counter-entries everything in force is what the ledger
     end: async () =>
       crib.do('endLife', {
         tag: pick(await standing()),
-        kind: pick(['worn', 'broken', 'crash', 'lost']),
+        kind: pick(['worn', 'broken', 'crash', 'broken', 'lost']),
         ...(random() < 0.5 ? { cutterTo: 'USED' } : {}),
+      }),
+    break: async () =>
+      crib.do('endLife', {
+        tag: pick(
+          await column(
+            'select a.tag as v from tie_now t join assembly_now n on n.assembly_id = t.assembly_id join assembly a on a.id = t.assembly_id order by 1',
+          ),
+        ),
+        kind: 'broken',
+      }),
+    fragments: async () =>
+      crib.do('accountFragments', {
+        ending: Number(
+          pick(await column("select id as v from waits_now where kind = 'fragments' order by 1")),
+        ),
+        fragments: 'found',
+      }),
+    hold: async () => {
+      const parts = pick(
+        await crib.db.query<{ id: number; made: number }>(
+          'select operation_id as id, parts_made as made from operation_now where parts_made > 0 order by 1 desc limit 3',
+        ),
+      );
+      const from = upTo(parts.made);
+      return crib.do('holdParts', { operation: parts.id, from, to: parts.made, why: 'looked at' });
+    },
+    decide: async () =>
+      crib.do('judgeParts', {
+        hold: pick(await column('select number as v from hold order by 1')),
+        ...pick<object>([{}, {}, { from: upTo(9) }]),
+        verdict: pick(['good', 'scrap']),
+      }),
+    doubt: async () =>
+      crib.do('holdCutter', {
+        piece: pick(await column('select mark as v from piece order by 1')),
+        why: 'fell',
+      }),
+    clear: async () =>
+      crib.do('clearCutter', {
+        piece: pick(
+          await column('select mark as v from piece where id in (select piece_id from waits_now) order by 1'),
+        ),
+        found: 'whole',
       }),
     grade: async () =>
       crib.do('gradePiece', {
@@ -151,9 +194,19 @@ it('after random acts and counter-entries everything in force is what the ledger
   };
   const done: Record<string, number> = {};
   let refused = 0;
-  for (let step = 0; step < 420; step += 1) {
+  for (let step = 0; step < 600; step += 1) {
     crib.at(new Date(Date.parse('2027-01-05T09:00:00Z') + step * 60_000).toISOString());
-    const name = pick([...Object.keys(ACTS), 'counter', 'counter', 'log', 'log', 'build']);
+    const name = pick([
+      ...Object.keys(ACTS),
+      'counter',
+      'counter',
+      'log',
+      'log',
+      'build',
+      'tie',
+      'hold',
+      'fragments',
+    ]);
     try {
       await ACTS[name]!();
       done[name] = (done[name] ?? 0) + 1;

@@ -304,7 +304,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await everyView();
   await does('bookCount', { sheet: 'C-0001', explained: 'nobody knows' });
   await does('resetStickout', { tag: 'A-0002', stickout: '33' });
-  await does('endLife', {
+  const { newTag } = await does('endLife', {
     tag: 'A-0001',
     kind: 'worn',
     cutterTo: 'USED',
@@ -334,7 +334,27 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   const { lines } = await todayView(crib.db, '2027-01-05');
   await does('sayOfWork', { line: lines.find((l) => l.mayWait)!.key, word: 'done' });
   await does('saveView', { name: 'drills', address: '/cutters?q=drill' });
+  const broke = Number(
+    (await does('endLife', { tag: newTag, kind: 'broken', signs: ['slot'], at: { operation, t: 7 } })).entry,
+  );
+  await does('accountFragments', { ending: broke, fragments: 'recut', recutBy: 'carbide 6 mm' });
+  await does('confirmCause', { ending: broke, cause: 'chips', notSeen: ['dry'] });
+  await does('checkPart', { operation, part: 1, good: true });
+  await does('holdParts', { operation, from: 2, to: 4, why: 'it broke', ending: broke });
+  await does('judgeParts', { hold: 'Q-0001', from: 2, verdict: 'good' });
+  await does('holdCutter', { piece: 'E-0002', why: 'fell on the floor' });
   await everyView();
+  await does('clearCutter', { piece: 'E-0002', found: 'whole' });
+  for (const [path, query] of [
+    ['breakage', { ending: String(broke) }],
+    ['breakages', { before: String(broke + 1) }],
+    ['hold', { number: 'Q-0001' }],
+    ['held', { before: '9' }],
+    ['trace', { job: 'J-1', part: '2' }],
+  ] as [string, Record<string, string>][]) {
+    by = `view ${path}`;
+    await VIEWS.find((v) => v.path === path)!.read(heard, new URLSearchParams(query), undefined, OWNER);
+  }
 
   // What is not done here sets the shop's own rules, or reads a whole list on purpose.
   expect(

@@ -79,6 +79,8 @@ const ASKED: Record<string, string> = {
   life: 'item=EM10&material=C45',
   recipe: 'code=R-0001',
   bench: 'item=EM10&recipe=R-0001',
+  hold: 'number=Q-0001',
+  trace: 'job=J-1&part=2',
 };
 
 /** Screens that are compared, but for the ledger and the history of movements, whose entries stay. */
@@ -438,6 +440,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
       signs: ['load'],
       costCents: 12000,
       partsSince: [{ operation, parts: 2 }],
+      fragments: 'found',
       rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: 30 },
     }),
   ],
@@ -462,7 +465,37 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ piece: 'E-0003', place: 'S1', dc: '9.8', lcf: '20', recoated: 'TiAlN', costCents: 900 }),
     () => crib.do('sendToRegrind', { piece: 'E-0003', to: 'GRIND' }),
   ],
+  [
+    'accountFragments',
+    () => ({ ending, fragments: 'recut', recutBy: 'carbide 6 mm' }),
+    async () => {
+      await crib.do('logParts', { operation, parts: 4 });
+      ending = (await crib.do('endLife', { tag: 'A-0001', kind: 'broken', at: { operation, t: 7 } })).entry;
+      ASKED.breakage = `ending=${ending}`;
+    },
+  ],
+  ['confirmCause', () => ({ ending, cause: 'chips', remedy: 'air', notSeen: ['dry'] })],
+  ['checkPart', () => ({ operation, part: 2, good: true })],
+  ['holdParts', () => ({ operation, from: 1, to: 3, why: 'it broke', ending })],
+  [
+    'judgeParts',
+    () => ({ hold, from: 2, verdict: 'scrap' }),
+    async () => {
+      hold = String(
+        (await crib.do('holdParts', { operation, from: 1, to: 3, why: 'it broke', ending })).number,
+      );
+      ASKED.hold = `number=${hold}`;
+    },
+  ],
+  ['holdCutter', () => ({ piece: 'E-0002', why: 'fell on the floor' })],
+  [
+    'clearCutter',
+    () => ({ piece: 'E-0002', found: 'whole under the loupe' }),
+    () => crib.do('holdCutter', { piece: 'E-0002', why: 'fell on the floor' }),
+  ],
 ];
+let ending = 0;
+let hold = '';
 let question = 0;
 let program = 0;
 /** What every screen showed when the last case ended, and what it was asked. */

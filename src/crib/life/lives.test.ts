@@ -45,7 +45,9 @@ async function live(
     await crib.do('tieTool', { operation: operations[material], t: 1, tag });
     await crib.do('logParts', { operation: operations[material], parts });
   }
-  if (kind) await crib.do('endLife', { tag, kind, cutterTo: 'USED' });
+  // What breaks leaves fragments: until they are found nothing else goes on that T.
+  const found = ['crash', 'chipped', 'broken'].includes(kind ?? '') ? { fragments: 'found' } : {};
+  if (kind) await crib.do('endLife', { tag, kind, cutterTo: 'USED', ...found });
   return String(tag);
 }
 const sheet = async (material: string) => (await lifeSheet(crib.db, 'EM10', material))!;

@@ -6,20 +6,21 @@ import { held, first } from '@/core/sure';
 import { buildOf, partsWith, putTogether } from '@/crib/assemblies';
 import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { askedOf, openWork, type Work } from '@/crib/work';
-import { recipesHere } from '@/crib/cutting';
+import { openWork, type Work } from '@/crib/work';
 import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyOperationsById, manyTiesOfAssemblies, type OperationRow } from '@/data/jobs';
+import type { OperationRow } from '@/data/jobs';
 import { manyWearReadings, type WearRow } from '@/data/life';
+import { manyPieceDoubts } from '@/data/breakage';
 import { manyTightened } from '@/data/devices';
 import { manySetThere } from '@/data/registers';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
 import type { Asked } from './judgedUse';
 import { type LifeLeft, lifeOf } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
+import { lastTiesOf, tiesOf } from './tiesOf';
 import { type EdgeWear, wearOf, wearState } from './wearOf';
 
 export type { TiedTo } from './tiedTo';
@@ -46,6 +47,8 @@ export interface AssemblyCard {
   ties: TiedTo[];
   /** The torque wrench it was tightened with last, and whether that was found off since; null: nobody wrote it. */
   tightened: { wrench: string; torque: number | null; doubted: boolean } | null;
+  /** Why its cutter is held back; null: it is not. */
+  heldBack: string | null;
   builtAt: Date;
   who: string;
   entryId: number;
@@ -76,6 +79,8 @@ interface Around {
   setThere: ReadonlyMap<string, Date>;
   /** What each was tightened with last, where somebody wrote it. */
   tightened: ReadonlyMap<number, Tightened>;
+  /** Why cutters are held back, by piece. */
+  heldBack: ReadonlyMap<number, string>;
 }
 type Tightened = Awaited<ReturnType<typeof manyTightened>>[number];
 
@@ -164,6 +169,14 @@ async function standingOf(
         )
       ).map((t) => [t.assemblyId, t]),
     ),
+    heldBack: new Map(
+      (
+        await manyPieceDoubts(
+          c,
+          ids((r) => r.pieceId),
+        )
+      ).map((d) => [d.pieceId, d.why]),
+    ),
   };
   return rows.map((row) => cardOf(row, around));
 }
@@ -184,39 +197,6 @@ async function setThereBy(
 const bodiesOf = (rows: readonly AssemblyRow[], items: Around['items']): number[] =>
   rows.filter((r) => items.get(r.cutterItemId)?.kind === 'body').map((r) => r.pieceId);
 
-/** Each T of the work's operations, by the assembly tied to it. */
-function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Around['tiesOf'] {
-  const operations = new Map(work.operations.map((o) => [o.id, o]));
-  const passes = new Map(work.passes.map((p) => [`${p.operationId} ${p.t}`, p]));
-  const plans = new Map(work.plans.map((p) => [`${p.row.operationId} ${p.row.t}`, p]));
-  const tied = work.ties.flatMap((tie) => {
-    const operation = operations.get(tie.operationId);
-    if (!operation || tie.assemblyId === null) return [];
-    const program = work.programs.get(operation.id) ?? null;
-    const plan = plans.get(`${operation.id} ${tie.t}`) ?? null;
-    const asked: Asked = {
-      operation,
-      machine: held(work.machines, operation.machineId),
-      program,
-      t: tie.t,
-      tool: program?.tools.find((x) => x.t === tie.t) ?? null,
-      pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
-      plan,
-      recipes: recipesHere(work.recipes, operation.material, plan?.row.recipeId ?? null),
-    };
-    return [{ assembly: tie.assemblyId, asked }];
-  });
-  return new Map([...group(tied, (t) => t.assembly)].map(([id, list]) => [id, list.map((t) => t.asked)]));
-}
-
-/** Ties of assemblies by themselves: of open operations, and where none calls them, the last one. */
-async function lastTiesOf(c: Connection, assemblyIds: readonly number[]): Promise<Around['tiesOf']> {
-  const ties = await manyTiesOfAssemblies(c, assemblyIds);
-  if (!ties.length) return new Map();
-  const operations = await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))]);
-  return tiesOf(await askedOf(c, operations, ties));
-}
-
 function cardOf(row: AssemblyRow, around: Around): Standing {
   const cutter = held(around.items, row.cutterItemId);
   const holder = held(around.items, row.holderItemId);
@@ -235,6 +215,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const seating = around.seatings.get(row.pieceId);
   const inserts = seating && { ...seating, seats: factNumber(cutter, 'CICT') };
   const tightened = around.tightened.get(row.id) ?? null;
+  const heldBack = around.heldBack.get(row.pieceId) ?? null;
   const state: Stands = {
     ...buildOf(row.tag, cutter, present, holder, row.stickoutMm, parts),
     build: judgements,
@@ -244,6 +225,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     wear: wearState(wear),
     life,
     offWrench: tightened?.doubted ? tightened.wrench : null,
+    heldBack,
   };
   const card: AssemblyCard = {
     tag: row.tag,
@@ -285,6 +267,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
       torque: tightened.torque,
       doubted: tightened.doubted,
     },
+    heldBack,
     builtAt: row.builtAt,
     who: row.who,
     entryId: row.entryId,

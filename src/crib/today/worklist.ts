@@ -8,6 +8,7 @@ export const WORK_KINDS = [
   'stop',
   'wear',
   'in question',
+  'held',
   'life',
   'delivery late',
   'order',
@@ -18,11 +19,12 @@ export const WORK_KINDS = [
   'certificate',
   'count',
   'grade',
+  'cause',
 ] as const;
 export type WorkKind = (typeof WORK_KINDS)[number];
 
 /** What can hurt somebody or show a wrong number: it stays in sight until it is dealt with, whoever says what. */
-const MUST_NOT_WAIT: readonly WorkKind[] = ['stop', 'wear', 'in question'];
+const MUST_NOT_WAIT: readonly WorkKind[] = ['stop', 'wear', 'in question', 'held'];
 export const mayWait = (kind: WorkKind): boolean => !MUST_NOT_WAIT.includes(kind);
 
 /** One line of the worklist: what to do, why, and where. */

@@ -1,4 +1,5 @@
 import { questionParts } from '@/core/jobs';
+import { mustBeClear } from '@/crib/breakage';
 import { found, type Moment, Problem } from '@/crib/door';
 import { manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -23,14 +24,14 @@ interface LoggedUse {
 /**
  * Books parts made: parts x minutes per part, as the program stood then, to the edge set that was on each T then.
  * A T without an assembly keeps its minutes open, for Today to ask. A count that can hardly be is asked about first,
- * unless it is `confirmed`.
+ * unless it is `confirmed`. Refused while fragments of a cutter that broke there are not accounted for.
  */
 export async function bookParts(
   c: Connection,
   moment: Moment,
   operationId: number,
   parts: number,
-  confirmed = false,
+  { confirmed = false, lot }: { confirmed?: boolean; lot?: string } = {},
 ): Promise<LoggedUse[]> {
   const operation = found(await maybeOperation(c, operationId), 'operation', operationId, 'operation');
   const program = await maybeProgramAt(c, operation.id, moment.happenedAt);
@@ -40,6 +41,7 @@ export async function bookParts(
       value: operation.id,
       wayOut: 'Paste its program first; then log the parts.',
     });
+  await mustBeClear(c, moment, operation.id, null, 'operation');
   if (!confirmed) await askAbout(c, moment, operation, program, parts);
   moment.leansOn(operation.entryId);
   moment.leansOn(program.entryId);
@@ -47,6 +49,7 @@ export async function bookParts(
     operationId: operation.id,
     programId: program.entryId,
     parts,
+    materialLot: lot?.trim() || null,
   });
   const ties = await manyTiesAt(c, operation.id, moment.happenedAt);
   const tiedIds = ties.flatMap((t) => t.assemblyId ?? []);

@@ -13,7 +13,7 @@ import type {
 const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number as job, j.part, j.revision, j.customer, n.quantity, n.due, n.state, j.material_id,
     mat.code as material, mat.iso_group as material_group, n.machine_id, m.code as machine, mv.happened_at as moved_at,
     f.highest_beside_mm, f.highest_beside_entered, f.part_zero_mm, f.part_zero_entered, n.parts_made, s.starts, coalesce(y.priority, 'usual') as priority,
-    z.zero_y_mm, z.zero_z_mm, z.stock_y_mm, z.parallels_mm, v.code as vise, v.jaw_high_mm
+    z.zero_y_mm, z.zero_z_mm, z.stock_y_mm, z.parallels_mm, v.code as vise, v.jaw_high_mm, fr.t as fragments_of_t
   from operation_now n join operation o on o.id = n.operation_id join job j on j.id = o.job_id
   join material mat on mat.id = j.material_id join machine m on m.id = n.machine_id
   left join operation_figures f on f.entry_id = n.figures_id and f.operation_id = n.operation_id
@@ -26,7 +26,8 @@ const OPERATION = `select o.id, o.number, o.entry_id, j.id as job_id, j.number a
   left join lateral (select x.zero_y_mm, x.zero_z_mm, x.stock_y_mm, x.parallels_mm, x.fixture from setup_sheet x join live_entry e on e.id = x.entry_id
     where x.operation_id = o.id order by e.happened_at desc, e.id desc limit 1) z on true
   left join lateral (select x.code, x.jaw_high_mm from fixture x join live_entry e on e.id = x.entry_id
-    where x.machine_id = n.machine_id and x.code = upper(z.fixture) order by e.happened_at desc, e.id desc limit 1) v on true`;
+    where x.machine_id = n.machine_id and x.code = upper(z.fixture) order by e.happened_at desc, e.id desc limit 1) v on true
+  left join lateral (select x.t from waits_now x where x.kind = 'fragments' and x.operation_id = o.id order by x.id limit 1) fr on true`;
 /** Operations with parts still to make, the first due on top, of a day in the order in which they are to go. */
 export const manyOpenOperations = (c: Connection) =>
   many<OperationRow>(
@@ -191,7 +192,7 @@ export const manyOpenUsesOf = (c: Connection, operationId: number) =>
 export const manyPartsLogs = (c: Connection, operationId: number, limit: number) =>
   many<PartsLogRow>(
     c,
-    `select l.id, l.entry_id, l.operation_id, l.parts, e.happened_at, e.who from parts_log l join live_entry e on e.id = l.entry_id
+    `select l.id, l.entry_id, l.operation_id, l.parts, e.happened_at, e.who, l.material_lot as lot from parts_log l join live_entry e on e.id = l.entry_id
      where l.operation_id = $1 order by e.happened_at desc, e.id desc limit $2`,
     [operationId, limit],
   );

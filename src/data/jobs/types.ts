@@ -47,6 +47,8 @@ export interface OperationRow {
   /** The vise of its machine that its setup sheet names, and how high its jaws stand above its bed; null: none, or not stated. */
   vise: string | null;
   jawHighMm: number | null;
+  /** The T on which a cutter broke of whose fragments nobody said what became; null: none. */
+  fragmentsOfT: number | null;
 }
 
 /** A setup sheet as it was stated, by field: lengths as they were entered and in mm; null: blank. */
@@ -137,4 +139,6 @@ export interface PartsLogRow {
   parts: number;
   happenedAt: Date;
   who: string;
+  /** The lot of material they were made of; null: nobody said. */
+  lot: string | null;
 }

@@ -57,6 +57,7 @@ export const insertPartsLog = insertsWithId<{
   operationId: number;
   programId: number;
   parts: number;
+  materialLot: string | null;
 }>('parts_log');
 
 /** What one log of parts comes to on each T, in one statement. */

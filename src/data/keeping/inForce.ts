@@ -94,6 +94,20 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
        order by n.supplier_id, e.happened_at desc, e.id desc) x order by 1`,
   ],
   [
+    'what somebody must still say of fragments, held parts and cutters held back',
+    'select kind, id, operation_id, t, piece_id from waits_now order by 1, 2',
+    `select * from (
+       select 'fragments' as kind, b.entry_id as id, b.operation_id, b.t, null::int as piece_id from breakage b join live_entry e on e.id = b.entry_id
+         where b.fragments and b.operation_id is not null and b.entry_id not in (select f.ending_id from fragments f join live_entry fe on fe.id = f.entry_id)
+       union all
+       select 'hold', h.id, h.operation_id, null, null from hold h join live_entry e on e.id = h.entry_id
+         where exists (select 1 from generate_series(h.first_part, h.last_part) g(n) where not exists
+           (select 1 from hold_verdict v join live_entry ve on ve.id = v.entry_id where v.hold_id = h.id and g.n between v.first_part and v.last_part))
+       union all
+       select 'doubt', d.entry_id, null, null, d.piece_id from piece_doubt d join live_entry e on e.id = d.entry_id
+         where d.entry_id not in (select k.doubt_id from piece_cleared k join live_entry ke on ke.id = k.entry_id)) x order by 1, 2`,
+  ],
+  [
     'how much lies at each place',
     'select place_id, items, pieces from place_now where items > 0 order by 1',
     'select place_id, count(*)::int as items, sum(quantity)::int as pieces from balance where quantity > 0 group by 1 order by 1',

@@ -68,6 +68,7 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
   many<RunningRow>(
     c,
     `select n.edge_set_id, n.item_id, pp.piece_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
+       exists (select 1 from waits_now h where h.kind = 'doubt' and h.piece_id = pp.piece_id) as held_back,
        coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
                  from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
      from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')

@@ -47,6 +47,8 @@ export interface RunningRow extends EdgeUseRow {
   place: string;
   /** The assembly it stands in. */
   tag: string | null;
+  /** Held back until somebody has looked at it. */
+  heldBack: boolean;
 }
 
 /** A reading of an edge set's wear; null: it was not looked at. */

@@ -71,6 +71,8 @@ export interface PieceRow {
   /** It was reground; with what it was recoated then, null where nobody said. */
   reground: boolean;
   recoated: string | null;
+  /** Held back until somebody has looked at it. */
+  heldBack: boolean;
 }
 
 export interface TakingRow {

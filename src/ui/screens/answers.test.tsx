@@ -15,6 +15,8 @@ import { SetupSheet } from '@/ui/screens/jobs/setup/SetupSheet';
 import { WriteSetup } from '@/ui/screens/jobs/setup/WriteSetup';
 import { RegistersScreen } from '@/ui/screens/registers/RegistersScreen';
 import { HistoryScreen } from '@/ui/screens/ledger/HistoryScreen';
+import { BreakagesScreen } from './breakage/BreakagesScreen';
+import { HeldScreen } from './breakage/HeldScreen';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
 import { LifeScreen } from '@/ui/screens/life/LifeScreen';
 import { PlacesScreen } from '@/ui/screens/places/PlacesScreen';
@@ -209,6 +211,24 @@ const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: Re
     'feature=pocket',
     () => <ChooseScreen view={answer('choose')} rules={DEFAULT_RULES} problem={null} />,
     /EM12/,
+  ],
+  [
+    'broken',
+    '',
+    () => <BreakagesScreen view={answer('breakages')} open={answer('breakage')} />,
+    /chips were not cleared.*fewer flutes/,
+  ],
+  [
+    'held',
+    'open=Q-0001',
+    () => <HeldScreen view={answer('held')} open={answer('hold')} trace={null} />,
+    /part 4: rework.*part 5: nobody decided/,
+  ],
+  [
+    'a part that came back',
+    'job=J-2&part=5',
+    () => <HeldScreen view={answer('held')} open={null} trace={answer('trace')} />,
+    /H-33.*cut parts 2 to 3 of J-2 since the last good one/,
   ],
   ['machines', 'open=M2', () => <MachinesScreen shop={shop} />, /Mill 2/],
   ['entries', '', () => <HistoryScreen lines={answer('entries')} />, /J-1/],

@@ -55,6 +55,7 @@ const piece = (over: Partial<ItemLine['pieces'][number]>): ItemLine['pieces'][nu
   goodToMm: null,
   reground: false,
   recoated: null,
+  heldBack: false,
   ...over,
 });
 const item = (over: Partial<ItemLine> = {}): ItemLine => ({

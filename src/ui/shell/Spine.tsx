@@ -7,6 +7,7 @@ import EntriesIcon from '@mui/icons-material/HistoryOutlined';
 import PlacesIcon from '@mui/icons-material/Inventory2Outlined';
 import BuyingIcon from '@mui/icons-material/LocalShippingOutlined';
 import MachinesIcon from '@mui/icons-material/PrecisionManufacturingOutlined';
+import BrokenIcon from '@mui/icons-material/ReportGmailerrorredOutlined';
 import CuttingIcon from '@mui/icons-material/SpeedOutlined';
 import LifeIcon from '@mui/icons-material/ShowChartOutlined';
 import Button from '@mui/material/Button';
@@ -32,11 +33,14 @@ const AREAS = [
   ['/jobs', 'Jobs', 'jobs', JobsIcon],
   ['/cutting', 'Cutting', null, CuttingIcon],
   ['/life', 'Life', null, LifeIcon],
+  ['/breakages', 'Broken', 'broken', BrokenIcon],
   ['/buying', 'Buying', 'buying', BuyingIcon],
   ['/history', 'Entries', null, EntriesIcon],
 ] as const;
 
-export type Counts = Partial<Record<'today' | 'cutters' | 'places' | 'rack' | 'jobs' | 'buying', number>>;
+export type Counts = Partial<
+  Record<'today' | 'cutters' | 'places' | 'rack' | 'jobs' | 'buying' | 'broken', number>
+>;
 
 interface SpineProps {
   counts: Counts;
@@ -75,17 +79,16 @@ export function Spine(props: SpineProps) {
   );
 }
 
+/** What is held belongs to what broke. */
+const isIn = (path: string, href: string): boolean =>
+  href === '/' ? path === '/' : path.startsWith(href) || (href === '/breakages' && path.startsWith('/held'));
+
 function Areas({ counts, onGo }: { counts: Counts; onGo?: () => void }) {
   const path = usePathname();
   return (
     <nav aria-label="Areas" className={styles.areas}>
       {AREAS.map(([href, words, count, Icon]) => (
-        <Link
-          key={href}
-          href={href}
-          onClick={onGo}
-          aria-current={(href === '/' ? path === '/' : path.startsWith(href)) ? 'page' : undefined}
-        >
+        <Link key={href} href={href} onClick={onGo} aria-current={isIn(path, href) ? 'page' : undefined}>
           <Icon aria-hidden="true" fontSize="inherit" />
           <span className={styles.words}>{words}</span>
           {count && counts[count] ? (

@@ -1,8 +1,10 @@
 import type { MissingFact } from '@/core/cutters';
+import type { BreakageSheet, BreakagesView } from '@/crib/breakage';
 import type { BuyingView } from '@/crib/buying';
 import type { CatalogueView, OneItemView } from '@/crib/catalogue';
 import type { ChooseView } from '@/crib/choosing';
 import type { ConsignedView } from '@/crib/consigned';
+import type { HeldView, HoldSheet, TraceView } from '@/crib/held';
 import type { JobsView, JobView, RunView } from '@/crib/jobs';
 import type { KitView } from '@/crib/pockets';
 import type { KeepingView } from '@/crib/keeping';
@@ -41,6 +43,11 @@ interface Answers {
   consigned: ConsignedView;
   takeable: TakeableView;
   choose: ChooseView;
+  breakages: BreakagesView;
+  breakage: BreakageSheet;
+  held: HeldView;
+  hold: HoldSheet;
+  trace: TraceView;
   'item EM10': OneItemView;
   'item EM12': OneItemView;
   'item R20': OneItemView;

@@ -1,11 +1,20 @@
 import { notFound } from 'next/navigation';
+import { AN_END } from '@/core/questions';
 import { assemblyView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { takeableView } from '@/crib/stock';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
+import { readable, type Search } from '../../server/search';
 import { openForPage } from '../../server/views';
 
-export default async function Page({ params }: { params: Promise<{ tag: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ tag: string }>;
+  searchParams: Search;
+}) {
+  const { asked } = await readable(AN_END, searchParams);
   const { db, today, zone, view } = await openForPage();
   const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
@@ -14,6 +23,7 @@ export default async function Page({ params }: { params: Promise<{ tag: string }
       card={card}
       takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code }, today)).sources}
       places={(await view(shopView)).places}
+      asked={asked}
     />
   );
 }

@@ -69,6 +69,8 @@ export interface AskedHere {
   partZero?: number | null;
   /** Left out or null: none are kept. */
   recipes?: RecipesHere | null;
+  /** The T on which a cutter broke of whose fragments nobody said what became; left out or null: none. */
+  fragmentsOfT?: number | null;
 }
 
 export interface UseMachine {
@@ -125,6 +127,8 @@ export interface UseState {
   deviceDoubt?: boolean;
   /** Of a machine that measures its tools itself: whether it did, and was read back; left out: it does not. */
   setThere?: 'read' | 'not read';
+  /** Why its cutter is held back until somebody looked at it; null or left out: it is not. */
+  heldBack?: string | null;
   /** The torque wrench it was tightened with last, where that was found off since; null or left out: it was not. */
   offWrench?: string | null;
   /** This machine reckons H with other figures than when it was measured. */

@@ -397,3 +397,20 @@ describe('what is left, by the lives of others and by the wear of this very edge
     expect(words(use({ on: { wear: { ...READ, reading: null } } }), 'WEAR')).toBeUndefined();
   });
 });
+
+it('fragments that nobody accounted for stop every T of the operation, tied or not; a cutter that is held back stops where it stands', () => {
+  // Common practice: a shard left in the cut breaks the next cutter, on whichever T that is.
+  expect(judgeUse(use({ here: { fragmentsOfT: 9 } }))).toMatchObject({
+    grade: 'stop',
+    why: 'Fragments of the cutter that broke on T9 are not accounted for',
+  });
+  expect(judgeUse({ ...use({ here: { fragmentsOfT: 7 } }), assembly: null })).toMatchObject({
+    grade: 'stop',
+    why: 'Fragments of the cutter before it are not accounted for',
+  });
+  expect(judgeUse(use({ on: { heldBack: 'fell on the floor' } }))).toMatchObject({
+    grade: 'stop',
+    why: 'Its cutter is held back: fell on the floor',
+  });
+  expect(judgeUse(use({ here: { fragmentsOfT: null }, on: { heldBack: null } })).grade).toBe('good');
+});

@@ -1,4 +1,5 @@
 import { type Judgement, say, worstGrade } from '../../because';
+import { judgeFragments } from '../../breakage';
 import type { ToolReport, WarningCode } from '../../programs';
 import { judgeCuts } from './cuts';
 import { judgeDepths } from './depths';
@@ -49,6 +50,8 @@ export function judgeUse(use: Use): UseJudgement {
   const { asks, assembly } = use;
   const judgements = assembly
     ? [
+        ...judgeFragments(asks.t, use.here.fragmentsOfT ?? null),
+        ...heldBack(assembly),
         ...assembly.build.filter((j) => j.grade === 'stop' || j.grade === 'not judged'),
         ...(assembly.planned ? [assembly.planned] : []),
         ...judgeFit(use, assembly),
@@ -59,6 +62,7 @@ export function judgeUse(use: Use): UseJudgement {
         ...program(asks),
       ]
     : [
+        ...judgeFragments(asks.t, use.here.fragmentsOfT ?? null),
         nothingTied(use),
         ...judgeSink(use),
         ...judgeJaws(use, null),
@@ -91,6 +95,19 @@ export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: Use
   ...judgeCuts(use, build),
   ...judgeRecipes(use, build),
 ];
+
+/** A cutter in doubt is held back, wherever it stands, until somebody looked at it. */
+const heldBack = ({ heldBack: why }: UseState): Judgement[] =>
+  why
+    ? [
+        say(
+          'HELD_BACK',
+          'stop',
+          `Its cutter is held back: ${why}`,
+          'Look at it, measure it, and say what was found; or end its life.',
+        ),
+      ]
+    : [];
 
 /** A wrench that was off leaves nobody to say how tight it is. */
 const tightness = ({ offWrench }: UseState): Judgement[] =>

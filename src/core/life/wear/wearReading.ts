@@ -1,5 +1,5 @@
 import { namesOf } from '../../names';
-import type { Sign } from '../endings';
+import type { Sign } from '../signs';
 
 /** Chips out of an edge as the loupe shows them; common practice. */
 export const CHIPS = {

@@ -1,13 +1,13 @@
-import { ENDING_NAMES, SIGNS } from '@/core/life';
+import { ENDING_NAMES } from '@/core/life';
 import { mayDo, whoMay } from '@/core/people';
 import { sure } from '@/core/sure';
+import { bookEnding, endingFields, fragmentFields, signsField } from '@/crib/breakage';
 import { defineVerb, field, type Moment, Problem, toNumber } from '@/crib/door';
 import { checkGrade, gradeFields, GRADES, recordGrade } from '@/crib/secondlife';
 import { placeInCrib, takeInsertsOut, turnInserts } from '@/crib/stock';
 import type { AssemblyRow } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { insertEnding } from '@/data/life';
 import { maybeMounted, maybePiece, onePlaceOfKind, type PlaceRow } from '@/data/stock';
 import { dismantle, standing } from '../dismantle';
 import { heldBy } from '../taking';
@@ -34,7 +34,9 @@ export const takeDown = defineVerb({
       description: 'Left out: its life goes on',
       properties: {
         kind: field.choice(ENDS),
-        signs: { type: 'array', items: field.choice(SIGNS), maxItems: SIGNS.length, uniqueItems: true },
+        signs: signsField,
+        at: endingFields.at,
+        ...fragmentFields,
       },
       required: ['kind'],
       additionalProperties: false,
@@ -62,13 +64,7 @@ export const takeDown = defineVerb({
     const place = input.grade === 'scrap' ? await onePlaceOfKind(c, 'scrap') : to;
     const elsewhere = await placesOf(c, moment, assembly, input.elsewhere ?? []);
     const { ended, inserts } = input;
-    if (ended)
-      await insertEnding(c, moment.entryId, {
-        edgeSetId: assembly.edgeSetId,
-        kind: ended.kind,
-        signs: JSON.stringify(ended.signs ?? []),
-        costCents: null,
-      });
+    if (ended) await bookEnding(c, moment, assembly, ended);
     await dismantle(c, moment, assembly, place, { elsewhere });
     if (input.grade) await recordGrade(c, moment, assembly.pieceId, { ...input, signs: ended?.signs ?? [] });
     if (inserts) {

@@ -1,4 +1,5 @@
 import { goesInto, standing } from '@/crib/assemblies';
+import { mustBeClear } from '@/crib/breakage';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { insertTie, manyPrograms, maybeOperation } from '@/data/jobs';
 import { t } from '../toolNumber';
@@ -32,7 +33,10 @@ export const tieTool = defineVerb({
         limit: program.tools.map((x) => `T${x.t}`).join(', '),
       });
     const assembly = input.tag === undefined ? null : await standing(c, moment, input.tag);
-    if (assembly) await goesInto(c, assembly.holderItemId, operation.machine);
+    if (assembly) {
+      await goesInto(c, assembly.holderItemId, operation.machine);
+      await mustBeClear(c, moment, operation.id, number, 't');
+    }
     moment.leansOn(operation.entryId);
     moment.leansOn(assembly?.entryId ?? null);
     await insertTie(c, moment.entryId, {

@@ -2,6 +2,7 @@ import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
 import { workAround } from '@/crib/work';
+import { manyLastGood } from '@/data/breakage';
 import type { Connection } from '@/data/database';
 import {
   manyOpenUsesOf,
@@ -23,6 +24,8 @@ export interface RunView {
   assemblies: RackCard[];
   /** What was logged last, to be taken back where it was wrong. */
   lastLog: PartsLogRow | null;
+  /** The number of the last part that was found good; 0: none was checked. */
+  lastGood: number;
   openUses: Pick<OpenUseSum, 't' | 'minutes'>[];
   /** Assemblies that may have run them; empty where none are open. */
   standing: JobView['standing'];
@@ -38,6 +41,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   if (!job) return null;
   const machine = sure(work.machines.get(operation.machineId), 'the machine of an operation');
   const [lastLog = null] = await manyPartsLogs(c, operationId, 1);
+  const [good] = await manyLastGood(c, [operationId]);
   const openUses = await manyOpenUsesOf(c, operationId);
   return {
     job,
@@ -45,6 +49,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
     lastLog,
+    lastGood: good?.part ?? 0,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),
     standing: openUses.length ? await standingChoices(c) : [],
   };

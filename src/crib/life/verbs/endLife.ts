@@ -1,4 +1,3 @@
-import { ENDING_NAMES, SIGNS } from '@/core/life';
 import {
   BACK,
   build,
@@ -8,10 +7,10 @@ import {
   heldBy,
   standing,
 } from '@/crib/assemblies';
+import { bookEnding, endingFields, mustBeClear } from '@/crib/breakage';
 import { defineVerb, field, foundInUse, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/work';
 import { insertTie, manyOperationsById, manyTiesOfAssemblies } from '@/data/jobs';
-import { insertEnding } from '@/data/life';
 import { maybePlace, onePlaceOfKind } from '@/data/stock';
 
 /**
@@ -27,9 +26,8 @@ export const endLife = defineVerb({
     'End a life: parts since the last log, how it ended, signs, cost, where the cutter goes, and what becomes of the build.',
   properties: {
     tag: field.words(20),
-    kind: field.choice(ENDING_NAMES),
-    signs: { type: 'array', items: field.choice(SIGNS), maxItems: SIGNS.length, uniqueItems: true },
-    costCents: field.cents,
+    ...endingFields,
+    materialLot: { ...field.words(40), description: 'The lot of material those parts were made of' },
     partsSince: {
       type: 'array',
       maxItems: 50,
@@ -58,7 +56,10 @@ export const endLife = defineVerb({
     const assembly = await standing(c, moment, input.tag);
     for (const since of input.partsSince ?? [])
       if (toNumber(since.parts) > 0)
-        await bookParts(c, moment, since.operation, toNumber(since.parts), input.confirmed);
+        await bookParts(c, moment, since.operation, toNumber(since.parts), {
+          confirmed: input.confirmed,
+          lot: input.materialLot,
+        });
     const to =
       input.kind === 'lost'
         ? await onePlaceOfKind(c, 'lost')
@@ -76,14 +77,10 @@ export const endLife = defineVerb({
         value: to.code,
         wayOut: 'Scrap, or a place in the crib until it is graded.',
       });
-    await insertEnding(c, moment.entryId, {
-      edgeSetId: assembly.edgeSetId,
-      kind: input.kind,
-      signs: JSON.stringify(input.signs ?? []),
-      costCents: input.costCents ?? null,
-    });
+    const at = await bookEnding(c, moment, assembly, input);
     await dismantle(c, moment, assembly, to, input.rebuild ? 'stays' : BACK);
-    if (!input.rebuild) return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null };
+    if (!input.rebuild)
+      return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null, at };
     const ties = await manyTiesOfAssemblies(c, [assembly.id]);
     const built = await build(
       c,
@@ -97,13 +94,15 @@ export const endLife = defineVerb({
         jobs: (await manyOperationsById(c, [...new Set(ties.map((t) => t.operationId))])).map((o) => o.job),
       },
     );
+    // Before the next cutter goes in: what became of the fragments of this one, and of what broke there before.
+    for (const tie of ties) await mustBeClear(c, moment, tie.operationId, tie.t, 'fragments');
     for (const tie of ties)
       await insertTie(c, moment.entryId, {
         operationId: tie.operationId,
         t: tie.t,
         assemblyId: built.assemblyId,
       });
-    return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: built.tag };
+    return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: built.tag, at };
   },
   says: (a) => `${a.piece} of ${a.tag} ended${a.newTag ? `, now ${a.newTag}` : ''}`,
 });

@@ -1,24 +1,29 @@
 import { lifeState } from '@/core/life';
-import { linkTo, linkToRun } from '@/core/links';
+import { linkTo, linkToRun, pathOf } from '@/core/links';
 import { first } from '@/core/sure';
 import { proposals } from '@/crib/buying';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { gaugesView } from '@/crib/devices';
 import { openJobs } from '@/crib/jobs';
 import { awaitedBack } from '@/crib/places';
-import { type AssemblyCard, standingCards } from '@/crib/rack';
+import { standingCards } from '@/crib/rack';
 import type { Connection } from '@/data/database';
 import { manyOpenUseSums, type OperationRow } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
 import { manyWorkWords } from '@/data/today';
+import { brokenLines } from '../brokenLines';
+import { inDoubt, wornWords } from '../inDoubt';
 import { inOrder, keyOf, mayWait, type WorkKind, type WorkLine, withWords } from '../worklist';
 
 export interface TodayView {
   lines: WorkLine[];
   /** Said to be done today or put off, while what they say is still so. */
   later: WorkLine[];
-  counts: { rack: number; jobs: number; buying: number; cutters: number; places: number };
+  counts: { rack: number; jobs: number; buying: number; cutters: number; places: number; broken: number };
 }
+
+/** Stops that have a line of their own, once. */
+const SAID_ELSEWHERE = ['WEAR', 'FRAGMENTS', 'HELD_BACK'];
 
 /** The worklist, from everything else. */
 export async function todayView(
@@ -116,13 +121,14 @@ export async function todayView(
         ...what,
       });
   }
+  for (const line of await brokenLines(c, today, jobs)) add(line);
   for (const j of jobs) {
     const href = linkTo('jobs', { open: j.operation.job });
     const ofJob = { by: dayOf(j.operation), machine: j.operation.machine, goes: j.operation.priority };
     for (const t of j.tools) {
       const stops = t.use.judgements.filter((x) => x.grade === 'stop');
-      // What is worn is changed, and stands above as that.
-      const stop = stops.find((x) => x.code !== 'WEAR');
+      // What is worn is changed, and what is held back or lies in the cut is dealt with: those stand by themselves.
+      const stop = stops.find((x) => !SAID_ELSEWHERE.includes(x.code));
       if (stop)
         add({
           kind: 'stop',
@@ -133,7 +139,11 @@ export async function todayView(
           cutter: t.words ?? t.tool.name,
           ...ofJob,
         });
-      else if (!t.tag && !stops.length && (t.minutesPerPart > 0 || t.tool.lower_bound))
+      else if (
+        !t.tag &&
+        stops.every((x) => x.code === 'FRAGMENTS') &&
+        (t.minutesPerPart > 0 || t.tool.lower_bound)
+      )
         add({
           kind: 'build',
           todo: `Build T${t.t} for ${j.operation.job}`,
@@ -264,28 +274,7 @@ export async function todayView(
       buying: count('order', 'delivery late'),
       cutters: count('grade'),
       places: count('late back', 'count'),
+      broken: told.lines.filter((l) => l.href.startsWith(pathOf('breakages')) || l.kind === 'held').length,
     },
   };
 }
-
-/** What is to be done again because what it was done with was off; null: nothing. */
-function inDoubt({ tag, measured, tightened }: AssemblyCard): Pick<WorkLine, 'todo' | 'why' | 'href'> | null {
-  if (measured.state === 'measured' && measured.measurement.deviceDoubt)
-    return {
-      todo: `Measure ${tag} again`,
-      why: `${measured.measurement.device}, which measured it, was off`,
-      href: linkTo('measure', { tag }),
-    };
-  return tightened?.doubted
-    ? {
-        todo: `Tighten ${tag} again`,
-        why: `${tightened.wrench}, which tightened it, was found off`,
-        href: linkTo('rack', { open: tag, do: 'tighten' }),
-      }
-    : null;
-}
-
-const wornWords = (w: AssemblyCard['wear']): string =>
-  w.wornAt === 'corner'
-    ? `its corner is worn by ${(w.cornerMm ?? 0).toFixed(2)} mm, at the limit of ${w.cornerLimitMm.toFixed(2)} mm`
-    : `flank wear ${(w.flankMm ?? 0).toFixed(2)} mm is at the limit of ${w.limitMm.toFixed(2)} mm`;

@@ -45,7 +45,8 @@ export const maybeLotCode = async (c: Connection, lotId: number | null): Promise
 const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id, pl.code as place, pl.kind as place_kind, back.due as due_back,
     n.edge_set_id, es.entry_id as edge_set_entry_id, n.fresh, n.ended_id as ended_entry_id, xe.happened_at as ended_at,
     g.grade, g.entry_id as grade_entry_id, g.good_zone, g.good_from_mm, g.good_to_mm,
-    rb.entry_id is not null as reground, rb.recoated
+    rb.entry_id is not null as reground, rb.recoated,
+    exists (select 1 from waits_now w where w.kind = 'doubt' and w.piece_id = p.id) as held_back
   from piece p left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id
   join lateral (select l.* from life_now l where l.piece_id = p.id order by l.edge_set_id desc limit 1) n on true
   join edge_set es on es.id = n.edge_set_id left join entry xe on xe.id = n.ended_id

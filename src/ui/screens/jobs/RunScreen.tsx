@@ -7,22 +7,24 @@ import { lifeState } from '@/core/life';
 import { linkTo, linkToAlone, linkToEnd } from '@/core/links';
 import type { RunView } from '@/crib/jobs';
 import type { RackCard } from '@/crib/rack';
-import { Stepper } from '@/ui/kit/field';
+import { Entry, Field, Stepper } from '@/ui/kit/field';
 import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
 import { Acts, Caution, Fold, Hand, Lines, Notice } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
+import { PartChecked } from './PartChecked';
 import styles from './Run.module.css';
 import { SizeOff } from './SizeOff';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({
-  view: { job, registers, control, assemblies, lastLog, openUses, standing },
+  view: { job, registers, control, assemblies, lastLog, lastGood, openUses, standing },
 }: {
   view: RunView;
 }) {
   const [parts, setParts] = useState('1');
+  const [lot, setLot] = useState(lastLog?.lot ?? '');
   const { who } = useSurroundings();
   const log = useVerb('logParts');
   const { moment } = useTimes();
@@ -30,7 +32,11 @@ export function RunScreen({
   const send = (confirmed: boolean) =>
     void log
       .send(
-        { operation: o.id, parts, ...(confirmed ? { confirmed } : {}) },
+        {
+          ...{ operation: o.id, parts },
+          ...(lot.trim() ? { materialLot: lot.trim() } : {}),
+          ...(confirmed ? { confirmed } : {}),
+        },
         (d) => `${d.parts} parts of ${o.job} logged`,
       )
       .then((d) => d && setParts('1'));
@@ -53,6 +59,16 @@ export function RunScreen({
         <Link href={linkToAlone(o.id)}>leave it alone?</Link>
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
+        <Field style={{ marginTop: 8 }}>
+          <label htmlFor="lot">Material lot (if known)</label>
+          <Entry
+            id="lot"
+            className="fig"
+            style={{ minHeight: 44 }}
+            value={lot}
+            onChange={(e) => setLot(e.target.value)}
+          />
+        </Field>
         <Acts>
           <SendButton
             variant="contained"
@@ -89,6 +105,7 @@ export function RunScreen({
             />
           </div>
         )}
+        <PartChecked operation={o.id} job={o.job} made={o.partsMade} lastGood={lastGood} />
         {openUses.map((u) => (
           <Notice key={u.t}>
             <strong>
@@ -135,6 +152,13 @@ export function RunScreen({
                   <Acts style={{ marginTop: 0 }}>
                     <Button component={Link} href={linkToEnd(card.tag)}>
                       End life of T{t.t}
+                    </Button>
+                    <Button
+                      color="error"
+                      component={Link}
+                      href={linkToEnd(card.tag, { how: 'broken', operation: o.id, t: t.t })}
+                    >
+                      T{t.t} broke
                     </Button>
                     <Button component={Link} href={linkTo('rack', { open: card.tag, do: 'wear' })}>
                       Wear

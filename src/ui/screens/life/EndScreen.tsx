@@ -2,42 +2,22 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import { type Ending, ENDING_NAMES, ENDINGS, type Sign, SIGNS } from '@/core/life';
+import { isBreak, leavesFragments, signsAsked } from '@/core/breakage';
+import { ENDING_NAMES, ENDINGS } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
 import { isOne } from '@/core/names';
+import type { AN_END, Question } from '@/core/questions';
 import { enteredText, parseLength, readCents } from '@/core/units';
 import type { AssemblyCard } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
-import { Choice, Entry, Field, Fields, PickOne, PickSome, Stepper } from '@/ui/kit/field';
+import { Choice, Entry, Field, Fields, PickOne, Stepper } from '@/ui/kit/field';
 import { ProblemNote, SearchField, SendButton, useVerb } from '@/ui/kit/form';
 import { Acts, Caution, Hand, Notice } from '@/ui/kit/page';
 import { foundSource, sourceOf, takeables } from '@/ui/screens/common/found';
 import { Middle, useLengths, useSurroundings } from '@/ui/shell';
 import { placeOptions } from '@/ui/screens/common/options';
-
-const CAUTIONS: Partial<Record<Ending, string>> = {
-  broken:
-    'A cutter broken at speed throws fragments. Stop and lock out before clearing; find every fragment, a shard left in the cut breaks the next cutter.',
-  chipped: 'Look with a light for chips left in the cut before the next cutter goes in.',
-  crash:
-    'Stop and lock out. After a crash K may be another: measure the machine and every tool that hit before the next cut.',
-  'pulled-out': 'Hold every part since the last good measurement. Degrease shank and bore, torque the nut.',
-};
-
-/** What is said of an end, as typed. */
-interface EndTexts {
-  /** Parts since the last log, by operation: `o` and its id. */
-  since: Record<string, string>;
-  kind: Ending | null;
-  signs: Sign[];
-  then: 'down' | 'rebuild';
-  next: string;
-  stickout: string;
-  to: string;
-  cost: string;
-  despite: string;
-}
-const FOR_A_THUMB = { width: '100%', minHeight: 44, fontSize: 16 };
+import { brokeOf, CAUTIONS, type EndTexts, FOR_A_THUMB, Fragments, Lost, WhereItBroke } from './Broke';
+import { SeenPicks } from '@/ui/screens/common/signs/SeenPicks';
 
 /** Fields of a refusal that a reason overrules: a stop, and what is set aside for another job. */
 const DESPITE = ['stickout', 'cutter.item'] as const;
@@ -47,8 +27,11 @@ export function EndScreen({
   card,
   takeable,
   places,
+  asked = {},
 }: {
   card: AssemblyCard;
+  /** What is known from where somebody came: how it ended, and on which T. */
+  asked?: Question<typeof AN_END>;
   /** What can be taken in its place, the same cutter first. */
   takeable: TakeSource[];
   places: { code: string; name: string; kind: string; inUse: boolean }[];
@@ -67,8 +50,13 @@ export function EndScreen({
   const { control, register, handleSubmit, setError, formState } = useForm<EndTexts>({
     defaultValues: {
       since: {},
-      kind: null,
+      kind: asked.how ?? null,
       signs: [],
+      at: asked.operation !== undefined && asked.t !== undefined ? `${asked.operation} ${asked.t}` : null,
+      fragments: null,
+      recutBy: '',
+      lostParts: '',
+      lostMinutes: '',
       then: 'down',
       next: first?.value ?? '',
       stickout: card.stickoutEntered,
@@ -78,6 +66,7 @@ export function EndScreen({
     },
   });
   const [kind, then] = useWatch({ control, name: ['kind', 'then'] });
+  const broke = kind !== null && isBreak(kind);
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 
@@ -85,6 +74,8 @@ export function EndScreen({
     const missing = (message: string) => setError('root', { message });
     if (!texts.kind) return missing('Say how it ended.');
     if (texts.then === 'rebuild' && !texts.next) return missing('Say which cutter goes into it.');
+    if (isBreak(texts.kind) && card.ties.length > 1 && texts.at === null)
+      return missing('Say on which T it happened.');
     const costCents = readCents(texts.cost);
     if (texts.cost.trim() && costCents === null)
       return missing(`Cost “${texts.cost}” is no amount: figures, and two decimals at most.`);
@@ -95,6 +86,7 @@ export function EndScreen({
         tag: card.tag,
         kind: texts.kind,
         signs: texts.signs,
+        ...brokeOf(texts),
         ...(confirmed ? { confirmed } : {}),
         ...(costCents === null ? {} : { costCents }),
         partsSince: operations.flatMap(({ operation }) => {
@@ -121,9 +113,11 @@ export function EndScreen({
       router.push(
         done.newTag
           ? linkTo('rack', { open: done.newTag, do: 'measure' })
-          : operations[0]
-            ? linkToRun(operations[0].operation)
-            : '/rack',
+          : isBreak(texts.kind)
+            ? linkTo('breakages', { open: done.entry })
+            : operations[0]
+              ? linkToRun(operations[0].operation)
+              : '/rack',
       );
   };
   return (
@@ -174,19 +168,22 @@ export function EndScreen({
           )}
         />
         {kind && CAUTIONS[kind] && <Caution>{CAUTIONS[kind]}</Caution>}
+        {broke && card.ties.length > 1 && <WhereItBroke control={control} ties={card.ties} />}
+        {kind && leavesFragments(kind) && <Fragments control={control} tied={card.ties.length > 0} />}
         <h2>Signs seen</h2>
         <Controller
           name="signs"
           control={control}
           render={({ field }) => (
-            <PickSome
+            <SeenPicks
               label="Signs seen"
-              options={SIGNS.map((s) => [s, s] as const)}
+              offered={signsAsked(kind, card.cutter.family)}
               value={field.value}
               onChange={field.onChange}
             />
           )}
         />
+        {broke && <Lost control={control} />}
         <h2>What now?</h2>
         <Controller
           name="then"

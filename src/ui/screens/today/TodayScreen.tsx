@@ -29,6 +29,8 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   certificate: { grade: 'question', words: 'certificate' },
   count: { grade: 'not judged', words: 'to count' },
   grade: { grade: 'not judged', words: 'to grade' },
+  held: { grade: 'stop', words: 'held' },
+  cause: { grade: 'question', words: 'why?' },
 };
 
 const GOES = { first: 'goes first', usual: '', 'can wait': 'can wait' } as const;

@@ -33,6 +33,7 @@ import {
   labelsFile,
   registersFile,
   setupFile,
+  holdFile,
   kitFile,
   shownPicture,
   storedProgram,
@@ -92,6 +93,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       return (await setupFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
     if (path === 'kit.pdf')
       return (await kitFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
+    if (path === 'hold.pdf')
+      return (await holdFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
     if (path === 'archive.zip') return await wholeArchive(signed);
     const picture = /^pictures\/(\d{1,9})(\/small)?$/.exec(path);
     if (picture)

@@ -1,0 +1,154 @@
+import { DEMO } from '../playwright.config';
+import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, sends, shelved, tagOf, test } from './help';
+
+test.use({ baseURL: DEMO });
+
+const PROGRAM = [
+  'G21 G90 G17 G54',
+  'T7 M6',
+  'S3000 M3',
+  'G0 X0 Y0',
+  'G0 G43 H7 Z5',
+  'G1 Z-5 F300',
+  'G1 X400 F200',
+  'G0 Z5',
+  'M30',
+].join('\n');
+
+test('a cutter breaks at the machine: five taps, its fragments, its parts held and decided, its cause', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation } = await send('jobs', {
+    ...{
+      number: 'J-BROKE',
+      part: 'Cover',
+      material: 'C45',
+      quantity: 40,
+      due: '2027-02-20',
+      machine: 'MILL-2',
+    },
+  });
+  await send('programs', { operation, text: PROGRAM });
+  const shelf = await shelved(send, 'EM8-BROKE');
+  const { tag: number } = await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  await send('parts', { operation, parts: 6, materialLot: 'H-33' });
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/run/${String(operation)}`);
+  await page.getByRole('button', { name: 'Part 6 is good' }).click();
+  await expect(said(page)).toContainText('part 6 of J-BROKE checked, good');
+  await expect(page.getByText('Last found good: part 6.')).toBeVisible();
+  await send('parts', { operation, parts: 3, materialLot: 'H-34', confirmed: true });
+
+  // Five taps: which T, two signs, what it cost in parts is left open, and the end of it.
+  await page.getByRole('link', { name: 'T7 broke' }).click();
+  await expect(page.getByRole('radio', { name: 'broken' })).toBeChecked();
+  await expect(page.getByText(/find every fragment/).first()).toBeVisible();
+  await fitsWidth(page);
+  await page.getByRole('checkbox', { name: 'chips packed' }).check();
+  await page.getByRole('checkbox', { name: 'in a full slot' }).check();
+  await page.getByRole('button', { name: 'End this life' }).click();
+  await expect(page).toHaveURL(/\/breakages\?open=\d+/);
+  const tag = tagOf(page);
+  await expect(tag.getByText('What became of its fragments?')).toBeVisible();
+  await fitsWidth(page);
+
+  // Nothing is logged there before they are accounted for.
+  await page.goto(`/run/${String(operation)}`);
+  await expect(page.getByText('Fragments of the cutter before it are not accounted for')).toBeVisible();
+  await page.getByRole('button', { name: 'Log parts' }).click();
+  await expect(alertOf(page)).toContainText('are not accounted for');
+
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Find the fragments of T7 of J-BROKE' }).click();
+  await expect(tag.getByText('What became of its fragments?')).toBeVisible();
+  await tag.getByLabel('Fragments', { exact: true }).selectOption('recut');
+  await tag.getByRole('button', { name: 'Say so' }).click();
+  await expect(tag.getByText('recut by what is not said').first()).toBeVisible();
+  await fill(tag, { 'Recut by, where they were not found (if known)': 'carbide 6 mm' });
+  await tag.getByRole('button', { name: 'Say so' }).click();
+  await expect(said(page)).toContainText('not found, recut');
+
+  // Parts since the last good one: 7 to 9, of the second lot.
+  await expect(tag.getByText('parts 7 to 9 of J-BROKE Cover')).toBeVisible();
+  await expect(tag.getByText(/material lot H-34/)).toBeVisible();
+  await tag.getByRole('button', { name: 'Hold them' }).click();
+  await expect(said(page)).toContainText('parts 7 to 9 held');
+  await tag.getByRole('link', { name: /^Q-\d{4}$/ }).click();
+  await expect(page).toHaveURL(/\/held\?open=Q-/);
+  const hold = new URL(page.url()).searchParams.get('open') ?? '';
+  const tags = await page.request.get(`/api/v1/hold.pdf?number=${hold}`, { headers: AS_OWNER });
+  expect((await tags.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await tag.getByLabel('Verdict').selectOption('good');
+  await fill(tag, { 'To part': '8' });
+  await tag.getByRole('button', { name: 'So it is' }).click();
+  await expect(said(page)).toContainText('parts 7 to 8: good');
+  await expect(tag.getByText('part 9: nobody decided')).toBeVisible();
+  await tag.getByLabel('Verdict').selectOption('scrap');
+  await tag.getByRole('button', { name: 'So it is' }).click();
+  await expect(tag.getByText('part 9: scrap')).toBeVisible();
+
+  // Why: ranked, found, and kept.
+  await tag.getByRole('link', { name: 'what broke' }).click();
+  await expect(tag.getByText('for it: chips packed, in a full slot').first()).toBeVisible();
+  await tag.getByLabel('Cause, as it was found').selectOption('chips');
+  await fill(tag, { 'What was done about it (if known)': 'air nozzle turned' });
+  await tag.getByRole('button', { name: 'That was it' }).click();
+  await expect(said(page)).toContainText('chips were not cleared');
+  await expect(tag.getByText('; air nozzle turned')).toBeVisible();
+  const { line } = (await (
+    await page.request.get(`/api/v1/breakage?ending=${new URL(page.url()).searchParams.get('open')}`)
+  ).json()) as { line: { tag: string; cause: string } };
+  expect(line).toMatchObject({ tag: number, cause: 'chips' });
+});
+
+test('a part came back: which edges cut it, and a cutter that is held back runs nowhere', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation } = await send('jobs', {
+    ...{
+      number: 'J-BACK',
+      part: 'Cover',
+      material: 'C45',
+      quantity: 40,
+      due: '2027-02-20',
+      machine: 'MILL-2',
+    },
+  });
+  await send('programs', { operation, text: PROGRAM });
+  const shelf = await shelved(send, 'EM8-BACK');
+  await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  await send('parts', { operation, parts: 5 });
+  await page.goto('/held');
+  await fill(page, { Job: 'J-BACK', 'Part number': 'three' });
+  await page.getByRole('button', { name: 'Which edges cut it?' }).click();
+  await expect(page.getByText(/“three” is no part/)).toBeVisible();
+  await fill(page, { 'Part number': '3' });
+  await page.getByRole('button', { name: 'Which edges cut it?' }).click();
+  const tag = tagOf(page);
+  await expect(tag.getByText(/with parts 1 to 5/)).toBeVisible();
+  await tag.getByRole('button', { name: /^Hold E-\d{4} back/ }).click();
+  await tag.getByRole('button', { name: 'Hold it back', exact: true }).click();
+  await expect(said(page)).toContainText('is held back');
+  await expect(page.getByText('must not run:').first()).toBeVisible();
+  await page.goto(`/run/${String(operation)}`);
+  await expect(page.getByText('Its cutter is held back: part 3 of J-BACK was complained of')).toBeVisible();
+  await page.goto('/held');
+  const held = page
+    .getByRole('main')
+    .getByText(/must not run:/)
+    .last();
+  await expect(held).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Say what was found/ })
+    .last()
+    .click();
+  await page.getByLabel('What was found').last().fill('edge whole under the loupe');
+  await page.getByRole('button', { name: 'It may be used again' }).last().click();
+  await expect(said(page)).toContainText('may be used again');
+  await page.goto('/held?job=J-NONE&part=1');
+  await expect(page.getByText('There is no job J-NONE here with that operation.')).toBeVisible();
+});
