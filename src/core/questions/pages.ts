@@ -26,7 +26,7 @@ export const PAGES = {
   today: { of: 'code' },
   rack: {
     open: 'code',
-    do: ['measure', 'wear', 'stickout', 'tighten', 'down'],
+    do: ['measure', 'wear', 'stickout', 'tighten', 'down', 'hold'],
     new: ['build'],
     job: 'code',
     operation: 'number',

@@ -1,6 +1,6 @@
 import { breakageSheet, breakagesView } from '@/crib/breakage';
 import { jobView, runView } from '@/crib/jobs';
-import { assemblyView } from '@/crib/rack';
+import { assemblyView, labelOf, rackView } from '@/crib/rack';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { takeableView } from '@/crib/stock';
 import { todayView } from '@/crib/today';
@@ -101,7 +101,12 @@ it('its sheet ranks causes by what was seen, and a confirmed one teaches the nex
   const before = (await breakageSheet(crib.db, TODAY, ending))!;
   expect(before.line).toMatchObject({
     ...{ kind: 'broken', where: 'T7 of J-1, M2', lostParts: 1, lostMinutes: 22.5, waits: ['cause'] },
-    ...{ fragments: 'recut', recutBy: 'carbide 6 mm at full chip load', cents: 3150, centsAre: 'price of the cutter' },
+    ...{
+      fragments: 'recut',
+      recutBy: 'carbide 6 mm at full chip load',
+      cents: 3150,
+      centsAre: 'price of the cutter',
+    },
   });
   expect(before.causes[0]).toMatchObject({ cause: 'chips', for: ['chips packed', 'slot'], proof: [] });
   expect(before.causes[0]!.asks).toEqual(expect.arrayContaining(['dry', 'bogged']));
@@ -219,6 +224,11 @@ it('a cutter that is held back runs nowhere and is built with nowhere until some
     why: 'Its cutter is held back: fell on the floor',
   });
   expect((await assemblyView(crib.db, tag, crib.zone))!.heldBack).toBe('fell on the floor');
+  // Its label prints no figure to be entered, and the rack hangs it as stopped.
+  expect(labelOf((await assemblyView(crib.db, tag, crib.zone))!, crib.zone)).toMatchObject({
+    ...{ stop: 'held back: fell on the floor', registers: [] },
+  });
+  expect((await rackView(crib.db)).assemblies.find((a) => a.tag === tag)!.build).toBe('stop');
   await expect(crib.do('holdCutter', { piece, why: 'twice' })).rejects.toMatchObject({ code: 'CONFLICT' });
   expect(await work()).toContainEqual(['held', `Look at ${tag}`]);
   // In a drawer it counts for nothing, here as where something is built.

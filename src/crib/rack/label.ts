@@ -93,6 +93,7 @@ export function labelOf(card: AssemblyView, zone: string, machines: readonly str
     .filter((r, i) => i < (r.ofJob === null ? ROOM : 1))
     .map(registerWords);
   const stop =
+    (card.heldBack === null ? null : `held back: ${card.heldBack}`) ??
     card.judgements.find((j) => j.grade === 'stop')?.words ??
     card.ties.find((t) => t.use.grade === 'stop')?.use.why ??
     null;

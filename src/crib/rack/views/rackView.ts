@@ -25,7 +25,7 @@ export interface RackCard {
   wear: number | null;
   /** Where along the flute it is worn, mm from the tip, as read last; null: nobody said. */
   zone: { fromMm: number; toMm: number } | null;
-  /** What was judged of the build itself, at its worst. */
+  /** What was judged of the build itself, at its worst; a cutter that is held back stops it. */
   build: Grade;
   ties: RackTie[];
 }
@@ -67,7 +67,7 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   life: { minutes: a.life.minutes, used: a.life.used, leftMinutes: a.life.leftMinutes },
   wear: wearShare(a.wear),
   zone: a.wear.zone,
-  build: worstGrade(a.judgements),
+  build: a.heldBack === null ? worstGrade(a.judgements) : 'stop',
   ties: a.ties.map(({ operation, job, machine, t, reachMm, use: { grade, why, goodFor } }) => ({
     operation,
     job,

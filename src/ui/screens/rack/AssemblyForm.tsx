@@ -11,7 +11,7 @@ import { VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
-const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down'] as const;
+const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down', 'hold'] as const;
 type Act = (typeof ACTS)[number];
 export const isAct = (act: string): act is Act => isOne(ACTS, act);
 
@@ -31,11 +31,36 @@ interface Props {
 
 /** What is done with an assembly, one form at a time. */
 export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
-  const Form = { measure: Measured, wear: WearForm, stickout: Stickout, tighten: Tighten, down: DownForm }[
-    act
-  ];
+  const Form = {
+    measure: Measured,
+    wear: WearForm,
+    stickout: Stickout,
+    tighten: Tighten,
+    down: DownForm,
+    hold: HoldBack,
+  }[act];
   return <Form {...props} />;
 }
+
+/** Held back until somebody has looked at it: what it stands in runs nowhere. */
+const HoldBack = ({ card, onDone }: Props) => (
+  <>
+    <h2>Hold its cutter back</h2>
+    <p className="soft small">
+      It fell, it slipped, a part came back: {card.tag} runs nowhere, and {card.mark} counts for nothing,
+      until somebody says what was found.
+    </p>
+    <VerbForm
+      verb="holdCutter"
+      fixed={{ piece: card.mark }}
+      submit="Hold it back"
+      fields={[{ name: 'why', label: 'Why', wide: true }]}
+      begin
+      onDone={onDone}
+      said={(d) => `${d.piece} is held back`}
+    />
+  </>
+);
 
 const Measured = ({ card, devices, touchable, onDone }: Props) => (
   <Measure card={card} devices={devices} machines={touchable} onDone={onDone} />

@@ -70,6 +70,12 @@ export function AssemblyTag({
           {now?.runoutEntered ? entered(now.runoutEntered, now.runoutMm) : <NotMeasured />}
         </Row>
       </Rows>
+      {card.heldBack !== null && (
+        <Notice kind="stop">
+          <strong>Its cutter is held back: {card.heldBack}.</strong> It runs nowhere until somebody{' '}
+          <Link href={linkTo('held')}>says what was found</Link>.
+        </Notice>
+      )}
       {card.judgements
         .filter((j) => j.grade === 'stop')
         .map((j) => (
@@ -115,6 +121,11 @@ export function AssemblyTag({
           <Button variant="text" component={Link} href={query.href({ do: 'down' })} scroll={false}>
             take down
           </Button>
+          {card.heldBack === null && (
+            <Button variant="text" component={Link} href={query.href({ do: 'hold' })} scroll={false}>
+              hold back
+            </Button>
+          )}
           <Button variant="text" component={Link} href={linkToLabel(card.tag)} target="_blank">
             print tag
           </Button>
