@@ -11,6 +11,8 @@ export type {
   UseMachine,
   UseState,
 } from './use/facts';
+export { CHANGE_BASES } from './use/changeAt';
+export type { ChangeAt, ChangeBasis } from './use/changeAt';
 export { reachNeeded } from './use/depths';
 export { aboveEnd } from './use/zLimits';
 export type { EdgesNeeded } from './use/edgesNeeded';

@@ -29,6 +29,7 @@ export { logRank } from './survival/logRank';
 // When to change
 export { ageReplacement, costRate, minutesReached } from './change/ageReplacement';
 export type { ChangeCosts } from './change/ageReplacement';
+export { minutesUntilChange } from './change/minutesUntilChange';
 export { whenToChange } from './change/whenToChange';
 export { lastsOn, MOST_UNWATCHED_PARTS, unwatchedRun } from './change/unwatched';
 export type { UnwatchedChance, UnwatchedRun, UnwatchedTool } from './change/unwatched';

@@ -12,6 +12,7 @@ import { recipesAround, recipesHere } from '@/crib/cutting';
 import { found, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
+  type ChangeRuleRow,
   manyPassDepths,
   manyPrograms,
   manyToolPlans,
@@ -31,6 +32,7 @@ export const hereOf = (
   operation: OperationRow,
   pass: PassDepthRow | null,
   recipes: RecipesHere | null,
+  change: ChangeRuleRow | null = null,
 ): AskedHere => ({
   highestBeside: operation.highestBesideMm,
   passDepth: pass?.depthMm ?? null,
@@ -39,6 +41,7 @@ export const hereOf = (
   jaws: jawsOf(operation),
   partZero: operation.partZeroMm,
   recipes,
+  changeAt: change?.parts == null ? null : { parts: change.parts, basis: change.basis },
   fragmentsOfT: operation.fragmentsOfT,
 });
 

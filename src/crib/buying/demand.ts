@@ -21,6 +21,8 @@ export interface Booked {
   /** The number of the job that books it. */
   job: string;
   materialId: number;
+  /** Parts after which its cutter is changed; null: when a sign shows. */
+  changedAfter: number | null;
 }
 /** A T of a booked job whose need can't be said, and why. */
 export interface NotReckoned {
@@ -74,6 +76,7 @@ export function demandOf(
   inserts: ReadonlyMap<number, InsertsOf>,
 ): { booked: Booked[]; unknown: NotReckoned[] } {
   const ties = new Map(work.ties.map((t) => [`${t.operationId} ${t.t}`, t]));
+  const changes = new Map(work.changes.map((x) => [`${x.operationId} ${x.t}`, x.parts]));
   const booked: Booked[] = [];
   const unknown: NotReckoned[] = [];
   for (const o of work.operations) {
@@ -108,6 +111,7 @@ export function demandOf(
         cutterItemId: tied.cutterItemId,
         materialId: o.materialId,
         job: o.job,
+        changedAfter: changes.get(`${o.id} ${tool.t}`) ?? null,
         use: {
           job: `${o.job} T${tool.t}`,
           due: o.due,

@@ -14,6 +14,7 @@ export { recipeFromTool } from './verbs/recipeFromTool';
 export { recordCycle } from './verbs/recordCycle';
 export { signSetup } from './verbs/signSetup';
 export { stateOperation } from './verbs/stateOperation';
+export { stateChange } from './verbs/stateChange';
 export { statePassDepth } from './verbs/statePassDepth';
 export { storeProgram } from './verbs/storeProgram';
 export { tieTool } from './verbs/tieTool';

@@ -15,7 +15,7 @@ import { type ReadOnce, readOnce } from '@/crib/door';
 import { type AssemblyCard, judgedUse, standingCards } from '@/crib/rack';
 import { openWork, type Planned, type Work } from '@/crib/work';
 import type { Connection } from '@/data/database';
-import type { OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
+import type { ChangeRuleRow, OperationRow, PassDepthRow, TieRow } from '@/data/jobs';
 import type { SheetMust } from '@/data/sheets';
 import { cycleOf } from './cycleOf';
 
@@ -47,6 +47,8 @@ export interface ToolLine {
   /** Tied once, but taken down since. */
   wasTag: string | null;
   passDepth: string | null;
+  /** When its cutter is changed; null: nobody said. */
+  change: Pick<ChangeRuleRow, 'parts' | 'basis' | 'who' | 'entryId'> | null;
   reachMm: number | null;
   /** What it is planned to be, and to do; null: nobody said. */
   plan: PlannedLine | null;
@@ -86,7 +88,8 @@ export const openJobs = async (
   once: ReadOnce = readOnce(c, today),
 ): Promise<JobLine[]> => jobLines(await once(openWork), await once(standingCards));
 
-interface Around extends Omit<Work, 'ties' | 'passes' | 'plans'> {
+interface Around extends Omit<Work, 'ties' | 'passes' | 'plans' | 'changes'> {
+  changes: Map<string, ChangeRuleRow>;
   plans: Map<string, Planned>;
   ties: Map<string, TieRow>;
   passes: Map<string, PassDepthRow>;
@@ -99,6 +102,7 @@ export function jobLines(work: Work, cards: readonly AssemblyCard[]): JobLine[] 
   const around: Around = {
     ...work,
     ties: new Map(work.ties.map((t) => [keyOf(t), t])),
+    changes: new Map(work.changes.map((x) => [keyOf(x), x])),
     passes: new Map(work.passes.map((p) => [keyOf(p), p])),
     plans: new Map(work.plans.map((p) => [keyOf(p.row), p])),
     cards: new Map(cards.map((card) => [card.tag, card])),
@@ -138,6 +142,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
   const tied = around.assemblies.get(around.ties.get(key)?.assemblyId ?? -1);
   const card = tied && tied.takenDownEntryId === null ? held(around.cards, tied.tag) : null;
   const pass = around.passes.get(key) ?? null;
+  const change = around.changes.get(key) ?? null;
   const plan = around.plans.get(key) ?? null;
   const recipes = recipesHere(around.recipes, o.material, plan?.row.recipeId ?? null);
   const wasTag = card ? null : (tied?.tag ?? null);
@@ -150,9 +155,12 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
     words: card?.cutter.words ?? null,
     wasTag,
     passDepth: pass?.depthEntered ?? null,
+    change: change && {
+      ...{ parts: change.parts, basis: change.basis, who: change.who, entryId: change.entryId },
+    },
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
     plan: plan && plannedLine(plan, around.recipes),
-    here: hereOf(o, pass, recipes?.named ? recipes : null),
+    here: hereOf(o, pass, recipes?.named ? recipes : null, change),
     use:
       on?.use ??
       judgedUse(
@@ -163,6 +171,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
           t: tool.t,
           tool,
           pass,
+          change,
           plan,
           recipes,
         },

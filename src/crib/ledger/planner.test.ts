@@ -261,6 +261,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });
+  await does('stateChange', { operation, t: 7, parts: 30, basis: 'cost' });
   await does('stateOperation', { operation, highestBeside: 1 });
   await does('addOperation', { job: 'J-1', number: 20, machine: 'M2' });
   const { entry: over } = await does('writeSetupSheet', { operation, drawing: 'D-1', zeroZ: 30 });

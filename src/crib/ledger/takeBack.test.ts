@@ -429,6 +429,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     }),
   ],
   ['statePassDepth', () => ({ operation, t: 7, depth: 40 })],
+  ['stateChange', () => ({ operation, t: 7, parts: 30, basis: 'hand' })],
   ['logParts', () => ({ operation, parts: 6 })],
   ['assignUse', () => ({ operation, t: 7, tag: 'A-0002' })],
   ['recordWear', () => ({ tag: 'A-0001', flankWear: 0.25 })],

@@ -11,7 +11,7 @@ import { type LifeBook, loadLifeBook, openBook } from '@/crib/life';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import type { OperationRow } from '@/data/jobs';
+import { manyPartsCut, type OperationRow } from '@/data/jobs';
 import { manyWearReadings, type WearRow } from '@/data/life';
 import { manyPieceDoubts } from '@/data/breakage';
 import { manyTightened } from '@/data/devices';
@@ -79,6 +79,8 @@ interface Around {
   setThere: ReadonlyMap<string, Date>;
   /** What each was tightened with last, where somebody wrote it. */
   tightened: ReadonlyMap<number, Tightened>;
+  /** Parts that edge sets cut on an operation, of those that are changed after a number of parts. */
+  cutOn: ReadonlyMap<string, number>;
   /** Why cutters are held back, by piece. */
   heldBack: ReadonlyMap<number, string>;
 }
@@ -169,6 +171,7 @@ async function standingOf(
         )
       ).map((t) => [t.assemblyId, t]),
     ),
+    cutOn: await cutOnOf(c, rows, tiesOf),
     heldBack: new Map(
       (
         await manyPieceDoubts(
@@ -179,6 +182,18 @@ async function standingOf(
     ),
   };
   return rows.map((row) => cardOf(row, around));
+}
+
+/** Asked only of what is changed after a number of parts. */
+async function cutOnOf(c: Connection, rows: readonly AssemblyRow[], ties: Around['tiesOf']) {
+  const counted = rows.filter((r) => (ties.get(r.id) ?? []).some((t) => t.change?.parts != null));
+  const cut = counted.length
+    ? await manyPartsCut(
+        c,
+        counted.map((r) => r.edgeSetId),
+      )
+    : [];
+  return new Map(cut.map((x) => [`${x.edgeSetId} ${x.operationId}`, x.parts]));
 }
 
 /** Asked only where there is such a machine. */
@@ -226,6 +241,8 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     life,
     offWrench: tightened?.doubted ? tightened.wrench : null,
     heldBack,
+    cutOn: (operationId) => around.cutOn.get(`${row.edgeSetId} ${operationId}`) ?? 0,
+    lastsIn: (materialId) => around.book.next(row.cutterItemId, materialId)?.survival ?? null,
   };
   const card: AssemblyCard = {
     tag: row.tag,

@@ -10,7 +10,7 @@ import {
 import type { ToolReport } from '@/core/programs';
 import { hereOf, machineOf, partsLeftOf, readOtherwiseOn } from '@/crib/assemblies';
 import type { Planned } from '@/crib/work';
-import type { OperationRow, PassDepthRow, ProgramRow } from '@/data/jobs';
+import type { ChangeRuleRow, OperationRow, PassDepthRow, ProgramRow } from '@/data/jobs';
 import type { MachineRow } from '@/data/shop';
 
 /** A T of an operation: what its program and its planner say of it. */
@@ -23,6 +23,8 @@ export interface Asked {
   /** null: the program in force does not call it. */
   tool: ToolReport | null;
   pass: PassDepthRow | null;
+  /** When its cutter is changed; null: nobody said, or when a sign shows. */
+  change: ChangeRuleRow | null;
   plan: Planned | null;
   /** How its cutter is run in what is cut. */
   recipes: RecipesHere | null;
@@ -30,7 +32,7 @@ export interface Asked {
 
 /** The answer for a T: what stands on it, or nothing; `was`: what was taken down from it. */
 export const judgedUse = (
-  { operation, machine, program, t, tool, pass, recipes }: Asked,
+  { operation, machine, program, t, tool, pass, recipes, change }: Asked,
   assembly: (UseBuild & UseState) | null,
   was: string | null = null,
 ): UseJudgement =>
@@ -38,7 +40,7 @@ export const judgedUse = (
     ? notCalled(t)
     : judgeUse({
         asks: asksOf(tool, program ? readOtherwiseOn(program, machine).figures : []),
-        here: hereOf(operation, pass, recipes),
+        here: hereOf(operation, pass, recipes, change),
         machine: machineOf(machine),
         partsLeft: partsLeftOf(operation),
         assembly,

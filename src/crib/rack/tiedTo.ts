@@ -1,4 +1,5 @@
 import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
+import { minutesUntilChange } from '@/core/life';
 import { partsLeftOf } from '@/crib/assemblies';
 import type { MeasuredState } from '@/crib/measuring';
 import { judgePlanned } from '@/crib/work';
@@ -24,6 +25,10 @@ export type Stands = UseBuild &
     measured: MeasuredState;
     /** Its cutter as an item, which what is planned is held against. */
     item: { code: string; substrate: string | null };
+    /** Parts its edges cut on an operation. */
+    cutOn: (operationId: number) => number;
+    /** Share of fresh ones that lasts some minutes in a material; null: cannot say. */
+    lastsIn: (materialId: number) => ((minutes: number) => number) | null;
   };
 
 /** A T it is tied to, with whether it may run there now. `setAt`: when the machine's own setter last read it. */
@@ -40,8 +45,19 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
     use: judgedUse(asked, {
       ...stands,
+      life: lifeHere(asked, stands),
+      partsCut: stands.cutOn(o.id),
       ...lengthOn(asked, stands.measured, setAt),
       planned: judgePlanned(asked.plan, { ...stands.item, shape: stands.cutter }),
     }),
   };
+}
+
+/** Where it is changed after a number of parts, a fresh one cuts no longer than that in the mean. */
+function lifeHere({ operation, tool, change }: Asked, { life, lastsIn }: Stands): Stands['life'] {
+  if (change?.parts == null || !tool || !(tool.cutting_s > 0)) return life;
+  const survival = lastsIn(operation.materialId);
+  const until = minutesUntilChange(survival, (change.parts * tool.cutting_s) / 60);
+  const { freshMinutes } = life;
+  return { ...life, freshMinutes: freshMinutes == null ? null : Math.min(freshMinutes, until) };
 }

@@ -10,6 +10,7 @@ import type { Asked } from './judgedUse';
 export function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Map<number, Asked[]> {
   const operations = new Map(work.operations.map((o) => [o.id, o]));
   const passes = new Map(work.passes.map((p) => [`${p.operationId} ${p.t}`, p]));
+  const changes = new Map(work.changes.map((x) => [`${x.operationId} ${x.t}`, x]));
   const plans = new Map(work.plans.map((p) => [`${p.row.operationId} ${p.row.t}`, p]));
   const tied = work.ties.flatMap((tie) => {
     const operation = operations.get(tie.operationId);
@@ -24,6 +25,7 @@ export function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Map<number, As
       tool: program?.tools.find((x) => x.t === tie.t) ?? null,
       pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
       plan,
+      change: changes.get(`${operation.id} ${tie.t}`) ?? null,
       recipes: recipesHere(work.recipes, operation.material, plan?.row.recipeId ?? null),
     };
     return [{ assembly: tie.assemblyId, asked }];

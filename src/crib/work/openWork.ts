@@ -2,6 +2,8 @@ import { type CribItem, loadItems } from '@/crib/catalogue';
 import { type AssemblyRow, manyAssembliesById, manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import {
+  type ChangeRuleRow,
+  manyChangeRules,
   manyOpenOperations,
   manyOpenOperationsWith,
   manyPassDepths,
@@ -26,6 +28,8 @@ export interface Work {
   passes: PassDepthRow[];
   /** What each T is planned to be. */
   plans: Planned[];
+  /** When the cutter of each T is changed, where somebody said. */
+  changes: ChangeRuleRow[];
   /** How their cutters are run. */
   recipes: RecipesAround;
   /** What is tied, taken down or not, and what else stands. */
@@ -81,6 +85,7 @@ export async function askedOf(
     ties,
     passes: await manyPassDepths(c, ids),
     plans: await plannedOf(c, rows),
+    changes: await manyChangeRules(c, ids),
     recipes: await recipesAround(
       c,
       rows.flatMap((r) => r.recipeId ?? []),

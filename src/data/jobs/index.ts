@@ -48,6 +48,9 @@ export {
 // What is planned on each T, and what was pulled for it
 export { insertKitMove, insertToolPlan, manyKitMoves, manyToolPlans } from './plan';
 export type { KitMoveRow, ToolPlanRow } from './plan';
+// When it is changed
+export { insertChangeRule, manyChangeRules, manyPartsCut } from './change';
+export type { ChangeRuleRow } from './change';
 // How long a part took
 export { insertCycleRun, manyCycleRuns } from './cycle';
 export type { CycleRunRow } from './cycle';

@@ -19,11 +19,14 @@ export function edgesNeeded(
   goodFor: number | null,
   minutesPerPart: number,
   freshMinutes: number | null,
+  /** Parts after which each is changed; null: when a sign shows. */
+  changedAfter: number | null = null,
 ): EdgesNeeded | null {
   if (goodFor === null || minutesPerPart <= 0) return null;
   if (goodFor >= partsLeft) return { fresh: 0, first: partsLeft, every: null };
-  if (freshMinutes === null) return null;
-  const each = Math.floor(freshMinutes / minutesPerPart + 1e-9);
+  if (freshMinutes === null && changedAfter === null) return null;
+  const lasts = freshMinutes === null ? Infinity : Math.floor(freshMinutes / minutesPerPart + 1e-9);
+  const each = Math.min(lasts, changedAfter ?? Infinity);
   // A life that does not last one part would be changed within it.
   if (each < 1) return null;
   const fresh = Math.ceil((partsLeft - goodFor) / each);

@@ -1,6 +1,7 @@
 import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
 import type { Recipe } from '../../cutting';
+import type { ChangeAt } from './changeAt';
 import type { EdgesNeeded } from './edgesNeeded';
 import type { Extent, InForce, Tapping, WarningCode } from '../../programs';
 
@@ -69,6 +70,8 @@ export interface AskedHere {
   partZero?: number | null;
   /** Left out or null: none are kept. */
   recipes?: RecipesHere | null;
+  /** After how many parts its cutter is changed; left out or null: when a sign shows. */
+  changeAt?: ChangeAt | null;
   /** The T on which a cutter broke of whose fragments nobody said what became; left out or null: none. */
   fragmentsOfT?: number | null;
 }
@@ -127,6 +130,8 @@ export interface UseState {
   deviceDoubt?: boolean;
   /** Of a machine that measures its tools itself: whether it did, and was read back; left out: it does not. */
   setThere?: 'read' | 'not read';
+  /** Parts its edges cut on this operation; left out: none. */
+  partsCut?: number;
   /** Why its cutter is held back until somebody looked at it; null or left out: it is not. */
   heldBack?: string | null;
   /** The torque wrench it was tightened with last, where that was found off since; null or left out: it was not. */
@@ -175,7 +180,7 @@ export interface UseJudgement {
   judgements: Judgement[];
   /** The words of the worst; null where all are good. */
   why: string | null;
-  /** Parts it is expected to last for; 0 where it is worn; null: cannot say. */
+  /** Parts it is expected to last for, or until it is changed where that comes first; 0 where it is worn; null: cannot say. */
   goodFor: number | null;
   /** Fresh edge sets for the parts that are left; null: cannot say. */
   edges: (EdgesNeeded & { words: string }) | null;

@@ -71,9 +71,17 @@ export function judgeUse(use: Use): UseJudgement {
       ];
   const deciding = judgements.filter((j) => !j.aside);
   const grade = worstGrade(deciding);
-  const goodFor = assembly && partsGoodFor(asks, assembly);
+  const changeAt = use.here.changeAt ?? null;
+  const goodFor = assembly && partsGoodFor(asks, assembly, changeAt);
   const needed =
-    assembly && edgesNeeded(use.partsLeft, goodFor, asks.minutesPerPart, assembly.life.freshMinutes ?? null);
+    assembly &&
+    edgesNeeded(
+      use.partsLeft,
+      goodFor,
+      asks.minutesPerPart,
+      assembly.life.freshMinutes ?? null,
+      changeAt?.parts ?? null,
+    );
   return {
     grade,
     judgements,

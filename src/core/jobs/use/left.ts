@@ -1,5 +1,6 @@
 import { aside, type Judgement, mm, say } from '../../because';
 import { lifeState } from '../../life';
+import { type ChangeAt, judgeChange, partsUntilChange } from './changeAt';
 import type { ToolAsks, Use, UseState } from './facts';
 
 /** What says how long an edge goes on: the lives of others like it, or its own wear, whichever ends first. */
@@ -12,9 +13,22 @@ function leftBy(s: Pick<UseState, 'wear' | 'life'>): { minutes: number; by: 'lif
 
 /**
  * Parts that the life left is expected to do, or the wear of this very edge where that comes to its criterion first; 0 for
- * what is worn or past its life; null: cannot say. Example: 10.5 min left at 2 min a part: 5.
+ * what is worn or past its life; null: cannot say. Where it is changed after a number of parts, no more than are left until
+ * then. Example: 10.5 min left at 2 min a part: 5.
  */
 export function partsGoodFor(
+  asks: Pick<ToolAsks, 'minutesPerPart' | 'atLeast'>,
+  s: Pick<UseState, 'wear' | 'life' | 'partsCut'>,
+  changeAt: ChangeAt | null = null,
+): number | null {
+  const lasts = partsItLasts(asks, s);
+  if (changeAt === null) return lasts;
+  const until = partsUntilChange(changeAt, s.partsCut ?? 0);
+  return lasts === null ? until : Math.min(lasts, until);
+}
+
+/** The same without a planned change: how long it lasts. */
+function partsItLasts(
   asks: Pick<ToolAsks, 'minutesPerPart' | 'atLeast'>,
   s: Pick<UseState, 'wear' | 'life'>,
 ): number | null {
@@ -25,8 +39,13 @@ export function partsGoodFor(
 }
 
 /** Inserts, wear and life of what is to run. */
-export const judgeLeft = (use: Pick<Use, 'asks' | 'partsLeft'>, state: UseState): Judgement[] =>
-  [inserts(state), wear(use, state), life(use, state)].filter((j) => j !== null);
+export const judgeLeft = (use: Pick<Use, 'asks' | 'here' | 'partsLeft'>, state: UseState): Judgement[] =>
+  [
+    inserts(state),
+    wear(use, state),
+    ...judgeChange(use.here.changeAt ?? null, state.partsCut ?? 0),
+    life(use, state),
+  ].filter((j) => j !== null);
 
 function inserts({ inserts: i }: UseState): Judgement | null {
   if (!i) return null;
@@ -92,7 +111,7 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 /** Life left against the parts to make. That it is not known keeps nothing from running, and is said. */
 function life({ asks, partsLeft }: Pick<Use, 'asks' | 'partsLeft'>, s: UseState): Judgement | null {
   if (s.wear?.worn) return null;
-  const goodFor = partsGoodFor(asks, s);
+  const goodFor = partsItLasts(asks, s);
   const byWear = leftBy(s)?.by === 'wear';
   const why = byWear
     ? 'By the readings of this very edge, which comes to its criterion before the mean life. Chips and breaks are not in it.'

@@ -7,6 +7,8 @@ import {
   proposeReorder,
   type ShopCalendar,
 } from '@/core/buying';
+import { DEFAULTS } from '@/core/defaults';
+import { minutesUntilChange } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { type RunningBook, openBook, runningBook } from '@/crib/life';
@@ -172,18 +174,7 @@ async function linesOf(
     if (!item) return [];
     const supply = supplies.get(itemId) ?? null;
     const proposal = proposeOrder(
-      uses.map(({ use, cutterItemId, materialId }): BookedUse => {
-        const used = book.consumption(cutterItemId, materialId);
-        return {
-          ...use,
-          life: used && {
-            minutesPerEdge: used.minutesPerEdge,
-            spread: used.spread,
-            basis: `${used.basis}, ${used.edges} edges`,
-            guess: used.guess,
-          },
-        };
-      }),
+      uses.map((b): BookedUse => ({ ...b.use, life: lifeOf(b, book) })),
       supplyOf(
         item,
         left.get(itemId) ?? [],
@@ -202,6 +193,32 @@ async function linesOf(
     return proposal ? [{ item: { id: item.id, code: item.code, words: item.words }, proposal, supply }] : [];
   });
   return inOrder(lines);
+}
+
+/** What an edge does before it is used up: as they were used up here, or until it is changed where that comes first. */
+function lifeOf(
+  { use, cutterItemId, materialId, changedAfter }: Booked,
+  book: RunningBook,
+): BookedUse['life'] {
+  const used = book.consumption(cutterItemId, materialId);
+  const as = used && {
+    minutesPerEdge: used.minutesPerEdge,
+    spread: used.spread,
+    basis: `${used.basis}, ${used.edges} edges`,
+    guess: used.guess,
+  };
+  if (changedAfter === null) return as;
+  const until = minutesUntilChange(
+    book.next(cutterItemId, materialId)?.survival ?? null,
+    changedAfter * use.minutesPerPart,
+  );
+  if (!(until > 0) || (as && as.minutesPerEdge <= until)) return as;
+  return {
+    minutesPerEdge: until,
+    spread: as?.spread ?? DEFAULTS.spreadOfLives,
+    basis: `changed after ${changedAfter} parts`,
+    guess: false,
+  };
 }
 
 /** The most urgent first. */

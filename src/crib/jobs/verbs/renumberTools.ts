@@ -5,10 +5,12 @@ import type { Connection } from '@/data/database';
 import {
   insertPassDepth,
   insertProgram,
+  insertChangeRule,
   insertTie,
   insertToolPlan,
   manyPassDepths,
   manyPrograms,
+  manyChangeRules,
   manyTies,
   manyToolPlans,
   maybeOperation,
@@ -119,12 +121,19 @@ async function moveTools(
   const ties = await manyTies(c, [operation.id]);
   const passes = await manyPassDepths(c, [operation.id]);
   const plans = await manyToolPlans(c, [operation.id]);
+  const changes = await manyChangeRules(c, [operation.id]);
   for (const number of touched) {
     const was = old(number);
     // A number the program did not call has what was tied to it for another program: it goes to nobody.
     const tie = was === null || !calls(was) ? undefined : ties.find((x) => x.t === was);
     const pass = passes.find((x) => x.t === was);
     const plan = plans.find((x) => x.t === was);
+    const change = changes.find((x) => x.t === was);
+    if (change || changes.some((x) => x.t === number))
+      await insertChangeRule(c, moment.entryId, {
+        ...{ operationId: operation.id, t: number },
+        ...{ parts: change?.parts ?? null, basis: change?.basis ?? null },
+      });
     if (tie || ties.some((x) => x.t === number))
       await insertTie(c, moment.entryId, {
         ...{ operationId: operation.id, t: number, assemblyId: tie?.assemblyId ?? null },

@@ -97,9 +97,21 @@ export async function todayView(
         href,
         ...what,
       });
+    const due = wanted
+      .flatMap((t) => t.use.judgements)
+      .find((j) => j.code === 'CHANGE' && j.grade === 'question');
+    if (due && !a.wear.worn)
+      add({
+        kind: 'life',
+        todo: `Change the cutter of ${a.tag}`,
+        why: due.words,
+        because: due.because,
+        href,
+        ...what,
+      });
     const state = lifeState(a.life.used);
     // What is worn has nothing left, whatever its minutes say.
-    if (!a.wear.worn && a.life.used !== null && (state === 'past' || state === 'ending'))
+    if (!due && !a.wear.worn && a.life.used !== null && (state === 'past' || state === 'ending'))
       add({
         kind: 'life',
         todo: `Have another ready for ${a.tag}`,

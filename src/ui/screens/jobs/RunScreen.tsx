@@ -16,6 +16,7 @@ import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import { PartChecked } from './PartChecked';
 import styles from './Run.module.css';
 import { SizeOff } from './SizeOff';
+import { WhenChanged } from './WhenChanged';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({
@@ -165,6 +166,12 @@ export function RunScreen({
                     </Button>
                   </Acts>
                 )}
+                <WhenChanged
+                  operation={o.id}
+                  material={o.material}
+                  tool={t}
+                  item={card?.cutter.code ?? null}
+                />
                 {card && (
                   <Fold label={`Size off with T${t.t}?`}>
                     <SizeOff
@@ -202,6 +209,7 @@ const BURNS: Readonly<Record<string, string>> = {
 function LifeBar({ card, use }: { card: RackCard; use: UseJudgement }) {
   const used = use.goodFor === 0 ? 1 : card.life.used;
   const left = use.judgements.find((j) => j.code === 'LIFE');
+  const change = use.judgements.find((j) => j.code === 'CHANGE');
   return (
     <div>
       {used !== null && (
@@ -219,6 +227,7 @@ function LifeBar({ card, use }: { card: RackCard; use: UseJudgement }) {
         </div>
       )}
       {left && left.words !== use.why && <div className="small">{left.words}</div>}
+      {change && change.words !== use.why && <div className="small">{change.words}</div>}
     </div>
   );
 }
