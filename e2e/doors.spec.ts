@@ -207,7 +207,12 @@ test('the OpenAPI document lists every path, each answers as listed', async () =
   for (const [listed, methods] of paths) {
     const path = listed.replace('{entry}', String(job.program.entryId));
     // What is printed of a job is printed of one.
-    const asked = /(setup-sheet|kit)\.pdf$/.test(path) ? `${path}?number=J-3120` : path;
+    const number = /(setup-sheet|kit)\.pdf$/.test(path)
+      ? 'J-3120'
+      : path.endsWith('hold.pdf')
+        ? 'Q-0001'
+        : null;
+    const asked = number === null ? path : `${path}?number=${number}`;
     if ('get' in methods) expect((await call('GET', asked)).status, path).toBe(200);
     if ('post' in methods) {
       // A list of one kind of thing or another, which an empty object is not.

@@ -39,6 +39,10 @@ const VIEWS = [
   ['A recipe stated', '/cutting?new=recipe'],
   ['The bench', '/cutting?show=bench&recipe=R-0002'],
   ['Life', '/life'],
+  ['Broken', '/breakages?by=month'],
+  ['Held', '/held?open=Q-0001'],
+  ['A part that came back', '/held?job=J-4417&part=137'],
+  ['Hand-over', '/shift'],
   ['Buying', '/buying?open=EM8'],
   ['Entries', '/history'],
   ['Start', '/start?step=machine'],
@@ -441,6 +445,9 @@ test('the script of a first view is at most 300 kB, compressed as it comes: a pa
     '/places?show=stock',
     '/run/1',
     '/end/A-0042',
+    '/breakages',
+    '/held',
+    '/shift',
   ]) {
     const context = await browser.newContext({ baseURL: DEMO });
     await signIn(context);

@@ -157,6 +157,12 @@ export function openApi(): object {
     parameters: parametersOf({ question: A_JOB }),
     responses: { 200: { description: 'The sheet', content: { 'application/pdf': {} } }, default: problem },
   };
+  at('hand-over.pdf').get = {
+    operationId: 'hand_over_pdf',
+    summary: 'What is handed over of the shift, A4.',
+    tags: ['views'],
+    responses: { 200: { description: 'The sheet', content: { 'application/pdf': {} } }, default: problem },
+  };
   at('hold.pdf').get = {
     operationId: 'hold_pdf',
     summary: 'Tags of held parts of which nobody decided, A4, each with room for a verdict. Of ?number.',

@@ -34,6 +34,7 @@ import { emptyPocket, keepTool, loadPocket, stateMagazine } from '@/crib/pockets
 import { giveRegisters, recordCorrection } from '@/crib/registers';
 import { addDevice, addGauge, checkDevice, recordCalibration, recordTightening } from '@/crib/devices';
 import { counterEntryOf } from '@/crib/ledger';
+import { handOver, takeOver } from '@/crib/shift';
 import { accountFragments, confirmCause } from '@/crib/breakage';
 import { checkPart, clearCutter, holdCutter, holdParts, judgeParts } from '@/crib/held';
 import { endLife, recordWear } from '@/crib/life';
@@ -166,6 +167,8 @@ const DONE = [
   restatePromise,
   receiveOrder,
   sayOfWork,
+  handOver,
+  takeOver,
 ] as const;
 const counterEntry = counterEntryOf(DONE);
 

@@ -53,6 +53,7 @@ import { kitView, pocketsView } from '@/crib/pockets';
 import { registersView } from '@/crib/registers';
 import { countView, placesView, placeView } from '@/crib/places';
 import { assemblyView, rackView, toMeasureView } from '@/crib/rack';
+import { shiftView } from '@/crib/shift';
 import { shopView } from '@/crib/shop';
 import { movementsView, stockView, takeableView } from '@/crib/stock';
 import { dayView, missingView, todayView } from '@/crib/today';
@@ -229,6 +230,15 @@ export const VIEWS: readonly View[] = [
     'One cutter in one material: survival curve and lives; with costs, when to change it.',
     A_LIFE,
     (crib, asked) => lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', changeAsked(asked)),
+  ),
+  view(
+    'hand-over',
+    'What is handed over: what was done since the shift was taken over last, what must not run, runs out, is held, lent and waited for.',
+    NOTHING,
+    (crib, _, once) => {
+      const today = localDay(crib.now(), crib.zone);
+      return shiftView(crib.db, today, VERBS, once ?? readOnce(crib.db, today));
+    },
   ),
   view(
     'breakages',

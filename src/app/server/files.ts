@@ -6,6 +6,8 @@ import { localDay } from '@/core/units';
 import { type Beside, type Crib, mayRead, readQuestion, type Signed } from '@/crib/door';
 import { exportItems, exportMovements, exportStock, type Format } from '@/crib/exchange';
 import { holdSheet } from '@/crib/held';
+import { shiftView } from '@/crib/shift';
+import { VERBS } from '@/crib/verbs';
 import { jobView } from '@/crib/jobs';
 import { webOf } from '@/crib/keeping';
 import { kitView } from '@/crib/pockets';
@@ -15,6 +17,7 @@ import { maybePicture } from '@/data/catalogue';
 import { maybeProgramText } from '@/data/jobs';
 import { crib } from './crib';
 import { holdPdf } from './holdPdf';
+import { shiftPdf } from './shiftPdf';
 import { kitPdf } from './kitPdf';
 import { labelsPdf } from './labelPdf';
 import { setupPdf } from './setupPdf';
@@ -93,6 +96,13 @@ export async function setupFile(query: URLSearchParams): Promise<Response | null
   // The number of a job is a code: letters, digits, dots, strokes.
   const name = `${job.operation.job.replaceAll('/', '-')}-${job.operation.number}.pdf`;
   return attached(Uint8Array.from(pdf), 'application/pdf', name);
+}
+
+/** What is handed over, as it would be printed now. */
+export async function shiftFile(): Promise<Response> {
+  const { db, now, zone } = await crib();
+  const shift = await shiftView(db, localDay(now(), zone), VERBS);
+  return attached(Uint8Array.from(await shiftPdf(shift, now(), zone)), 'application/pdf', 'hand-over.pdf');
 }
 
 /** Tags of held parts as they would be printed now; null: no such hold. */

@@ -93,6 +93,7 @@ export const PAGES = {
   breakages: { ...BREAKAGES, open: 'number', by: COST_KEYS },
   held: { ...HELD, ...A_TRACE, open: 'code' },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
+  shift: {},
   history: ENTRIES,
   people: { open: 'code' },
   keeping: {},

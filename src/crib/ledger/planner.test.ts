@@ -343,6 +343,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('checkPart', { operation, part: 1, good: true });
   await does('holdParts', { operation, from: 2, to: 4, why: 'it broke', ending: broke });
   await does('judgeParts', { hold: 'Q-0001', from: 2, verdict: 'good' });
+  const { entry: handed } = await does('handOver', { words: 'look at T4' });
+  await does('takeOver', { handOver: handed });
   await does('holdCutter', { piece: 'E-0002', why: 'fell on the floor' });
   await everyView();
   await does('clearCutter', { piece: 'E-0002', found: 'whole' });

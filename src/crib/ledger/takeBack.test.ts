@@ -466,6 +466,14 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ piece: 'E-0003', place: 'S1', dc: '9.8', lcf: '20', recoated: 'TiAlN', costCents: 900 }),
     () => crib.do('sendToRegrind', { piece: 'E-0003', to: 'GRIND' }),
   ],
+  ['handOver', () => ({ words: 'HORI-3 is warm, look at T4' })],
+  [
+    'takeOver',
+    () => ({ handOver: over }),
+    async () => {
+      over = (await crib.do('handOver', {})).entry;
+    },
+  ],
   [
     'accountFragments',
     () => ({ ending, fragments: 'recut', recutBy: 'carbide 6 mm' }),
@@ -496,6 +504,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
 ];
 let ending = 0;
+let over = 0;
 let hold = '';
 let question = 0;
 let program = 0;

@@ -7,7 +7,7 @@ import type { BackupsJudged } from '@/core/keeping';
 import { linkTo } from '@/core/links';
 import type { DayView, TodayView, WorkKind, WorkLine } from '@/crib/today';
 import { BecauseThis, GradeMark } from '@/ui/kit/figure';
-import { Empty, Fold, Head, Notice, Views } from '@/ui/kit/page';
+import { Acts, Empty, Fold, Head, Notice, Views } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, shortDay, useSurroundings, useTimes } from '@/ui/shell';
@@ -93,6 +93,11 @@ export function TodayScreen({
               : `${view.lines.length} things wait: what can hurt or mislead first, then by day and machine.`}
           </div>
         </div>
+        <Acts>
+          <Button component={Link} href={linkTo('shift')}>
+            Hand over
+          </Button>
+        </Acts>
       </Head>
       {backups && (backups.grade === 'stop' || backups.grade === 'question') && (
         <Notice kind={backups.grade} label="Backups">

@@ -34,6 +34,7 @@ import {
   registersFile,
   setupFile,
   holdFile,
+  shiftFile,
   kitFile,
   shownPicture,
   storedProgram,
@@ -93,6 +94,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       return (await setupFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
     if (path === 'kit.pdf')
       return (await kitFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
+    if (path === 'hand-over.pdf') return await shiftFile();
     if (path === 'hold.pdf')
       return (await holdFile(new URL(request.url).searchParams)) ?? answer(nothingHere(path));
     if (path === 'archive.zip') return await wholeArchive(signed);

@@ -1,0 +1,6 @@
+// Rows
+export type { HandOverRow } from './types';
+// Reading
+export { manyHandOvers, manyPartsBetween } from './read';
+// Writing
+export { insertHandOver, insertHandOverTaken } from './write';
