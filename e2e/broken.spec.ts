@@ -2,6 +2,19 @@ import { DEMO } from '../playwright.config';
 import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, sends, shelved, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
+/** A machine of its own: what breaks here is tied to no T of the shop's others. */
+test.beforeAll(async () => {
+  const { status } = await fetch(`${DEMO}/api/v1/machines`, {
+    method: 'POST',
+    headers: { ...AS_OWNER, 'content-type': 'application/json' },
+    body: JSON.stringify({
+      ...{ who: 'IK', code: 'BROKE-1', name: 'Mill of what breaks', taper: '40 taper', k: '450' },
+      ...{ lengthSchool: 'datum', diameterSchool: 'radius', units: 'mm', hEqualsT: 'yes', rpmMax: '8000' },
+    }),
+  });
+  // A worker that begins anew after a failure finds it there.
+  expect([201, 409]).toContain(status);
+});
 
 const PROGRAM = [
   'G21 G90 G17 G54',
@@ -26,7 +39,7 @@ test('a cutter breaks at the machine: five taps, its fragments, its parts held a
       material: 'C45',
       quantity: 40,
       due: '2027-02-20',
-      machine: 'MILL-2',
+      machine: 'BROKE-1',
     },
   });
   await send('programs', { operation, text: PROGRAM });
@@ -115,7 +128,7 @@ test('a part came back: which edges cut it, and a cutter that is held back runs 
       material: 'C45',
       quantity: 40,
       due: '2027-02-20',
-      machine: 'MILL-2',
+      machine: 'BROKE-1',
     },
   });
   await send('programs', { operation, text: PROGRAM });
@@ -151,4 +164,54 @@ test('a part came back: which edges cut it, and a cutter that is held back runs 
   await expect(said(page)).toContainText('may be used again');
   await page.goto('/held?job=J-NONE&part=1');
   await expect(page.getByText('There is no job J-NONE here with that operation.')).toBeVisible();
+});
+
+test('a T is changed after so many parts: its machine counts them and says when it is due', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation } = await send('jobs', {
+    ...{
+      number: 'J-RULE',
+      part: 'Cover',
+      material: 'C45',
+      quantity: 40,
+      due: '2027-02-20',
+      machine: 'BROKE-1',
+    },
+  });
+  await send('programs', { operation, text: PROGRAM });
+  const shelf = await shelved(send, 'EM8-RULE');
+  await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/run/${String(operation)}`);
+  await page.getByRole('button', { name: /^T7 runs until a sign shows/ }).click();
+  await fill(page, { 'After so many parts (if known)': '4' });
+  await page.getByLabel('Chosen').selectOption('hand');
+  await page.getByRole('button', { name: 'So it is changed' }).click();
+  await expect(said(page)).toContainText('T7 is changed after 4 parts');
+  await expect(page.getByText('To be changed after 4 more of 4 parts')).toBeVisible();
+  await fitsWidth(page);
+  await fill(page, { 'Material lot (if known)': 'H-9' });
+  for (let more = 0; more < 3; more += 1)
+    await page.getByRole('button', { name: 'one more' }).first().click();
+  await page.getByRole('button', { name: 'Log parts' }).click();
+  await expect(page.getByText('Change it now: 4 of 4 parts cut')).toBeVisible();
+});
+
+test('the shift is handed over with a note, printed, and taken over by initials', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Hand over' }).click();
+  await expect(page.getByRole('heading', { name: 'Hand-over', exact: true })).toBeVisible();
+  await fill(page, { 'A note for whoever takes over (if known)': 'BROKE-1: look at the nozzle' });
+  await page.getByRole('button', { name: 'Hand over' }).click();
+  await expect(page.getByText(/BROKE-1: look at the nozzle/).first()).toBeVisible();
+  const sheet = await page.request.get('/api/v1/hand-over.pdf');
+  expect((await sheet.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+  await page.getByRole('button', { name: /^Take it over/ }).click();
+  await expect(said(page)).toContainText('taken over from IK');
+  await expect(page.getByText(/^since IK took over/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Hand over' })).toBeVisible();
 });

@@ -22,6 +22,9 @@ const NcEditor = dynamic(() => import('@/ui/kit/code/NcEditor'), {
 /** What a file says comes with the file. */
 const ReadHere = dynamic(() => import('./program/ReadHere').then((m) => m.ReadHere), { ssr: false });
 
+const textOf = async (file: File): Promise<string> =>
+  file.size <= LIMITS.programCharacters.most ? file.text() : '';
+
 /** Paste or drop an NC program: a file is read here first. It goes to /api/v1, since it can be megabytes; its text stays if it is refused. */
 export function ProgramDrop({
   operation,
@@ -42,6 +45,8 @@ export function ProgramDrop({
   const text = useRef<EditorText | null>(null);
   /** A file that was dropped before the editor had come. */
   const early = useRef<string | null>(null);
+  /** The text of a file that is being read. */
+  const taking = useRef<Promise<string>>(undefined);
   const put = (whole: string) => {
     if (text.current) text.current.put(whole);
     else early.current = whole;
@@ -62,9 +67,12 @@ export function ProgramDrop({
   const take = async (file: File) => {
     setName(file.name);
     start(file);
-    put(file.size <= LIMITS.programCharacters.most ? await file.text() : '');
+    // Whoever stores it at once waits for its text: what stood before must not be stored in its place.
+    taking.current = textOf(file).catch(() => '');
+    put(await taking.current);
   };
   const send = async () => {
+    await taking.current;
     const answer = await once((formId) =>
       post<{ tools: number; warnings: number; notUnderstood: number }>('/api/v1/programs', {
         formId,
