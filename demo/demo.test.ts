@@ -3,11 +3,13 @@ import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openMinutes, USUAL_CALENDAR } from '../src/core/buying';
+import { rankCauses } from '../src/core/breakage';
 import { readProgram } from '../src/core/programs';
 import { buyingView } from '../src/crib/buying';
 import { lifeView } from '../src/crib/life';
 import { todayView, type WorkKind } from '../src/crib/today';
 import { openTestCrib } from '../src/crib/testing';
+import { manyConfirmedCases } from '../src/data/breakage';
 import { openDatabase } from '../src/data/database';
 import { fillDemo } from './history';
 
@@ -42,11 +44,22 @@ it('fills by the verbs alone: same seed, same shop, with something of everything
     'grade',
     'late back',
     'count',
+    'held',
   ] as WorkKind[])
     expect(kinds).toContain(kind);
   const life = await lifeView(crib.db);
   expect(life.lines.filter((l) => l.lives >= 4).length).toBeGreaterThanOrEqual(3);
   expect((await buyingView(crib.db, '2027-01-12')).lines.length).toBeGreaterThan(8);
+  // Its confirmed causes, each left out once: the right one is among the first two in four of five.
+  const confirmed = await manyConfirmedCases(crib.db, 100);
+  const places = confirmed.map((one, i) =>
+    rankCauses(
+      one,
+      confirmed.filter((_, j) => j !== i),
+    ).findIndex((r) => r.cause === one.cause),
+  );
+  expect(confirmed.length).toBeGreaterThanOrEqual(7);
+  expect(places.filter((p) => p < 2).length / places.length).toBeGreaterThanOrEqual(0.8);
   // Minutes of all edge sets are parts times minutes per part of the programs, neither more nor less.
   const booked = await crib.db.query<{ n: number }>('select sum(minutes) as n from use');
   const logs = await crib.db.query<{ parts: number; report: ReturnType<typeof readProgram> }>(

@@ -133,7 +133,11 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
   ],
   'life/survival': [{ lives: [] }, { steps: [], median: null, mean: null }],
   'breakage/causes': [
-    { seen: ['longer', 'rings'], notSeen: ['hit'], confirmed: [{ cause: 'pulled out', seen: ['longer'] }] },
+    {
+      seen: ['longer', 'bright rings on the shank'],
+      notSeen: ['hit'],
+      confirmed: [{ cause: 'pulled out', seen: ['longer'] }],
+    },
     { causes: expect.arrayContaining([expect.objectContaining({ cause: 'pulled out', cases: [0] })]) },
   ],
   'life/next': [

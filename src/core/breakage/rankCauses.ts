@@ -43,7 +43,7 @@ const USUAL_IN_ALL = CAUSE_NAMES.reduce((sum, c) => sum + CAUSES[c].usual, 0);
  * with it (naive Bayes), and each confirmed case of the shop is counted beside the starting shares, which count as 8 cases of
  * a cause and 20 in all, so that ten cases of one kind are felt and one is not believed at once.
  * Sources: signs and causes are common practice; counting on a prior as in any text of Bayesian estimation.
- * One pass over the cases. Example: 'longer' and 'rings': pulled out of its holder first.
+ * One pass over the cases. Example: 'longer' and 'bright rings on the shank': pulled out of its holder first.
  */
 export function rankCauses(scene: Scene, confirmed: readonly ConfirmedCase[] = []): RankedCause[] {
   const of = new Map(

@@ -183,7 +183,7 @@ export async function mustBeClear(
         field: name,
         value: t ?? open.operationId,
         limit: 'all found, or the spot recut',
-        wayOut: `Find all of them, or say by what the spot was recut: under Breakages, number ${open.entryId}.`,
+        wayOut: `Say under Broken, at ${open.mark}: all found, or by what the spot was recut.`,
       },
     );
   if (t !== null) moment.leansOn((await maybeFragmentsOn(c, operationId, t))?.entryId ?? null);

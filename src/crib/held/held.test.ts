@@ -44,6 +44,13 @@ it('a cutter that broke leaves its T stopped, on every screen alike, until its f
   await crib.do('checkPart', { operation, part: 4, good: true });
   await crib.do('checkPart', { operation, good: false });
   later();
+  // Nobody said what became of the fragments: another goes in only after that, and nothing was written.
+  await expect(
+    crib.do('endLife', {
+      ...{ tag, kind: 'broken', rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: 34 } },
+    }),
+  ).rejects.toMatchObject({ code: 'REFUSED', parts: [{ field: 'fragments' }] });
+  expect((await breakagesView(crib.db, TODAY)).lines).toEqual([]);
   const done = await crib.do('endLife', {
     ...{ tag, kind: 'broken', signs: ['chips packed', 'slot'], lostParts: 1, lostMinutes: '22,5' },
     partsSince: [{ operation, parts: 3 }],

@@ -40,8 +40,11 @@ export const manyBreakages = (c: Connection, before: number | null, limit: numbe
 export const manyBreakagesSince = (c: Connection, since: Date, limit: number) =>
   many<BreakageRow>(
     c,
-    // The index goes by entry; what happened since was written since.
-    `${CASE} where ${KINDS} and e.happened_at >= $2 order by x.entry_id desc limit $1`,
+    // The index goes by entry, and nothing is entered before it happened: what was entered before that time is not looked at.
+    `${CASE} where ${KINDS} and e.happened_at >= $2 and x.entry_id > coalesce((
+       select y.entry_id from ending y join entry ye on ye.id = y.entry_id
+       where ${KINDS.replace('x.', 'y.')} and ye.recorded_at < $2 order by y.entry_id desc limit 1), 0)
+     order by x.entry_id desc limit $1`,
     [limit, since],
   );
 export const maybeBreakage = (c: Connection, entryId: number) =>
@@ -62,7 +65,8 @@ export const manyConfirmedCases = (c: Connection, limit: number) =>
 export const manyOpenFragments = (c: Connection, operationIds: readonly number[]) =>
   many<OpenFragmentsRow>(
     c,
-    `select w.id as entry_id, w.operation_id, w.t, j.number as job, e.happened_at from waits_now w join entry e on e.id = w.id
+    `select w.id as entry_id, w.operation_id, w.t, j.number as job, p.mark, e.happened_at from waits_now w join entry e on e.id = w.id
+     join breakage b on b.entry_id = w.id join edge_set s on s.id = b.edge_set_id join piece p on p.id = s.piece_id
      join operation o on o.id = w.operation_id join job j on j.id = o.job_id
      where w.kind = 'fragments' and w.operation_id = any ($1)
      order by e.happened_at, e.id`,

@@ -46,6 +46,7 @@ export interface OpenFragmentsRow {
   operationId: number;
   job: string;
   t: number;
+  mark: string;
   happenedAt: Date;
 }
 

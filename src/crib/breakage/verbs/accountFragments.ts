@@ -19,7 +19,7 @@ export const accountFragments = defineVerb({
         field: 'ending',
         value: input.ending,
         limit: 'one that broke on a T of a job',
-        wayOut: 'Look under Breakages which one waits.',
+        wayOut: 'Look under Broken which one waits.',
       });
     if (one.happenedAt > moment.happenedAt)
       throw new Problem('INVALID_INPUT', `happenedAt: ${one.mark} had not broken yet then`, {

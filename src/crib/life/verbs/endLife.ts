@@ -7,6 +7,7 @@ import {
   heldBy,
   standing,
 } from '@/crib/assemblies';
+import { leavesFragments } from '@/core/breakage';
 import { bookEnding, endingFields, mustBeClear } from '@/crib/breakage';
 import { defineVerb, field, foundInUse, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/work';
@@ -95,6 +96,17 @@ export const endLife = defineVerb({
       },
     );
     // Before the next cutter goes in: what became of the fragments of this one, and of what broke there before.
+    if (leavesFragments(input.kind) && input.fragments === undefined && ties.length)
+      throw new Problem(
+        'REFUSED',
+        'What became of its fragments? A shard left in the cut breaks the next cutter',
+        {
+          field: 'fragments',
+          value: null,
+          limit: 'all found, or the spot recut',
+          wayOut: 'Find all of them, or say by what the spot was recut; or take it down for now.',
+        },
+      );
     for (const tie of ties) await mustBeClear(c, moment, tie.operationId, tie.t, 'fragments');
     for (const tie of ties)
       await insertTie(c, moment.entryId, {
