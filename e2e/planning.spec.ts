@@ -111,6 +111,8 @@ test('from an earlier job to the kit: a wrong H, a Z too deep and a tool too sho
   // The right program: one is left. 24 above and 8 below ask for 32 of reach, and 30 stand out.
   await page.goto('/jobs?open=J-9002');
   await page.getByLabel('Choose the program’s file').setInputFiles(dropped('bracket-3.nc', PROGRAM()));
+  // What it says comes with the file: nobody stores it before.
+  await expect(page.getByRole('region', { name: 'What bracket-3.nc says' })).toContainText('T32');
   await page.getByRole('button', { name: 'Read and store' }).click();
   await expect(line('T31')).toContainText('2 mm short: the holder would hit');
   // One with flutes of 34 is built, 36 out, and tied in its place.
