@@ -103,7 +103,15 @@ test('its path is drawn: a tool is shown alone, and a place in either picture is
   const isDrawn = path.locator('[data-drawn=true]');
   await expect(isDrawn).toBeVisible();
   await expect(path.getByRole('img', { name: /^Z over .* down to −15.00 mm/ })).toBeVisible();
+  const pictures = path.locator('canvas, svg[role=img]');
+  const where = () =>
+    pictures.evaluateAll((all) => all.map((one) => one.getBoundingClientRect().top + scrollY));
+  const stood = await where();
   await path.getByRole('button', { name: 'T8' }).click();
+  // While another tool is drawn, and after it, the pictures stay where they are.
+  expect(await where()).toEqual(stood);
+  await expect(isDrawn).toBeVisible();
+  expect(await where()).toEqual(stood);
   // What the tap cuts is drawn in ink, the rest faint: the first place of it from above is a hole.
   const canvas = path.locator('canvas');
   const inInk = () =>

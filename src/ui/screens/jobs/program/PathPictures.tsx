@@ -58,9 +58,12 @@ export function PathPictures({
       {drawing.state === 'nothing' && (
         <p className="soft small">No place of its path is known, so there is nothing to draw.</p>
       )}
-      {drawing.state === 'drawing' && (
-        <LinearProgress variant="determinate" aria-label="Drawing its path" value={100 * drawing.share} />
-      )}
+      {/* Its room is kept: a picture that moved as the bar went would lie elsewhere under the pointer. */}
+      <div className={styles.progress}>
+        {drawing.state === 'drawing' && (
+          <LinearProgress variant="determinate" aria-label="Drawing its path" value={100 * drawing.share} />
+        )}
+      </div>
       {drawn && (
         <div className={styles.pictures} data-drawn={drawing.state === 'drawn'}>
           <DepthChart
