@@ -28,23 +28,23 @@ const PROGRAM = [
   'M30',
 ].join('\n');
 
+/** A job whose T7 has a cutter of its own and cuts 2 min a part. */
+async function cutting(send: ReturnType<typeof sends>, name: string) {
+  const { operation } = await send('jobs', {
+    ...{ number: `J-${name}`, part: 'Cover', material: 'C45', quantity: 40, due: '2027-02-20' },
+    machine: 'BROKE-1',
+  });
+  await send('programs', { operation, text: PROGRAM });
+  const shelf = await shelved(send, `EM8-${name}`);
+  const { tag } = await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  return { operation, number: tag };
+}
+
 test('a cutter breaks at the machine: five taps, its fragments, its parts held and decided, its cause', async ({
   page,
 }) => {
   const send = sends(page);
-  const { operation } = await send('jobs', {
-    ...{
-      number: 'J-BROKE',
-      part: 'Cover',
-      material: 'C45',
-      quantity: 40,
-      due: '2027-02-20',
-      machine: 'BROKE-1',
-    },
-  });
-  await send('programs', { operation, text: PROGRAM });
-  const shelf = await shelved(send, 'EM8-BROKE');
-  const { tag: number } = await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  const { operation, number } = await cutting(send, 'BROKE');
   await send('parts', { operation, parts: 6, materialLot: 'H-33' });
 
   await page.setViewportSize({ width: 390, height: 844 });
@@ -121,19 +121,7 @@ test('a part came back: which edges cut it, and a cutter that is held back runs 
   page,
 }) => {
   const send = sends(page);
-  const { operation } = await send('jobs', {
-    ...{
-      number: 'J-BACK',
-      part: 'Cover',
-      material: 'C45',
-      quantity: 40,
-      due: '2027-02-20',
-      machine: 'BROKE-1',
-    },
-  });
-  await send('programs', { operation, text: PROGRAM });
-  const shelf = await shelved(send, 'EM8-BACK');
-  await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  const { operation } = await cutting(send, 'BACK');
   await send('parts', { operation, parts: 5 });
   await page.goto('/held');
   await fill(page, { Job: 'J-BACK', 'Part number': 'three' });
@@ -166,23 +154,36 @@ test('a part came back: which edges cut it, and a cutter that is held back runs 
   await expect(page.getByText('There is no job J-NONE here with that operation.')).toBeVisible();
 });
 
+test('what broke is taken down at the bench: its fragments are said there, and nothing waits for them', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation, number } = await cutting(send, 'DOWN');
+  await page.goto(`/rack?open=${String(number)}&do=down`);
+  const tag = tagOf(page);
+  await tag.getByRole('radio', { name: 'ended', exact: true }).click();
+  await tag.getByLabel('Cutter goes to').selectOption('USED');
+  await tag.getByLabel('How it ended').selectOption('broken');
+  await tag.getByLabel('Fragments, where it broke').selectOption('recut');
+  await tag.getByRole('button', { name: 'Take down' }).click();
+  await expect(tag.getByText('recut by what is not said').first()).toBeVisible();
+  await fill(tag, { 'Recut by, where they were not found (if known)': 'carbide 6 mm' });
+  await tag.getByRole('button', { name: 'Take down' }).click();
+  await expect(said(page)).toContainText('taken down');
+  await page.goto(`/run/${String(operation)}`);
+  await expect(page.getByText('was taken down').first()).toBeVisible();
+  await expect(page.getByText(/Fragments/)).toHaveCount(0);
+  // An address that says what is no end is answered, and says so.
+  await page.goto('/end/A-0042?how=sulked');
+  await expect(page.getByText(/how: “sulked”|sulked/).first()).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'broken' })).not.toBeChecked();
+});
+
 test('a T is changed after so many parts: its machine counts them and says when it is due', async ({
   page,
 }) => {
   const send = sends(page);
-  const { operation } = await send('jobs', {
-    ...{
-      number: 'J-RULE',
-      part: 'Cover',
-      material: 'C45',
-      quantity: 40,
-      due: '2027-02-20',
-      machine: 'BROKE-1',
-    },
-  });
-  await send('programs', { operation, text: PROGRAM });
-  const shelf = await shelved(send, 'EM8-RULE');
-  await send('assemblies', { ...shelf, stickout: 30, for: { operation, t: 7 } });
+  const { operation } = await cutting(send, 'RULE');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/run/${String(operation)}`);
   await page.getByRole('button', { name: /^T7 runs until a sign shows/ }).click();

@@ -244,7 +244,7 @@ export const VIEWS: readonly View[] = [
     'breakages',
     'What broke, the latest first, and what it cost in the last twelve months, by cause, cutter, T, machine and month; before one of them.',
     BREAKAGES,
-    (crib, { before }) => breakagesView(crib.db, localDay(crib.now(), crib.zone), before ?? null),
+    (crib, { before }) => breakagesView(crib.db, localDay(crib.now(), crib.zone), crib.zone, before ?? null),
   ),
   view(
     'breakage',

@@ -6,11 +6,11 @@ import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
   const { asked, wrong } = await askedOf('breakages', searchParams);
-  const { db, today } = await openForPage();
+  const { db, today, zone } = await openForPage();
   return (
     <Asked wrong={wrong}>
       <BreakagesScreen
-        view={await breakagesView(db, today, asked.before ?? null)}
+        view={await breakagesView(db, today, zone, asked.before ?? null)}
         open={asked.open === undefined ? null : await breakageSheet(db, today, asked.open)}
       />
     </Asked>

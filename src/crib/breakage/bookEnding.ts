@@ -59,12 +59,6 @@ export async function bookEnding(
   assembly: AssemblyRow,
   said: Said,
 ): Promise<{ operation: number; t: number } | null> {
-  await insertEnding(c, moment.entryId, {
-    edgeSetId: assembly.edgeSetId,
-    kind: said.kind,
-    signs: JSON.stringify(said.signs ?? []),
-    costCents: said.costCents ?? null,
-  });
   if (!isBreak(said.kind)) {
     const name = (['at', 'lostParts', 'lostMinutes', 'fragments', 'recutBy'] as const).find(
       (n) => said[n] !== undefined,
@@ -76,8 +70,27 @@ export async function bookEnding(
         limit: 'said of what broke, chipped, crashed or was pulled out',
         wayOut: 'Leave it out, or say that it broke.',
       });
-    return null;
-  }
+  } else if (said.fragments && !leavesFragments(said.kind))
+    throw new Problem('INVALID_INPUT', `fragments: a cutter that was ${ENDINGS[said.kind].words} is whole`, {
+      field: 'fragments',
+      value: said.fragments,
+      limit: 'said of what broke, chipped or crashed',
+      wayOut: 'Leave it out, or say that it broke.',
+    });
+  else if (said.recutBy !== undefined && said.fragments === undefined)
+    throw new Problem('INVALID_INPUT', 'recutBy: whether the fragments were found is not said', {
+      field: 'fragments',
+      value: null,
+      limit: 'recut, where it says by what',
+      wayOut: 'Say ‘not found, recut’; or leave out by what.',
+    });
+  await insertEnding(c, moment.entryId, {
+    edgeSetId: assembly.edgeSetId,
+    kind: said.kind,
+    signs: JSON.stringify(said.signs ?? []),
+    costCents: said.costCents ?? null,
+  });
+  if (!isBreak(said.kind)) return null;
   const at = await brokeAt(c, assembly, said);
   const operation = at && (await maybeOperation(c, at.operation));
   if (operation) moment.leansOn(operation.entryId);
@@ -90,20 +103,7 @@ export async function bookEnding(
     lostMinutes: maybeNumber(said.lostMinutes),
     fragments: leavesFragments(said.kind),
   });
-  if (said.fragments) {
-    if (!leavesFragments(said.kind))
-      throw new Problem(
-        'INVALID_INPUT',
-        `fragments: a cutter that was ${ENDINGS[said.kind].words} is whole`,
-        {
-          field: 'fragments',
-          value: said.fragments,
-          limit: 'said of what broke, chipped or crashed',
-          wayOut: 'Leave it out, or say that it broke.',
-        },
-      );
-    await bookFragments(c, moment, moment.entryId, said.fragments, said.recutBy);
-  }
+  if (said.fragments) await bookFragments(c, moment, moment.entryId, said.fragments, said.recutBy);
   return at;
 }
 

@@ -50,7 +50,7 @@ it('a cutter that broke leaves its T stopped, on every screen alike, until its f
       ...{ tag, kind: 'broken', rebuild: { cutter: { item: 'EM10', place: 'S1' }, stickout: 34 } },
     }),
   ).rejects.toMatchObject({ code: 'REFUSED', parts: [{ field: 'fragments' }] });
-  expect((await breakagesView(crib.db, TODAY)).lines).toEqual([]);
+  expect((await breakagesView(crib.db, TODAY, crib.zone)).lines).toEqual([]);
   const done = await crib.do('endLife', {
     ...{ tag, kind: 'broken', signs: ['chips packed', 'slot'], lostParts: 1, lostMinutes: '22,5' },
     partsSince: [{ operation, parts: 3 }],
@@ -86,6 +86,10 @@ it('no cutter goes on the T and no part is logged there before that, not by any 
   await log(1, { happenedAt: '2027-01-05T08:59:59Z' }).catch((e: { message: string }) =>
     expect(e.message).not.toBe(refused.message),
   );
+  const { program } = (await jobView(crib.db, 'J-1'))!;
+  await expect(
+    crib.do('renumberTools', { operation, program: program!.entryId, numbers: [{ t: 7, to: 17 }] }),
+  ).rejects.toMatchObject(refused);
   await expect(crib.do('accountFragments', { ending, fragments: 'recut' })).rejects.toMatchObject({
     parts: [{ field: 'recutBy' }],
   });
@@ -146,7 +150,7 @@ it('its sheet ranks causes by what was seen, and a confirmed one teaches the nex
   await crib.do('counterEntry', { counters: entry });
   expect((await breakageSheet(crib.db, TODAY, ending))!.line.cause).toBe('feed');
   expect(await breakageSheet(crib.db, TODAY, 1)).toBeNull();
-  const view = await breakagesView(crib.db, TODAY);
+  const view = await breakagesView(crib.db, TODAY, crib.zone);
   expect(view.lines.map((l) => l.entryId)).toEqual([second.entry, ending]);
   expect(view.year.by.machine).toMatchObject([
     {
@@ -268,6 +272,9 @@ it('where it is tied to several T the one is asked for; what merely wore has no 
   await expect(end({ kind: 'broken', at: { operation: other, t: 8 } })).rejects.toMatchObject({
     parts: [{ field: 'at' }],
   });
+  await expect(end({ kind: 'broken', at: { operation, t: 7 }, recutBy: 'carbide' })).rejects.toMatchObject({
+    parts: [{ field: 'fragments' }],
+  });
   await expect(end({ kind: 'worn', fragments: 'found' })).rejects.toMatchObject({
     parts: [{ field: 'fragments' }],
   });
@@ -284,4 +291,12 @@ it('where it is tied to several T the one is asked for; what merely wore has no 
   expect((await jobView(crib.db, 'J-2'))!.tools[0]!.use.judgements.map((j) => j.code)).not.toContain(
     'FRAGMENTS',
   );
+});
+
+it('a month is the shop’s: what broke at half past nine on New Year’s Eve in St John’s is of the old year', async () => {
+  crib.at('2028-01-01T01:00:00Z');
+  const tag = await build();
+  await crib.do('endLife', { tag, kind: 'broken' });
+  const { year } = await breakagesView(crib.db, '2028-01-01', 'America/St_Johns');
+  expect(year.by.month.at(-1)).toMatchObject({ key: '2027-12', cases: 1 });
 });

@@ -80,3 +80,16 @@ it('what is handed over waits as it was until somebody takes it, and is taken on
   await crib.do('counterEntry', { counters: next.entry });
   expect((await shift()).waiting).toBeNull();
 });
+
+it('where more was done than is looked through, it says that there is more', async () => {
+  for (let i = 0; i < 410; i += 1)
+    await crib.do('stateFacts', {
+      item: 'EM10',
+      facts: { LCF: { value: String(20 + (i % 3)), origin: 'guess' } },
+    });
+  const { done, more } = await shift();
+  expect([done.length, more]).toEqual([60, true]);
+  // What says nothing to whoever takes over fills the page as well: what is below it is not nothing.
+  for (let i = 0; i < 405; i += 1) await crib.do('saveView', { name: `v${i}`, address: '/cutters?q=drill' });
+  expect((await shift()).more).toBe(true);
+});

@@ -114,10 +114,10 @@ export const manyHoldVerdicts = (c: Connection, holdIds: readonly number[]) =>
 
 /** The number of the last part of each of some operations that was checked and found good; those without one are left out. */
 export const manyLastGood = (c: Connection, operationIds: readonly number[]) =>
-  many<{ operationId: number; part: number }>(
+  many<{ operationId: number; part: number; entryId: number }>(
     c,
-    `select k.operation_id, max(k.part) as part from part_check k join live_entry e on e.id = k.entry_id
-     where k.operation_id = any ($1) and k.good group by 1 order by 1`,
+    `select distinct on (k.operation_id) k.operation_id, k.part, k.entry_id from part_check k join live_entry e on e.id = k.entry_id
+     where k.operation_id = any ($1) and k.good order by k.operation_id, k.part desc, k.entry_id desc`,
     [operationIds],
   );
 

@@ -4,6 +4,7 @@ import { assemblyView } from '@/crib/rack';
 import { shopView } from '@/crib/shop';
 import { takeableView } from '@/crib/stock';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
+import { Asked } from '@/ui/shell';
 import { readable, type Search } from '../../server/search';
 import { openForPage } from '../../server/views';
 
@@ -14,16 +15,18 @@ export default async function Page({
   params: Promise<{ tag: string }>;
   searchParams: Search;
 }) {
-  const { asked } = await readable(AN_END, searchParams);
+  const { asked, wrong } = await readable(AN_END, searchParams);
   const { db, today, zone, view } = await openForPage();
   const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
   return (
-    <EndScreen
-      card={card}
-      takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code }, today)).sources}
-      places={(await view(shopView)).places}
-      asked={asked}
-    />
+    <Asked wrong={wrong}>
+      <EndScreen
+        card={card}
+        takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code }, today)).sources}
+        places={(await view(shopView)).places}
+        asked={asked}
+      />
+    </Asked>
   );
 }

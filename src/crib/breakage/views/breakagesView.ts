@@ -12,7 +12,7 @@ import {
   type Seen,
 } from '@/core/breakage';
 import { LIMITS } from '@/core/limits';
-import { addDays } from '@/core/units';
+import { addDays, localDay } from '@/core/units';
 import {
   type BreakageRow,
   manyBreakages,
@@ -76,6 +76,7 @@ const PAGE = 50;
 export async function breakagesView(
   c: Connection,
   today: string,
+  zone: string,
   before: number | null = null,
 ): Promise<BreakagesView> {
   const page = await manyBreakages(c, before, PAGE + 1);
@@ -91,7 +92,7 @@ export async function breakagesView(
       entries: (of.get(sum.key) ?? []).map((l) => l.entryId),
     }));
   };
-  const months = by((l) => l.happenedAt.toISOString().slice(0, 7));
+  const months = by((l) => localDay(l.happenedAt, zone).slice(0, 7));
   return {
     lines,
     next: page.length > PAGE ? (lines.at(-1)?.entryId ?? null) : null,

@@ -1,4 +1,5 @@
 import { type Renumbered, wrongNumbers } from '@/core/programs';
+import { mustBeClear } from '@/crib/breakage';
 import { defineVerb, field, found, type Moment, Problem, toNumber } from '@/crib/door';
 import { readByMachine } from '@/crib/assemblies';
 import type { Connection } from '@/data/database';
@@ -89,6 +90,8 @@ export const renumberTools = defineVerb({
         limit: 'T, H and D as numbers, in the main program',
         wayOut: 'Number it by hand, and store the program as it is then.',
       });
+    // Under another number the T would take the next cutter before anybody looked for the fragments.
+    await mustBeClear(c, moment, operation.id, null, 'numbers');
     moment.leansOn(operation.entryId);
     moment.leansOn(program.entryId);
     await moveTools(c, moment, operation, program, numbers);

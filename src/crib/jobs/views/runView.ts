@@ -24,8 +24,8 @@ export interface RunView {
   assemblies: RackCard[];
   /** What was logged last, to be taken back where it was wrong. */
   lastLog: PartsLogRow | null;
-  /** The number of the last part that was found good; 0: none was checked. */
-  lastGood: number;
+  /** The last part that was found good, and the check that said so; null: none was checked. */
+  lastGood: { part: number; entryId: number } | null;
   openUses: Pick<OpenUseSum, 't' | 'minutes'>[];
   /** Assemblies that may have run them; empty where none are open. */
   standing: JobView['standing'];
@@ -49,7 +49,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
     lastLog,
-    lastGood: good?.part ?? 0,
+    lastGood: good ? { part: good.part, entryId: good.entryId } : null,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),
     standing: openUses.length ? await standingChoices(c) : [],
   };

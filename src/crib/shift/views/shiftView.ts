@@ -32,7 +32,8 @@ export interface ShiftView {
   lent: { person: string; what: string; due: string | null }[];
 }
 
-/** So much of what was done is shown. */
+/** So much of the ledger is looked through, and so much of what was done is shown. */
+const PAGE = 400;
 const SHOWN = 60;
 /** What says nothing to whoever takes over, or is summed above. */
 const LEFT_OUT = [
@@ -60,8 +61,10 @@ export async function shiftView(
   const since = overs.find((h) => h.takenBy !== null) ?? null;
   const after = since?.entryId ?? 0;
   const upTo = waiting?.entryId ?? (await lastEntry(c));
-  // One page of the ledger is looked through: a shift writes less.
-  const lines = (await historyView(c, verbs, 400, upTo + 1)).filter(
+  // One page of the ledger is looked through; a shift seldom writes more, and what is below it is said to be there.
+  const page = await historyView(c, verbs, PAGE, upTo + 1);
+  const below = page.length === PAGE && (page.at(-1)?.id ?? 0) > after + 1;
+  const lines = page.filter(
     (l) => l.id > after && l.counters === null && l.counteredBy === null && !LEFT_OUT.includes(l.kind),
   );
   const { lines: work } = await once(todayView);
@@ -73,7 +76,7 @@ export async function shiftView(
     done: lines
       .slice(0, SHOWN)
       .map(({ id, words, who, happenedAt, note }) => ({ id, words, who, happenedAt, note })),
-    more: lines.length > SHOWN,
+    more: lines.length > SHOWN || below,
     heaps: SHIFT_HEAPS.flatMap(([name, kinds]) => {
       const of = work.filter((l) => kinds.includes(l.kind));
       return of.length

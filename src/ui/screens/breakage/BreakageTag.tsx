@@ -1,6 +1,6 @@
 'use client';
 import { CAUSE_NAMES, CAUSES, FRAGMENT_STATES, SEEN } from '@/core/breakage';
-import { linkTo, linkToRun } from '@/core/links';
+import { linkToRun } from '@/core/links';
 import { money } from '@/core/units';
 import type { BreakageSheet } from '@/crib/breakage';
 import { Row, Rows, Unknown } from '@/ui/kit/figure';
@@ -43,6 +43,10 @@ export function BreakageTag({ sheet }: { sheet: BreakageSheet }) {
         <Notice kind="stop">
           <strong>What became of its fragments?</strong> Until that is said no cutter goes on T{line.t} and no
           parts are logged there.
+          <Caution>
+            A cutter broken at speed throws fragments. Stop and lock out before clearing; find every fragment
+            with a light, brush and vacuum, never by hand.
+          </Caution>
           <VerbForm
             verb="accountFragments"
             fixed={{ ending: line.entryId }}
@@ -67,10 +71,6 @@ export function BreakageTag({ sheet }: { sheet: BreakageSheet }) {
             ]}
             said={(d) => `${d.piece}: ${FRAGMENT_STATES[d.fragments]}`}
           />
-          <Caution>
-            A cutter broken at speed throws fragments. Stop and lock out before clearing; find every fragment
-            with a light, brush and vacuum, never by hand.
-          </Caution>
         </Notice>
       )}
       {repeats.length > 0 && (
@@ -164,11 +164,10 @@ export function BreakageTag({ sheet }: { sheet: BreakageSheet }) {
           said={(d) => `${d.piece}: ${CAUSES[d.cause].words}`}
         />
       </Fold>
-      {line.tag && (
-        <p className="soft small">
-          It stood in <Link href={linkTo('rack', { open: line.tag })}>{line.tag}</Link>.
-        </p>
-      )}
+      <p className="soft small">
+        {line.tag && <>It stood in {line.tag}. </>}
+        It did not break? <EntryBack entry={line.entryId} what={`the end of ${line.mark}`} />
+      </p>
     </Tag>
   );
 }

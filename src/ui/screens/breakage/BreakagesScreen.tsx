@@ -11,7 +11,7 @@ import { money } from '@/core/units';
 import type { BreakageSheet, BreakagesView } from '@/crib/breakage';
 import { GradeMark } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
-import { Empty, Views } from '@/ui/kit/page';
+import { Empty, Notice, Views } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
 import { BreakageTag } from './BreakageTag';
@@ -25,8 +25,20 @@ export function BreakagesScreen({ view, open }: { view: BreakagesView; open: Bre
   const asked = query.get('by');
   const by: CostKey = asked !== null && isOne(COST_KEYS, asked) ? asked : 'cause';
   const { year } = view;
+  const gone = query.get('open') !== null && !open;
   return (
-    <Middle beside={open ? <BreakageTag key={open.line.entryId} sheet={open} /> : null}>
+    <Middle
+      beside={
+        open ? (
+          <BreakageTag key={open.line.entryId} sheet={open} />
+        ) : gone ? (
+          <Notice now>
+            Nothing that broke has this number: it was taken back, or never broke.{' '}
+            <Link href={linkTo('history')}>Entries</Link> say which.
+          </Notice>
+        ) : null
+      }
+    >
       <h1>Broken</h1>
       <Views
         label="What is shown"

@@ -5,7 +5,7 @@ import type { BreakageSheet } from '@/crib/breakage';
 import { Link } from '@/ui/kit/link';
 import { Fold } from '@/ui/kit/page';
 import styles from './Breakage.module.css';
-import { percent } from './words';
+import { percent } from '@/ui/screens/common/percent';
 
 /** So many causes are shown at once; the others unfold. */
 const FIRST = 3;

@@ -10,6 +10,7 @@ import type { HeldView, HoldLine, HoldSheet, TraceView } from '@/crib/held';
 import { VerbForm } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
 import { Empty, Fold, Head, Notice, Views } from '@/ui/kit/page';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
 import { HoldTag } from './HoldTag';
@@ -31,7 +32,15 @@ export function HeldScreen({
   const nothing = view.lines.length === 0 && view.cutters.length === 0;
   return (
     <Middle
-      beside={open ? <HoldTag key={open.number} hold={open} /> : trace ? <TraceTag trace={trace} /> : null}
+      beside={
+        open ? (
+          <HoldTag key={open.number} hold={open} />
+        ) : trace ? (
+          <TraceTag trace={trace} />
+        ) : query.get('open') ? (
+          <Notice now>No parts are held under {query.get('open')}: it was taken back, or never was.</Notice>
+        ) : null
+      }
     >
       <Head>
         <div>
@@ -73,7 +82,8 @@ export function HeldScreen({
           {d.why}{' '}
           <span className="soft small">
             {d.item}, {d.who}
-          </span>
+          </span>{' '}
+          <EntryBack entry={d.entryId} what={`that ${d.mark} is held back`} />
           <Fold label="Say what was found">
             <VerbForm
               verb="clearCutter"

@@ -35,7 +35,8 @@ export function HoldTag({ hold }: { hold: HoldSheet }) {
             {' · '}
             <Link href={linkTo('breakages', { open: hold.endingId })}>what broke</Link>
           </>
-        )}
+        )}{' '}
+        <EntryBack entry={hold.entryId} what={`hold ${hold.number}`} />
       </div>
       <Lines>
         {hold.stands.map((s) => (

@@ -66,47 +66,49 @@ export function TraceTag({ trace: { operation: o, part, ...trace } }: { trace: T
             ) : (
               <>
                 <span className="fig">{by.mark}</span> <span className="soft">{by.item}</span>
-                {by.also.map((s) =>
-                  s.ranges.map((r) => (
-                    <Fold
-                      key={`${s.operation} ${r.first}`}
-                      label={`cut ${partWords([r])} of ${s.job} since the last good one`}
-                    >
-                      <VerbForm
-                        verb="holdParts"
-                        fixed={{ operation: s.operation, piece: by.mark ?? '' }}
-                        submit="Hold them"
-                        fields={[
-                          { name: 'from', label: 'From part', kind: 'whole', start: String(r.first) },
-                          { name: 'to', label: 'To part', kind: 'whole', start: String(r.last) },
-                          {
-                            name: 'why',
-                            label: 'Why',
-                            wide: true,
-                            start: `part ${part} of ${o.job} was complained of, cut by ${by.mark}`,
-                          },
-                        ]}
-                        said={(d) => `${d.number}: ${partWords([{ first: d.from, last: d.to }])} held`}
-                      />
-                    </Fold>
-                  )),
-                )}
-                <Fold label={`Hold ${by.mark} back`}>
-                  <VerbForm
-                    verb="holdCutter"
-                    fixed={{ piece: by.mark }}
-                    submit="Hold it back"
-                    fields={[
-                      {
-                        name: 'why',
-                        label: 'Why',
-                        wide: true,
-                        start: `part ${part} of ${o.job} was complained of`,
-                      },
-                    ]}
-                    said={(d) => `${d.piece} is held back`}
-                  />
-                </Fold>
+                <div>
+                  {by.also.map((s) =>
+                    s.ranges.map((r) => (
+                      <Fold
+                        key={`${s.operation} ${r.first}`}
+                        label={`cut ${partWords([r])} of ${s.job} since the last good one`}
+                      >
+                        <VerbForm
+                          verb="holdParts"
+                          fixed={{ operation: s.operation, piece: by.mark ?? '' }}
+                          submit="Hold them"
+                          fields={[
+                            { name: 'from', label: 'From part', kind: 'whole', start: String(r.first) },
+                            { name: 'to', label: 'To part', kind: 'whole', start: String(r.last) },
+                            {
+                              name: 'why',
+                              label: 'Why',
+                              wide: true,
+                              start: `part ${part} of ${o.job} was complained of, cut by ${by.mark}`,
+                            },
+                          ]}
+                          said={(d) => `${d.number}: ${partWords([{ first: d.from, last: d.to }])} held`}
+                        />
+                      </Fold>
+                    )),
+                  )}
+                  <Fold label={`Hold ${by.mark} back`}>
+                    <VerbForm
+                      verb="holdCutter"
+                      fixed={{ piece: by.mark }}
+                      submit="Hold it back"
+                      fields={[
+                        {
+                          name: 'why',
+                          label: 'Why',
+                          wide: true,
+                          start: `part ${part} of ${o.job} was complained of`,
+                        },
+                      ]}
+                      said={(d) => `${d.piece} is held back`}
+                    />
+                  </Fold>
+                </div>
               </>
             )}
           </li>

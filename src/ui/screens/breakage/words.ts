@@ -1,5 +1,4 @@
-import type { CostSum } from '@/core/breakage';
-import { type Break } from '@/core/breakage';
+import type { Break, CostSum } from '@/core/breakage';
 import { money } from '@/core/units';
 
 /** What a sum comes to, in words; what has no amount is said, not left out. Example: '120.00 and 1 without an amount'. */
@@ -15,7 +14,3 @@ export const BROKE_WORDS: Record<Break, string> = {
   crash: 'crashed',
   'pulled-out': 'was pulled out',
 };
-
-/** A chance for people: neither certain nor ruled out. Example: 0.372 is '37 %'. */
-export const percent = (chance: number): string =>
-  chance >= 0.99 ? 'over 99 %' : chance < 0.01 ? 'under 1 %' : `${Math.round(chance * 100)} %`;

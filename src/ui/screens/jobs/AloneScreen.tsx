@@ -10,16 +10,10 @@ import { PickOne, Stepper } from '@/ui/kit/field';
 import { GradeMark } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
 import { Acts, Caution, Hand, Lines, Notice } from '@/ui/kit/page';
+import { percent } from '@/ui/screens/common/percent';
 import { Middle } from '@/ui/shell';
 import styles from './Run.module.css';
 
-/** A chance for people: never said to be certain, never nothing where it is something. Example: 0.9973 is '99.7 %'. */
-const percent = (chance: number): string => {
-  const p = chance * 100;
-  if (p >= 99.95) return 'over 99.9 %';
-  if (p > 0 && p < 0.5) return 'under 1 %';
-  return `${p >= 99 ? p.toFixed(1) : Math.round(p)} %`;
-};
 const CHANCES = ALONE_CHANCES.map((c) => [c, `${Math.round(Number(c) * 100)} %`] as const);
 
 /** Whether a run may be left alone, tool by tool and together, and what to change before leaving. */

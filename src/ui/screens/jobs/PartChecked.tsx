@@ -4,6 +4,7 @@ import { linkTo } from '@/core/links';
 import { SendButton, useVerb, ProblemNote, VerbForm } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
 import { Acts, Fold } from '@/ui/kit/page';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
 
 /**
  * The part that was checked last: where suspicion ends when a cutter is found broken. One that is not good puts those since
@@ -19,8 +20,8 @@ export function PartChecked({
   job: string;
   /** Parts that are logged; the last of them is asked about. */
   made: number;
-  /** The number of the last part that was found good; 0: none was. */
-  lastGood: number;
+  /** The last part that was found good; null: none was. */
+  lastGood: { part: number; entryId: number } | null;
 }) {
   const { send, problem, pending, barred } = useVerb('checkPart');
   const check = (good: boolean) =>
@@ -30,6 +31,7 @@ export function PartChecked({
         `part ${d.part} of ${d.job} checked, ${d.good ? 'good' : 'not good: hold those since the last good one'}`,
     );
   if (made === 0) return null;
+  const since = lastGood?.part ?? 0;
   return (
     <>
       <h2>Part {made}, checked?</h2>
@@ -43,17 +45,24 @@ export function PartChecked({
       </Acts>
       <ProblemNote problem={problem} />
       <div className="soft small">
-        {lastGood === 0 ? 'No part was checked and found good yet.' : `Last found good: part ${lastGood}.`}{' '}
+        {lastGood === null ? (
+          'No part was checked and found good yet.'
+        ) : (
+          <>
+            Last found good: part {lastGood.part}.{' '}
+            <EntryBack entry={lastGood.entryId} what={`that part ${lastGood.part} is good`} />
+          </>
+        )}{' '}
         <Link href={linkTo('held')}>what is held</Link>
       </div>
-      {lastGood < made && (
-        <Fold label={`Hold parts since ${lastGood === 0 ? 'the first' : `part ${lastGood}`}`}>
+      {since < made && (
+        <Fold label={`Hold parts since ${since === 0 ? 'the first' : `part ${since}`}`}>
           <VerbForm
             verb="holdParts"
             fixed={{ operation }}
             submit="Hold them"
             fields={[
-              { name: 'from', label: 'From part', kind: 'whole', start: String(lastGood + 1) },
+              { name: 'from', label: 'From part', kind: 'whole', start: String(since + 1) },
               { name: 'to', label: 'To part', kind: 'whole', start: String(made) },
               { name: 'why', label: 'Why are they held', wide: true },
             ]}

@@ -6,6 +6,7 @@ import type { JobLine } from '@/crib/jobs';
 import { VerbForm } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
 import { Fold } from '@/ui/kit/page';
+import { EntryBack } from '@/ui/screens/common/EntryBack';
 
 type ToolLine = JobLine['tools'][number];
 
@@ -56,6 +57,11 @@ export function WhenChanged({
           d.parts === null ? `T${d.t} runs until a sign shows` : `T${d.t} is changed after ${d.parts} parts`
         }
       />
+      {change && (
+        <p className="soft small">
+          said by {change.who} <EntryBack entry={change.entryId} what={`when T${t} is changed`} />
+        </p>
+      )}
       {item && (
         <p className="small">
           <Link href={linkTo('life', { item, material })}>what a planned change of {item} would cost</Link>

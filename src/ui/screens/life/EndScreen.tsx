@@ -52,7 +52,10 @@ export function EndScreen({
       since: {},
       kind: asked.how ?? null,
       signs: [],
-      at: asked.operation !== undefined && asked.t !== undefined ? `${asked.operation} ${asked.t}` : null,
+      // An address may name a T it is not tied to any more.
+      at: card.ties.some((t) => t.operation === asked.operation && t.t === asked.t)
+        ? `${asked.operation} ${asked.t}`
+        : null,
       fragments: null,
       recutBy: '',
       lostParts: '',

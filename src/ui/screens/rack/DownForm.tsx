@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { FRAGMENT_STATES } from '@/core/breakage';
 import { ENDINGS, SIGNS } from '@/core/life';
 import { namesOf } from '@/core/names';
 import type { AssemblyView } from '@/crib/rack';
@@ -36,6 +37,25 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
       wide: true,
       optional: true,
     },
+    ...(card.ties.length > 1
+      ? [
+          {
+            name: 'at',
+            label: 'On which T, where it broke',
+            kind: 'choice' as const,
+            optional: true,
+            options: card.ties.map((t) => [`${t.operation} ${t.t}`, `T${t.t} of ${t.job}`] as const),
+          },
+        ]
+      : []),
+    {
+      name: 'fragments',
+      label: 'Fragments, where it broke',
+      kind: 'choice',
+      optional: true,
+      options: namesOf(FRAGMENT_STATES).map((f) => [f, FRAGMENT_STATES[f]] as const),
+    },
+    { name: 'recutBy', label: 'Recut by, where they were not found', optional: true, wide: true },
     ...(barred === null && !isBody
       ? gradeSpecs(
           card.grades.map((g) => [g, g] as const),
@@ -90,8 +110,11 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
             options: options.filter(([code]) => code !== x.from),
           })),
         ]}
-        shape={({ kind, signs, ...input }) => {
+        shape={({ kind, signs, at, fragments, recutBy, ...input }) => {
           const rest = { ...input };
+          const [operation, t] = String(at ?? '')
+            .split(' ')
+            .map(Number);
           const elsewhere = held.flatMap((x, i) => {
             const place = rest[`to${i}`];
             delete rest[`to${i}`];
@@ -99,7 +122,17 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
           });
           return {
             ...rest,
-            ...(ended ? { ended: { kind, ...(signs === undefined ? {} : { signs }) } } : {}),
+            ...(ended
+              ? {
+                  ended: {
+                    kind,
+                    ...(signs === undefined ? {} : { signs }),
+                    ...(at === undefined ? {} : { at: { operation, t } }),
+                    ...(fragments === undefined ? {} : { fragments }),
+                    ...(recutBy === undefined ? {} : { recutBy }),
+                  },
+                }
+              : {}),
             ...(elsewhere.length ? { elsewhere } : {}),
           };
         }}

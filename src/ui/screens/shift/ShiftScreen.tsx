@@ -23,6 +23,7 @@ export function ShiftScreen({ view }: { view: ShiftView }) {
             {since
               ? `since ${since.takenBy} took over ${since.takenAt ? moment(since.takenAt) : ''} from ${since.who}`
               : 'nothing was handed over yet: all there is'}
+            {waiting && '; what stands is as of now, what was made and done up to the hand-over'}
           </div>
         </div>
         <Acts>
@@ -44,6 +45,25 @@ export function ShiftScreen({ view }: { view: ShiftView }) {
             said={(d) => `taken over from ${d.from}`}
           />
         </Notice>
+      )}
+      {!waiting && (
+        <>
+          <h2>Hand over now</h2>
+          <VerbForm
+            verb="handOver"
+            submit="Hand over"
+            fields={[
+              {
+                name: 'words',
+                label: 'A note for whoever takes over',
+                kind: 'lines',
+                optional: true,
+                wide: true,
+              },
+            ]}
+            said={() => 'handed over: whoever comes takes it over here'}
+          />
+        </>
       )}
       <div className={styles.heaps}>
         {view.heaps.map((heap) => (
@@ -113,25 +133,6 @@ export function ShiftScreen({ view }: { view: ShiftView }) {
           )}
         </section>
       </div>
-      {!waiting && (
-        <>
-          <h2>Hand over now</h2>
-          <VerbForm
-            verb="handOver"
-            submit="Hand over"
-            fields={[
-              {
-                name: 'words',
-                label: 'A note for whoever takes over',
-                kind: 'lines',
-                optional: true,
-                wide: true,
-              },
-            ]}
-            said={() => 'handed over: whoever comes takes it over here'}
-          />
-        </>
-      )}
       <Caution>
         Whoever takes over looks at the machine before starting it: what runs, what is clamped, what is hot or
         sharp, which guard is open.
