@@ -47,7 +47,7 @@ it('fills by the verbs alone: same seed, same shop, with something of everything
     'held',
   ] as WorkKind[])
     expect(kinds).toContain(kind);
-  const life = await lifeView(crib.db);
+  const life = await lifeView(crib.db, '2027-01-12', 'Europe/Oslo');
   expect(life.lines.filter((l) => l.lives >= 4).length).toBeGreaterThanOrEqual(3);
   expect((await buyingView(crib.db, '2027-01-12')).lines.length).toBeGreaterThan(8);
   // Its confirmed causes, each left out once: the right one is among the first two in four of five.

@@ -132,8 +132,9 @@ const ASKED_BY: Record<string, readonly string[]> = {
   partsGoodFor: ['core/jobs/use'],
   isEnough: ['core/buying'],
   expectedDay: ['core/buying', 'crib/buying/views/buyingView.ts'],
-  consumption: ['core/life', 'crib/life', 'crib/buying/views/buyingView.ts'],
-  expectLife: ['core/life', 'crib/life'],
+  consumption: ['core/life', 'crib/life', 'crib/lives', 'crib/buying/views/buyingView.ts'],
+  expectLife: ['core/life', 'crib/life', 'crib/lives'],
+  cameOut: ['core/life', 'crib/life'],
   judgeBackups: ['core/keeping', 'crib/keeping/views/keepingView.ts'],
 };
 it.each(Object.entries(ASKED_BY))('%s is asked where it is to be, and judged again nowhere', (name, by) => {

@@ -93,7 +93,7 @@ describe('the flow', () => {
     });
     expect(ended).toMatchObject({ newTag: 'A-0002', cutterTo: 'SCRAP' });
     expect(await tags()).toEqual(['A-0002']);
-    const life = (await lifeView(crib.db)).lines[0]!;
+    const life = (await lifeView(crib.db, '2027-01-05', 'UTC')).lines[0]!;
     // 15 parts x 2 min, one failure at 30 beside 40 assumed, which counts as three: (120 + 30) / 4
     expect(life.expectation).toMatchObject({ minutes: expect.closeTo(37.5, 2), failures: 1 });
     expect((await openJobs(crib.db))[0]!.tools[0]!.tag).toBe('A-0002');

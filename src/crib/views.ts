@@ -223,7 +223,7 @@ export const VIEWS: readonly View[] = [
     (crib) => gaugesView(crib.db, localDay(crib.now(), crib.zone), crib.zone),
   ),
   view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
-    lifeView(crib.db, after ?? null),
+    lifeView(crib.db, localDay(crib.now(), crib.zone), crib.zone, after ?? null),
   ),
   view(
     'life',

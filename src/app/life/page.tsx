@@ -7,9 +7,9 @@ import { openForPage } from '../server/views';
 
 export default async function Page({ searchParams }: { searchParams: Search }) {
   const { asked, wrong } = await askedOf('life', searchParams);
-  const { db } = await openForPage();
+  const { db, today, zone } = await openForPage();
   const { item, material } = asked;
-  const view = await lifeView(db, asked.after ?? null);
+  const view = await lifeView(db, today, zone, asked.after ?? null);
   const first = view.lines[0];
   // Without a choice, or with one that is not here any more, the first line is open.
   const { costs, unread } = changeOf(asked);

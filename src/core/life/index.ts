@@ -44,6 +44,8 @@ export { consumption, expectLife, assumedCounts } from './expect/expectLife';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
 export { assumedWeight, nextLife } from './expect/nextLife';
 export type { AssumedAgainstSeen, NextLife } from './expect/nextLife';
+export { cameOut, foretoldHeld, OUTCOMES, SHARES_FORETOLD } from './expect/foretold';
+export type { Foretold, ForetoldHeld, Outcome } from './expect/foretold';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
 export { lifeState } from './lifeState';

@@ -32,6 +32,12 @@ describe('rootOf', () => {
     expect(rootOf((x) => x - 5, 0, 5)).toBe(5);
     expect(rootOf((x) => (x - 1) ** 9, 0, 3, 1e-6)).toBeCloseTo(1, 2);
   });
+  it('asks a smooth function about ten times, from however far', () => {
+    let asked = 0;
+    // Wallis's cubic, the worked example of most handbooks: 2.0945514815423265.
+    expect(rootOf((x) => ((asked += 1), x ** 3 - 2 * x - 5), -300, 300)).toBeCloseTo(2.0945514815423265, 11);
+    expect(asked).toBeLessThan(25);
+  });
   it('refuses ends of one sign in place of a number that is none', () =>
     expect(() => rootOf((x) => x * x + 1, -1, 1)).toThrow(RangeError));
 });

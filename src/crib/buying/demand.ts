@@ -4,7 +4,7 @@ import { readInsertCode } from '@/core/cutters';
 import { isWorn, NOT_READ } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
 import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
-import type { LifeBook } from '@/crib/life';
+import type { LifeBook } from '@/crib/lives';
 import type { Work } from '@/crib/work';
 import type { PurchaseRow } from '@/data/buying';
 import type { Connection } from '@/data/database';

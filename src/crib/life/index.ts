@@ -4,9 +4,9 @@ export { recordWear } from './verbs/recordWear';
 // What screens show
 export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
+export type { ForetoldLife, ForetoldYear } from './views/foretoldYear';
 export { changeAsked } from './changeAsked';
 // Shared with other rooms
-export { loadLifeBook, openBook, runningBook } from './lifeBook';
-export type { LifeBook, RunningBook } from './lifeBook';
+export { openBook } from './openBook';
 // What can be reckoned
 export { LIFE_COMPUTATIONS } from './computations';

@@ -1,8 +1,7 @@
 import { DEFAULTS } from '@/core/defaults';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { assemblyView } from '@/crib/rack';
-import { readAssumedWeights } from './assumedWeights';
-import { loadLifeBook } from './lifeBook';
+import { loadLifeBook, readAssumedWeights } from '@/crib/lives';
 import { lifeSheet, lifeView } from './views/lifeView';
 
 let crib: TestCrib;
@@ -115,7 +114,7 @@ it('a life in two materials, a graded one, and one without a minute logged are s
   const [mark] = await crib.db.query<{ mark: string }>('select mark from piece order by id limit 1');
   await crib.do('gradePiece', { piece: mark!.mark, grade: 'squaring with the upper flute' });
   await live({ C45: 5 }, 'worn', { piece: mark!.mark });
-  const view = await lifeView(crib.db);
+  const view = await lifeView(crib.db, '2027-01-05', 'UTC');
   expect(view.lines.map((l) => [l.material.code, l.lives])).toEqual([
     ['C45', before],
     ['AL', 1],

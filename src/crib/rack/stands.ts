@@ -1,6 +1,6 @@
 import type { Because } from '@/core/because';
 import type { UseState } from '@/core/jobs';
-import type { LifeBook } from '@/crib/life';
+import type { LifeBook } from '@/crib/lives';
 import type { MeasuredState } from '@/crib/measuring';
 import type { AssemblyRow } from '@/data/assemblies';
 import type { OperationRow } from '@/data/jobs';

@@ -1,6 +1,7 @@
 import { questionParts } from '@/core/jobs';
 import { mustBeClear } from '@/crib/breakage';
 import { found, type Moment, Problem } from '@/crib/door';
+import { foretell } from '@/crib/lives';
 import { manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import {
@@ -64,6 +65,12 @@ export async function bookParts(
       if (on) moment.leansOn(on.entryId);
       return { tool, on, minutes: (parts * tool.cutting_s) / 60 };
     });
+  await foretell(
+    c,
+    moment,
+    uses.flatMap(({ on, minutes }) => (on && minutes > 0 ? on.edgeSetId : [])),
+    operation.materialId,
+  );
   await insertUses(
     c,
     moment.entryId,

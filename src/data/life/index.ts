@@ -1,16 +1,25 @@
 // Rows
-export type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
+export type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
 // Reading
 export {
   manyEdgeUses,
   manyFittedLives,
+  manyForetold,
   manyLatestWear,
   manyLifeLines,
   manyLifeTimes,
   manyLivesApart,
   manyRunningEdges,
+  manyUncutEdges,
   manyWearReadings,
   maybeLadder,
 } from './read';
 // Writing
-export { insertEdgeSet, insertEnding, insertGrade, insertGradeLadder, insertWearReading } from './write';
+export {
+  insertEdgeSet,
+  insertEnding,
+  insertForecast,
+  insertGrade,
+  insertGradeLadder,
+  insertWearReading,
+} from './write';

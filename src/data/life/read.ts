@@ -1,13 +1,15 @@
 import type { Rung } from '@/core/life';
 import { type Connection, many, maybeOne } from '@/data/database';
-import type { EdgeUseRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
+import type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
 
 const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
     n.ended, n.ended_id as ended_entry_id, xe.happened_at as ended_at, x.signs, x.cost_cents, xe.note,
-    coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound
+    coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound, f.failed_by as foretold
   from life_now n join edge_set s on s.id = n.edge_set_id join entry e on e.id = s.entry_id join piece p on p.id = n.piece_id
   left join ending x on x.entry_id = n.ended_id left join entry xe on xe.id = n.ended_id
-  left join lateral (select sum(y.parts)::int as parts, bool_or(y.lower_bound) as lower_bound from edge_use y where y.edge_set_id = n.edge_set_id) u on true`;
+  left join lateral (select sum(y.parts)::int as parts, bool_or(y.lower_bound) as lower_bound from edge_use y where y.edge_set_id = n.edge_set_id) u on true
+  left join lateral (select y.failed_by from forecast y join live_entry ye on ye.id = y.entry_id
+    where y.edge_set_id = n.edge_set_id and y.material_id = n.material_id order by y.entry_id limit 1) f on true`;
 /** The lives of a cutter in a material that the statistics take, the latest begun first. */
 export const manyFittedLives = (c: Connection, itemId: number, materialId: number, limit: number) =>
   many<LifeRow>(
@@ -52,6 +54,25 @@ export const manyLifeLines = (
       } order by lives desc, item_id desc, material_id desc limit $2`,
     )} order by l.lives desc, l.item_id desc, l.material_id desc`,
     after ? [each, limit, after.itemId, after.materialId] : [each, limit],
+  );
+/** Lives that began to cut since some time, beside what was foretold of them then, the latest first: those that the statistics take. */
+export const manyForetold = (c: Connection, since: Date, limit: number) =>
+  many<ForetoldRow>(
+    c,
+    // Nothing is entered before it happened: what was entered before that time is not looked at.
+    `select f.entry_id, e.happened_at, f.failed_by as foretold, n.minutes, n.ended from forecast f join live_entry e on e.id = f.entry_id
+     join life_now n on n.edge_set_id = f.edge_set_id and n.fitted and n.material_id = f.material_id
+     where e.happened_at >= $2 and f.entry_id > coalesce((
+       select y.entry_id from forecast y join entry ye on ye.id = y.entry_id where ye.recorded_at < $2 order by y.entry_id desc limit 1), 0)
+     order by f.entry_id desc, f.edge_set_id desc limit $1`,
+    [limit, since],
+  );
+/** Of some edge sets those that are fresh and have not cut yet, each with its cutter. */
+export const manyUncutEdges = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<{ edgeSetId: number; itemId: number }>(
+    c,
+    'select edge_set_id, item_id from life_now where edge_set_id = any ($1) and fresh and materials = 0 and ended is null order by 1',
+    [edgeSetIds],
   );
 /** What some edge sets have cut so far. */
 export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>

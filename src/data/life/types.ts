@@ -19,6 +19,18 @@ export interface LifeRow {
   signs: string[] | null;
   costCents: number | null;
   note: string | null;
+  /** What was foretold of it when it began to cut in its material; null: nothing was. */
+  foretold: number[] | null;
+}
+
+/** A life beside what was foretold of it. */
+export interface ForetoldRow {
+  entryId: number;
+  /** When it was foretold: its first minutes were logged. */
+  happenedAt: Date;
+  foretold: number[];
+  minutes: number;
+  ended: Ending | null;
 }
 
 /** Times of the lives of a cutter in a material that the statistics take, running ones too. */

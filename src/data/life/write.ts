@@ -24,6 +24,14 @@ export const insertWearReading = inserts<{
   signs: string;
 }>('wear_reading');
 
+export const insertForecast = inserts<{
+  edgeSetId: number;
+  materialId: number;
+  failedBy: string;
+  lives: number;
+  failures: number;
+}>('forecast');
+
 export const insertGrade = inserts<{
   pieceId: number;
   grade: string;

@@ -18,6 +18,8 @@ export interface NextLife {
   shape: number;
   /** Share that has not failed after some minutes. */
   survival(minutes: number): number;
+  /** Minutes by which a share of them has failed; over 0, under 1. */
+  by(share: number): number;
   because: Because;
 }
 
@@ -89,16 +91,21 @@ export function nextLife(
     const u = Math.log(minutes / unit);
     return laws.reduce((s, w) => s + w.weight * Math.exp(-r * Math.log1p(Math.exp(w.shape * u) / w.sum)), 0);
   };
-  const fallsTo = (share: number) =>
-    unit * Math.exp(rootOf((x) => survival(unit * Math.exp(x)) - share, -300, 300, 1e-9));
+  const fallsTo = (share: number, [low, high]: readonly [number, number] = [-300, 300]) =>
+    unit * Math.exp(rootOf((x) => survival(unit * Math.exp(x)) - share, low, high, 1e-9));
+  const [from, to] = [fallsTo((1 + chance) / 2), fallsTo((1 - chance) / 2)];
+  // Most shares that are asked for lie between these: found there in a few steps.
+  const within = [Math.log(from / unit) - 1e-6, Math.log(to / unit) + 1e-6] as const;
   return {
-    from: fallsTo((1 + chance) / 2),
-    to: fallsTo((1 - chance) / 2),
+    from,
+    to,
     chance,
     middle: fallsTo(0.5),
     mean: unit * Math.exp(laws.reduce((sum, w) => sum + w.weight * logMean(w, r), 0)),
     shape: laws.reduce((sum, w) => sum + w.weight * w.shape, 0),
     survival,
+    by: (share) =>
+      share > (1 - chance) / 2 && share < (1 + chance) / 2 ? fallsTo(1 - share, within) : fallsTo(1 - share),
     because: whyNext(seen, failed.length, assumed, chance),
   };
 }

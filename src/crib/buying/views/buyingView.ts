@@ -11,7 +11,8 @@ import { DEFAULTS } from '@/core/defaults';
 import { minutesUntilChange } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { type RunningBook, openBook, runningBook } from '@/crib/life';
+import { openBook } from '@/crib/life';
+import { type RunningBook, runningBook } from '@/crib/lives';
 import { loadCalendar } from '@/crib/shop';
 import { openWork, type Work, workWith } from '@/crib/work';
 import {

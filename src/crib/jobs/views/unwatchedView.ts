@@ -10,7 +10,7 @@ import { type A_RUN_ALONE, ALONE_CHANCES, type Question } from '@/core/questions
 import { first } from '@/core/sure';
 import { partsLeftOf } from '@/crib/assemblies';
 import { Problem } from '@/crib/door';
-import { type LifeBook, loadLifeBook } from '@/crib/life';
+import { type LifeBook, loadLifeBook } from '@/crib/lives';
 import { type AssemblyCard, standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import type { AssemblyRow } from '@/data/assemblies';

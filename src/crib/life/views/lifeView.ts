@@ -14,6 +14,7 @@ import {
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { manySupplies, maybeItem } from '@/data/catalogue';
+import { type LifeBook, lifeTimes, loadLifeBook } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import {
   type LifeRow,
@@ -25,8 +26,7 @@ import {
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
-import { type LifeBook, loadLifeBook } from '../lifeBook';
-import { lifeTimes } from '../lifeTimes';
+import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
 
 interface LifeRecord {
   edgeSetId: number;
@@ -42,6 +42,8 @@ interface LifeRecord {
   costCents: number | null;
   note: string | null;
   endedEntry: number | null;
+  /** Between which minutes nine in ten of such were to fail, as it was said when it began, and what came; null: nothing was said. */
+  foretold: ForetoldLife | null;
 }
 
 /** One cutter in one material: how many lives, how they ended, what they say. */
@@ -62,7 +64,7 @@ export interface LifeLine {
 export interface LifeSheet extends LifeLine, LivesSurveyed {
   records: LifeRecord[];
   /** What the next fresh edge set will do; null: cannot say. */
-  next: Omit<NextLife, 'survival'> | null;
+  next: Omit<NextLife, 'survival' | 'by'> | null;
   /** When to change it by the costs that were asked with; null: none were, or no Weibull law can be said. */
   change: WhenToChange | null;
   /** Price of a new one, cents; null: not known. */
@@ -75,6 +77,8 @@ export interface LifeView {
   next: string | null;
   /** The latest lives that are shown apart and not fitted, each with why. */
   apart: (LifeRecord & { item: string; why: string })[];
+  /** Lives begun in the last twelve months beside what was foretold of them; null on a further page, and where none was. */
+  foretold: ForetoldYear | null;
 }
 
 const PAGE = 25;
@@ -94,10 +98,16 @@ const record = (l: LifeRow): LifeRecord => ({
   costCents: l.costCents,
   note: l.note,
   endedEntry: l.endedEntryId,
+  foretold: foretoldOf(l),
 });
 
 /** A page of lives per cutter and material, most lives first. */
-export async function lifeView(c: Connection, after: string | null = null): Promise<LifeView> {
+export async function lifeView(
+  c: Connection,
+  today: string,
+  zone: string,
+  after: string | null = null,
+): Promise<LifeView> {
   const rows = await manyLifeLines(c, placeOf(after), DEFAULTS.livesReckoned, PAGE + 1);
   const shown = rows.slice(0, PAGE);
   const ids = [...new Set(shown.map((r) => r.itemId))];
@@ -120,6 +130,7 @@ export async function lifeView(c: Connection, after: string | null = null): Prom
             why: whyApart(l) ?? '',
           }))
         : [],
+    foretold: after === null ? await foretoldYear(c, today, zone) : null,
   };
 }
 
@@ -183,6 +194,6 @@ export async function lifeSheet(
 /** As it is sent: the curve is drawn from the law. */
 function withoutCurve(next: NextLife | null): LifeSheet['next'] {
   if (!next) return null;
-  const { survival: _, ...said } = next;
+  const { survival: _, by: __, ...said } = next;
   return said;
 }

@@ -107,6 +107,7 @@ describe('the survival chart', () => {
         costCents: null,
         note: null,
         endedEntry: null,
+        foretold: null,
       })),
     };
   };

@@ -16,6 +16,7 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
 import { ChangeRows } from './ChangeRows';
+import { ForetoldRows } from './ForetoldRows';
 
 const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
 /** How many lives a figure rests on. */
@@ -89,6 +90,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
             {query.get('after') && <Link href={query.href({ after: null })}>back to the most lives</Link>}{' '}
             {view.next !== null && <Link href={query.href({ after: view.next })}>fewer lives</Link>}
           </p>
+          {view.foretold && <ForetoldRows of={view.foretold} />}
           {view.apart.length > 0 && (
             <>
               <h2>Shown apart, not fitted</h2>
@@ -189,6 +191,8 @@ function LifeTag({ line }: { line: LifeSheet }) {
           <div className="soft small">
             {l.parts} parts, {day(l.began)}
             {l.endedAt && ` to ${day(l.endedAt)}`}
+            {l.foretold &&
+              ` · foretold ${l.foretold.from.toFixed(0)} to ${l.foretold.to.toFixed(0)} min: ${l.foretold.came}`}
             {l.signs.length > 0 && ` · ${l.signs.join(', ')}`}
             {l.costCents ? ` · cost ${money(l.costCents)}` : ''}
             {l.endedEntry && <EntryBack entry={l.endedEntry} what={`the ending of ${l.mark}`} />}

@@ -12,8 +12,6 @@ import {
   type NextLife,
   nextLife,
 } from '@/core/life';
-import type { ReadOnce } from '@/crib/door';
-import { openWork } from '@/crib/work';
 import { type AssumedLifeRow, manyAssumedLives } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import {
@@ -24,7 +22,7 @@ import {
   manyRunningEdges,
   type RunningRow,
 } from '@/data/life';
-import { assumedIn, type AssumedWeights, assumedWeights, readAssumedWeights } from './assumedWeights';
+import { assumedIn, type AssumedWeights, readAssumedWeights } from './assumedWeights';
 import { lifeTimes } from './lifeTimes';
 
 /** What to expect of some cutters in a material, and what some edge sets have left. */
@@ -55,13 +53,6 @@ export const loadLifeBook = async (
 
 /** A book with the edges it names that go on cutting. */
 export type RunningBook = LifeBook & { running: RunningRow[] };
-
-/** The book of every cutter that stands or is tied to open work, with all its edges that go on cutting. */
-export async function openBook(c: Connection, _: string, once: ReadOnce): Promise<RunningBook> {
-  const { assemblies } = await once(openWork);
-  const items = [...new Set([...assemblies.values()].map((a) => a.cutterItemId))];
-  return runningBook(c, items, await once(assumedWeights));
-}
 
 /** The book of some cutters, with all their edges that go on cutting. */
 export async function runningBook(

@@ -1,0 +1,6 @@
+// What lives say, for every room that leans on them
+export { loadLifeBook, runningBook } from './lifeBook';
+export type { LifeBook, RunningBook } from './lifeBook';
+export { assumedWeights, readAssumedWeights } from './assumedWeights';
+export { lifeTimes } from './lifeTimes';
+export { foretell } from './foretell';
