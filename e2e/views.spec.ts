@@ -466,3 +466,21 @@ test('the script of a first view is at most 300 kB, compressed as it comes: a pa
     await context.close();
   }
 });
+
+test('a cutter is held beside another of its material, and what was foretold beside what came', async ({
+  page,
+}) => {
+  await page.goto('/life?item=EM8&material=C45');
+  const beside = page.getByRole('region', { name: 'Beside another' });
+  await beside.getByRole('link', { name: 'CR10-05' }).click();
+  await expect(page).toHaveURL(/beside=CR10-05/);
+  await expect(beside.getByText('EM8 lasts, against CR10-05')).toBeVisible();
+  await expect(beside).toContainText(/lasts longer|Cannot say which/);
+  await expect(page.getByRole('region', { name: 'Foretold, and what came' })).toContainText(
+    /Of \d+ lives that began since .* fell inside/,
+  );
+  await page.goto('/life?item=EM8&material=C45&beside=SL8-40');
+  await expect(beside).toContainText('SL8-40 has no lives in Carbon steel C45 to hold beside it');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+});

@@ -112,7 +112,7 @@ export async function openTestCrib(): Promise<TestCrib> {
   return crib;
 }
 
-const guess = (value: string) => ({ value, origin: 'maker' });
+export const guess = (value: string) => ({ value, origin: 'maker' });
 
 /** What is said of a mill, but its code and name. */
 export const MILL = {

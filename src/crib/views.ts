@@ -227,9 +227,10 @@ export const VIEWS: readonly View[] = [
   ),
   view(
     'life',
-    'One cutter in one material: survival curve and lives; with costs, when to change it.',
+    'One cutter in one material: survival curve and lives; with costs, when to change it; beside another.',
     A_LIFE,
-    (crib, asked) => lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', changeAsked(asked)),
+    (crib, asked) =>
+      lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', changeAsked(asked), asked.beside ?? null),
   ),
   view(
     'hand-over',

@@ -13,7 +13,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
   const first = view.lines[0];
   // Without a choice, or with one that is not here any more, the first line is open.
   const { costs, unread } = changeOf(asked);
-  const sheet = item && material ? await lifeSheet(db, item, material, costs) : null;
+  const sheet = item && material ? await lifeSheet(db, item, material, costs, asked.beside ?? null) : null;
   return (
     <Asked wrong={wrong ?? unread}>
       <LifeScreen

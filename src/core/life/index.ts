@@ -25,7 +25,13 @@ export {
 export type { NoFit, OpenInterval, Weibull, WeibullFit } from './survival/weibull';
 export { agesBy, surveyLives } from './survival/surveyLives';
 export type { Ages, LivesSurveyed } from './survival/surveyLives';
-export { logRank } from './survival/logRank';
+// Whether two last alike
+export { logRank, stratifiedLogRank } from './compare/logRank';
+export type { LogRank } from './compare/logRank';
+export { keptApart } from './compare/keptApart';
+export type { KeptApart, LifeIn } from './compare/keptApart';
+export { compareLives } from './compare/compareLives';
+export type { Likely, LivesCompared } from './compare/compareLives';
 // When to change
 export { ageReplacement, costRate, minutesReached } from './change/ageReplacement';
 export type { ChangeCosts } from './change/ageReplacement';

@@ -135,10 +135,14 @@ export const A_RUN_ALONE = {
   parts: 'number',
   chance: ALONE_CHANCES,
 } as const satisfies QuestionSpec;
-/** A cutter in a material; what a planned change and a failure cost, and minutes of a part, for when to change it. */
+/**
+ * A cutter in a material; what a planned change and a failure cost, and minutes of a part, for when to change it; another
+ * cutter to hold it beside.
+ */
 export const A_LIFE = {
   item: 'code',
   material: 'code',
+  beside: 'code',
   planned: 'words',
   failed: 'words',
   part: 'words',

@@ -1,9 +1,8 @@
 import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
-import { readInsertCode } from '@/core/cutters';
 import { isWorn, NOT_READ } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
-import { type CribItem, factNumber, factText, loadItems } from '@/crib/catalogue';
+import { type CribItem, edgesOf, factNumber, loadItems } from '@/crib/catalogue';
 import type { LifeBook } from '@/crib/lives';
 import type { Work } from '@/crib/work';
 import type { PurchaseRow } from '@/data/buying';
@@ -32,16 +31,6 @@ export interface NotReckoned {
   partsLeft: number;
   why: string;
 }
-
-/** Edges an insert can be turned to: as stated, by the catalogue's count, or by its designation; null: not known. */
-const edgesOf = (insert: CribItem): number | null => {
-  const code = factText(insert, 'ISO1832');
-  return (
-    factNumber(insert, 'EDGES') ??
-    factNumber(insert, 'CEDC') ??
-    (code === null ? null : (readInsertCode(code)?.edges ?? null))
-  );
-};
 
 /** Inserts of bodies: the item that is in each piece now or was last, and how many go with one life of its edges. */
 export interface InsertsOf {

@@ -26,6 +26,7 @@ export {
   loadPair,
 } from './loadItems';
 export type { CribItem } from './loadItems';
+export { edgesOf } from './edgesOf';
 export { cutterDetails, holderDetails, isPart, partOf } from './partsOf';
 // Rows that screens show as they are
 export type { PictureLine, SavedView } from '@/data/catalogue';

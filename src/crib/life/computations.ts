@@ -2,6 +2,7 @@ import {
   ageReplacement,
   type AssumedLife,
   cheapestSpeed,
+  compareLives,
   consumption,
   costOfPart,
   costRate,
@@ -64,15 +65,15 @@ export const LIFE_COMPUTATIONS: readonly Computation[] = [
     (i) => {
       const next = nextLife(i.lives, i.assumed, i.chance);
       if (!next) return { next: null };
-      const { survival, ...said } = next;
+      const { survival, by: _, ...said } = next;
       return { next: said, lasting: i.at.map(survival) };
     },
   ),
   computation<{ first: LifeTime[]; second: LifeTime[] }>(
     'life/compare',
-    'Whether two kinds of cutters last alike: log-rank test.',
+    'Whether two kinds of cutters last alike: log-rank test; how many times as long the first lasts, and how many more failures of each would tell.',
     part.shape({ first: part.list(part.life), second: part.list(part.life) }, ['first', 'second']),
-    (i) => logRank(i.first, i.second),
+    (i) => ({ ...logRank(i.first, i.second), ...compareLives(i.first, i.second) }),
   ),
   computation<{ lives: { speed: number; minutes: number }[]; at: number[] }>(
     'life/taylor',

@@ -4,6 +4,7 @@ export { recordWear } from './verbs/recordWear';
 // What screens show
 export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
+export type { Beside } from './views/besideView';
 export type { ForetoldLife, ForetoldYear } from './views/foretoldYear';
 export { changeAsked } from './changeAsked';
 // Shared with other rooms

@@ -3,4 +3,6 @@ export { loadLifeBook, runningBook } from './lifeBook';
 export type { LifeBook, RunningBook } from './lifeBook';
 export { assumedWeights, readAssumedWeights } from './assumedWeights';
 export { lifeTimes } from './lifeTimes';
+export { edgeCosts } from './edgeCosts';
+export type { EdgeCost } from './edgeCosts';
 export { foretell } from './foretell';

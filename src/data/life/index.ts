@@ -2,6 +2,7 @@
 export type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
 // Reading
 export {
+  manyCuttersIn,
   manyEdgeUses,
   manyFittedLives,
   manyForetold,
@@ -9,6 +10,7 @@ export {
   manyLifeLines,
   manyLifeTimes,
   manyLivesApart,
+  manyLivesInHolders,
   manyRunningEdges,
   manyUncutEdges,
   manyWearReadings,

@@ -1,4 +1,4 @@
-import type { Rung } from '@/core/life';
+import type { Ending, Rung } from '@/core/life';
 import { type Connection, many, maybeOne } from '@/data/database';
 import type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
 
@@ -73,6 +73,25 @@ export const manyUncutEdges = (c: Connection, edgeSetIds: readonly number[]) =>
     c,
     'select edge_set_id, item_id from life_now where edge_set_id = any ($1) and fresh and materials = 0 and ended is null order by 1',
     [edgeSetIds],
+  );
+/** Cutters that cut a material, those with the most lives first. */
+export const manyCuttersIn = (c: Connection, materialId: number, limit: number) =>
+  many<{ itemId: number; code: string; lives: number }>(
+    c,
+    `select l.item_id, i.code, l.lives from life_line l join item i on i.id = l.item_id
+     where l.material_id = $1 and l.lives > 0 order by l.lives desc, l.item_id limit $2`,
+    [materialId, limit],
+  );
+/** The latest lives that the statistics take and that stood in one kind of holder all along, each with that holder. */
+export const manyLivesInHolders = (c: Connection, limit: number) =>
+  many<{ holder: string; itemId: number; materialId: number; minutes: number; ended: Ending | null }>(
+    c,
+    `select i.code as holder, n.item_id, n.material_id, n.minutes, n.ended
+     from (select * from life_now x where x.fitted order by x.edge_set_id desc limit $1) n
+     cross join lateral (select min(a.holder_item_id) as holder_item_id from assembly a join live_entry e on e.id = a.entry_id
+       where a.edge_set_id = n.edge_set_id having count(distinct a.holder_item_id) = 1) h
+     join item i on i.id = h.holder_item_id`,
+    [limit],
   );
 /** What some edge sets have cut so far. */
 export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>

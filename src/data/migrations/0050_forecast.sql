@@ -1,3 +1,6 @@
+-- Who cuts a material most: to hold one cutter beside another.
+create index life_line_by_material on life_line (material_id, lives desc, item_id) where lives > 0;
+
 -- What was foretold of a fresh edge when its first minutes were logged: minutes by which a twentieth, two ... nineteen of such have failed.
 create table forecast (
   entry_id int not null references entry (id),

@@ -3,6 +3,7 @@ import {
   type Consumption,
   ENDINGS,
   type LifeExpectation,
+  type KeptApart,
   type LivesSurveyed,
   type Median,
   medianLife,
@@ -13,12 +14,13 @@ import {
   whyApart,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
-import { manySupplies, maybeItem } from '@/data/catalogue';
-import { type LifeBook, lifeTimes, loadLifeBook } from '@/crib/lives';
+import { maybeItem } from '@/data/catalogue';
+import { type EdgeCost, edgeCosts, type LifeBook, lifeTimes, loadLifeBook } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import {
   type LifeRow,
   type LifeTimesRow,
+  manyCuttersIn,
   manyFittedLives,
   manyLifeLines,
   manyLifeTimes,
@@ -26,6 +28,7 @@ import {
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
+import { type Beside, besideView, holdersApart } from './besideView';
 import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
 
 interface LifeRecord {
@@ -67,8 +70,12 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   next: Omit<NextLife, 'survival' | 'by'> | null;
   /** When to change it by the costs that were asked with; null: none were, or no Weibull law can be said. */
   change: WhenToChange | null;
-  /** Price of a new one, cents; null: not known. */
-  priceCents: number | null;
+  /** What a fresh edge set of it costs. */
+  edge: EdgeCost;
+  /** Other cutters in this material, those with the most lives first. */
+  others: { code: string; lives: number }[];
+  /** The one it is held beside; null: none was asked for, or it has no lives in this material. */
+  beside: Beside | null;
 }
 
 export interface LifeView {
@@ -79,10 +86,13 @@ export interface LifeView {
   apart: (LifeRecord & { item: string; why: string })[];
   /** Lives begun in the last twelve months beside what was foretold of them; null on a further page, and where none was. */
   foretold: ForetoldYear | null;
+  /** Each holder beside all others; empty on a further page. */
+  holders: KeptApart[];
 }
 
 const PAGE = 25;
 const APART_SHOWN = 50;
+const OTHERS_SHOWN = 12;
 
 const record = (l: LifeRow): LifeRecord => ({
   edgeSetId: l.edgeSetId,
@@ -130,6 +140,7 @@ export async function lifeView(
             why: whyApart(l) ?? '',
           }))
         : [],
+    holders: after === null ? await holdersApart(c) : [],
     foretold: after === null ? await foretoldYear(c, today, zone) : null,
   };
 }
@@ -169,6 +180,7 @@ export async function lifeSheet(
   itemCode: string,
   materialCode: string,
   asked: ChangeAsked | null = null,
+  beside: string | null = null,
 ): Promise<LifeSheet | null> {
   const item = await maybeItem(c, itemCode);
   const material = await maybeMaterial(c, materialCode);
@@ -185,7 +197,12 @@ export async function lifeSheet(
     ...lineOf(row, loaded, material, book),
     ...survey,
     change: asked && survey.weibull ? whenToChange(survey.weibull, asked.costs, asked.partMinutes) : null,
-    priceCents: (await manySupplies(c, [item.id]))[0]?.priceCents ?? null,
+    edge: (await edgeCosts(c, [loaded])).get(item.id) ?? { cents: null, of: 'a new one' },
+    others: (await manyCuttersIn(c, material.id, OTHERS_SHOWN + 1))
+      .filter((o) => o.itemId !== item.id)
+      .slice(0, OTHERS_SHOWN)
+      .map(({ code, lives }) => ({ code, lives })),
+    beside: beside === null ? null : await besideView(c, loaded, material.id, beside),
     next: withoutCurve(book.next(item.id, material.id)),
     records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
   };

@@ -33,6 +33,15 @@ export const manyInsertsOf = (c: Connection, pieceIds: readonly number[]) =>
        where s.piece_id = p.id order by s.id desc limit 1) m`,
     [pieceIds],
   );
+/** The inserts that were put last into any body of some items. */
+export const manyLastInserts = (c: Connection, bodyItemIds: readonly number[]) =>
+  many<{ bodyItemId: number; itemId: number; quantity: number }>(
+    c,
+    `select b.id as body_item_id, m.item_id, m.quantity from unnest($1::int[]) b(id) cross join lateral (
+       select x.item_id, x.quantity from piece p join edge_set s on s.piece_id = p.id join mounting x on x.edge_set_id = s.id
+       join live_entry e on e.id = x.entry_id where p.item_id = b.id order by s.id desc limit 1) m`,
+    [bodyItemIds],
+  );
 /** Items of the bodies some inserts were ever put into. */
 export const manyBodiesWith = async (c: Connection, insertItemId: number): Promise<number[]> =>
   (

@@ -14,9 +14,14 @@ const NEXT_AT_MOST = 1.7;
  * limits a shade, the Weibull law a thin line; below, between which minutes the next one will fail.
  */
 export function SurvivalChart({ life }: { life: LifeSheet }) {
+  const { beside } = life;
   const longest = Math.max(...life.records.map((l) => l.minutes));
   const { next, weibull } = life;
-  const upTo = Math.max(longest * 1.04, next ? Math.min(next.to * 1.02, longest * NEXT_AT_MOST) : 0);
+  const upTo = Math.max(
+    (beside?.longest ?? 0) * 1.04,
+    longest * 1.04,
+    next ? Math.min(next.to * 1.02, longest * NEXT_AT_MOST) : 0,
+  );
   const x = scaleLinear([0, upTo], [M.left, W - M.right]).nice();
   const right = last(x.domain());
   const y = scaleLinear([0, 1], [H - M.bottom, M.top]);
@@ -89,6 +94,26 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
         stroke="var(--accent)"
         strokeWidth="2.4"
       />
+      {beside && (
+        <g>
+          <path
+            d={path(staircase(beside.steps, beside.longest)) ?? ''}
+            fill="none"
+            stroke="var(--rust)"
+            strokeWidth="2"
+            strokeDasharray="8 4"
+          />
+          <text
+            x={x(beside.longest) + 5}
+            y={y(survivalAt(beside.steps, beside.longest)) - 4}
+            fontSize="12"
+            fill="var(--rust)"
+            className="fig"
+          >
+            {beside.code}
+          </text>
+        </g>
+      )}
       {life.records.map((l) =>
         l.counts === 'failure' ? (
           <circle

@@ -16,7 +16,7 @@ export function ChangeRows({ line }: { line: LifeSheet }) {
   const query = useQuery('life');
   const router = useRouter();
   const [planned, setPlanned] = useState(
-    query.get('planned') ?? (line.priceCents ? money(line.priceCents) : ''),
+    query.get('planned') ?? (line.edge.cents ? money(Math.round(line.edge.cents)) : ''),
   );
   const [failed, setFailed] = useState(query.get('failed') ?? '');
   const [part, setPart] = useState(query.get('part') ?? '');

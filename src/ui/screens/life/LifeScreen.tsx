@@ -15,8 +15,10 @@ import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
+import { BesideRows } from './BesideRows';
 import { ChangeRows } from './ChangeRows';
 import { ForetoldRows } from './ForetoldRows';
+import { HolderRows } from './HolderRows';
 
 const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
 /** How many lives a figure rests on. */
@@ -46,6 +48,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
             {open.item.words} in {open.material.name}: {livesWords(open)} lives
           </div>
           <SurvivalChart life={open} />
+          <BesideRows line={open} />
           <h2>All cutters</h2>
           <Table>
             <TableHead>
@@ -91,6 +94,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
             {view.next !== null && <Link href={query.href({ after: view.next })}>fewer lives</Link>}
           </p>
           {view.foretold && <ForetoldRows of={view.foretold} />}
+          {view.holders.length > 0 && <HolderRows holders={view.holders} />}
           {view.apart.length > 0 && (
             <>
               <h2>Shown apart, not fitted</h2>

@@ -1,0 +1,90 @@
+import { DEFAULTS } from '@/core/defaults';
+import { LIMITS } from '@/core/limits';
+import {
+  compareLives,
+  ENDINGS,
+  keptApart,
+  type KeptApart,
+  type Likely,
+  type LivesCompared,
+  type SurvivalStep,
+  surveyLives,
+} from '@/core/life';
+import { loadItems } from '@/crib/catalogue';
+import { type EdgeCost, edgeCosts, lifeTimes } from '@/crib/lives';
+import { maybeItem } from '@/data/catalogue';
+import type { Connection } from '@/data/database';
+import { manyLifeTimes, manyLivesInHolders } from '@/data/life';
+
+/** What a minute in the cut costs in edges, cents, with 95 % limits; null: what an edge costs, or how long it lasts, is not known. */
+export interface EdgeRate {
+  edge: EdgeCost;
+  aMinute: { cents: number; from: number; to: number } | null;
+}
+
+/** Another cutter in the same material beside the one that is shown. */
+export interface Beside {
+  code: string;
+  words: string;
+  lives: number;
+  /** Of its survival curve, to its longest life. */
+  steps: SurvivalStep[];
+  longest: number;
+  compared: LivesCompared;
+  rates: { first: EdgeRate; second: EdgeRate };
+}
+
+/** The lives of an item in a material beside those of another; null where the other has none there. */
+export async function besideView(
+  c: Connection,
+  item: { id: number; kind: string },
+  materialId: number,
+  other: string,
+): Promise<Beside | null> {
+  const row = await maybeItem(c, other);
+  if (!row || row.id === item.id) return null;
+  const rows = (await manyLifeTimes(c, [item.id, row.id], DEFAULTS.livesReckoned)).filter(
+    (l) => l.materialId === materialId,
+  );
+  const [mine, its] = [item.id, row.id].map((id) => rows.find((r) => r.itemId === id));
+  const [loaded] = await loadItems(c, [row.id]);
+  if (!mine || !its || !loaded) return null;
+  const [first, second] = [lifeTimes(mine), lifeTimes(its)];
+  const compared = compareLives(first, second);
+  const costs = await edgeCosts(c, [item, loaded]);
+  const rate = (id: number, mean: Likely | null): EdgeRate => {
+    const edge = costs.get(id) ?? { cents: null, of: 'a new one' };
+    return {
+      edge,
+      aMinute:
+        edge.cents === null || !mean
+          ? null
+          : { cents: edge.cents / mean.value, from: edge.cents / mean.to, to: edge.cents / mean.from },
+    };
+  };
+  return {
+    code: loaded.code,
+    words: loaded.words,
+    lives: its.lives,
+    steps: surveyLives(second).steps,
+    longest: Math.max(...second.map((l) => l.minutes)),
+    compared,
+    rates: { first: rate(item.id, compared.means.first), second: rate(row.id, compared.means.second) },
+  };
+}
+
+/** How cutters did in each holder beside the same cutters in all others, over the latest lives. */
+export async function holdersApart(c: Connection): Promise<KeptApart[]> {
+  const rows = await manyLivesInHolders(c, LIMITS.forecasts.most);
+  return keptApart(
+    rows.map((r) => ({
+      by: r.holder,
+      alike: `${r.itemId} ${r.materialId}`,
+      life: {
+        minutes: r.minutes,
+        failed: r.ended !== null && ENDINGS[r.ended].counts === 'failure',
+        running: r.ended === null,
+      },
+    })),
+  );
+}
