@@ -2,7 +2,7 @@ import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
 import { isWorn, NOT_READ } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
-import { type CribItem, edgesOf, factNumber, loadItems } from '@/crib/catalogue';
+import { type CribItem, edgesOf, loadItems } from '@/crib/catalogue';
 import type { LifeBook } from '@/crib/lives';
 import type { Work } from '@/crib/work';
 import type { PurchaseRow } from '@/data/buying';

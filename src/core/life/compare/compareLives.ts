@@ -1,4 +1,3 @@
-import { extent } from 'd3';
 import type { Because } from '../../because';
 import { logGamma, normalQuantile } from '@/core/statistics';
 import type { LifeTime } from '../endings';
@@ -89,8 +88,8 @@ const WITHIN = 1e-9;
 function timesAsLong(first: readonly LifeTime[], second: readonly LifeTime[]): LivesCompared['times'] {
   const [a, b] = [first, second].map((lives) => lives.map((l) => l.minutes).filter((m) => m > 0));
   const logs = (of: readonly number[] = []) => of.map(Math.log);
-  const [la, lb] = [extent(logs(a)), extent(logs(b))];
-  if (la[0] === undefined || lb[0] === undefined) return null;
+  const [la, lb] = [ends(logs(a)), ends(logs(b))];
+  if (!la || !lb) return null;
   /** Over 0 where the first, divided, fails sooner than it is to be expected. */
   const seen = (log: number) => {
     const by = Math.exp(log);
@@ -115,6 +114,12 @@ function timesAsLong(first: readonly LifeTime[], second: readonly LifeTime[]): L
   const times = { value: over(0), from: over(-z), to: over(z) };
   return times.value === null && times.from === null && times.to === null ? null : times;
 }
+
+/** The least and the most; null of none. */
+const ends = (of: readonly number[]): [least: number, most: number] | null =>
+  of.length
+    ? of.reduce<[number, number]>(([l, m], x) => [Math.min(l, x), Math.max(m, x)], [Infinity, -Infinity])
+    : null;
 
 /** Mean life by the Weibull law of some lives, with limits by the information of logarithms. */
 function meanOf(lives: readonly LifeTime[]): Likely | null {

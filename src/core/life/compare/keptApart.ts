@@ -1,4 +1,3 @@
-import { group } from 'd3';
 import type { LifeTime } from '../endings';
 import { stratifiedLogRank } from './logRank';
 
@@ -33,8 +32,8 @@ const LEAST = 0.05;
  * Sources: Mantel (1966); Holm, Scand. J. Statist. 6 (1979) 65-70. Example: of one holder alone nothing is said.
  */
 export function keptApart(lives: readonly LifeIn[]): KeptApart[] {
-  const alike = group(lives, (l) => l.alike);
-  const shown = [...group(lives, (l) => l.by)].flatMap(([by, own]) => {
+  const alike = byKey(lives, (l) => l.alike);
+  const shown = [...byKey(lives, (l) => l.by)].flatMap(([by, own]) => {
     const kinds = [...new Set(own.map((l) => l.alike))].flatMap((kind) => {
       const of = alike.get(kind) ?? [];
       const others = of.filter((l) => l.by !== by);
@@ -63,4 +62,14 @@ export function keptApart(lives: readonly LifeIn[]): KeptApart[] {
       return { ...k, p: least, diesYoung: least < LEAST && k.failed > k.expected };
     })
     .sort((a, b) => b.failed * a.expected - a.failed * b.expected);
+}
+
+function byKey(lives: readonly LifeIn[], key: (l: LifeIn) => string): Map<string, LifeIn[]> {
+  const groups = new Map<string, LifeIn[]>();
+  for (const l of lives) {
+    const of = groups.get(key(l));
+    if (of) of.push(l);
+    else groups.set(key(l), [l]);
+  }
+  return groups;
 }
