@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { DEMO } from '../playwright.config';
 import { alertOf, AS_OWNER, expect, fill, fitsWidth, said, sends, shelved, tagOf, test } from './help';
 
@@ -177,6 +178,51 @@ test('what broke is taken down at the bench: its fragments are said there, and n
   await page.goto('/end/A-0042?how=sulked');
   await expect(page.getByText(/how: “sulked”|sulked/).first()).toBeVisible();
   await expect(page.getByRole('radio', { name: 'broken' })).not.toBeChecked();
+});
+
+test('wear is read in a picture: two points on what is known, two on the land; it is kept with the reading', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation, number } = await cutting(send, 'WEAR');
+  await send('parts', { operation, parts: 3 });
+  // Drawn for it: the body of a cutter 500 dots wide, an 8 mm one, and a dark land of 50 dots, which is 0.8 mm.
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="1000" height="600"><rect width="1000" height="600" fill="#fff"/>
+    <rect x="250" y="100" width="500" height="450" fill="#ccc"/><rect x="300" y="300" width="400" height="50" fill="#333"/></svg>`;
+  const buffer = await sharp(Buffer.from(drawing)).png().toBuffer();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/rack?open=${String(number)}&do=wear`);
+  const tag = tagOf(page);
+  await tag.getByText('from a picture').click();
+  const picture = page.getByRole('region', { name: 'Wear in a picture' });
+  await picture
+    .getByLabel('A picture of the worn edge')
+    .setInputFiles({ name: 'edge.png', mimeType: 'image/png', buffer });
+  await picture.getByRole('button', { name: '4 ×' }).click();
+  const points = picture.getByTestId('points');
+  const point = async (x: number, y: number) => {
+    const box = (await points.boundingBox())!;
+    await points.click({ position: { x: (x / 1000) * box.width, y: (y / 600) * box.height } });
+  };
+  await expect(picture).toContainText('Point at one end of the known length');
+  await point(250, 300);
+  await point(750, 300);
+  await point(500, 300);
+  await point(500, 340);
+  await expect(picture).toContainText(/The land is 0\.6[3-5]\d ±/);
+  // Ten dots too short: moved there by the keyboard.
+  await picture.getByRole('button', { name: 'where the worn land ends' }).press('Shift+ArrowDown');
+  await expect(picture).toContainText(/The land is (0\.79|0\.80)\d ± 0\.0\d\d mm/);
+  await fitsWidth(page);
+  await picture.getByRole('button', { name: 'Use as flank wear' }).click();
+  await expect(tag.getByLabel('Flank wear VB')).toHaveValue(/^0\.(79|80)\d$/);
+  await expect(tag.getByLabel('It may be off by')).toHaveValue(/^0\.0\d\d$/);
+  await tag.getByRole('button', { name: 'Record' }).click();
+  await expect(tag.getByText(/VB 0\.(79|80)\d ± 0\.0\d\d/)).toBeVisible();
+  const row = tag.getByRole('group', { name: 'Pictures of its edge' });
+  await expect(row.getByRole('img')).toHaveCount(1);
+  // 3 parts of 400 mm at 200 and 10 mm at 300.
+  await expect(row).toContainText('6.1 min');
 });
 
 test('a T is changed after so many parts: its machine counts them and says when it is due', async ({

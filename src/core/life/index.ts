@@ -45,6 +45,8 @@ export type { CutCosts, Taylor, TaylorFit } from './change/taylor';
 // Wear
 export { wearCrossing } from './wear/wearCrossing';
 export type { Interval, WearCrossing, WearPoint } from './wear/wearCrossing';
+export { landInPicture, LEAST_DOTS } from './wear/landInPicture';
+export type { Dot, LandInPicture } from './wear/landInPicture';
 // What to expect of the next one, and of this one
 export { consumption, expectLife, assumedCounts } from './expect/expectLife';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';

@@ -3,6 +3,7 @@ export type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRo
 // Reading
 export {
   manyCuttersIn,
+  manyEdgePictures,
   manyEdgeUses,
   manyFittedLives,
   manyForetold,

@@ -3,6 +3,7 @@ import { sameTaper } from '@/core/cutters';
 import { gradesFor } from '@/crib/secondlife';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
+import { manyEdgePictures } from '@/data/life';
 import { maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
@@ -16,6 +17,8 @@ export interface AssemblyView extends AssemblyCard {
   measurements: MeasurementRow[];
   /** Empty until measured and out of question: then there is nothing to enter in a machine. */
   registers: MachineRegisters[];
+  /** Pictures of its edge, the latest twelve, by the minutes it had cut by then, the fewest first. */
+  pictures: { entryId: number; shows: string; happenedAt: Date; minutes: number }[];
   /** What it weighs, how fast it may turn, how far its tip gives way. */
   figures: BuildFigures;
   /** What its cutter may be graded as when it is taken down. */
@@ -42,6 +45,7 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   return {
     ...card,
     measurements: await manyMeasurements(c, row.id),
+    pictures: (await manyEdgePictures(c, row.edgeSetId)).toReversed(),
     figures: buildFigures(together.build),
     grades: await gradesFor(c, row.cutterItemId, await maybePiece(c, row.mark)),
     inserts: mounted && {

@@ -1,31 +1,68 @@
 'use client';
-import { useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
 import { CHIPS, CHIPS_NAMES, type SignSeen } from '@/core/life';
 import type { AssemblyView } from '@/crib/rack';
-import { VerbForm } from '@/ui/kit/form';
-import { Caution } from '@/ui/kit/page';
-import { useLengths } from '@/ui/shell';
+import { useSendOnce, VerbForm } from '@/ui/kit/form';
+import { Caution, Fold } from '@/ui/kit/page';
+import { base64, post, useLengths, useSurroundings } from '@/ui/shell';
 import { SignPicks } from './SignPicks';
+import { type FromPicture, WearPicture } from './WearPicture';
 
 /** What was read of an edge: one figure is enough, and what was not looked at stays empty. */
 export function WearForm({ card, onDone }: { card: AssemblyView; onDone: () => void }) {
   const { show } = useLengths();
   const [signs, setSigns] = useState<SignSeen[]>([]);
+  const { say } = useSurroundings();
+  const router = useRouter();
+  const { once } = useSendOnce();
+  const [picture, setPicture] = useState<File | null>(null);
+  const [read, setRead] = useState<FromPicture | null>(null);
+  // How far a reading may be off is said of flank wear alone.
+  const put = useMemo(
+    () => read && { [read.as]: read.value, ...(read.as === 'flankWear' ? { uncertainty: read.off } : {}) },
+    [read],
+  );
   const { wear } = card;
+  /** The picture is kept with the piece once its reading is: without it the reading stands all the same. */
+  const keep = async () => {
+    if (!picture) return;
+    const content = await base64(picture);
+    const answer = await once((formId) =>
+      post('/api/v1/pictures', { piece: card.mark, shows: 'worn edge', content, formId }),
+    );
+    if (!answer) return;
+    say(
+      answer.ok
+        ? `the edge of ${card.tag} read, its picture kept`
+        : `the edge of ${card.tag} is read; its picture was not kept: ${answer.problem.title}`,
+    );
+    router.refresh();
+  };
   return (
     <>
       <h2>Wear of its edge</h2>
+      <Fold label="from a picture">
+        <WearPicture DC={card.cutter.DC} onPicture={setPicture} onRead={setRead} />
+      </Fold>
       <VerbForm
         verb="recordWear"
         fixed={signs.length ? { tag: card.tag, signs } : { tag: card.tag }}
         submit="Record"
         when
+        put={put}
         fields={[
           {
             name: 'flankWear',
             label: 'Flank wear VB',
             kind: 'length',
             help: `worn at ${show(wear.limitMm, 2)}. ${wear.limit.because.words}`,
+          },
+          {
+            name: 'uncertainty',
+            label: 'It may be off by',
+            kind: 'length',
+            help: 'of flank wear; a picture says it',
           },
           {
             name: 'corner',
@@ -45,7 +82,10 @@ export function WearForm({ card, onDone }: { card: AssemblyView; onDone: () => v
           { name: 'runout', label: 'Runout at the tip', kind: 'length' },
         ]}
         said={() => `the edge of ${card.tag} read`}
-        onDone={onDone}
+        onDone={() => {
+          void keep();
+          onDone();
+        }}
       >
         <SignPicks value={signs} onChange={setSigns} />
       </VerbForm>

@@ -6,6 +6,7 @@ import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useLengths, useTimes } from '@/ui/shell';
 import styles from './Wear.module.css';
+import rows from './WearPicture.module.css';
 
 /** Comes where an edge was read: the rack shows without it. */
 const WearChart = dynamic(async () => (await import('./WearChart')).WearChart);
@@ -14,7 +15,7 @@ const WearChart = dynamic(async () => (await import('./WearChart')).WearChart);
 export function WearRows({ card }: { card: AssemblyView }) {
   const { show, unitWord } = useLengths();
   const { wear } = card;
-  if (wear.readings.length === 0) return null;
+  if (wear.readings.length === 0) return <EdgePictures card={card} />;
   const { left } = wear;
   return (
     <>
@@ -43,10 +44,33 @@ export function WearRows({ card }: { card: AssemblyView }) {
       </Rows>
       <BecauseThis because={wear.because} label="worn in, because" />
       <WearChart card={card} />
+      <EdgePictures card={card} />
       {wear.readings.toReversed().map((r) => (
         <Reading key={r.entryId} reading={r} />
       ))}
     </>
+  );
+}
+
+/** Pictures of its edge in a row, by the minutes it had cut. */
+function EdgePictures({ card }: { card: AssemblyView }) {
+  const { moment } = useTimes();
+  if (!card.pictures.length) return null;
+  return (
+    <div className={rows.row} aria-label="Pictures of its edge" role="group">
+      {card.pictures.map((p) => (
+        <figure key={p.entryId}>
+          <a href={`/api/v1/pictures/${p.entryId}`} target="_blank" rel="noreferrer">
+            {/* Kept pictures are small already and come from this server alone. */}
+            {/* eslint-disable-next-line @next/next/no-img-element */}
+            <img src={`/api/v1/pictures/${p.entryId}/small`} alt={`${p.shows}, ${moment(p.happenedAt)}`} />
+          </a>
+          <figcaption className="small soft">
+            <span className="fig">{p.minutes.toFixed(1)} min</span>
+          </figcaption>
+        </figure>
+      ))}
+    </div>
   );
 }
 
