@@ -169,6 +169,7 @@ it('a reading says at least one thing, each sign once, and a zone that lies on t
   await refused({ zoneTo: '22.5' }, 'zoneTo');
   await refused({ zoneFrom: '5', zoneTo: '5' }, 'zoneTo');
   await refused({ zoneFrom: '5' }, 'zoneTo');
+  await refused({ uncertainty: '0.02', corner: '0.1' }, 'uncertainty');
   const burr = { sign: 'burr', strength: 'slight' };
   await refused({ signs: [burr, { ...burr, strength: 'strong' }] }, 'signs');
   await refused({ signs: [{ ...burr, strength: 'awful' }] }, 'signs.0.strength');

@@ -85,12 +85,20 @@ export const recordWear = defineVerb({
       );
     const flank = maybeLength(input.flankWear);
     const corner = maybeLength(input.corner);
+    const off = maybeLength(input.uncertainty);
+    if (off && !flank)
+      throw new Problem('INVALID_INPUT', `Off by ${off.entered}, but no flank wear is said`, {
+        field: 'uncertainty',
+        value: off.entered,
+        limit: 'with a flank wear',
+        wayOut: 'Say the flank wear that may be off by so much, or leave it out.',
+      });
     moment.leansOn(assembly.entryId);
     await insertWearReading(c, moment.entryId, {
       edgeSetId: assembly.edgeSetId,
       flankWearMm: flank?.mm ?? null,
       flankWearEntered: flank?.entered ?? null,
-      uncertaintyMm: maybeLength(input.uncertainty)?.mm ?? null,
+      uncertaintyMm: off?.mm ?? null,
       cornerMm: corner?.mm ?? null,
       cornerEntered: corner?.entered ?? null,
       chips: input.chips ?? null,

@@ -64,8 +64,8 @@ export function ForetoldRows({ of }: { of: ForetoldYear }) {
         </TableBody>
       </Table>
       <p className="soft small">
-        A life that runs on inside its interval, or was changed or crashed there, tells nothing yet; the share
-        reckons with it as one that had not failed by then.
+        Lives of fresh edges in one material. One that runs on inside its interval, or was changed or crashed
+        there, tells nothing yet; the share reckons with it as one that had not failed by then.
       </p>
     </section>
   );
