@@ -26,7 +26,14 @@ export {
   maybeLotCode,
   maybePiece,
 } from './read/balances';
-export { manyBodiesWith, manyDamagedSeats, manyInsertsOf, manyLastInserts, manySeatings, maybeMounted } from './read/bodies';
+export {
+  manyBodiesWith,
+  manyDamagedSeats,
+  manyInsertsOf,
+  manyLastInserts,
+  manySeatings,
+  maybeMounted,
+} from './read/bodies';
 export { manySettlements, manyTakings } from './read/consigned';
 export {
   manyCountLines,
