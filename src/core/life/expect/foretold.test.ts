@@ -35,6 +35,20 @@ describe('what came against what was foretold', () => {
     // Left out, that life would have made it 1 of 3.
   });
 
+  it('leaves open what becomes of those that go on: they are neither inside nor later yet', () => {
+    // One failed early, nine run on in the middle of theirs: none or nine in ten may come inside.
+    const early = foretoldHeld([failed(2), ...Array.from({ length: 9 }, () => changed(30))]);
+    expect(early.inside!.share).toBeNull();
+    expect(early.inside!.to).toBeGreaterThan(0.9);
+    expect(early.says).not.toBe('too narrow');
+    // The one that came furthest failed: nothing is left open.
+    expect(foretoldHeld([failed(50), changed(30), failed(60)]).inside!.share).toBeCloseTo(1, 12);
+    // It runs on at 80: of three, one inside; two thirds of what stood at 50 are not known.
+    const last = foretoldHeld([failed(50), changed(80), changed(70)]).inside!;
+    expect(last.share).toBeNull();
+    expect(last.to).toBeCloseTo(1, 12);
+  });
+
   it('is not said where nothing was told', () => {
     expect(foretoldHeld([]).inside).toBeNull();
     expect(foretoldHeld([changed(30)])).toEqual({

@@ -30,8 +30,11 @@ export interface ForetoldHeld {
   lives: number;
   /** Lives of each outcome. */
   came: Record<Outcome, number>;
-  /** Share inside with its 95 % limits, those that did not fail reckoned in; null: none was told. */
-  inside: { share: number; from: number; to: number } | null;
+  /**
+   * Share inside with its 95 % limits, those that did not fail reckoned in; null: none was told. The share itself is null
+   * while the life that came furthest has not failed: what becomes of it and of as many like it is not known.
+   */
+  inside: { share: number | null; from: number; to: number } | null;
   /** Whether nine in ten lies within those limits. */
   says: 'hold' | 'too narrow' | 'too wide' | 'cannot say';
 }
@@ -40,7 +43,8 @@ export interface ForetoldHeld {
  * Lives against their forecasts. Counting only what failed would favour the early: a life that was changed in the middle of
  * its interval might have gone past it. So each life stands at the share of such lives that was to have failed by its
  * minutes, censored where it did not fail, and the share inside is what the Kaplan-Meier curve of those falls between a
- * twentieth and nineteen. Limits by Wilson (1927) with as many lives as were told. Linear but for one sort.
+ * twentieth and nineteen. Where that curve ends before, with some still standing, the limits leave open whether those fail
+ * inside or later. Limits by Wilson (1927) with as many lives as were told. Linear but for one sort.
  * Sources: Kaplan and Meier (1958); of the shares: the probability integral transform, Dawid (1984), from memory.
  * Example: ten failed, nine of them inside: 0.9 (0.60 to 0.98).
  */
@@ -60,11 +64,16 @@ export function foretoldHeld(
     })),
   );
   const [first = 0, last = 1] = [SHARES_FORETOLD[0], SHARES_FORETOLD.at(-1)];
-  const share = standing(steps, (at) => at < first) - standing(steps, (at) => at <= last);
+  const begun = standing(steps, (at) => at < first);
+  const left = standing(steps, (at) => at <= last);
+  // Nobody came as far as the interval's end, and some stand: they may end inside it or later.
+  const open = left > 0 && !came.later;
+  const share = begun - left;
+  const { from } = wilson(share, told);
+  const { to } = wilson(open ? begun : share, told);
   const promised = last - first;
-  const { from, to } = wilson(share, told);
   const says = to < promised ? 'too narrow' : from > promised ? 'too wide' : 'hold';
-  return { ...about, inside: { share, from, to }, says };
+  return { ...about, inside: { share: open ? null : share, from, to }, says };
 }
 
 /** What still stands after the steps that are meant. */

@@ -29,8 +29,18 @@ export function ForetoldRows({ of }: { of: ForetoldYear }) {
         {day(`${of.from}T12:00:00Z`)}
         {inside ? (
           <>
-            , <b>{percent(inside.share)}</b> fell inside what was foretold when they began (likely{' '}
-            {percent(inside.from)} to {percent(inside.to)}); 90 % should.{' '}
+            ,{' '}
+            {inside.share === null ? (
+              <>
+                between <b>{percent(inside.from)}</b> and <b>{percent(inside.to)}</b> fall inside what was
+                foretold when they began: those that run longest have not failed yet. 90 % should.{' '}
+              </>
+            ) : (
+              <>
+                <b>{percent(inside.share)}</b> fell inside what was foretold when they began (likely{' '}
+                {percent(inside.from)} to {percent(inside.to)}); 90 % should.{' '}
+              </>
+            )}
           </>
         ) : (
           ': '
