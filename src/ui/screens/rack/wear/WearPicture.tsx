@@ -36,18 +36,20 @@ export function WearPicture({
 }) {
   const { show, unitWord } = useLengths();
   const { unit } = useSurroundings();
+  const decimals = unit === 'mm' ? 3 : 4;
   const [url, setUrl] = useState<string | null>(null);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   const [points, setPoints] = useState<(Dot & { off: number })[]>([]);
   const [zoom, setZoom] = useState<number>(1);
-  const [known, setKnown] = useState(show(DC, 3));
+  // In the unit in which it was typed: swapping the display must not turn 20 mm into 20 inches.
+  const [known, setKnown] = useState({ text: show(DC, decimals), unit });
   const [moving, setMoving] = useState<number | null>(null);
   const drawing = useRef<SVGSVGElement>(null);
   useEffect(() => () => void (url && URL.revokeObjectURL(url)), [url]);
 
   /** Half of a point's cross, in dots: as large at every size. */
   const arm = size ? size.width / 28 / zoom : 0;
-  const knownMm = parseLength(known, unit)?.mm ?? null;
+  const knownMm = parseLength(known.text, known.unit)?.mm ?? null;
   const [a, b, c, d] = points;
   const read =
     a && b && c && d && knownMm !== null
@@ -89,7 +91,6 @@ export function WearPicture({
   };
   const use = (as: 'flankWear' | 'corner') => {
     if (!read) return;
-    const decimals = unit === 'mm' ? 3 : 4;
     onRead({ as, value: show(read.mm, decimals), off: show(read.offMm, decimals) });
   };
   const line = (from?: Dot, to?: Dot) =>
@@ -170,14 +171,16 @@ export function WearPicture({
             </div>
           </div>
           <Field>
-            <label htmlFor="known-length">Known length, {unitWord}</label>
+            <label htmlFor="known-length">Known length, {known.unit === 'mm' ? 'mm' : 'in'}</label>
             <Entry
               id="known-length"
               className="fig"
               inputMode="decimal"
-              value={known}
+              value={known.text}
               aria-invalid={knownMm === null || !(knownMm > 0)}
-              onChange={(e) => setKnown(e.target.value)}
+              onChange={(e) =>
+                setKnown({ text: e.target.value, unit: known.text.trim() === '' ? unit : known.unit })
+              }
             />
           </Field>
           <p aria-live="polite">
@@ -185,8 +188,8 @@ export function WearPicture({
               <>Point at {POINTS[points.length]}.</>
             ) : read ? (
               <>
-                The land is <b className="fig">{show(read.mm, 3)}</b> ±{' '}
-                <span className="fig">{show(read.offMm, 3)}</span> {unitWord}
+                The land is <b className="fig">{show(read.mm, decimals)}</b> ±{' '}
+                <span className="fig">{show(read.offMm, decimals)}</span> {unitWord}
                 {read.offMm > read.mm / 2 && ': too vague; take it nearer, or point at it larger'}.
               </>
             ) : (
