@@ -147,16 +147,19 @@ export const manyWearReadings = (c: Connection, edgeSetIds: readonly number[]) =
   );
 
 /** Pictures of a piece since an edge set of it began, each with the minutes that edge had cut by then, the fewest first. */
-export const manyEdgePictures = (c: Connection, edgeSetId: number) =>
+export const manyEdgePictures = (c: Connection, pieceId: number, edgeSetId: number) =>
   many<{ entryId: number; shows: string; happenedAt: Date; minutes: number }>(
     c,
-    `select p.entry_id, p.shows, e.happened_at,
+    // Those of the piece first: a piece has few, the shop many.
+    `with own as materialized (select entry_id, shows from picture where piece_id = $1)
+     select p.entry_id, p.shows, e.happened_at,
        coalesce((select sum(u.minutes) from use_of_edges u join use y on y.id = u.use_id join live_entry ue on ue.id = y.entry_id
-         where u.use_id in (select x.id from use x where x.edge_set_id = $1 union select x.use_id from use_assignment x where x.edge_set_id = $1)
-           and u.edge_set_id = $1 and ue.happened_at <= e.happened_at), 0) as minutes
-     from edge_set s join entry se on se.id = s.entry_id join picture p on p.piece_id = s.piece_id join live_entry e on e.id = p.entry_id
-     where s.id = $1 and e.happened_at >= se.happened_at order by e.happened_at desc, p.entry_id desc limit 12`,
-    [edgeSetId],
+         where u.use_id in (select x.id from use x where x.edge_set_id = $2 union select x.use_id from use_assignment x where x.edge_set_id = $2)
+           and u.edge_set_id = $2 and ue.happened_at <= e.happened_at), 0) as minutes
+     from own p join live_entry e on e.id = p.entry_id
+     where e.happened_at >= (select se.happened_at from edge_set s join entry se on se.id = s.entry_id where s.id = $2)
+     order by e.happened_at desc, p.entry_id desc limit 12`,
+    [pieceId, edgeSetId],
   );
 
 /** The ladder of second lives that the shop set last. */

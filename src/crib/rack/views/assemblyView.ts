@@ -45,7 +45,7 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   return {
     ...card,
     measurements: await manyMeasurements(c, row.id),
-    pictures: (await manyEdgePictures(c, row.edgeSetId)).toReversed(),
+    pictures: (await manyEdgePictures(c, row.pieceId, row.edgeSetId)).toReversed(),
     figures: buildFigures(together.build),
     grades: await gradesFor(c, row.cutterItemId, await maybePiece(c, row.mark)),
     inserts: mounted && {
