@@ -184,7 +184,7 @@ test('wear is read in a picture: two points on what is known, two on the land; i
   page,
 }) => {
   const send = sends(page);
-  const { operation, number } = await cutting(send, 'WEAR');
+  const { operation, number } = await cutting(send, 'EDGE');
   await send('parts', { operation, parts: 3 });
   // Drawn for it: the body of a cutter 500 dots wide, an 8 mm one, and a dark land of 50 dots, which is 0.8 mm.
   const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="1000" height="600"><rect width="1000" height="600" fill="#fff"/>
