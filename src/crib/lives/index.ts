@@ -2,7 +2,7 @@
 export { loadLifeBook, runningBook } from './lifeBook';
 export type { LifeBook, RunningBook } from './lifeBook';
 export { assumedWeights, readAssumedWeights } from './assumedWeights';
-export { lifeTimes } from './lifeTimes';
+export { lifeTime, lifeTimes } from './lifeTimes';
 export { edgeCosts } from './edgeCosts';
 export type { EdgeCost } from './edgeCosts';
 export { foretell } from './foretell';

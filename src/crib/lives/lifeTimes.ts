@@ -2,7 +2,7 @@ import { type Ending, ENDINGS, type LifeTime } from '@/core/life';
 import type { LifeTimesRow } from '@/data/life';
 
 /** A life as the statistics see it; one that runs on is censored at its present minutes. */
-const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
+export const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
   minutes,
   failed: ended !== null && ENDINGS[ended].counts === 'failure',
   running: ended === null,

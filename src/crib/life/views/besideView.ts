@@ -2,7 +2,6 @@ import { DEFAULTS } from '@/core/defaults';
 import { LIMITS } from '@/core/limits';
 import {
   compareLives,
-  ENDINGS,
   keptApart,
   type KeptApart,
   type Likely,
@@ -11,7 +10,7 @@ import {
   surveyLives,
 } from '@/core/life';
 import { loadItems } from '@/crib/catalogue';
-import { type EdgeCost, edgeCosts, lifeTimes } from '@/crib/lives';
+import { type EdgeCost, edgeCosts, lifeTime, lifeTimes } from '@/crib/lives';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyLifeTimes, manyLivesInHolders } from '@/data/life';
@@ -80,11 +79,7 @@ export async function holdersApart(c: Connection): Promise<KeptApart[]> {
     rows.map((r) => ({
       by: r.holder,
       alike: `${r.itemId} ${r.materialId}`,
-      life: {
-        minutes: r.minutes,
-        failed: r.ended !== null && ENDINGS[r.ended].counts === 'failure',
-        running: r.ended === null,
-      },
+      life: lifeTime(r.minutes, r.ended),
     })),
   );
 }

@@ -1,7 +1,8 @@
 import { group } from 'd3';
-import { cameOut, ENDINGS, foretoldHeld, type ForetoldHeld, type Outcome } from '@/core/life';
+import { cameOut, foretoldHeld, type ForetoldHeld, type Outcome } from '@/core/life';
 import { LIMITS } from '@/core/limits';
 import { addDays, localDay } from '@/core/units';
+import { lifeTime } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import { manyForetold, type LifeRow } from '@/data/life';
 
@@ -22,12 +23,6 @@ export interface ForetoldLife {
   came: Outcome;
 }
 
-/** As the statistics see it: what failed in the cut failed, all else did not. */
-const outcome = (l: Pick<LifeRow, 'minutes' | 'ended'>) => ({
-  minutes: l.minutes,
-  failed: l.ended !== null && ENDINGS[l.ended].counts === 'failure',
-});
-
 /** What was foretold of a life beside what came of it; null where nothing was. */
 export const foretoldOf = ({
   foretold,
@@ -36,7 +31,7 @@ export const foretoldOf = ({
   foretold && {
     from: foretold[0] ?? 0,
     to: foretold.at(-1) ?? Infinity,
-    came: cameOut(foretold, outcome(life)),
+    came: cameOut(foretold, lifeTime(life.minutes, life.ended)),
   };
 
 /**
@@ -50,7 +45,7 @@ export async function foretoldYear(c: Connection, today: string, zone: string): 
   const lives = rows.map((r) => ({
     month: localDay(r.happenedAt, zone).slice(0, 7),
     by: r.foretold,
-    life: outcome(r),
+    life: lifeTime(r.minutes, r.ended),
   }));
   const months = [...group(lives, (l) => l.month)].map(([month, of]) => {
     const { came } = foretoldHeld(of);

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, type MouseEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import { type Dot, landInPicture } from '@/core/life';
 import { parseLength } from '@/core/units';
 import { Entry, Field } from '@/ui/kit/field';
@@ -31,7 +31,7 @@ export function WearPicture({
 }: {
   /** Of the cutter, mm: most often the length that is known. */
   DC: number;
-  onPicture: (file: File | null) => void;
+  onPicture: (file: File) => void;
   onRead: (read: FromPicture) => void;
 }) {
   const { show, unitWord } = useLengths();
@@ -62,7 +62,7 @@ export function WearPicture({
     onPicture(file);
   };
   /** The dot under the pointer, and by how many dots a hand is off at this size. */
-  const dotAt = (event: PointerEvent) => {
+  const dotAt = (event: MouseEvent) => {
     const box = drawing.current?.getBoundingClientRect();
     if (!box || !size) return null;
     const per = size.width / box.width;
@@ -70,11 +70,15 @@ export function WearPicture({
   };
   const put = (at: number, dot: Dot & { off: number }) =>
     setPoints((were) => were.map((p, i) => (i === at ? dot : p)));
-  const pressed = (event: PointerEvent) => {
+  /** A press that stays where it is sets the next point, however near to another; a finger that moves the picture sets none. */
+  const pressed = (event: MouseEvent) => {
     const dot = dotAt(event);
-    if (!dot) return;
-    // Until all are set a press sets the next, however near to another: a land is narrow. After that it takes the nearest.
-    if (points.length < POINTS.length) return setPoints([...points, dot]);
+    if (dot && points.length < POINTS.length) setPoints([...points, dot]);
+  };
+  /** Once all are set, the nearest is taken along. */
+  const taken = (event: PointerEvent) => {
+    const dot = dotAt(event);
+    if (!dot || points.length < POINTS.length) return;
     const far = points.map((p) => Math.hypot(p.x - dot.x, p.y - dot.y));
     const nearest = far.indexOf(Math.min(...far));
     if ((far[nearest] ?? Infinity) <= arm) setMoving(nearest);
@@ -140,7 +144,8 @@ export function WearPicture({
                   ref={drawing}
                   viewBox={`0 0 ${size.width} ${size.height}`}
                   data-testid="points"
-                  onPointerDown={pressed}
+                  onClick={pressed}
+                  onPointerDown={taken}
                   onPointerMove={(e) => {
                     const dot = moving === null ? null : dotAt(e);
                     if (moving !== null && dot) put(moving, dot);
