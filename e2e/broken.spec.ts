@@ -195,9 +195,10 @@ test('wear is read in a picture: two points on what is known, two on the land; i
   const tag = tagOf(page);
   await tag.getByText('from a picture').click();
   const picture = page.getByRole('region', { name: 'Wear in a picture' });
-  await picture
-    .getByLabel('A picture of the worn edge')
-    .setInputFiles({ name: 'edge.png', mimeType: 'image/png', buffer });
+  const chosen = picture.getByLabel('A picture of the worn edge');
+  await chosen.setInputFiles({ name: 'edge.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(picture).toContainText('This file is no picture that can be shown');
+  await chosen.setInputFiles({ name: 'edge.png', mimeType: 'image/png', buffer });
   await picture.getByRole('button', { name: '4 ×' }).click();
   const points = picture.getByTestId('points');
   const point = async (x: number, y: number) => {

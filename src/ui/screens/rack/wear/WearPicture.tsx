@@ -39,6 +39,7 @@ export function WearPicture({
   const decimals = unit === 'mm' ? 3 : 4;
   const [url, setUrl] = useState<string | null>(null);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  const [lost, setLost] = useState(false);
   const [points, setPoints] = useState<(Dot & { off: number })[]>([]);
   const [zoom, setZoom] = useState<number>(1);
   // In the unit in which it was typed: swapping the display must not turn 20 mm into 20 inches.
@@ -58,6 +59,7 @@ export function WearPicture({
   const choose = (file: File) => {
     setUrl(URL.createObjectURL(file));
     setSize(null);
+    setLost(false);
     setPoints([]);
     onPicture(file);
   };
@@ -135,6 +137,7 @@ export function WearPicture({
               <img
                 src={url}
                 alt="The worn edge"
+                onError={() => setLost(true)}
                 onLoad={(e) =>
                   setSize({ width: e.currentTarget.naturalWidth, height: e.currentTarget.naturalHeight })
                 }
@@ -189,7 +192,9 @@ export function WearPicture({
             />
           </Field>
           <p aria-live="polite">
-            {points.length < POINTS.length ? (
+            {lost ? (
+              <>This file is no picture that can be shown: take it again, or save it as JPEG.</>
+            ) : points.length < POINTS.length ? (
               <>Point at {POINTS[points.length]}.</>
             ) : read ? (
               <>
