@@ -263,3 +263,44 @@ test('the shift is handed over with a note, printed, and taken over by initials'
   await expect(page.getByText(/^since IK took over/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Hand over' })).toBeVisible();
 });
+
+test('what an edge cut is corrected log by log, and what was not logged is added; both are taken back where they stand', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation, number } = await cutting(send, 'CUT');
+  await send('parts', { operation, parts: 5 });
+  await page.goto(`/rack?open=${String(number)}`);
+  const tag = tagOf(page);
+  await expect(tag.getByText(/^5 parts, 10\.\d min, 2\.1 m$/).first()).toBeVisible();
+  await tag.getByRole('button', { name: 'log by log' }).click();
+  await tag.getByRole('button', { name: /^Correct what it cut at/ }).click();
+  await fill(tag, { 'Minutes in the cut, in truth': '-3' });
+  await tag.getByRole('button', { name: 'Correct it' }).click();
+  await expect(tag.getByText(/at least 0/).first()).toBeVisible();
+  await fill(tag, { 'Minutes in the cut, in truth': '7', 'Why (if known)': 'override at 140 %' });
+  await tag.getByRole('button', { name: 'Correct it' }).click();
+  await expect(said(page)).toContainText(`what ${String(number)} cut is corrected`);
+  await expect(tag.getByText('5 parts, 7.0 min, 2.1 m').first()).toBeVisible();
+
+  await tag.getByRole('button', { name: 'it cut something that was not logged' }).click();
+  await fill(tag, { 'Minutes in the cut (if known)': '3' });
+  await tag.getByRole('button', { name: 'Add it' }).click();
+  await expect(said(page)).toContainText('beside the logs is kept');
+  await expect(tag.getByText('10.0 min', { exact: true }).first()).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+  await tag.getByRole('button', { name: 'Take back this correction' }).click();
+  await expect(said(page)).toContainText('took back this correction');
+  await expect(tag.getByText(/^5 parts, 10\.\d min, 2\.1 m$/).first()).toBeVisible();
+});
+
+test('lives of a drill are counted in holes, and otherwise where that is asked', async ({ page }) => {
+  await page.goto('/life?item=D12&material=C45');
+  await expect(page.getByRole('img', { name: /share not yet failed against holes/ })).toBeVisible();
+  await expect(tagOf(page).getByText(/^In holes, half had failed by/)).toBeVisible();
+  await page.getByRole('link', { name: 'minutes in the cut' }).click();
+  await expect(page.getByRole('img', { name: /against minutes in the cut/ })).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+});

@@ -37,7 +37,7 @@ import { counterEntryOf } from '@/crib/ledger';
 import { handOver, takeOver } from '@/crib/shift';
 import { accountFragments, confirmCause } from '@/crib/breakage';
 import { checkPart, clearCutter, holdCutter, holdParts, judgeParts } from '@/crib/held';
-import { endLife, recordWear } from '@/crib/life';
+import { correctUse, endLife, recordUse, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
 import { setBackups } from '@/crib/keeping';
@@ -153,6 +153,8 @@ const DONE = [
   logParts,
   recordCycle,
   assignUse,
+  correctUse,
+  recordUse,
   recordWear,
   endLife,
   accountFragments,

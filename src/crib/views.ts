@@ -230,7 +230,7 @@ export const VIEWS: readonly View[] = [
     'One cutter in one material: survival curve and lives; with costs, when to change it; beside another.',
     A_LIFE,
     (crib, asked) =>
-      lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', changeAsked(asked), asked.beside ?? null),
+      lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', { ...asked, change: changeAsked(asked) }),
   ),
   view(
     'hand-over',

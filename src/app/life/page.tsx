@@ -13,12 +13,14 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
   const first = view.lines[0];
   // Without a choice, or with one that is not here any more, the first line is open.
   const { costs, unread } = changeOf(asked);
-  const sheet = item && material ? await lifeSheet(db, item, material, costs, asked.beside ?? null) : null;
+  const also = { change: costs, in: asked.in };
+  const sheet =
+    item && material ? await lifeSheet(db, item, material, { ...also, beside: asked.beside ?? null }) : null;
   return (
     <Asked wrong={wrong ?? unread}>
       <LifeScreen
         view={view}
-        open={sheet ?? (first ? await lifeSheet(db, first.item.code, first.material.code, costs) : null)}
+        open={sheet ?? (first ? await lifeSheet(db, first.item.code, first.material.code, also) : null)}
       />
     </Asked>
   );

@@ -21,6 +21,9 @@ export { cycleMinutes, reckonedMinutes } from './cycleMinutes';
 export type { CycleMinutes, MachineTimes } from './cycleMinutes';
 export { CYCLE_ASKED, CYCLE_RUNS, cycleFactor } from './cycleFactor';
 export type { CycleFactor, CycleRun } from './cycleFactor';
+// What does a T cut in so many parts?
+export { cutByParts } from './cutByParts';
+export type { CutByParts } from './cutByParts';
 // Can so many have been made?
 export { questionParts } from './questionParts';
 // How is it set up, and who signed for it?

@@ -1,5 +1,8 @@
 // Endings and what they count as
 export { ENDINGS, ENDING_NAMES } from './endings';
+// What a life is counted in
+export { amountWords, MEASURE_NAMES, measureOf, MEASURES } from './measures';
+export type { Measure } from './measures';
 export { HOLE_SIGNS, SIGN_NAMES, SIGN_WORDS, SIGNS } from './signs';
 export type { Sign, SignName } from './signs';
 export type { Ending, LifeTime } from './endings';
@@ -61,6 +64,6 @@ export type { LifeState } from './lifeState';
 export { cornerLimit, wearLimit } from './wear/wearLimit';
 export { isWorn, NOT_READ, wearOutlook } from './wear/wearOutlook';
 export type { WearOutlook } from './wear/wearOutlook';
-export { CHIPS, CHIPS_NAMES, STRENGTH_NAMES, STRENGTHS } from './wear/wearReading';
-export type { Chips, SignSeen, Strength, WearReading } from './wear/wearReading';
+export { CHIPS, CHIPS_NAMES, GAUGE, GAUGE_NAMES, STRENGTH_NAMES, STRENGTHS } from './wear/wearReading';
+export type { Chips, Gauge, SignSeen, Strength, WearReading } from './wear/wearReading';
 export { isFitted, whyApart } from './whyApart';

@@ -1,6 +1,6 @@
 import { ALLOY_NAMES, BOTTOMS, CUT_FIELD_NAMES, FEATURE_NAMES, GROUPS } from '../choosing';
 import { ITEM_KINDS } from '../cutters';
-import { ENDING_NAMES } from '../life';
+import { ENDING_NAMES, MEASURE_NAMES } from '../life';
 import { isOne } from '../names';
 import { byName } from '../units';
 import type { QuestionSpec } from './question';
@@ -137,12 +137,13 @@ export const A_RUN_ALONE = {
 } as const satisfies QuestionSpec;
 /**
  * A cutter in a material; what a planned change and a failure cost, and minutes of a part, for when to change it; another
- * cutter to hold it beside.
+ * cutter to hold it beside; what its lives are counted in, where that is not what its family is counted in.
  */
 export const A_LIFE = {
   item: 'code',
   material: 'code',
   beside: 'code',
+  in: MEASURE_NAMES,
   planned: 'words',
   failed: 'words',
   part: 'words',

@@ -89,6 +89,18 @@ it('after random acts and counter-entries everything in force is what the ledger
         t: 7,
         tag: pick(await standing()),
       }),
+    correct: async () =>
+      crib.do('correctUse', {
+        use: Number(pick(await column('select id as v from use order by id desc limit 8'))),
+        minutes: upTo(9),
+        ...(random() < 0.5 ? { holes: upTo(9) } : {}),
+      }),
+    say: async () =>
+      crib.do('recordUse', {
+        tag: pick(await standing()),
+        material: pick(['C45', 'AL']),
+        ...pick([{ minutes: upTo(9) }, { holes: upTo(9) }, { minutes: 2, holes: 3, metres: 1.5 }]),
+      }),
     measure: async () =>
       crib.do('recordMeasurement', { tag: pick(await standing()), gaugeLength: 93.6 + random() }),
     judge: async () =>

@@ -259,6 +259,9 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ...{ operation, t, place: 'wear', hBefore: '0', hAfter: '-0.010' },
     features: [{ kind: 'depth', wanted: 8, measured: 7.99 }],
   });
+  const [own] = await crib.db.query<{ id: number }>('select max(id) as id from use');
+  await does('correctUse', { use: own!.id, minutes: 2 });
+  await does('recordUse', { tag: 'A-0001', material: 'C45', minutes: 2 });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });
   await does('stateChange', { operation, t: 7, parts: 30, basis: 'cost' });

@@ -432,6 +432,16 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ['stateChange', () => ({ operation, t: 7, parts: 30, basis: 'hand' })],
   ['logParts', () => ({ operation, parts: 6 })],
   ['assignUse', () => ({ operation, t: 7, tag: 'A-0002' })],
+  [
+    'correctUse',
+    () => ({ use, minutes: 3, holes: 2 }),
+    async () => {
+      use = (
+        await crib.db.query<{ id: number }>('select min(id) as id from use where edge_set_id is not null')
+      )[0]!.id;
+    },
+  ],
+  ['recordUse', () => ({ tag: 'A-0001', material: 'C45', minutes: 3, holes: 2 })],
   ['recordWear', () => ({ tag: 'A-0001', flankWear: 0.25 })],
   [
     'endLife',
@@ -504,6 +514,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
 ];
 let ending = 0;
+let use = 0;
 let over = 0;
 let hold = '';
 let question = 0;

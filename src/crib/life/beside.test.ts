@@ -42,7 +42,7 @@ const live = async (item: string, holder: string, parts: number, kind: string | 
   if (kind) await crib.do('endLife', { tag, kind });
   return String(tag);
 };
-const sheet = (beside: string | null) => lifeSheet(crib.db, 'EM10', 'C45', null, beside);
+const sheet = (beside: string | null) => lifeSheet(crib.db, 'EM10', 'C45', { beside });
 
 it('too few lives decide nothing, and it is said how many would; another that never cut here is no answer', async () => {
   await live('EM10', 'SL10', 20);

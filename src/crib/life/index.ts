@@ -1,10 +1,13 @@
 // What people do
+export { correctUse } from './verbs/correctUse';
 export { endLife } from './verbs/endLife';
+export { recordUse } from './verbs/recordUse';
 export { recordWear } from './verbs/recordWear';
 // What screens show
 export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
 export type { Beside } from './views/besideView';
+export type { Counted } from './views/countedView';
 export type { ForetoldLife, ForetoldYear } from './views/foretoldYear';
 export { changeAsked } from './changeAsked';
 // Shared with other rooms

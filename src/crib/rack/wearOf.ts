@@ -18,7 +18,7 @@ export const wearState = (wear: EdgeWear): UseState['wear'] =>
   wear.readings.length
     ? {
         ...{ reading: wear.flankMm, limit: wear.limitMm, worn: wear.worn === true },
-        ...{ left: wear.left, asks: wear.asks },
+        ...{ left: wear.left, asks: wear.asks, gauge: wear.gauge },
         corner: wear.cornerMm === null ? null : { reading: wear.cornerMm, limit: wear.cornerLimitMm },
       }
     : null;
@@ -27,6 +27,7 @@ const wearReading = (w: WearRow): WearReading => ({
   minutes: w.minutes,
   flankMm: w.flankWearMm,
   cornerMm: w.cornerMm,
+  gauge: w.gauge,
   chips: w.chips,
   zone: w.zoneFromMm === null || w.zoneToMm === null ? null : { fromMm: w.zoneFromMm, toMm: w.zoneToMm },
   runoutMm: w.runoutMm,

@@ -1,3 +1,4 @@
+import { GAUGE } from '@/core/life';
 import { linkTo } from '@/core/links';
 import type { AssemblyCard } from '@/crib/rack';
 import type { WorkLine } from './worklist';
@@ -25,6 +26,8 @@ export function inDoubt({
 
 /** Where an edge is worn, and its limit. */
 export const wornWords = (w: AssemblyCard['wear']): string =>
-  w.wornAt === 'corner'
-    ? `its corner is worn by ${(w.cornerMm ?? 0).toFixed(2)} mm, at the limit of ${w.cornerLimitMm.toFixed(2)} mm`
-    : `flank wear ${(w.flankMm ?? 0).toFixed(2)} mm is at the limit of ${w.limitMm.toFixed(2)} mm`;
+  w.wornAt === 'gauge' && w.gauge !== null
+    ? `what it makes is ${GAUGE[w.gauge]}`
+    : w.wornAt === 'corner'
+      ? `its corner is worn by ${(w.cornerMm ?? 0).toFixed(2)} mm, at the limit of ${w.cornerLimitMm.toFixed(2)} mm`
+      : `flank wear ${(w.flankMm ?? 0).toFixed(2)} mm is at the limit of ${w.limitMm.toFixed(2)} mm`;

@@ -1,4 +1,4 @@
-import { questionParts } from '@/core/jobs';
+import { cutByParts, questionParts } from '@/core/jobs';
 import { mustBeClear } from '@/crib/breakage';
 import { found, type Moment, Problem } from '@/crib/door';
 import { foretell } from '@/crib/lives';
@@ -63,26 +63,26 @@ export async function bookParts(
       // A tag that had been taken down by then was not in the machine any more; at the same moment the earlier entry came first.
       const on = tied && (tied.takenDownAt === null || tied.takenDownAt > moment.happenedAt) ? tied : null;
       if (on) moment.leansOn(on.entryId);
-      return { tool, on, minutes: (parts * tool.cutting_s) / 60 };
+      return { tool, on, cut: cutByParts(tool, parts) };
     });
   await foretell(
     c,
     moment,
-    uses.flatMap(({ on, minutes }) => (on && minutes > 0 ? on.edgeSetId : [])),
+    uses.flatMap(({ on, cut }) => (on && cut.minutes > 0 ? on.edgeSetId : [])),
     operation.materialId,
   );
   await insertUses(
     c,
     moment.entryId,
     logId,
-    uses.map(({ tool, on, minutes }) => ({
+    uses.map(({ tool, on, cut }) => ({
       t: tool.t,
       edgeSetId: on?.edgeSetId ?? null,
-      minutes,
+      ...cut,
       lowerBound: tool.lower_bound,
     })),
   );
-  return uses.map(({ tool, on, minutes }) => ({ t: tool.t, minutes, tag: on?.tag ?? null }));
+  return uses.map(({ tool, on, cut }) => ({ t: tool.t, minutes: cut.minutes, tag: on?.tag ?? null }));
 }
 
 /** Refuses a count that is more than what is left, or than the time since the last log allows, with the way to confirm it. */

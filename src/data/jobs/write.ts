@@ -1,3 +1,4 @@
+import type { CutByParts } from '@/core/jobs';
 import { type Connection, inserts, insertsWithId } from '@/data/database';
 import type { JobState, Priority } from './types';
 
@@ -65,11 +66,11 @@ export async function insertUses(
   c: Connection,
   entryId: number,
   partsLogId: number,
-  uses: readonly { t: number; edgeSetId: number | null; minutes: number; lowerBound: boolean }[],
+  uses: readonly ({ t: number; edgeSetId: number | null; lowerBound: boolean } & CutByParts)[],
 ): Promise<void> {
   await c.query(
-    `insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound)
-     select $1, $2, x.* from unnest($3::int[], $4::int[], $5::float8[], $6::boolean[]) x`,
+    `insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound, holes, cut_mm)
+     select $1, $2, x.* from unnest($3::int[], $4::int[], $5::float8[], $6::boolean[], $7::int[], $8::float8[]) x`,
     [
       entryId,
       partsLogId,
@@ -77,6 +78,8 @@ export async function insertUses(
       uses.map((u) => u.edgeSetId),
       uses.map((u) => u.minutes),
       uses.map((u) => u.lowerBound),
+      uses.map((u) => u.holes),
+      uses.map((u) => u.cutMm),
     ],
   );
 }

@@ -1,3 +1,17 @@
+/** What every edge set cut: log by log as somebody corrected it last, and what was said beside the logs. */
+const CUT = `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.material_id, l.parts, coalesce(k.minutes, u.minutes) as minutes,
+    case when k.use_id is null then u.holes else k.holes end as holes, case when k.use_id is null then u.cut_mm else k.cut_mm end as cut_mm,
+    u.lower_bound and k.use_id is null as lower_bound
+  from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id join operation o on o.id = l.operation_id
+  join job j on j.id = o.job_id
+  left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
+  left join (select distinct on (x.use_id) x.* from use_corrected x join live_entry xe on xe.id = x.entry_id order by x.use_id, x.entry_id desc) k
+    on k.use_id = u.id
+  where coalesce(a.edge_set_id, u.edge_set_id) is not null
+  union all
+  select s.edge_set_id, s.material_id, 0, coalesce(s.minutes, 0), s.holes, s.cut_mm, s.minutes is null
+  from use_said s join live_entry e on e.id = s.entry_id`;
+
 /**
  * What is kept as in force must be what the ledger says when it is summed anew. The right hand of each pair asks the ledger
  * alone. Asked of a copy of the whole shop each night, and after random acts by a test.
@@ -39,14 +53,13 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
          order by xe.happened_at desc, xe.id desc limit 1) c on true) x order by 1`,
   ],
   [
-    'minutes and parts of each edge set in each material',
-    'select edge_set_id, material_id, round(minutes::numeric, 6) as minutes, parts, lower_bound from edge_use order by 1, 2',
-    `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.material_id, round(sum(u.minutes)::numeric, 6) as minutes, sum(l.parts)::int as parts,
-       bool_or(u.lower_bound) as lower_bound
-     from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id join operation o on o.id = l.operation_id
-     join job j on j.id = o.job_id
-     left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
-     where coalesce(a.edge_set_id, u.edge_set_id) is not null group by 1, 2 order by 1, 2`,
+    'minutes, parts, holes and way of each edge set in each material',
+    `select edge_set_id, material_id, round(minutes::numeric, 6) as minutes, parts, lower_bound, holes, round(cut_mm::numeric, 3) as cut_mm
+     from edge_use order by 1, 2`,
+    `select edge_set_id, material_id, round(sum(minutes)::numeric, 6) as minutes, sum(parts)::int as parts, bool_or(lower_bound) as lower_bound,
+       case when bool_and(holes is not null) then sum(holes)::int end as holes,
+       case when bool_and(cut_mm is not null) then round(sum(cut_mm)::numeric, 3) end as cut_mm
+     from (${CUT}) x group by 1, 2 order by 1, 2`,
   ],
   [
     'lives',
@@ -55,7 +68,7 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
        x.kind as ended, x.entry_id as ended_id
      from edge_set s join live_entry e on e.id = s.entry_id join piece p on p.id = s.piece_id
      left join (select edge_set_id, round(sum(minutes)::numeric, 6) as minutes, count(distinct material_id)::int as materials,
-                  case when count(distinct material_id) = 1 then min(material_id) end as material_id from use_of_edges group by 1) u on u.edge_set_id = s.id
+                  case when count(distinct material_id) = 1 then min(material_id) end as material_id from (${CUT}) x group by 1) u on u.edge_set_id = s.id
      left join (select t.edge_set_id, t.kind, t.entry_id from ending t join live_entry te on te.id = t.entry_id) x on x.edge_set_id = s.id order by 1`,
   ],
   [

@@ -1,7 +1,20 @@
 // Rows
-export type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
+export type {
+  CutLogRow,
+  CutSumRow,
+  UseRow,
+  EdgeUseRow,
+  ForetoldRow,
+  LifeRow,
+  LifeTimesRow,
+  RunningRow,
+  WearRow,
+  WornRow,
+} from './types';
 // Reading
 export {
+  manyCutLogs,
+  manyCutSums,
   manyCuttersIn,
   manyEdgePictures,
   manyEdgeUses,
@@ -16,6 +29,7 @@ export {
   manyUncutEdges,
   manyWearReadings,
   maybeLadder,
+  maybeUse,
 } from './read';
 // Writing
 export {
@@ -24,5 +38,7 @@ export {
   insertForecast,
   insertGrade,
   insertGradeLadder,
+  insertUseCorrected,
+  insertUseSaid,
   insertWearReading,
 } from './write';

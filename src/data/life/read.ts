@@ -1,13 +1,26 @@
 import type { Ending, Rung } from '@/core/life';
 import { type Connection, many, maybeOne } from '@/data/database';
-import type { EdgeUseRow, ForetoldRow, LifeRow, LifeTimesRow, RunningRow, WearRow, WornRow } from './types';
+import type {
+  CutLogRow,
+  CutSumRow,
+  UseRow,
+  EdgeUseRow,
+  ForetoldRow,
+  LifeRow,
+  LifeTimesRow,
+  RunningRow,
+  WearRow,
+  WornRow,
+} from './types';
 
 const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
     n.ended, n.ended_id as ended_entry_id, xe.happened_at as ended_at, x.signs, x.cost_cents, xe.note,
-    coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound, f.failed_by as foretold
+    coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound, u.holes, u.cut_mm, f.failed_by as foretold
   from life_now n join edge_set s on s.id = n.edge_set_id join entry e on e.id = s.entry_id join piece p on p.id = n.piece_id
   left join ending x on x.entry_id = n.ended_id left join entry xe on xe.id = n.ended_id
-  left join lateral (select sum(y.parts)::int as parts, bool_or(y.lower_bound) as lower_bound from edge_use y where y.edge_set_id = n.edge_set_id) u on true
+  left join lateral (select sum(y.parts)::int as parts, bool_or(y.lower_bound) as lower_bound,
+      whole_or_unknown(count(y.holes), count(*), sum(y.holes))::int as holes, whole_or_unknown(count(y.cut_mm), count(*), sum(y.cut_mm)) as cut_mm
+    from edge_use y where y.edge_set_id = n.edge_set_id) u on true
   left join lateral (select y.failed_by from forecast y join live_entry ye on ye.id = y.entry_id
     where y.edge_set_id = n.edge_set_id and y.material_id = n.material_id order by y.entry_id limit 1) f on true`;
 /** The lives of a cutter in a material that the statistics take, the latest begun first. */
@@ -103,6 +116,46 @@ export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
      from life_now n where n.edge_set_id = any ($1)`,
     [edgeSetIds],
   );
+/** What an edge set has cut on each T, and beside what was logged, what it ran on last first; each as it is known now. */
+export const manyCutSums = (c: Connection, edgeSetId: number, limit: number) =>
+  many<CutSumRow>(
+    c,
+    `select x.*, j.number as job, m.code as material from (
+       select u.operation_id, u.t, u.material_id, sum(u.parts)::int as parts, sum(u.minutes) as minutes,
+         whole_or_unknown(count(u.holes), count(*), sum(u.holes))::int as holes, whole_or_unknown(count(u.cut_mm), count(*), sum(u.cut_mm)) as cut_mm,
+         bool_or(u.lower_bound) as lower_bound, max(u.happened_at) as last_at
+       from cut_of(array[$1::int]) u group by 1, 2, 3 order by last_at desc, 1, 2 limit $2) x
+     join material m on m.id = x.material_id left join operation o on o.id = x.operation_id left join job j on j.id = o.job_id
+     order by x.last_at desc, x.operation_id, x.t`,
+    [edgeSetId, limit],
+  );
+/** The latest logs and words of what an edge set has cut. */
+export const manyCutLogs = (c: Connection, edgeSetId: number, limit: number) =>
+  many<CutLogRow>(
+    c,
+    `select x.*, e.who, e.note, j.number as job, m.code as material from (
+       select u.* from cut_of(array[$1::int]) u order by u.happened_at desc, u.entry_id desc, u.use_id limit $2) x
+     join entry e on e.id = x.entry_id join material m on m.id = x.material_id
+     left join operation o on o.id = x.operation_id left join job j on j.id = o.job_id
+     order by x.happened_at desc, x.entry_id desc, x.use_id`,
+    [edgeSetId, limit],
+  );
+/** One T of one log of parts, as it was booked and as it is known now; null where it was taken back or is none. */
+export const maybeUse = (c: Connection, useId: number) =>
+  maybeOne<UseRow>(
+    c,
+    `select u.id, u.entry_id, u.t, l.parts, coalesce(k.minutes, u.minutes) as minutes,
+       case when k.entry_id is null then u.holes else k.holes end as holes, case when k.entry_id is null then u.cut_mm else k.cut_mm end as cut_mm,
+       k.entry_id as corrected_by, e.happened_at, a.entry_id as assigned_by, coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.number as job, p.mark
+     from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id
+     join operation o on o.id = l.operation_id join job j on j.id = o.job_id
+     left join lateral (select x.* from use_assignment x join live_entry xe on xe.id = x.entry_id where x.use_id = u.id order by 1 desc limit 1) a on true
+     left join lateral (select x.* from use_corrected x join live_entry xe on xe.id = x.entry_id where x.use_id = u.id order by x.entry_id desc limit 1) k on true
+     left join edge_set s on s.id = coalesce(a.edge_set_id, u.edge_set_id) left join piece p on p.id = s.piece_id
+     where u.id = $1`,
+    [useId],
+  );
+
 /** Edge sets of some cutters that have not ended and lie in the crib or stand in a build. */
 export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
   many<RunningRow>(
@@ -119,13 +172,14 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
      where pp.item_id = any ($1) and not pp.gone order by p.mark`,
     [itemIds],
   );
-/** The latest flank wear and wear of the corner of some edge sets. */
+/** The latest flank wear, wear of the corner and word of the gauge of some edge sets. */
 export const manyLatestWear = (c: Connection, edgeSetIds: readonly number[]) =>
   many<WornRow>(
     c,
     `select w.edge_set_id,
        (array_agg(w.flank_wear_mm order by e.happened_at desc, e.id desc) filter (where w.flank_wear_mm is not null))[1] as flank_mm,
-       (array_agg(w.corner_mm order by e.happened_at desc, e.id desc) filter (where w.corner_mm is not null))[1] as corner_mm
+       (array_agg(w.corner_mm order by e.happened_at desc, e.id desc) filter (where w.corner_mm is not null))[1] as corner_mm,
+       (array_agg(w.gauge order by e.happened_at desc, e.id desc) filter (where w.gauge is not null))[1] as gauge
      from wear_reading w join live_entry e on e.id = w.entry_id where w.edge_set_id = any ($1) group by w.edge_set_id`,
     [edgeSetIds],
   );
@@ -137,10 +191,7 @@ export const manyWearReadings = (c: Connection, edgeSetIds: readonly number[]) =
   many<WearRow>(
     c,
     `select w.*, e.happened_at, e.who, e.note,
-       coalesce((select sum(u.minutes) from use_of_edges u join use y on y.id = u.use_id join live_entry ue on ue.id = y.entry_id
-         where u.use_id in (select x.id from use x where x.edge_set_id = w.edge_set_id
-                            union select x.use_id from use_assignment x where x.edge_set_id = w.edge_set_id)
-           and u.edge_set_id = w.edge_set_id and ue.happened_at <= e.happened_at), 0) as minutes
+       coalesce((select sum(u.minutes) from cut_of(array[w.edge_set_id]) u where u.happened_at <= e.happened_at), 0) as minutes
      from wear_reading w join live_entry e on e.id = w.entry_id where w.edge_set_id = any ($1)
      order by w.edge_set_id, e.happened_at, e.id`,
     [edgeSetIds],
@@ -153,9 +204,7 @@ export const manyEdgePictures = (c: Connection, pieceId: number, edgeSetId: numb
     // Those of the piece first: a piece has few, the shop many.
     `with own as materialized (select entry_id, shows from picture where piece_id = $1)
      select p.entry_id, p.shows, e.happened_at,
-       coalesce((select sum(u.minutes) from use_of_edges u join use y on y.id = u.use_id join live_entry ue on ue.id = y.entry_id
-         where u.use_id in (select x.id from use x where x.edge_set_id = $2 union select x.use_id from use_assignment x where x.edge_set_id = $2)
-           and u.edge_set_id = $2 and ue.happened_at <= e.happened_at), 0) as minutes
+       coalesce((select sum(u.minutes) from cut_of(array[$2::int]) u where u.happened_at <= e.happened_at), 0) as minutes
      from own p join live_entry e on e.id = p.entry_id
      where e.happened_at >= (select se.happened_at from edge_set s join entry se on se.id = s.entry_id where s.id = $2)
      order by e.happened_at desc, p.entry_id desc limit 12`,

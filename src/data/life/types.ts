@@ -1,4 +1,4 @@
-import type { Chips, Ending, SignSeen } from '@/core/life';
+import type { Chips, Ending, Gauge, SignSeen } from '@/core/life';
 
 /** A life: what it has cut, and how it ended. */
 export interface LifeRow {
@@ -9,6 +9,9 @@ export interface LifeRow {
   minutes: number;
   parts: number;
   lowerBound: boolean;
+  /** Holes it made and the way it fed, mm; null: not known of everything it cut. */
+  holes: number | null;
+  cutMm: number | null;
   /** How many materials it cut; the one it was, null where none or several. */
   materials: number;
   materialId: number | null;
@@ -70,6 +73,7 @@ export interface WearRow {
   flankWearMm: number | null;
   uncertaintyMm: number | null;
   cornerMm: number | null;
+  gauge: Gauge | null;
   chips: Chips | null;
   zoneFromMm: number | null;
   zoneToMm: number | null;
@@ -83,9 +87,56 @@ export interface WearRow {
   note: string | null;
 }
 
-/** The latest flank wear and wear of the corner of an edge set, each where it was read. */
+/** The latest flank wear, wear of the corner and word of the gauge of an edge set, each where it was read. */
 export interface WornRow {
   edgeSetId: number;
   flankMm: number | null;
   cornerMm: number | null;
+  gauge: Gauge | null;
+}
+
+/** What an edge set has cut on one T of an operation; where job and t are null: beside what was logged. */
+export interface CutSumRow {
+  operationId: number | null;
+  job: string | null;
+  t: number | null;
+  material: string;
+  parts: number;
+  minutes: number;
+  /** null: not known of all of it. */
+  holes: number | null;
+  cutMm: number | null;
+  lowerBound: boolean;
+  lastAt: Date;
+}
+
+/** One log, or one word beside the logs, of what an edge set has cut. */
+export interface CutLogRow extends Omit<CutSumRow, 'lastAt'> {
+  /** null: said beside the logs. */
+  useId: number | null;
+  entryId: number;
+  /** The entry that corrected it last; null: it stands as it was booked. */
+  correctedBy: number | null;
+  happenedAt: Date;
+  who: string;
+  note: string | null;
+}
+
+/** One T of one log of parts. */
+export interface UseRow {
+  id: number;
+  entryId: number;
+  job: string;
+  t: number;
+  parts: number;
+  minutes: number;
+  holes: number | null;
+  cutMm: number | null;
+  correctedBy: number | null;
+  happenedAt: Date;
+  /** The entry that said whose it was; null: it was tied then. */
+  assignedBy: number | null;
+  /** null: nobody said yet whose it is. */
+  edgeSetId: number | null;
+  mark: string | null;
 }

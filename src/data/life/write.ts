@@ -16,6 +16,7 @@ export const insertWearReading = inserts<{
   uncertaintyMm?: number | null;
   cornerMm?: number | null;
   cornerEntered?: string | null;
+  gauge?: string | null;
   chips?: string | null;
   zoneFromMm?: number | null;
   zoneToMm?: number | null;
@@ -31,6 +32,21 @@ export const insertForecast = inserts<{
   lives: number;
   failures: number;
 }>('forecast');
+
+export const insertUseCorrected = inserts<{
+  useId: number;
+  minutes: number;
+  holes: number | null;
+  cutMm: number | null;
+}>('use_corrected');
+
+export const insertUseSaid = inserts<{
+  edgeSetId: number;
+  materialId: number;
+  minutes: number | null;
+  holes: number | null;
+  cutMm: number | null;
+}>('use_said');
 
 export const insertGrade = inserts<{
   pieceId: number;

@@ -26,5 +26,6 @@ export const boringHead: FamilySpec = {
   usual: ['short flutes', 'thin shank'],
   cuts: ['hole'],
   hole: 'bores',
+  countsHoles: true,
   needs: [{ result: 'bores it can be set to', facts: ['DCX'] }],
 };

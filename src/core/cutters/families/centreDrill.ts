@@ -9,6 +9,7 @@ export const centreDrill: FamilySpec = {
   diameterAt: 'of the pilot; DMM is the body',
   facts: ['SDL', 'STA', 'SIG', 'NOF'],
   mills: false,
+  countsHoles: true,
   axial: true,
   outline: (c, known) => {
     const body = Math.max(c.DC, c.DMM ?? 2.5 * c.DC) / 2;

@@ -13,4 +13,5 @@ export const countersink: FamilySpec = {
   mustHold: cornerWithinHalf,
   cuts: ['chamfer'],
   hole: 'breaks its edge',
+  countsHoles: true,
 };

@@ -19,4 +19,5 @@ export const drill: FamilySpec = {
   },
   cuts: ['hole'],
   hole: 'drills',
+  countsHoles: true,
 };

@@ -77,6 +77,8 @@ export interface FamilySpec {
   sizedBy?: 'TDZ';
   /** Cuts walls or floors sideways. */
   mills: boolean;
+  /** Its life is counted in holes, not in minutes; common practice. */
+  countsHoles?: true;
   /** Carries along its axis: its length bends it little. */
   axial?: true;
   /** Indexable bodies of it exist. */

@@ -24,6 +24,7 @@ export const reamer: FamilySpec = {
   },
   cuts: ['hole'],
   hole: 'reams',
+  countsHoles: true,
   needs: [{ result: 'hole and finer holes left', facts: ['TCHA', 'DCM'] }],
   sizeWords: (_, size, more) => (more.TCHA ? `${size} ${more.TCHA}` : size),
 };

@@ -14,4 +14,5 @@ export const spotDrill: FamilySpec = {
   mustHold: cornerWithinHalf,
   cuts: [],
   hole: 'begins',
+  countsHoles: true,
 };

@@ -28,5 +28,6 @@ export const stepDrill: FamilySpec = {
   },
   cuts: ['hole'],
   hole: 'drills a step',
+  countsHoles: true,
   sizeWords: (c, size) => (c.DCX === null ? size : `${size} to ${short(c.DCX)}`),
 };

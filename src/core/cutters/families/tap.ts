@@ -37,6 +37,7 @@ export const tap: FamilySpec = {
   againstRegrind: 'taps are seldom worth it: the thread gets smaller',
   cuts: ['thread'],
   hole: 'taps',
+  countsHoles: true,
   needs: [{ result: 'hole before the thread', facts: ['TDZ', 'TAPPING'] }],
   sizeWords: (_, size, more) => more.TDZ ?? size,
 };

@@ -1,6 +1,7 @@
 import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
 import type { Recipe } from '../../cutting';
+import type { Gauge } from '../../life';
 import type { ChangeAt } from './changeAt';
 import type { EdgesNeeded } from './edgesNeeded';
 import type { Extent, InForce, Tapping, WarningCode } from '../../programs';
@@ -148,6 +149,8 @@ export interface UseState {
     worn: boolean;
     /** Wear of the corner and its criterion, mm; null or left out: it was not read. */
     corner?: { reading: number; limit: number } | null;
+    /** What the gauge said of what it made last; null or left out: nothing was gauged. */
+    gauge?: Gauge | null;
     /** Minutes until it is worn by its own readings, and with one chance in twenty before; null or left out: cannot say. */
     left?: { minutes: number; cautious: number | null } | null;
     /** What was seen that somebody should judge before it runs; null or left out: nothing. */

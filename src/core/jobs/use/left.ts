@@ -1,5 +1,5 @@
 import { aside, type Judgement, mm, say } from '../../because';
-import { lifeState } from '../../life';
+import { GAUGE, lifeState } from '../../life';
 import { type ChangeAt, judgeChange, partsUntilChange } from './changeAt';
 import type { ToolAsks, Use, UseState } from './facts';
 
@@ -79,6 +79,7 @@ function wear({ asks }: Pick<Use, 'asks'>, { wear: w }: UseState): Judgement | n
   const values: [string, string][] = [
     ['flank wear', w.reading === null ? 'not read' : mm(w.reading)],
     ['worn at', mm(w.limit)],
+    ...(w.gauge ? ([['gauge', GAUGE[w.gauge]]] satisfies [string, string][]) : []),
     ...(corner
       ? ([
           ['wear of the corner', mm(corner.reading)],
@@ -94,12 +95,14 @@ function wear({ asks }: Pick<Use, 'asks'>, { wear: w }: UseState): Judgement | n
     `${name} ${reading.toFixed(2)} of ${limit.toFixed(2)} mm`;
   const flank = w.reading === null ? null : of('flank wear', w.reading, w.limit);
   const atCorner = corner && of('corner worn', corner.reading, corner.limit);
+  if (w.gauge && w.gauge !== 'passes')
+    return say('WEAR', 'stop', `Worn: what it makes is ${GAUGE[w.gauge]}`, why, values);
   if (w.worn) {
     const byFlank = flank !== null && (w.reading ?? 0) >= w.limit - 1e-9;
     return say('WEAR', 'stop', `Worn: ${byFlank || !atCorner ? flank : atCorner}`, why, values);
   }
   if (w.asks) return say('WEAR', 'question', `Its edge: ${w.asks}`, 'Look at it before it runs on.', values);
-  const said = capital(flank ?? atCorner ?? '');
+  const said = capital(flank ?? atCorner ?? (w.gauge ? 'the gauge passes what it makes' : ''));
   if (!said) return null;
   return left && asks.minutesPerPart > 0 && left.minutes < asks.minutesPerPart
     ? say('WEAR', 'question', `${said}: the next part wears it out`, why, values)

@@ -1,7 +1,7 @@
 import type { Because } from '../../because';
 import { type WearCrossing, type WearPoint, wearCrossing } from './wearCrossing';
 import { cornerLimit, wearLimit } from './wearLimit';
-import type { WearReading } from './wearReading';
+import type { Gauge, WearReading } from './wearReading';
 
 /** What the readings of one edge set say of it. */
 export interface WearOutlook {
@@ -13,7 +13,9 @@ export interface WearOutlook {
   /** At the criterion; null: neither was ever read. */
   worn: boolean | null;
   /** What of it is at the criterion. */
-  wornAt: 'flank' | 'corner' | null;
+  wornAt: 'flank' | 'corner' | 'gauge' | null;
+  /** What the gauge said last; null: nothing was gauged. */
+  gauge: Gauge | null;
   /** Where along the flute it is worn, as read last; null: nobody said. */
   zone: WearReading['zone'];
   /** Readings of flank wear that the line goes through, and those of running in before it. */
@@ -70,19 +72,25 @@ function stretches(points: readonly WearPoint[]): Pick<WearOutlook, 'steady' | '
 const at = (value: number | null, most: number) => value !== null && value >= most - 1e-9;
 
 /**
- * What of an edge is at its criterion, by the latest reading of each: the one definition of worn, which every screen asks.
- * 'not read' where neither was ever read; null: it is not worn. All in mm. Example: DC 10, flank 0.2: 'flank'.
+ * What of an edge is at its criterion, by the latest reading of each: the one definition of worn, which every screen asks. What
+ * sizes a hole or cuts a thread is worn where the gauge says so, whatever its flank. 'not read' where none was ever read; null:
+ * it is not worn. All in mm. Example: DC 10, flank 0.2: 'flank'; a tap whose thread is too tight: 'gauge'.
  */
 export function wornAt(
-  { flankMm, cornerMm }: { flankMm: number | null; cornerMm: number | null },
+  {
+    flankMm,
+    cornerMm,
+    gauge = null,
+  }: { flankMm: number | null; cornerMm: number | null; gauge?: Gauge | null },
   DC: number,
-): 'flank' | 'corner' | 'not read' | null {
-  if (flankMm === null && cornerMm === null) return 'not read';
+): 'flank' | 'corner' | 'gauge' | 'not read' | null {
+  if (flankMm === null && cornerMm === null && gauge === null) return 'not read';
+  if (gauge !== null && gauge !== 'passes') return 'gauge';
   return at(flankMm, wearLimit(DC).value) ? 'flank' : at(cornerMm, cornerLimit(DC).value) ? 'corner' : null;
 }
 
 /** Of an edge that nobody read. */
-export const NOT_READ = { flankMm: null, cornerMm: null } as const;
+export const NOT_READ = { flankMm: null, cornerMm: null, gauge: null } as const;
 
 /** The same as yes or no; null: not known. Example: DC 10, flank 0.2: true. */
 export const isWorn = (wear: Parameters<typeof wornAt>[0], DC: number): boolean | null => {
@@ -104,7 +112,8 @@ export function wearOutlook(readings: readonly WearReading[], DC: number, minute
     readings.findLast((r) => r[k] !== null)?.[k] ?? null;
   const flankMm = latest('flankMm');
   const cornerMm = latest('cornerMm');
-  const state = wornAt({ flankMm, cornerMm }, DC);
+  const gauge = readings.findLast((r) => r.gauge != null)?.gauge ?? null;
+  const state = wornAt({ flankMm, cornerMm, gauge }, DC);
   const worn = state === 'not read' ? null : state !== null;
   const { steady, runningIn, faster } = stretches(points);
   const crossing = wearCrossing(steady, limit.value);
@@ -120,7 +129,7 @@ export function wearOutlook(readings: readonly WearReading[], DC: number, minute
   const strong = last?.signs.filter((s) => s.strength === 'strong').map((s) => s.sign) ?? [];
   return {
     ...{ flankMm, cornerMm, limitMm: limit.value, cornerLimitMm: corner.value },
-    ...{ worn, wornAt: state === 'not read' ? null : state },
+    ...{ worn, wornAt: state === 'not read' ? null : state, gauge },
     zone: readings.findLast((r) => r.zone !== null)?.zone ?? null,
     ...{ steady, runningIn, faster, crossing, left },
     asks:

@@ -15,6 +15,15 @@ export const STRENGTHS = { slight: 'slight', clear: 'clear', strong: 'strong' } 
 export type Strength = keyof typeof STRENGTHS;
 export const STRENGTH_NAMES = namesOf(STRENGTHS);
 
+/** What the gauge says of the hole or thread that an edge made: the tap or reamer is worn where it is not what it should be. */
+export const GAUGE = {
+  passes: 'passes',
+  tight: 'too tight: it will not go',
+  loose: 'too loose: the not-go goes',
+} as const;
+export type Gauge = keyof typeof GAUGE;
+export const GAUGE_NAMES = namesOf(GAUGE);
+
 /** A sign seen or heard, and how strong. */
 export interface SignSeen {
   sign: Sign;
@@ -29,6 +38,8 @@ export interface WearReading {
   flankMm: number | null;
   /** Wear at the corner or at one spot of the edge, mm. */
   cornerMm: number | null;
+  /** null or left out: nothing was gauged. */
+  gauge?: Gauge | null;
   chips: Chips | null;
   /** Where along the flute it is worn, mm from the tip. */
   zone: { fromMm: number; toMm: number } | null;

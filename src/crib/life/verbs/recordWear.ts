@@ -1,23 +1,35 @@
-import { CHIPS_NAMES, SIGNS, STRENGTH_NAMES } from '@/core/life';
+import { CHIPS_NAMES, GAUGE, GAUGE_NAMES, measureOf, SIGNS, STRENGTH_NAMES } from '@/core/life';
 import { standing } from '@/crib/assemblies';
+import { familySpec } from '@/core/cutters';
 import { factNumber, loadItem } from '@/crib/catalogue';
 import { defineVerb, field, maybeLength, Problem } from '@/crib/door';
 import { insertWearReading } from '@/data/life';
 
 /** What a reading may say; one of them at least. */
-const SAYS = ['flankWear', 'corner', 'chips', 'zoneFrom', 'zoneTo', 'runout', 'drift', 'signs'] as const;
+const SAYS = [
+  'flankWear',
+  'corner',
+  'gauge',
+  'chips',
+  'zoneFrom',
+  'zoneTo',
+  'runout',
+  'drift',
+  'signs',
+] as const;
 
 export const recordWear = defineVerb({
   name: 'recordWear',
   may: ['crib', 'operator'],
   path: 'wear-readings',
   summary:
-    'Record what was read of the edge in an assembly: flank wear, corner, chips, where along the flute, runout, what the size does, signs.',
+    'Record what was read of the edge in an assembly: flank wear, corner, what a gauge says of the hole or thread it made, chips, where along the flute, runout, what the size does, signs.',
   properties: {
     tag: field.words(20),
     flankWear: field.length(0, 5, 'Uniform flank wear VB.'),
     uncertainty: field.length(0, 1, 'How far that reading may be off.'),
     corner: field.length(0, 5, 'Wear of the corner or at one spot.'),
+    gauge: field.choice(GAUGE_NAMES),
     chips: field.choice(CHIPS_NAMES),
     zoneFrom: field.length(0, 800, 'Where the worn zone begins, from the tip.'),
     zoneTo: field.length(0, 800, 'Where it ends, from the tip.'),
@@ -53,7 +65,8 @@ export const recordWear = defineVerb({
         wayOut: 'Say each sign once, with one strength.',
       });
     const [from, to] = [maybeLength(input.zoneFrom), maybeLength(input.zoneTo)];
-    const flute = factNumber(await loadItem(c, assembly.cutterItemId), 'LCF');
+    const item = await loadItem(c, assembly.cutterItemId);
+    const flute = factNumber(item, 'LCF');
     if (from && !to)
       throw new Problem('INVALID_INPUT', 'Where the worn zone ends is not said', {
         field: 'zoneTo',
@@ -93,6 +106,14 @@ export const recordWear = defineVerb({
         limit: 'with a flank wear',
         wayOut: 'Say the flank wear that may be off by so much, or leave it out.',
       });
+    const { family } = item;
+    if (input.gauge !== undefined && measureOf(family && familySpec(family)) !== 'holes')
+      throw new Problem('INVALID_INPUT', `${item.code} sizes no hole and cuts no thread along its axis`, {
+        field: 'gauge',
+        value: input.gauge,
+        limit: 'a drill, reamer, tap or another that makes a hole',
+        wayOut: 'Say by how much the size grew or shrank instead.',
+      });
     moment.leansOn(assembly.entryId);
     await insertWearReading(c, moment.entryId, {
       edgeSetId: assembly.edgeSetId,
@@ -101,6 +122,7 @@ export const recordWear = defineVerb({
       uncertaintyMm: off?.mm ?? null,
       cornerMm: corner?.mm ?? null,
       cornerEntered: corner?.entered ?? null,
+      gauge: input.gauge ?? null,
       chips: input.chips ?? null,
       zoneFromMm: to ? (from?.mm ?? 0) : null,
       zoneToMm: to?.mm ?? null,
@@ -108,7 +130,8 @@ export const recordWear = defineVerb({
       driftMm: maybeLength(input.drift)?.mm ?? null,
       signs: JSON.stringify(signs),
     });
-    return { tag: assembly.tag, flankWearMm: flank?.mm ?? null };
+    return { tag: assembly.tag, flankWearMm: flank?.mm ?? null, gauge: input.gauge ?? null };
   },
-  says: (a) => `${a.tag}: ${a.flankWearMm === null ? 'its edge read' : `flank wear ${a.flankWearMm} mm`}`,
+  says: (a) =>
+    `${a.tag}: ${a.flankWearMm !== null ? `flank wear ${a.flankWearMm} mm` : a.gauge ? `what it makes is gauged: ${GAUGE[a.gauge]}` : 'its edge read'}`,
 });

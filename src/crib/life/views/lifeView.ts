@@ -1,3 +1,4 @@
+import { familySpec } from '@/core/cutters';
 import { DEFAULTS } from '@/core/defaults';
 import {
   type Consumption,
@@ -5,6 +6,8 @@ import {
   type LifeExpectation,
   type KeptApart,
   type LivesSurveyed,
+  type Measure,
+  measureOf,
   type Median,
   medianLife,
   type NextLife,
@@ -29,6 +32,7 @@ import {
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
 import { type Beside, besideView, holdersApart } from './besideView';
+import { type Counted, countedIn, withoutCurve } from './countedView';
 import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
 
 interface LifeRecord {
@@ -36,6 +40,9 @@ interface LifeRecord {
   mark: string;
   minutes: number;
   parts: number;
+  /** null: not known of everything it cut. */
+  holes: number | null;
+  metres: number | null;
   lowerBound: boolean;
   began: Date;
   ended: string | null;
@@ -74,6 +81,9 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   edge: EdgeCost;
   /** Other cutters in this material, those with the most lives first. */
   others: { code: string; lives: number }[];
+  /** What lives of its family are counted in, and the same lives counted so or as was asked for; null: in minutes, or not known. */
+  measure: Measure;
+  counted: Counted | null;
   /** The one it is held beside; null: none was asked for, or it has no lives in this material. */
   beside: Beside | null;
 }
@@ -99,6 +109,8 @@ const record = (l: LifeRow): LifeRecord => ({
   mark: l.mark,
   minutes: l.minutes,
   parts: l.parts,
+  holes: l.holes,
+  metres: l.cutMm === null ? null : l.cutMm / 1000,
   lowerBound: l.lowerBound,
   began: l.beganAt,
   ended: l.ended && ENDINGS[l.ended].words,
@@ -174,13 +186,16 @@ function lineOf(
   };
 }
 
-/** One cutter in one material with its curve and its lives; null where it cut none. */
+/** One cutter in one material with its curve and its lives, counted as its family is unless it is asked otherwise; null where it cut none. */
 export async function lifeSheet(
   c: Connection,
   itemCode: string,
   materialCode: string,
-  asked: ChangeAsked | null = null,
-  beside: string | null = null,
+  {
+    change: asked = null,
+    beside = null,
+    in: counted,
+  }: { change?: ChangeAsked | null; beside?: string | null; in?: Measure } = {},
 ): Promise<LifeSheet | null> {
   const item = await maybeItem(c, itemCode);
   const material = await maybeMaterial(c, materialCode);
@@ -193,6 +208,10 @@ export async function lifeSheet(
   const book = await loadLifeBook(c, [item.id]);
   const times = lifeTimes(row);
   const survey = surveyLives(times);
+  const next = book.next(item.id, material.id);
+  const lives = await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned);
+  const own = measureOf(loaded.family && familySpec(loaded.family));
+  const measure = counted ?? own;
   return {
     ...lineOf(row, loaded, material, book),
     ...survey,
@@ -203,14 +222,9 @@ export async function lifeSheet(
       .slice(0, OTHERS_SHOWN)
       .map(({ code, lives }) => ({ code, lives })),
     beside: beside === null ? null : await besideView(c, loaded, material.id, beside),
-    next: withoutCurve(book.next(item.id, material.id)),
-    records: (await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned)).map(record),
+    next: next && withoutCurve(next),
+    counted: measure === 'minutes' ? null : countedIn(lives, measure),
+    measure: own,
+    records: lives.map(record),
   };
-}
-
-/** As it is sent: the curve is drawn from the law. */
-function withoutCurve(next: NextLife | null): LifeSheet['next'] {
-  if (!next) return null;
-  const { survival: _, by: __, ...said } = next;
-  return said;
 }

@@ -1,13 +1,14 @@
 import { buildFigures, type BuildFigures } from '@/core/assemblies';
-import { sameTaper } from '@/core/cutters';
+import { familySpec, sameTaper } from '@/core/cutters';
+import { type Measure, measureOf } from '@/core/life';
 import { gradesFor } from '@/crib/secondlife';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyEdgePictures } from '@/data/life';
+import { type CutLogRow, type CutSumRow, manyCutLogs, manyCutSums, manyEdgePictures } from '@/data/life';
 import { maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
-import { manyMachines } from '@/data/shop';
+import { manyMachines, manyMaterials } from '@/data/shop';
 import { maybeMounted, maybePiece } from '@/data/stock';
 import { type AssemblyCard, standingOne } from '../cards';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
@@ -19,6 +20,14 @@ export interface AssemblyView extends AssemblyCard {
   registers: MachineRegisters[];
   /** Pictures of its edge, the latest twelve, by the minutes it had cut by then, the fewest first. */
   pictures: { entryId: number; shows: string; happenedAt: Date; minutes: number }[];
+  /** What its edge has cut on each T, the latest twelve, and what its family counts a life in. */
+  cut: {
+    measure: Measure;
+    on: CutSumRow[];
+    logs: CutLogRow[];
+    /** In which it may have cut. */
+    materials: { code: string; name: string }[];
+  };
   /** What it weighs, how fast it may turn, how far its tip gives way. */
   figures: BuildFigures;
   /** What its cutter may be graded as when it is taken down. */
@@ -30,6 +39,8 @@ export interface AssemblyView extends AssemblyCard {
   /** The sheet it was built from, and the version that stands now; null: from none. */
   builtFrom: { code: string; version: number; now: number | null } | null;
 }
+
+const CUT_SHOWN = 12;
 
 /** One assembly that stands; null where there is none of that tag. */
 export async function assemblyView(c: Connection, tag: string, zone: string): Promise<AssemblyView | null> {
@@ -46,6 +57,12 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
     ...card,
     measurements: await manyMeasurements(c, row.id),
     pictures: (await manyEdgePictures(c, row.pieceId, row.edgeSetId)).toReversed(),
+    cut: {
+      measure: measureOf(card.cutter.family && familySpec(card.cutter.family)),
+      on: await manyCutSums(c, row.edgeSetId, CUT_SHOWN),
+      logs: await manyCutLogs(c, row.edgeSetId, CUT_SHOWN),
+      materials: (await manyMaterials(c)).filter((m) => m.inUse).map(({ code, name }) => ({ code, name })),
+    },
     figures: buildFigures(together.build),
     grades: await gradesFor(c, row.cutterItemId, await maybePiece(c, row.mark)),
     inserts: mounted && {

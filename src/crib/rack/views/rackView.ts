@@ -78,10 +78,18 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   })),
 });
 
-const wearShare = ({ flankMm, limitMm, cornerMm, cornerLimitMm }: AssemblyCard['wear']): number | null =>
-  flankMm === null && cornerMm === null
-    ? null
-    : Math.max((flankMm ?? 0) / limitMm, (cornerMm ?? 0) / cornerLimitMm);
+const wearShare = ({
+  flankMm,
+  limitMm,
+  cornerMm,
+  cornerLimitMm,
+  wornAt,
+}: AssemblyCard['wear']): number | null =>
+  wornAt === 'gauge'
+    ? 1
+    : flankMm === null && cornerMm === null
+      ? null
+      : Math.max((flankMm ?? 0) / limitMm, (cornerMm ?? 0) / cornerLimitMm);
 
 /** All assemblies that stand, by tag. */
 const allCards = async (

@@ -1,4 +1,5 @@
 import { area, line, scaleLinear } from 'd3';
+import { amountWords, MEASURES } from '@/core/life';
 import { last } from '@/core/sure';
 import type { LifeSheet } from '@/crib/life';
 import { bandCorners, type CurvePoint, staircase, survivalAt, weibullPoints } from './survivalPath';
@@ -10,13 +11,20 @@ const M = { left: 54, right: 92, top: 18, bottom: 74 };
 const NEXT_AT_MOST = 1.7;
 
 /**
- * How many of a cutter's lives had not failed after so many minutes: failures are steps, censored lives ticks, the curve's
+ * How many of a cutter's lives had not failed after so many minutes, or holes or metres where they are counted so: failures are steps, censored lives ticks, the curve's
  * limits a shade, the Weibull law a thin line; below, between which minutes the next one will fail.
  */
 export function SurvivalChart({ life }: { life: LifeSheet }) {
+  // What is held beside another is held so in minutes, by which both are judged.
+  const counted = life.beside ? null : life.counted;
   const { beside } = life;
-  const longest = Math.max(...life.records.map((l) => l.minutes));
-  const { next, weibull } = life;
+  const measure = counted?.measure ?? 'minutes';
+  const { next, weibull, steps, band, median } = counted ?? life;
+  const lives = life.records.flatMap((l) => {
+    const amount = counted ? counted.amounts[l.edgeSetId] : l.minutes;
+    return amount === undefined ? [] : [{ ...l, amount }];
+  });
+  const longest = Math.max(...lives.map((l) => l.amount));
   const upTo = Math.max(
     (beside?.longest ?? 0) * 1.04,
     longest * 1.04,
@@ -34,15 +42,15 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
     (p) => y(p.lower),
     (p) => y(p.upper),
   );
-  const expected = life.expectation;
-  const half = life.median && 'median' in life.median ? life.median.median : null;
+  const expected = counted ? null : life.expectation;
+  const half = median && 'median' in median ? median.median : null;
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
       width="100%"
       style={{ maxWidth: W }}
       role="img"
-      aria-label={`Lives of ${life.item.code} in ${life.material.code}: share not yet failed against minutes in the cut`}
+      aria-label={`Lives of ${life.item.code} in ${life.material.code}: share not yet failed against ${MEASURES[measure].words}`}
     >
       {y.ticks(4).map((t) => (
         <g key={t}>
@@ -72,12 +80,12 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
         fontSize="12.5"
         fill="var(--soft)"
       >
-        minutes in the cut
+        {MEASURES[measure].words}
       </text>
       <text x={M.left} y={12} fontSize="12.5" fill="var(--soft)">
         not yet failed
       </text>
-      <path d={shade(bandCorners(life.band, longest)) ?? ''} fill="var(--accent-soft)" opacity="0.8" />
+      <path d={shade(bandCorners(band, longest)) ?? ''} fill="var(--accent-soft)" opacity="0.8" />
       {weibull && (
         <path
           d={path(weibullPoints(weibull, right)) ?? ''}
@@ -88,12 +96,7 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           strokeLinecap="round"
         />
       )}
-      <path
-        d={path(staircase(life.steps, longest)) ?? ''}
-        fill="none"
-        stroke="var(--accent)"
-        strokeWidth="2.4"
-      />
+      <path d={path(staircase(steps, longest)) ?? ''} fill="none" stroke="var(--accent)" strokeWidth="2.4" />
       {beside && (
         <g>
           <path
@@ -114,28 +117,28 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           </text>
         </g>
       )}
-      {life.records.map((l) =>
+      {lives.map((l) =>
         l.counts === 'failure' ? (
           <circle
             key={l.edgeSetId}
-            cx={x(l.minutes)}
-            cy={y(survivalAt(life.steps, l.minutes))}
+            cx={x(l.amount)}
+            cy={y(survivalAt(steps, l.amount))}
             r="4"
             fill="var(--rust)"
           >
-            <title>{`${l.mark}: ${l.ended}, ${l.minutes.toFixed(1)} min`}</title>
+            <title>{`${l.mark}: ${l.ended}, ${amountWords(l.amount, measure)}`}</title>
           </circle>
         ) : (
           <line
             key={l.edgeSetId}
-            x1={x(l.minutes)}
-            x2={x(l.minutes)}
-            y1={y(survivalAt(life.steps, l.minutes)) - 7}
-            y2={y(survivalAt(life.steps, l.minutes)) + 7}
+            x1={x(l.amount)}
+            x2={x(l.amount)}
+            y1={y(survivalAt(steps, l.amount)) - 7}
+            y2={y(survivalAt(steps, l.amount)) + 7}
             stroke="var(--ink)"
             strokeWidth="2"
           >
-            <title>{`${l.mark}: ${l.ended ?? 'still running'}, ${l.minutes.toFixed(1)} min`}</title>
+            <title>{`${l.mark}: ${l.ended ?? 'still running'}, ${amountWords(l.amount, measure)}`}</title>
           </line>
         ),
       )}
@@ -164,7 +167,7 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
           </text>
         </g>
       )}
-      {next && <NextBar next={next} x={x} right={right} />}
+      {next && <NextBar next={next} unit={MEASURES[measure].unit} x={x} right={right} />}
       <g transform={`translate(${W - M.right + 8} ${H - M.bottom - 78})`} fontSize="12" fill="var(--soft)">
         <circle cx="4" cy="-4" r="4" fill="var(--rust)" />
         <text x="14">failed</text>
@@ -195,13 +198,15 @@ export function SurvivalChart({ life }: { life: LifeSheet }) {
   );
 }
 
-/** Between which minutes the next life will fail, as a bar with its middle; it goes on as an arrow past the picture. */
+/** Between which minutes, or holes, the next life will fail, as a bar with its middle; it goes on as an arrow past the picture. */
 function NextBar({
   next,
+  unit,
   x,
   right,
 }: {
   next: NonNullable<LifeSheet['next']>;
+  unit: string;
   x: (minutes: number) => number;
   right: number;
 }) {
@@ -224,16 +229,16 @@ function NextBar({
           stroke="var(--ink)"
           strokeWidth="2"
         >
-          <title>{`as likely before as after ${next.middle.toFixed(0)} min`}</title>
+          <title>{`as likely before as after ${next.middle.toFixed(0)} ${unit}`}</title>
         </line>
       )}
       <text x={(x(next.from) + to) / 2} y={at + 18} textAnchor="middle" className="fig">
-        {nextWords(next)}
+        {nextWords(next, unit)}
       </text>
     </g>
   );
 }
 
 /** Example: '90 % between 22 and 71 min'. */
-const nextWords = ({ chance, from, to }: NonNullable<LifeSheet['next']>): string =>
-  `${Math.round(chance * 100)} % between ${from.toFixed(0)} and ${to.toFixed(0)} min`;
+const nextWords = ({ chance, from, to }: NonNullable<LifeSheet['next']>, unit: string): string =>
+  `${Math.round(chance * 100)} % between ${from.toFixed(0)} and ${to.toFixed(0)} ${unit}`;

@@ -89,6 +89,8 @@ describe('the survival chart', () => {
       edge: { cents: null, of: 'a new one' },
       others: [],
       beside: null,
+      measure: 'minutes' as const,
+      counted: null,
       median: medianLife(list),
       expectation: null,
       consumption: null,
@@ -110,6 +112,8 @@ describe('the survival chart', () => {
         note: null,
         endedEntry: null,
         foretold: null,
+        holes: null,
+        metres: null,
       })),
     };
   };

@@ -8,8 +8,8 @@ type NamesIn<T> = T extends readonly unknown[]
   : T extends object
     ? { [K in keyof T & string]: K | `${K}.${NamesIn<NonNullable<T[K]>>}` }[keyof T & string]
     : never;
-/** A field of a form for a verb: its name is that of something the verb takes. */
-export type FieldOf<N extends VerbName> = FieldSpec<NamesIn<VerbInput<N>>>;
+/** A field of a form for a verb: its name is that of something the verb takes, or the note that any entry may carry. */
+export type FieldOf<N extends VerbName> = FieldSpec<NamesIn<VerbInput<N>> | 'note'>;
 
 /** A form for one verb, told apart from the screen that shows it. */
 export interface SubFormOf<N extends VerbName> {

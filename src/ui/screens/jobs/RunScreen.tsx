@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
 import { useState } from 'react';
 import type { UseJudgement } from '@/core/jobs';
-import { lifeState } from '@/core/life';
+import { amountWords, lifeState } from '@/core/life';
 import { linkTo, linkToAlone, linkToEnd } from '@/core/links';
 import type { RunView } from '@/crib/jobs';
 import type { RackCard } from '@/crib/rack';
@@ -148,7 +148,7 @@ export function RunScreen({
                   <span className="soft small">{t.words ?? t.tool.name}</span>
                 </div>
                 <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>
-                {card && <LifeBar card={card} use={t.use} />}
+                {card && <LifeBar card={card} use={t.use} holes={t.tool.holes} />}
                 {card && (
                   <Acts style={{ marginTop: 0 }}>
                     <Button component={Link} href={linkToEnd(card.tag)}>
@@ -206,7 +206,7 @@ const BURNS: Readonly<Record<string, string>> = {
 };
 
 /** How much of the life is used, and what is left of it in the words of the one judgement. */
-function LifeBar({ card, use }: { card: RackCard; use: UseJudgement }) {
+function LifeBar({ card, use, holes }: { card: RackCard; use: UseJudgement; holes: number }) {
   const used = use.goodFor === 0 ? 1 : card.life.used;
   const left = use.judgements.find((j) => j.code === 'LIFE');
   const change = use.judgements.find((j) => j.code === 'CHANGE');
@@ -227,6 +227,9 @@ function LifeBar({ card, use }: { card: RackCard; use: UseJudgement }) {
         </div>
       )}
       {left && left.words !== use.why && <div className="small">{left.words}</div>}
+      {holes > 0 && use.goodFor !== null && use.goodFor > 0 && (
+        <div className="small soft">that is {amountWords(use.goodFor * holes, 'holes')}</div>
+      )}
       {change && change.words !== use.why && <div className="small">{change.words}</div>}
     </div>
   );

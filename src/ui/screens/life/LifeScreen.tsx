@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { Link } from '@/ui/kit/link';
-import { type Ages, agesBy } from '@/core/life';
+import { type Ages, agesBy, amountWords, MEASURES } from '@/core/life';
 import { money } from '@/core/units';
 import type { LifeLine, LifeSheet, LifeView } from '@/crib/life';
 import { SurvivalChart } from '@/ui/kit/chart';
@@ -16,6 +16,7 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
 import { BesideRows } from './BesideRows';
+import { CountedIn } from './CountedIn';
 import { ChangeRows } from './ChangeRows';
 import { ForetoldRows } from './ForetoldRows';
 import { HolderRows } from './HolderRows';
@@ -47,6 +48,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
           <div className="soft">
             {open.item.words} in {open.material.name}: {livesWords(open)} lives
           </div>
+          <CountedIn line={open} />
           <SurvivalChart life={open} />
           <BesideRows line={open} />
           <h2>All cutters</h2>
@@ -145,6 +147,27 @@ function shapeNote(line: LifeSheet): string {
   return `${AGES[agesBy(line)][1]}; shape ${weibull.shape.toFixed(1)}${likely}`;
 }
 
+/** What the same lives say in what the hand counts. */
+function CountedRows({ counted: c }: { counted: NonNullable<LifeSheet['counted']> }) {
+  const { words, unit } = MEASURES[c.measure];
+  const half = c.median && ('median' in c.median ? c.median.median : c.median.moreThan);
+  return (
+    <Row
+      name={`In ${words}, half had failed by`}
+      note={[
+        c.next && `the next one by these alone: ${c.next.from.toFixed(0)} to ${c.next.to.toFixed(0)} ${unit}`,
+        c.notKnown > 0 && `not known of ${c.notKnown} lives`,
+      ]
+        .filter(Boolean)
+        .join('; ')}
+    >
+      {half === null
+        ? 'cannot say'
+        : `${c.median && 'moreThan' in c.median ? 'more than ' : ''}${half.toFixed(0)}`}
+    </Row>
+  );
+}
+
 function LifeTag({ line }: { line: LifeSheet }) {
   const { day } = useTimes();
   const { expectation: e, consumption: c } = line;
@@ -165,6 +188,7 @@ function LifeTag({ line }: { line: LifeSheet }) {
         <Row name="With age it" note={shapeNote(line)}>
           {AGES[agesBy(line)][0]}
         </Row>
+        {line.counted && <CountedRows counted={line.counted} />}
         <Row name="Buy by, minutes an edge" note={c?.basis}>
           {c ? `${c.minutesPerEdge.toFixed(0)} min` : 'cannot say'}
         </Row>
@@ -193,7 +217,12 @@ function LifeTag({ line }: { line: LifeSheet }) {
             </span>
           </div>
           <div className="soft small">
-            {l.parts} parts, {day(l.began)}
+            {l.parts} parts
+            {line.measure === 'holes' && l.holes !== null && `, ${amountWords(l.holes, 'holes')}`}
+            {line.counted?.measure === 'metres' &&
+              l.metres !== null &&
+              `, ${amountWords(l.metres, 'metres')}`}
+            , {day(l.began)}
             {l.endedAt && ` to ${day(l.endedAt)}`}
             {l.foretold &&
               ` · foretold ${l.foretold.from.toFixed(0)} to ${l.foretold.to.toFixed(0)} min: ${l.foretold.came}`}

@@ -12,6 +12,7 @@ import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
 import { AssemblyForm, isAct } from './AssemblyForm';
 import type { Touchable } from './TouchedOff';
+import { CutRows } from './CutRows';
 import { BuildFiguresRows } from './BuildFiguresRows';
 import { InQuestion } from './InQuestion';
 import { WearRows } from './wear/WearRows';
@@ -168,6 +169,7 @@ export function AssemblyTag({
         <Registers key={r.machine} r={r} t={card.ties.find((x) => x.machine === r.machine)?.t ?? null} />
       ))}
       <LifeRows card={card} />
+      <CutRows card={card} />
       <WearRows card={card} />
       <h2>The build</h2>
       <Parts card={card} />

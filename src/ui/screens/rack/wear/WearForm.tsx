@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { CHIPS, CHIPS_NAMES, type SignSeen } from '@/core/life';
+import { CHIPS, CHIPS_NAMES, GAUGE, GAUGE_NAMES, type SignSeen } from '@/core/life';
 import type { AssemblyView } from '@/crib/rack';
 import { useSendOnce, VerbForm } from '@/ui/kit/form';
 import { Caution, Fold } from '@/ui/kit/page';
@@ -70,6 +70,16 @@ export function WearForm({ card, onDone }: { card: AssemblyView; onDone: () => v
             kind: 'length',
             help: `worn at ${show(wear.cornerLimitMm, 2)}`,
           },
+          ...(card.cut.measure === 'holes'
+            ? [
+                {
+                  name: 'gauge',
+                  label: 'Gauged, what it makes',
+                  kind: 'choice',
+                  options: GAUGE_NAMES.map((g) => [g, GAUGE[g]] as const),
+                } as const,
+              ]
+            : []),
           {
             name: 'chips',
             label: 'Chips out of the edge',

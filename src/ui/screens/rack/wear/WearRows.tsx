@@ -1,6 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { CHIPS } from '@/core/life';
+import { CHIPS, GAUGE } from '@/core/life';
 import type { AssemblyView } from '@/crib/rack';
 import { BecauseThis, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
@@ -26,6 +26,7 @@ export function WearRows({ card }: { card: AssemblyView }) {
             {show(wear.cornerMm, 2)}
           </Row>
         )}
+        {wear.gauge !== null && <Row name="Gauged, what it makes">{GAUGE[wear.gauge]}</Row>}
         <Row
           name="Worn in about"
           note={
@@ -83,6 +84,7 @@ function Reading({ reading: r }: { reading: AssemblyView['wear']['readings'][num
       ? null
       : `VB ${show(r.flankWearMm, 3)}${r.uncertaintyMm === null ? '' : ` ± ${show(r.uncertaintyMm, 3)}`}`,
     r.cornerMm === null ? null : `corner ${show(r.cornerMm, 3)}`,
+    r.gauge && `gauge: ${GAUGE[r.gauge]}`,
     r.chips && `chips: ${CHIPS[r.chips]}`,
     drift === null ? null : `size ${drift}`,
     r.runoutMm === null ? null : `runout ${show(r.runoutMm, 3)}`,
