@@ -6,6 +6,7 @@ import { registersView } from '../src/crib/registers';
 import { verbNamed } from '../src/crib/verbs';
 import type { Database } from '../src/data/database';
 import { brokenIn } from './broken';
+import { fillEarlier } from './earlier';
 import { MORE_PLACES, PARTS, SHELVES, type ShelfSpec } from './shelves';
 
 import { BUILDS, CUTTERS, HOLDERS, JOBS, MACHINES, MATERIALS, PEOPLE, PLACES, SUPPLIERS } from './shop';
@@ -294,6 +295,7 @@ export async function fillDemo(
   await giveNumbers();
   await lastMorning();
   await putTogether();
+  counts.lives += (await fillEarlier(db, now, () => (counts.entries += 1))).lives;
   return counts;
 
   /** What stands is in the controls, read back the week before; what changes since is to be seen. Takes no chances. */

@@ -272,7 +272,7 @@ test('what an edge cut is corrected log by log, and what was not logged is added
   await send('parts', { operation, parts: 5 });
   await page.goto(`/rack?open=${String(number)}`);
   const tag = tagOf(page);
-  await expect(tag.getByText(/^5 parts, 10\.\d min, 2\.1 m$/).first()).toBeVisible();
+  await expect(tag.getByText(/^5 parts, 10\.\d min, 2\.[01] m$/).first()).toBeVisible();
   await tag.getByRole('button', { name: 'log by log' }).click();
   await tag.getByRole('button', { name: /^Correct what it cut at/ }).click();
   await fill(tag, { 'Minutes in the cut, in truth': '-3' });
@@ -281,7 +281,7 @@ test('what an edge cut is corrected log by log, and what was not logged is added
   await fill(tag, { 'Minutes in the cut, in truth': '7', 'Why (if known)': 'override at 140 %' });
   await tag.getByRole('button', { name: 'Correct it' }).click();
   await expect(said(page)).toContainText(`what ${String(number)} cut is corrected`);
-  await expect(tag.getByText('5 parts, 7.0 min, 2.1 m').first()).toBeVisible();
+  await expect(tag.getByText(/^5 parts, 7\.0 min, 2\.[01] m$/).first()).toBeVisible();
 
   await tag.getByRole('button', { name: 'it cut something that was not logged' }).click();
   await fill(tag, { 'Minutes in the cut (if known)': '3' });
@@ -292,7 +292,7 @@ test('what an edge cut is corrected log by log, and what was not logged is added
   await fitsWidth(page);
   await tag.getByRole('button', { name: 'Take back this correction' }).click();
   await expect(said(page)).toContainText('took back this correction');
-  await expect(tag.getByText(/^5 parts, 10\.\d min, 2\.1 m$/).first()).toBeVisible();
+  await expect(tag.getByText(/^5 parts, 10\.\d min, 2\.[01] m$/).first()).toBeVisible();
 });
 
 test('lives of a drill are counted in holes, and otherwise where that is asked', async ({ page }) => {

@@ -37,7 +37,7 @@ import { counterEntryOf } from '@/crib/ledger';
 import { handOver, takeOver } from '@/crib/shift';
 import { accountFragments, confirmCause } from '@/crib/breakage';
 import { checkPart, clearCutter, holdCutter, holdParts, judgeParts } from '@/crib/held';
-import { correctUse, endLife, recordUse, recordWear } from '@/crib/life';
+import { beginTrial, correctUse, endLife, endTrial, recordUse, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
 import { setBackups } from '@/crib/keeping';
@@ -157,6 +157,8 @@ const DONE = [
   recordUse,
   recordWear,
   endLife,
+  beginTrial,
+  endTrial,
   accountFragments,
   confirmCause,
   checkPart,

@@ -33,6 +33,8 @@ export { logRank, stratifiedLogRank } from './compare/logRank';
 export type { LogRank } from './compare/logRank';
 export { keptApart } from './compare/keptApart';
 export type { KeptApart, LifeIn } from './compare/keptApart';
+export { judgeTrial, nextInTrial, timesTold } from './compare/trial';
+export type { Side, TrialJudgement } from './compare/trial';
 export { compareLives } from './compare/compareLives';
 export type { Likely, LivesCompared } from './compare/compareLives';
 // When to change

@@ -441,6 +441,21 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
       )[0]!.id;
     },
   ],
+  [
+    'beginTrial',
+    () => ({ first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 }),
+    async () => {
+      await crib.do('addItem', ANOTHER);
+    },
+  ],
+  [
+    'endTrial',
+    () => ({ trial: 'TR-0001', winner: 'second', words: 'cheaper' }),
+    async () => {
+      await crib.do('addItem', ANOTHER);
+      await crib.do('beginTrial', { first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 });
+    },
+  ],
   ['recordUse', () => ({ tag: 'A-0001', material: 'C45', minutes: 3, holes: 2 })],
   ['recordWear', () => ({ tag: 'A-0001', flankWear: 0.25 })],
   [
@@ -515,6 +530,19 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
 ];
 let ending = 0;
 let use = 0;
+/** A cutter to be tried against the other. */
+const ANOTHER = {
+  ...{ code: 'EM11', kind: 'cutter', family: 'square' },
+  facts: Object.fromEntries(
+    [
+      ['SUBSTRATE', 'carbide'],
+      ['DC', '11'],
+      ['DMM', '12'],
+      ['LCF', '22'],
+      ['NOF', '4'],
+    ].map(([symbol, value]) => [symbol, { value, origin: 'guess' }]),
+  ),
+};
 let over = 0;
 let hold = '';
 let question = 0;

@@ -1,4 +1,6 @@
 // What people do
+export { beginTrial } from './verbs/beginTrial';
+export { endTrial } from './verbs/endTrial';
 export { correctUse } from './verbs/correctUse';
 export { endLife } from './verbs/endLife';
 export { recordUse } from './verbs/recordUse';

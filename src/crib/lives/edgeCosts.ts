@@ -1,3 +1,4 @@
+import type { Likely } from '@/core/life';
 import { edgesOf, loadItems } from '@/crib/catalogue';
 import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -10,6 +11,24 @@ export interface EdgeCost {
   /** Of what it is the price: 'a new one', '5 edges of SEKN1203, of 4 each'. */
   of: string;
 }
+
+/** What a minute in the cut costs in edges, cents, with 95 % limits; null: what an edge costs, or how long it lasts, is not known. */
+export interface EdgeRate {
+  edge: EdgeCost;
+  aMinute: { cents: number; from: number; to: number } | null;
+}
+
+/** What an edge costs a minute of the mean life it has: the longer it lasts, the less. */
+export const edgeRate = (cost: EdgeCost | undefined, mean: Likely | null): EdgeRate => {
+  const edge = cost ?? { cents: null, of: 'a new one' };
+  return {
+    edge,
+    aMinute:
+      edge.cents === null || !mean
+        ? null
+        : { cents: edge.cents / mean.value, from: edge.cents / mean.to, to: edge.cents / mean.from },
+  };
+};
 
 /**
  * What a fresh edge set costs of some cutters: a new one of a solid cutter (what is ground again is not reckoned), the edges in

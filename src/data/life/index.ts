@@ -42,3 +42,6 @@ export {
   insertUseSaid,
   insertWearReading,
 } from './write';
+// Trials
+export type { TrialLifeRow, TrialRow } from './trials';
+export { insertTrial, insertTrialEnd, manyTrialLives, manyTrials, manyTrialsOf, maybeTrial } from './trials';

@@ -19,11 +19,15 @@ export default async function Page({
   const { db, today, zone, view } = await openForPage();
   const card = await assemblyView(db, (await params).tag, zone);
   if (!card) notFound();
+  // Whose turn it is in a trial goes by the material it is to cut.
+  const material = card.life.material ?? undefined;
   return (
     <Asked wrong={wrong}>
       <EndScreen
         card={card}
-        takeable={(await takeableView(db, { what: 'cutter', like: card.cutter.code }, today)).sources}
+        takeable={
+          (await takeableView(db, { what: 'cutter', like: card.cutter.code, material }, today)).sources
+        }
         places={(await view(shopView)).places}
         asked={asked}
       />

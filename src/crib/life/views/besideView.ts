@@ -4,22 +4,15 @@ import {
   compareLives,
   keptApart,
   type KeptApart,
-  type Likely,
   type LivesCompared,
   type SurvivalStep,
   surveyLives,
 } from '@/core/life';
 import { loadItems } from '@/crib/catalogue';
-import { type EdgeCost, edgeCosts, lifeTime, lifeTimes } from '@/crib/lives';
+import { edgeCosts, type EdgeRate, edgeRate, lifeTime, lifeTimes } from '@/crib/lives';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyLifeTimes, manyLivesInHolders } from '@/data/life';
-
-/** What a minute in the cut costs in edges, cents, with 95 % limits; null: what an edge costs, or how long it lasts, is not known. */
-export interface EdgeRate {
-  edge: EdgeCost;
-  aMinute: { cents: number; from: number; to: number } | null;
-}
 
 /** Another cutter in the same material beside the one that is shown. */
 export interface Beside {
@@ -51,16 +44,6 @@ export async function besideView(
   const [first, second] = [lifeTimes(mine), lifeTimes(its)];
   const compared = compareLives(first, second);
   const costs = await edgeCosts(c, [item, loaded]);
-  const rate = (id: number, mean: Likely | null): EdgeRate => {
-    const edge = costs.get(id) ?? { cents: null, of: 'a new one' };
-    return {
-      edge,
-      aMinute:
-        edge.cents === null || !mean
-          ? null
-          : { cents: edge.cents / mean.value, from: edge.cents / mean.to, to: edge.cents / mean.from },
-    };
-  };
   return {
     code: loaded.code,
     words: loaded.words,
@@ -68,7 +51,10 @@ export async function besideView(
     steps: surveyLives(second).steps,
     longest: Math.max(...second.map((l) => l.minutes)),
     compared,
-    rates: { first: rate(item.id, compared.means.first), second: rate(row.id, compared.means.second) },
+    rates: {
+      first: edgeRate(costs.get(item.id), compared.means.first),
+      second: edgeRate(costs.get(row.id), compared.means.second),
+    },
   };
 }
 

@@ -18,7 +18,15 @@ import {
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { maybeItem } from '@/data/catalogue';
-import { type EdgeCost, edgeCosts, type LifeBook, lifeTimes, loadLifeBook } from '@/crib/lives';
+import {
+  type EdgeCost,
+  edgeCosts,
+  judgedTrials,
+  type LifeBook,
+  lifeTimes,
+  loadLifeBook,
+  type Trial,
+} from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import {
   type LifeRow,
@@ -28,6 +36,7 @@ import {
   manyLifeLines,
   manyLifeTimes,
   manyLivesApart,
+  manyTrials,
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
@@ -96,6 +105,8 @@ export interface LifeView {
   apart: (LifeRecord & { item: string; why: string })[];
   /** Lives begun in the last twelve months beside what was foretold of them; null on a further page, and where none was. */
   foretold: ForetoldYear | null;
+  /** The latest trials; empty on a further page. */
+  trials: Trial[];
   /** Each holder beside all others; empty on a further page. */
   holders: KeptApart[];
 }
@@ -103,6 +114,7 @@ export interface LifeView {
 const PAGE = 25;
 const APART_SHOWN = 50;
 const OTHERS_SHOWN = 12;
+const TRIALS_SHOWN = 12;
 
 const record = (l: LifeRow): LifeRecord => ({
   edgeSetId: l.edgeSetId,
@@ -152,6 +164,7 @@ export async function lifeView(
             why: whyApart(l) ?? '',
           }))
         : [],
+    trials: after === null ? await judgedTrials(c, await manyTrials(c, TRIALS_SHOWN)) : [],
     holders: after === null ? await holdersApart(c) : [],
     foretold: after === null ? await foretoldYear(c, today, zone) : null,
   };

@@ -22,6 +22,7 @@ import {
   loadItems,
   partOf,
 } from '@/crib/catalogue';
+import { type Turn, turnsOf } from '@/crib/lives';
 import { fitFirst, fitOf, type Together, togetherSoFar } from './fitting';
 import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -97,8 +98,10 @@ export async function takeableView(
   const together = what === 'part' ? await togetherSoFar(c, asked) : null;
   const ids = (together ? await fitFirst(c, listed, together) : listed).slice(0, SHOWN);
   if (!ids.length) return { sources: [], more: false, against: null };
-  const known = await knownOf(c, ids, today, together, scanned);
-  const order = ids.flatMap((id) => [...olderThan(id, known), id]);
+  const known = await knownOf(c, ids, today, together, scanned, asked.material ?? null);
+  // Whose turn it is in a trial stands first where nobody typed words for another.
+  const turn = (id: number) => (typed ? [] : turnBefore(id, known));
+  const order = ids.flatMap((id) => [...turn(id), ...olderThan(id, known), id]);
   const scannedItem = scanned && known.items.get(scanned.itemId);
   return {
     against: scannedItem ? againstTaking(scanned, scannedItem, known) : null,
@@ -114,7 +117,7 @@ export async function takeSources(
   today: string,
 ): Promise<TakeSource[]> {
   if (!itemIds.length) return [];
-  const known = await knownOf(c, itemIds, today, null, null);
+  const known = await knownOf(c, itemIds, today, null, null, null);
   return itemIds.flatMap((id) => sourcesOf(known.items.get(id), known, false));
 }
 
@@ -125,11 +128,13 @@ async function knownOf(
   today: string,
   together: Together | null,
   scanned: PieceRow | null,
+  material: string | null,
 ): Promise<Known> {
   const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
   // An older version that still lies here belongs beside the newer one, whatever words were typed.
   const older = links.filter((l) => ids.includes(l.itemId)).map((l) => l.earlierItemId);
-  const all = [...new Set([...ids, ...older])];
+  const turns = await turnsOf(c, ids, material);
+  const all = [...new Set([...ids, ...older, ...[...turns.values()].map((t) => t.itemId)])];
   const items = new Map((await loadItems(c, all)).map((i) => [i.id, i]));
   const balances = group(await manyBalances(c, all), (b) => b.itemId);
   const pieces = (await manyPiecesHere(c, all)).filter((p) =>
@@ -137,6 +142,7 @@ async function knownOf(
   );
   return {
     reserved: group(await manyReservations(c, all), (r) => r.itemId),
+    turns,
     today,
     links,
     balances,
@@ -163,6 +169,8 @@ async function knownOf(
 interface Known {
   /** What is set aside for jobs, by item. */
   reserved: ReadonlyMap<number, Reservation[]>;
+  /** Whose turn it is, of cutters that are or were in a trial. */
+  turns: ReadonlyMap<number, Turn>;
   /** ISO. */
   today: string;
   links: readonly LinkRow[];
@@ -212,6 +220,19 @@ const olderThan = (id: number, known: Known): number[] =>
     .filter((l) => l.itemId === id && parcels(l.earlierItemId, known).length > 0)
     .map((l) => l.earlierItemId);
 
+/** What a trial lets go in before an item, where it lies here; empty: the item itself, or no trial says so. */
+function turnBefore(id: number, known: Known): number[] {
+  const turn = known.turns.get(id);
+  return turn && turn.itemId !== id && parcels(turn.itemId, known).length > 0 ? [turn.itemId] : [];
+}
+/** What a trial says of taking it now. */
+function turnWords(id: number, known: Known): string[] {
+  const turn = known.turns.get(id);
+  if (!turn) return [];
+  if (parcels(turn.itemId, known).length > 0) return [turn.words];
+  return turn.open ? [`${turn.words}, and none lies here`] : [];
+}
+
 function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean): TakeSource[] {
   if (!item) return [];
   const standing = known.standings.get(item.id) ?? null;
@@ -221,9 +242,12 @@ function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean
   });
   const { free, words: kept, kept: keptFor } = freeFor(item.unused, known.reserved.get(item.id) ?? []);
   const caution =
-    [...older, ...(kept ? [kept] : []), ...(standing && standing !== 'approved' ? [standing] : [])].join(
-      '; ',
-    ) || null;
+    [
+      ...turnWords(item.id, known),
+      ...older,
+      ...(kept ? [kept] : []),
+      ...(standing && standing !== 'approved' ? [standing] : []),
+    ].join('; ') || null;
   const fits = known.together && isPart(item) ? fitOf(item, known.together) : null;
   const base = {
     item: item.code,

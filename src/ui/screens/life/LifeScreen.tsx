@@ -20,6 +20,8 @@ import { CountedIn } from './CountedIn';
 import { ChangeRows } from './ChangeRows';
 import { ForetoldRows } from './ForetoldRows';
 import { HolderRows } from './HolderRows';
+import { TrialRows } from './TrialRows';
+import { TryForm } from './TryForm';
 
 const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
 /** How many lives a figure rests on. */
@@ -95,6 +97,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
             {query.get('after') && <Link href={query.href({ after: null })}>back to the most lives</Link>}{' '}
             {view.next !== null && <Link href={query.href({ after: view.next })}>fewer lives</Link>}
           </p>
+          {view.trials.length > 0 && <TrialRows trials={view.trials} />}
           {view.foretold && <ForetoldRows of={view.foretold} />}
           {view.holders.length > 0 && <HolderRows holders={view.holders} />}
           {view.apart.length > 0 && (
@@ -204,6 +207,7 @@ function LifeTag({ line }: { line: LifeSheet }) {
         likelihood, its interval by likelihood ratio, 95 %. A suggestion, not permission.
       </p>
       <ChangeRows key={`${line.item.id} ${line.material.id}`} line={line} />
+      <TryForm key={`try ${line.item.code} ${line.material.code}`} line={line} />
       <h2>Its lives</h2>
       {line.records.map((l) => (
         <div key={l.edgeSetId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>

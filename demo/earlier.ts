@@ -1,0 +1,201 @@
+import { randomUUID } from 'node:crypto';
+import { perform, type Crib, type Done } from '../src/crib/door';
+import { verbNamed } from '../src/crib/verbs';
+import type { Database } from '../src/data/database';
+
+const DAY = 86_400_000;
+
+/** A cutter or holder of then, with nothing missing that anybody would ask for. */
+const CUTTERS = [
+  {
+    ...{
+      code: 'EM14',
+      family: 'square',
+      maker: 'Tindra',
+      supplier: 'NORDKANT',
+      priceCents: 5200,
+      quantity: 10,
+    },
+    facts: { SUBSTRATE: 'carbide', DC: '14', DMM: '14', LCF: '26', OAL: '83', NOF: '4' },
+  },
+  {
+    ...{
+      code: 'EM14-U',
+      family: 'square',
+      maker: 'Skarv',
+      supplier: 'HALVOR',
+      priceCents: 6100,
+      quantity: 9,
+    },
+    facts: { SUBSTRATE: 'carbide', DC: '14', DMM: '14', LCF: '28', OAL: '85', NOF: '4' },
+  },
+  {
+    ...{ code: 'D9', family: 'drill', maker: 'Tindra', supplier: 'NORDKANT', priceCents: 3900, quantity: 17 },
+    facts: { SUBSTRATE: 'carbide', DC: '9', DMM: '10', LCF: '47', OAL: '89', NOF: '2', SIG: '140' },
+  },
+  {
+    ...{ code: 'D9-S', family: 'drill', maker: 'Skarv', supplier: 'HALVOR', priceCents: 3100, quantity: 4 },
+    facts: { SUBSTRATE: 'carbide', DC: '9', DMM: '10', LCF: '47', OAL: '89', NOF: '2', SIG: '140' },
+  },
+] as const;
+const HOLDERS = [
+  {
+    code: 'SH14-40',
+    facts: { LF: '92', CLAMP_MIN: '14', CLAMP_MAX: '14', GRIP_MIN: '37', DEPTH_MAX: '52', RPM_MAX: '18000' },
+  },
+  {
+    code: 'CC16-40',
+    facts: { LF: '75', CLAMP_MIN: '2', CLAMP_MAX: '16', GRIP_MIN: '28', DEPTH_MAX: '60', RPM_MAX: '12000' },
+  },
+] as const;
+
+/** Parts an edge lasted, and how it ended; in the order in which they went in. */
+type Life = readonly [item: string, holder: string, parts: number, kind: string];
+/** Two end mills by turns: the dearer one lasts half as long again. */
+const MILLS: readonly Life[] = [
+  ['EM14', 38, 'worn'],
+  ['EM14-U', 61, 'worn'],
+  ['EM14', 44, 'sign'],
+  ['EM14-U', 70, 'worn'],
+  ['EM14', 29, 'worn'],
+  ['EM14-U', 52, 'sign'],
+  ['EM14', 51, 'worn'],
+  ['EM14-U', 78, 'worn'],
+  ['EM14', 40, 'worn'],
+  ['EM14-U', 66, 'worn'],
+  ['EM14', 33, 'sign'],
+  ['EM14-U', 58, 'worn'],
+].map(([item, parts, kind]) => [String(item), 'SH14-40', Number(parts), String(kind)]);
+/** One drill in two holders, of which one runs out. */
+const DRILLS: readonly Life[] = [
+  ['DC13-40', 92, 'worn'],
+  ['CC16-40', 31, 'chipped'],
+  ['DC13-40', 104, 'worn'],
+  ['CC16-40', 22, 'broken'],
+  ['CC16-40', 39, 'sign'],
+  ['DC13-40', 81, 'worn'],
+  ['CC16-40', 27, 'broken'],
+  ['DC13-40', 118, 'worn'],
+  ['CC16-40', 35, 'sign'],
+  ['DC13-40', 97, 'sign'],
+].map(([holder, parts, kind]) => ['D9', String(holder), Number(parts), String(kind)]);
+/** A trial that goes on: too little has failed to say anything. */
+const TRIED: readonly Life[] = [
+  ['D9', 'DC13-40', 88, 'worn'],
+  ['D9-S', 'DC13-40', 79, 'worn'],
+  ['D9', 'DC13-40', 101, 'worn'],
+];
+const STICKOUT: Record<string, string> = { EM14: '38', 'EM14-U': '38', D9: '52', 'D9-S': '52' };
+/** Minutes of a part: 1 in the mill's, a quarter in the drill's two holes. */
+const MILLED =
+  'G21 G90 G17 G54\nT1 M6\nS2200 M3\nG0 X0 Y0\nG0 G43 H1 Z5\nG1 Z-4 F440\nG1 X431 F440\nG0 Z5\nM30';
+const DRILLED =
+  'G21 G90 G17 G54\nT2 M6\nS2800 M3\nG0 X0 Y0\nG0 G43 H2 Z50\nG81 X20 Y20 Z-28 R2 F240\nX60\nG80\nG0 Z100\nM30';
+
+/**
+ * The eight months before: two jobs that are done with, a trial that was decided, one that goes on, and a holder whose drills
+ * die young. It is entered after all the rest and takes none of its chances, so that the rest stays as it is.
+ */
+export async function fillEarlier(db: Database, now: Date, said: () => void): Promise<{ lives: number }> {
+  let clock = new Date(now.getTime() - 352 * DAY);
+  let lives = 0;
+  const crib: Crib = { db, now: () => clock, zone: 'UTC' };
+  const act = async (name: string, input: Record<string, unknown>, who = 'IK'): Promise<Done> => {
+    clock = new Date(clock.getTime() + 4 * 60_000);
+    said();
+    return perform(crib, verbNamed(name)!, { who, formId: randomUUID(), ...input });
+  };
+  const facts = (given: Record<string, string>) =>
+    Object.fromEntries(Object.entries(given).map(([symbol, value]) => [symbol, { value, origin: 'maker' }]));
+  for (const { code, family, maker, supplier, priceCents, quantity, facts: known } of CUTTERS) {
+    await act('addItem', {
+      ...{ code, kind: 'cutter', family, maker, facts: facts(known) },
+      assumedLife: { minutes: family === 'drill' ? '20' : '45', origin: 'maker' },
+      supply: { supplier, orderCode: `${supplier.slice(0, 2)}-${code}`, priceCents },
+    });
+    const place = family === 'drill' ? 'CAB1-B' : 'CAB1-A';
+    await act('receiveStock', { item: code, place, quantity });
+  }
+  for (const { code, facts: known } of HOLDERS) {
+    await act('addItem', {
+      ...{ code, kind: 'holder', maker: 'Skarv', facts: facts({ CCMS: '40 taper', ...known }) },
+      segments: [
+        { length: 27, upper: 63, lower: 63 },
+        { length: Number(known.LF) - 27, upper: 40, lower: 34 },
+      ],
+    });
+    await act('receiveStock', { item: code, place: 'HOLD', quantity: 1 });
+  }
+  const job = async (number: string, part: string, of: readonly Life[], text: string) => {
+    const quantity = of.reduce((sum, [, , parts]) => sum + parts, 0);
+    const due = new Date(clock.getTime() + 300 * DAY).toISOString().slice(0, 10);
+    const { operation } = await act(
+      'addJob',
+      { number, part, revision: 'A', material: 'C45', quantity, due, machine: 'HORI-3', highestBeside: '0' },
+      'MS',
+    );
+    await act(
+      'storeProgram',
+      { operation, name: `${part.toLowerCase().replaceAll(' ', '-')}.nc`, text },
+      'MS',
+    );
+    return Number(operation);
+  };
+  /** One life, half of it logged on its first day. */
+  const live = async (operation: number, t: number, [item, holder, parts, kind]: Life, days: number) => {
+    clock = new Date(Date.UTC(clock.getUTCFullYear(), clock.getUTCMonth(), clock.getUTCDate() + 1, 7, 0));
+    const { tag } = await act('buildAssembly', {
+      ...{ cutter: { item, place: item.startsWith('D') ? 'CAB1-B' : 'CAB1-A' } },
+      ...{ holder: { item: holder, place: 'HOLD' }, stickout: STICKOUT[item], for: { operation, t } },
+    });
+    const log = async (n: number) => {
+      clock = new Date(clock.getTime() + 6 * 3_600_000);
+      await act('logParts', { operation, parts: n, confirmed: true }, 'TO');
+    };
+    await log(Math.floor(parts / 2));
+    clock = new Date(clock.getTime() + (days - 1) * DAY);
+    const broke = ['broken', 'chipped'].includes(kind);
+    await log(parts - Math.floor(parts / 2));
+    const { entry } = await act(
+      'endLife',
+      {
+        ...{ tag, kind, signs: broke ? ['one tooth', 'vibration'] : kind === 'sign' ? ['burr'] : ['finish'] },
+        ...(broke
+          ? { fragments: 'found', lostParts: kind === 'broken' ? 1 : 0, lostMinutes: 20, costCents: 6400 }
+          : {}),
+      },
+      'TO',
+    );
+    lives += 1;
+    if (broke)
+      await act(
+        'confirmCause',
+        {
+          ending: entry,
+          cause: 'runout',
+          remedy: `${holder}: nose indicated, 0.03 at the tip`,
+          seen: ['one tooth', 'vibration'],
+        },
+        'JB',
+      );
+  };
+  const milled = await job('J-0655', 'Pump foot', MILLS, MILLED);
+  await act('beginTrial', {
+    ...{ first: 'EM14', second: 'EM14-U', material: 'C45', failuresEach: 6 },
+    why: 'unequal flutes, a sixth dearer',
+  });
+  for (const life of MILLS) await live(milled, 1, life, 9);
+  await act('endTrial', {
+    trial: 'TR-0001',
+    winner: 'second',
+    words: 'EM14 no more, but for what lies here',
+  });
+  const drilled = await job('J-0656', 'Flange', [...DRILLS, ...TRIED], DRILLED);
+  for (const life of DRILLS) await live(drilled, 2, life, 7);
+  await act('beginTrial', {
+    ...{ first: 'D9', second: 'D9-S', material: 'C45', failuresEach: 6 },
+    why: 'a fifth cheaper',
+  });
+  for (const life of TRIED) await live(drilled, 2, life, 9);
+  return { lives };
+}
