@@ -304,3 +304,57 @@ test('lives of a drill are counted in holes, and otherwise where that is asked',
   await page.setViewportSize({ width: 390, height: 844 });
   await fitsWidth(page);
 });
+
+test('two cutters are tried by turns: who ends a life is offered whose turn it is, and the end says why', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation, number } = await cutting(send, 'TRYA');
+  await shelved(send, 'EM8-TRYB');
+  await send('parts', { operation, parts: 4 });
+  await page.goto('/life?item=EM8-TRYA&material=C45');
+  const tag = tagOf(page);
+  await tag.getByText('try another against EM8-TRYA').click();
+  await tag.getByRole('combobox', { name: /^The other one/ }).fill('EM8-TRYB');
+  await page
+    .getByRole('option', { name: /^EM8-TRYB / })
+    .first()
+    .click();
+  await expect(tag.getByText(/^6 of each tell one that lasts/)).toBeVisible();
+  await fill(tag, { 'Failures of each': '4' });
+  await tag.getByRole('button', { name: 'Begin the trial' }).click();
+  await expect(said(page)).toContainText('EM8-TRYA tried against EM8-TRYB');
+  const trial = page.getByRole('region', { name: /^TR-/ }).filter({ hasText: 'EM8-TRYB' });
+  await expect(trial.getByText(/Cannot say yet: it goes on until 8 have failed/)).toBeVisible();
+  await expect(trial.getByText('0 and 0 have begun')).toBeVisible();
+
+  // What ran before it began is not in it: the first turn is the first's, of which none lies here; the other's lies.
+  const spare = await send('stock/received', { item: 'EM8-TRYA', place: 'CAB1-C', quantity: 2 });
+  expect(spare).toBeTruthy();
+  await send('endings', { tag: number, kind: 'worn' });
+  const { tag: second } = await send('assemblies', {
+    cutter: { item: 'EM8-TRYA', place: 'CAB1-C' },
+    holder: { item: 'EM8-TRYA-H', place: 'CAB1-C' },
+    stickout: 30,
+    for: { operation, t: 7 },
+  });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/end/${String(second)}`);
+  await page.getByRole('radio', { name: 'worn', exact: true }).check();
+  await page.getByRole('radio', { name: 'another cutter into it' }).check();
+  await expect(page.getByRole('combobox', { name: 'Cutter from' })).toHaveValue(/^EM8-TRYB: 1 unused/);
+  await expect(page.getByText(/TR-\d+ in C45: EM8-TRYB goes in next/)).toBeVisible();
+  await fitsWidth(page);
+  await page.setViewportSize({ width: 1280, height: 800 });
+
+  await page.goto('/life?item=EM8-TRYA&material=C45');
+  await trial.getByText(/^end TR-/).click();
+  await trial.getByRole('combobox', { name: /^Which one won/ }).selectOption('EM8-TRYB');
+  await trial.getByRole('button', { name: 'End it' }).click();
+  await expect(trial.getByText(/the lives do not say so/).first()).toBeVisible();
+  await fill(trial, { Why: 'leaves the better wall' });
+  await trial.getByRole('button', { name: 'End it' }).click();
+  await expect(trial.getByText(/EM8-TRYB won; what lies of EM8-TRYA is used up first/)).toBeVisible();
+  await trial.getByRole('button', { name: /^Take back the end of TR-/ }).click();
+  await expect(trial.getByText('1 and 0 have begun')).toBeVisible();
+});

@@ -450,10 +450,10 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
   [
     'endTrial',
-    () => ({ trial: 'TR-0001', winner: 'second', words: 'cheaper' }),
+    () => ({ trial: tried, winner: 'second', words: 'cheaper' }),
     async () => {
-      await crib.do('addItem', ANOTHER);
-      await crib.do('beginTrial', { first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 });
+      const input = { first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 };
+      tried = String((await crib.do('beginTrial', input)).number);
     },
   ],
   ['recordUse', () => ({ tag: 'A-0001', material: 'C45', minutes: 3, holes: 2 })],
@@ -530,6 +530,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
 ];
 let ending = 0;
 let use = 0;
+let tried = '';
 /** A cutter to be tried against the other. */
 const ANOTHER = {
   ...{ code: 'EM11', kind: 'cutter', family: 'square' },

@@ -1,5 +1,5 @@
 import type { Because } from '../../because';
-import { logGamma, normalQuantile } from '@/core/statistics';
+import { logGamma, normalQuantile, tQuantile } from '@/core/statistics';
 import type { LifeTime } from '../endings';
 import { fitWeibull } from '../survival/weibull';
 import { type LogRank, logRank } from './logRank';
@@ -121,8 +121,14 @@ const ends = (of: readonly number[]): [least: number, most: number] | null =>
     ? of.reduce<[number, number]>(([l, m], x) => [Math.min(l, x), Math.max(m, x)], [Infinity, -Infinity])
     : null;
 
-/** Mean life by the Weibull law of some lives, with limits by the information of logarithms. */
+/**
+ * Mean life by the Weibull law of some lives, with limits by the information of logarithms. Few failures make that information
+ * look better than it is (of five lives 95 % limits held 84 %): it counts as of one failure fewer, by Student's t, as with a
+ * mean and its spread; then they hold 94 to 98 % from two failures on, by simulation.
+ */
 function meanOf(lives: readonly LifeTime[]): Likely | null {
+  const failures = lives.filter((l) => l.failed).length;
+  if (failures < 2) return null;
   const fit = fitWeibull(lives);
   if (typeof fit === 'string') return null;
   // Mean = scale Γ(1 + 1/shape): how its logarithm goes with ln shape.
@@ -130,7 +136,9 @@ function meanOf(lives: readonly LifeTime[]): Likely | null {
   const logMean = (k: number) => logGamma(1 + 1 / (fit.shape * Math.exp(k)));
   const slope = (logMean(step) - logMean(-step)) / (2 * step);
   const variance = fit.varLogScale + 2 * slope * fit.covLogScaleLogShape + slope * slope * fit.varLogShape;
-  const off = normalQuantile((1 + CHANCE) / 2) * Math.sqrt(Math.max(0, variance));
+  const off =
+    tQuantile((1 + CHANCE) / 2, failures - 1) *
+    Math.sqrt((Math.max(0, variance) * failures) / (failures - 1));
   const likely = { value: fit.mean, from: fit.mean * Math.exp(-off), to: fit.mean * Math.exp(off) };
   return Object.values(likely).every(Number.isFinite) ? likely : null;
 }

@@ -1,18 +1,8 @@
+import { randomOf } from '@/core/testing/random';
 import { judgeTrial, type LifeTime, logRank, nextInTrial, timesTold } from '../index';
 
 const fails = (...minutes: number[]): LifeTime[] => minutes.map((m) => ({ minutes: m, failed: true }));
 
-/** Seeded, as simulations are to say the same each time. */
-function randomOf(seed: number): () => number {
-  let s = seed;
-  // Mulberry32 (memory): a plain congruence makes neighbours alike.
-  return () => {
-    s = (s + 0x6d2b79f5) | 0;
-    let t = Math.imul(s ^ (s >>> 15), 1 | s);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 const weibull = (u: number, scale: number, shape: number) => scale * (-Math.log(1 - u)) ** (1 / shape);
 
 /** A trial that is looked at after each failure until it is told or over. */

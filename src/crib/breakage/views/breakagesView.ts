@@ -83,7 +83,11 @@ export async function breakagesView(
   const from = addDays(today, -365);
   const year = await manyBreakagesSince(c, new Date(`${from}T00:00:00Z`), LIMITS.breakages.most);
   const prices = await pricesOf(c, [...page, ...year]);
-  const lines = page.slice(0, PAGE).map((r) => lineOf(r, prices));
+  // Pages go by when it was entered; on a page stands first what happened last.
+  const entered = page.slice(0, PAGE);
+  const lines = entered
+    .map((r) => lineOf(r, prices))
+    .sort((a, b) => b.happenedAt.getTime() - a.happenedAt.getTime() || b.entryId - a.entryId);
   const cases = year.map((r) => lineOf(r, prices));
   const by = (keyOf: (l: BreakageLine) => string) => {
     const of = group(cases, keyOf);
@@ -95,7 +99,7 @@ export async function breakagesView(
   const months = by((l) => localDay(l.happenedAt, zone).slice(0, 7));
   return {
     lines,
-    next: page.length > PAGE ? (lines.at(-1)?.entryId ?? null) : null,
+    next: page.length > PAGE ? (entered.at(-1)?.entryId ?? null) : null,
     year: {
       from,
       cases: cases.length,

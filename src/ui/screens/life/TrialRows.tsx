@@ -79,7 +79,9 @@ function TrialRow({ trial: t }: { trial: Trial }) {
           );
         })}
       </Rows>
-      <BecauseThis because={t.because} label="what it says, because" />
+      <div>
+        <BecauseThis because={t.because} label="what it says, because" />
+      </div>
       {row.endedEntryId === null ? (
         <Fold label={`end ${row.number}`}>
           <VerbForm
