@@ -179,7 +179,7 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   };
   const milled = await job('J-0655', 'Pump foot', MILLS, MILLED);
   await act('beginTrial', {
-    ...{ first: 'EM14', second: 'EM14-U', material: 'C45', failuresEach: 6 },
+    ...{ item: 'EM14', against: 'EM14-U', material: 'C45', failuresEach: 6 },
     why: 'unequal flutes, a sixth dearer',
   });
   for (const life of MILLS) await live(milled, 1, life, 9);
@@ -191,7 +191,7 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   const drilled = await job('J-0656', 'Flange', [...DRILLS, ...TRIED], DRILLED);
   for (const life of DRILLS) await live(drilled, 2, life, 7);
   await act('beginTrial', {
-    ...{ first: 'D9', second: 'D9-S', material: 'C45', failuresEach: 6 },
+    ...{ item: 'D9', against: 'D9-S', material: 'C45', failuresEach: 6 },
     why: 'a fifth cheaper',
   });
   for (const life of TRIED) await live(drilled, 2, life, 9);

@@ -314,7 +314,7 @@ test('two cutters are tried by turns: who ends a life is offered whose turn it i
   await send('parts', { operation, parts: 4 });
   await page.goto('/life?item=EM8-TRYA&material=C45');
   const tag = tagOf(page);
-  await tag.getByText('try another against EM8-TRYA').click();
+  await tag.getByRole('button', { name: 'try another against EM8-TRYA' }).click();
   await tag.getByRole('combobox', { name: /^The other one/ }).fill('EM8-TRYB');
   await page
     .getByRole('option', { name: /^EM8-TRYB / })
@@ -348,7 +348,7 @@ test('two cutters are tried by turns: who ends a life is offered whose turn it i
   await page.setViewportSize({ width: 1280, height: 800 });
 
   await page.goto('/life?item=EM8-TRYA&material=C45');
-  await trial.getByText(/^end TR-/).click();
+  await trial.getByRole('button', { name: /^end TR-/ }).click();
   await trial.getByRole('combobox', { name: /^Which one won/ }).selectOption('EM8-TRYB');
   await trial.getByRole('button', { name: 'End it' }).click();
   await expect(trial.getByText(/the lives do not say so/).first()).toBeVisible();

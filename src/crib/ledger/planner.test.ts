@@ -263,7 +263,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   });
   const [own] = await crib.db.query<{ id: number }>('select max(id) as id from use');
   await does('correctUse', { use: own!.id, minutes: 2 });
-  await does('beginTrial', { first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 });
+  await does('beginTrial', { item: 'EM10', against: 'EM11', material: 'C45', failuresEach: 3 });
   await takeableView(heard.db, { what: 'cutter', like: 'EM10' }, '2027-01-12');
   await lifeView(heard.db, '2027-01-12', 'UTC');
   await does('endTrial', { trial: 'TR-0001', winner: 'first', words: 'cheaper' });

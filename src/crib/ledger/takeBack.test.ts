@@ -443,7 +443,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
   ],
   [
     'beginTrial',
-    () => ({ first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 }),
+    () => ({ item: 'EM10', against: 'EM11', material: 'C45', failuresEach: 3 }),
     async () => {
       await crib.do('addItem', ANOTHER);
     },
@@ -452,7 +452,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     'endTrial',
     () => ({ trial: tried, winner: 'second', words: 'cheaper' }),
     async () => {
-      const input = { first: 'EM10', second: 'EM11', material: 'C45', failuresEach: 3 };
+      const input = { item: 'EM10', against: 'EM11', material: 'C45', failuresEach: 3 };
       tried = String((await crib.do('beginTrial', input)).number);
     },
   ],

@@ -52,7 +52,7 @@ async function live(item: string, parts: number, ended: string | null): Promise<
 it('what ran before it began is not in it, and the first turn is the first’s', async () => {
   await live('EM10', 20, 'worn');
   await crib.do('beginTrial', {
-    ...{ first: 'EM10', second: 'EM10-Z', material: 'C45', failuresEach: 4, why: 'half the price' },
+    ...{ item: 'EM10', against: 'EM10-Z', material: 'C45', failuresEach: 4, why: 'half the price' },
   });
   expect(await trial()).toMatchObject({
     row: { number: 'TR-0001', why: 'half the price', endedEntryId: null },
@@ -79,12 +79,12 @@ it('a second trial of either in that material waits, and one that is no trial is
       code,
       parts: [{ field }],
     });
-  await refused({ first: 'EM10-Z', second: 'EM10' }, 'CONFLICT', 'second');
-  await refused({ first: 'EM10', second: 'EM10', material: 'AL' }, 'INVALID_INPUT', 'second');
-  await refused({ first: 'EM10', second: 'SL10', material: 'AL' }, 'INVALID_INPUT', 'second');
-  await refused({ first: 'EM10', second: 'NONE', material: 'AL' }, 'NOT_FOUND', 'second');
-  await refused({ first: 'EM10', second: 'EM10-Z', failuresEach: 0 }, 'INVALID_INPUT', 'failuresEach');
-  await refused({ first: 'EM10', second: 'EM10-Z', failuresEach: 51 }, 'INVALID_INPUT', 'failuresEach');
+  await refused({ item: 'EM10-Z', against: 'EM10' }, 'CONFLICT', 'against');
+  await refused({ item: 'EM10', against: 'EM10', material: 'AL' }, 'INVALID_INPUT', 'against');
+  await refused({ item: 'EM10', against: 'SL10', material: 'AL' }, 'INVALID_INPUT', 'against');
+  await refused({ item: 'EM10', against: 'NONE', material: 'AL' }, 'NOT_FOUND', 'against');
+  await refused({ item: 'EM10', against: 'EM10-Z', failuresEach: 0 }, 'INVALID_INPUT', 'failuresEach');
+  await refused({ item: 'EM10', against: 'EM10-Z', failuresEach: 51 }, 'INVALID_INPUT', 'failuresEach');
 });
 
 it('ended before the lives say so it needs a reason; told, it needs none, and the loser is used up first', async () => {
@@ -118,7 +118,7 @@ it('ended before the lives say so it needs a reason; told, it needs none, and th
 
 it('lives that fail alike are not told apart, however often somebody looks', async () => {
   await crib.do('endTrial', { trial: 'TR-0001', winner: 'second' });
-  await crib.do('beginTrial', { first: 'EM10', second: 'EM10-Z', material: 'C45', failuresEach: 2 });
+  await crib.do('beginTrial', { item: 'EM10', against: 'EM10-Z', material: 'C45', failuresEach: 2 });
   for (const [item, parts] of [
     ['EM10', 20],
     ['EM10-Z', 21],

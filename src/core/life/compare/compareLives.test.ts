@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { randomOf } from '@/core/testing/random';
+import { randomOf } from './randomOf';
 import { compareLives, type LifeTime, logRank, stratifiedLogRank } from '../index';
 
 /** Under 0: it had not failed by then. */

@@ -1,4 +1,4 @@
-import { randomOf } from '@/core/testing/random';
+import { randomOf } from './randomOf';
 import { judgeTrial, type LifeTime, logRank, nextInTrial, timesTold } from '../index';
 
 const fails = (...minutes: number[]): LifeTime[] => minutes.map((m) => ({ minutes: m, failed: true }));

@@ -15,19 +15,19 @@ export const beginTrial = defineVerb({
   summary:
     'Try two cutters against each other in a material: which goes in next is alternated until so many of each have failed.',
   properties: {
-    first: field.code,
-    second: field.code,
+    item: field.code,
+    against: field.code,
     material: field.code,
     failuresEach: field.whole(1, 50),
     why: field.words(200),
   },
-  required: ['first', 'second', 'material', 'failuresEach'],
+  required: ['item', 'against', 'material', 'failuresEach'],
   async run(c, input, moment) {
-    const first = await cutter(c, 'first', input.first);
-    const second = await cutter(c, 'second', input.second);
+    const first = await cutter(c, 'item', input.item);
+    const second = await cutter(c, 'against', input.against);
     if (first.id === second.id)
       throw new Problem('INVALID_INPUT', `${first.code} can't be tried against itself`, {
-        field: 'second',
+        field: 'against',
         value: second.code,
         limit: 'another cutter',
         wayOut: 'Say which other one is to be tried.',
@@ -46,7 +46,7 @@ export const beginTrial = defineVerb({
         'CONFLICT',
         `${open.number} goes on in ${open.material}: ${open.first} against ${open.second}`,
         {
-          field: 'second',
+          field: 'against',
           value: second.code,
           limit: 'one trial of a cutter in a material at a time',
           wayOut: `End ${open.number} first; two trials at once would not say which made the difference.`,
@@ -65,7 +65,7 @@ export const beginTrial = defineVerb({
 });
 
 /** A cutter or a body that is in the catalogue; anything else has no lives. */
-async function cutter(c: Connection, name: 'first' | 'second', code: string) {
+async function cutter(c: Connection, name: 'item' | 'against', code: string) {
   const row = found(await maybeItem(c, code), name, code, 'cutter');
   const item = await loadItem(c, row.id);
   if (item.kind !== 'cutter' && item.kind !== 'body')

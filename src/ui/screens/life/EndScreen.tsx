@@ -68,7 +68,7 @@ export function EndScreen({
       despite: '',
     },
   });
-  const [kind, then] = useWatch({ control, name: ['kind', 'then'] });
+  const [kind, then, next] = useWatch({ control, name: ['kind', 'then', 'next'] });
   const broke = kind !== null && isBreak(kind);
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
@@ -221,6 +221,7 @@ export function EndScreen({
                   />
                 )}
               />
+              {first?.caution && next === first.value && <p className="small">{first.caution}</p>}
             </Field>
             <Field>
               <label htmlFor="stickout">Stickout</label>

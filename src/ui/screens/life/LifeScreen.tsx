@@ -1,9 +1,12 @@
 'use client';
+import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { Link } from '@/ui/kit/link';
 import { type Ages, agesBy, amountWords, MEASURES } from '@/core/life';
 import { money } from '@/core/units';
@@ -21,7 +24,9 @@ import { ChangeRows } from './ChangeRows';
 import { ForetoldRows } from './ForetoldRows';
 import { HolderRows } from './HolderRows';
 import { TrialRows } from './TrialRows';
-import { TryForm } from './TryForm';
+
+/** Comes when it is asked for: the screen shows without it. */
+const TryForm = dynamic(async () => (await import('./TryForm')).TryForm);
 
 const same = (a: LifeLine, b: LifeLine) => a.item.id === b.item.id && a.material.id === b.material.id;
 /** How many lives a figure rests on. */
@@ -171,6 +176,17 @@ function CountedRows({ counted: c }: { counted: NonNullable<LifeSheet['counted']
   );
 }
 
+function TryAnother({ line }: { line: LifeSheet }) {
+  const [open, setOpen] = useState(false);
+  return open ? (
+    <TryForm line={line} onDone={() => setOpen(false)} />
+  ) : (
+    <Button variant="text" size="small" onClick={() => setOpen(true)}>
+      try another against {line.item.code}
+    </Button>
+  );
+}
+
 function LifeTag({ line }: { line: LifeSheet }) {
   const { day } = useTimes();
   const { expectation: e, consumption: c } = line;
@@ -207,7 +223,7 @@ function LifeTag({ line }: { line: LifeSheet }) {
         likelihood, its interval by likelihood ratio, 95 %. A suggestion, not permission.
       </p>
       <ChangeRows key={`${line.item.id} ${line.material.id}`} line={line} />
-      <TryForm key={`try ${line.item.code} ${line.material.code}`} line={line} />
+      <TryAnother key={`try ${line.item.code} ${line.material.code}`} line={line} />
       <h2>Its lives</h2>
       {line.records.map((l) => (
         <div key={l.edgeSetId} style={{ borderBottom: '1px dotted var(--line)', padding: '4px 0' }}>

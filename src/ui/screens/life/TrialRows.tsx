@@ -1,14 +1,18 @@
 'use client';
+import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { linkTo } from '@/core/links';
 import { money } from '@/core/units';
 import type { LifeView } from '@/crib/life';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
-import { VerbForm } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
-import { Fold } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { percent } from '@/ui/screens/common/percent';
 import { useTimes } from '@/ui/shell';
+
+/** Comes when somebody decides: the screen shows without it. */
+const EndTrialForm = dynamic(async () => (await import('./TryForm')).EndTrialForm);
 
 type Trial = LifeView['trials'][number];
 const SIDES = ['first', 'second'] as const;
@@ -83,32 +87,7 @@ function TrialRow({ trial: t }: { trial: Trial }) {
         <BecauseThis because={t.because} label="what it says, because" />
       </div>
       {row.endedEntryId === null ? (
-        <Fold label={`end ${row.number}`}>
-          <VerbForm
-            verb="endTrial"
-            fixed={{ trial: row.number }}
-            submit="End it"
-            fields={[
-              {
-                name: 'winner',
-                label: 'Which one won',
-                kind: 'choice',
-                optional: true,
-                options: SIDES.map((side) => [side, row[side]] as const),
-                start: t.longer ?? '',
-                help: 'left open: neither; what lies of the loser is used up first',
-              },
-              {
-                name: 'words',
-                label: 'Why',
-                wide: true,
-                optional: t.state !== 'going',
-                help: 'needed where the lives do not say so themselves',
-              },
-            ]}
-            said={(d) => `${row.number} ended${d.winner === null ? '' : `: ${d.winner} won`}`}
-          />
-        </Fold>
+        <Ending trial={t} />
       ) : (
         <p className="small" style={{ margin: '4px 0' }}>
           Ended {row.endedAt && day(row.endedAt)} by {row.endedBy}:{' '}
@@ -120,6 +99,17 @@ function TrialRow({ trial: t }: { trial: Trial }) {
         </p>
       )}
     </section>
+  );
+}
+
+function Ending({ trial: t }: { trial: Trial }) {
+  const [open, setOpen] = useState(false);
+  return open ? (
+    <EndTrialForm trial={t} onDone={() => setOpen(false)} />
+  ) : (
+    <Button variant="text" size="small" onClick={() => setOpen(true)}>
+      end {t.row.number}
+    </Button>
   );
 }
 
