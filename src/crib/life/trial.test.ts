@@ -127,6 +127,14 @@ it('lives that fail alike are not told apart, however often somebody looks', asy
   ] as const)
     await live(item, parts, 'worn');
   expect(await trial()).toMatchObject({ row: { number: 'TR-0002' }, state: 'not told', longer: null });
+  // What was decided stays as it was when it was: lives that began since are not in it.
+  const [, decided] = (await lifeView(crib.db, '2027-01-15', 'UTC')).trials;
+  expect(decided).toMatchObject({
+    row: { number: 'TR-0001' },
+    begun: [4, 4],
+    failures: [4, 4],
+    state: 'told',
+  });
   // Neither won: nothing speaks for using either up first, but for what was decided before.
   await crib.do('endTrial', { trial: 'TR-0002' });
   expect(await trial()).toMatchObject({ row: { winner: null }, next: null });

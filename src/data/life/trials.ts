@@ -56,21 +56,26 @@ export const manyTrialsOf = (c: Connection, itemIds: readonly number[], limit: n
   );
 export const maybeTrial = (c: Connection, number: string) =>
   maybeOne<TrialRow>(c, `${TRIAL} where t.number = $1`, [number]);
-/** The lives of some trials, each cutter's latest so many, the one that began first first. */
+/** The lives of some trials that began before they were decided, each cutter's latest so many, the one that began first first. */
 export const manyTrialLives = (c: Connection, trialIds: readonly number[], each: number) =>
   many<TrialLifeRow>(
     c,
     `select t.id as trial_id, x.edge_set_id, s.item_id, x.minutes, x.ended
-     from trial t join entry te on te.id = t.entry_id cross join lateral (values (t.first_item_id), (t.second_item_id)) s(item_id)
+     from trial t join entry te on te.id = t.entry_id
+     left join lateral (select ye.happened_at, ye.id from trial_end y join live_entry ye on ye.id = y.entry_id where y.trial_id = t.id
+       order by y.entry_id desc limit 1) z on true
+     cross join lateral (values (t.first_item_id), (t.second_item_id)) s(item_id)
      cross join lateral (
        (select n.edge_set_id, n.minutes, n.ended from life_now n join edge_set es on es.id = n.edge_set_id join entry e on e.id = es.entry_id
         where n.fitted and n.item_id = s.item_id and n.material_id = t.material_id and (e.happened_at, e.id) > (te.happened_at, te.id)
+          and (z.id is null or (e.happened_at, e.id) < (z.happened_at, z.id))
         order by n.edge_set_id desc limit $2)
        union all
        -- Built for that material, and not cut with yet.
        (select distinct n.edge_set_id, n.minutes, n.ended from assembly_now a join life_now n on n.edge_set_id = a.edge_set_id
         join edge_set es on es.id = n.edge_set_id join entry e on e.id = es.entry_id
         where n.item_id = s.item_id and n.fresh and n.materials = 0 and n.ended is null and (e.happened_at, e.id) > (te.happened_at, te.id)
+          and (z.id is null or (e.happened_at, e.id) < (z.happened_at, z.id))
           and exists (select 1 from tie_now i join operation o on o.id = i.operation_id join job j on j.id = o.job_id
             where i.assembly_id = a.assembly_id and j.material_id = t.material_id) limit $2)) x
      where t.id = any ($1) order by 1, 2`,

@@ -79,7 +79,7 @@ const POWER = 0.8;
 /**
  * How many times as long the one must last for a trial of so many failures of each to tell it in four of five tries at least,
  * where their lives have a Weibull shape: the hazards then differ by times^shape. null: so few tell nothing that is likely.
- * Source: Freedman, Stat. Med. 1 (1982) 121-129, which stays on the safe side with few failures where Schoenfeld's does not
+ * Source: Freedman, Stat. Med. 1 (1982) 121-129 (from memory), which stays on the safe side with few failures where Schoenfeld's does not
  * (by simulation: 8 of each tell 84 in 100, by Schoenfeld's figure only 70). Throws RangeError where either is not over 0.
  * Example: 8 of each, shape 2.5: 2.0 times.
  */
