@@ -144,6 +144,14 @@ const EXAMPLES: Record<string, [input: Record<string, unknown>, answer: unknown]
     { lives: [], assumed: { minutes: 40, origin: 'maker' }, chance: 0.9, at: [40] },
     { next: { mean: expect.closeTo(40, 6) }, lasting: [expect.closeTo(0.46, 1)] },
   ],
+  'life/which-pays': [
+    {
+      first: { edge: 48, lifeMinutes: 60, partMinutes: 3, changeMinutes: 4, once: 0 },
+      second: { edge: 5, lifeMinutes: 25, partMinutes: 3, changeMinutes: 5, once: 180 },
+      ...{ minute: 0.9, partCm3: null },
+    },
+    { always: null, from: { side: 'second', parts: 125 } },
+  ],
   'life/compare': [
     {
       first: [15, 28].map((minutes) => ({ minutes, failed: true })),

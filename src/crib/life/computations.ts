@@ -18,9 +18,11 @@ import {
   speedFor,
   surveyLives,
   type UseInMaterial,
+  type Way,
   wearCrossing,
   wearLimit,
   type WearPoint,
+  whichPays,
 } from '@/core/life';
 import { computation, part, Problem, type Computation } from '@/crib/door';
 
@@ -37,6 +39,15 @@ function named<T>(run: () => T, field: string): T {
     });
   }
 }
+
+/** One way to make a cut. */
+const WAY = part.shape(
+  {
+    ...{ edge: part.amount, once: part.amount, changeMinutes: part.amount },
+    ...{ lifeMinutes: part.minutes, partMinutes: part.minutes },
+  },
+  ['edge', 'once', 'changeMinutes', 'lifeMinutes', 'partMinutes'],
+);
 
 /** What is reckoned of lives. */
 export const LIFE_COMPUTATIONS: readonly Computation[] = [
@@ -100,6 +111,18 @@ export const LIFE_COMPUTATIONS: readonly Computation[] = [
       'minutes',
     ]),
     (i) => ({ life: lifeAt(i, i.speed), speed: speedFor(i, i.minutes) }),
+  ),
+  computation<{ first: Way; second: Way; minute: number; partCm3: number | null }>(
+    'life/which-pays',
+    'What a part (and a litre of chips) costs by each of two ways to make a cut, such as an end mill and a body with inserts, and from how many parts on which pays.',
+    part.shape(
+      {
+        ...{ first: WAY, second: WAY, minute: part.amount },
+        partCm3: { type: ['number', 'null'], minimum: 0.001, maximum: 1e6 },
+      },
+      ['first', 'second', 'minute', 'partCm3'],
+    ),
+    (i) => named(() => whichPays(i.first, i.second, i.minute, i.partCm3), 'first'),
   ),
   computation<Record<'n' | 'C' | 'changeMinutes' | 'edge' | 'minute' | 'metres' | 'handling', number>>(
     'life/cheapest-speed',
