@@ -358,3 +358,20 @@ test('two cutters are tried by turns: who ends a life is offered whose turn it i
   await trial.getByRole('button', { name: /^Take back the end of TR-/ }).click();
   await expect(trial.getByText('1 and 0 have begun')).toBeVisible();
 });
+
+test('which of two pays is reckoned as it is typed, with what the lives leave open', async ({ page }) => {
+  await page.goto('/life?item=EM14&material=C45&beside=EM14-U');
+  await page.getByRole('button', { name: 'which pays, for a part?' }).click();
+  const pays = page.getByRole('region', { name: 'Which pays' });
+  await expect(pays.getByText(/is needed\.$/)).toBeVisible();
+  await fill(pays, { 'The machine costs a minute': '0.9', 'Minutes a change takes': '4' });
+  await fill(pays, { 'EM14: minutes in the cut a part': '3', 'EM14-U: minutes in the cut a part': '3' });
+  // The dearer of the two lasts half as long again: with nothing bought once it pays from the first part on.
+  await expect(pays.getByText('EM14-U pays, however many are made.').first()).toBeVisible();
+  await fill(pays, { 'EM14-U: bought once': '180' });
+  await expect(pays.getByText(/^EM14-U pays from \d+ parts on, the other below\.$/).first()).toBeVisible();
+  await expect(pays.getByText(/^If EM14 lasts as long, and EM14-U as short, as is likely/)).toBeVisible();
+  await expect(pays.getByRole('img', { name: /^What all parts cost by EM14 and by EM14-U/ })).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
+});

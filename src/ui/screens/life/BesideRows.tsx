@@ -1,10 +1,16 @@
 'use client';
+import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { money } from '@/core/units';
 import type { Beside, LifeSheet } from '@/crib/life';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
 import { percent } from '@/ui/screens/common/percent';
 import { useQuery } from '@/ui/screens/common/query';
+
+/** Comes when it is asked for: the screen shows without it. */
+const WhichPays = dynamic(async () => (await import('./WhichPays')).WhichPays);
 
 /** The cutter that is open beside another in the same material: which lasts longer, and how sure that is. */
 export function BesideRows({ line }: { line: LifeSheet }) {
@@ -41,13 +47,14 @@ export function BesideRows({ line }: { line: LifeSheet }) {
           {asked} has no lives in {line.material.name} to hold beside it.
         </p>
       )}
-      {beside && <Compared line={line} beside={beside} />}
+      {beside && <Compared key={`${line.item.code} ${beside.code}`} line={line} beside={beside} />}
     </section>
   );
 }
 
 function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
   const { compared: k, rates } = beside;
+  const [pays, setPays] = useState(false);
   const names = { first: line.item.code, second: beside.code };
   return (
     <>
@@ -92,6 +99,15 @@ function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
         })}
       </Rows>
       <BecauseThis because={k.because} label="which lasts longer, because" />
+      <div>
+        {pays ? (
+          <WhichPays line={line} beside={beside} />
+        ) : (
+          <Button variant="text" size="small" onClick={() => setPays(true)}>
+            which pays, for a part?
+          </Button>
+        )}
+      </div>
       <p className="soft small">
         In one material, whatever the speeds and depths were. Edges alone: the minutes to change them, and
         parts that are lost, come on top; a cutter that is ground again costs less.
