@@ -60,6 +60,7 @@ export function WhichPays({ line, beside }: { line: LifeSheet; beside: Beside })
         <>
           <p>
             <b>{verdict(said.pays, names)}</b>
+            <span className="soft"> In the mean; what the lives leave open stands below.</span>
           </p>
           <Rows>
             {SIDES.map((side) => {
