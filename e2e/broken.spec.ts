@@ -371,6 +371,10 @@ test('which of two pays is reckoned as it is typed, with what the lives leave op
   await fill(pays, { 'EM14-U: bought once': '180' });
   await expect(pays.getByText(/^EM14-U pays from \d+ parts on, the other below\.$/).first()).toBeVisible();
   await expect(pays.getByText(/^If EM14 lasts as long, and EM14-U as short, as is likely/)).toBeVisible();
+  await fill(pays, { 'Chips of a part': '0' });
+  await expect(pays.getByText(/^Chips of a part are cm³, more than 0/)).toBeVisible();
+  await fill(pays, { 'Chips of a part': '45' });
+  await expect(pays.getByText(/a litre of chips \d/).first()).toBeVisible();
   await expect(pays.getByRole('img', { name: /^What all parts cost by EM14 and by EM14-U/ })).toBeVisible();
   await page.setViewportSize({ width: 390, height: 844 });
   await fitsWidth(page);

@@ -133,6 +133,21 @@ it('a hole that is fed without a cycle is not counted as none: its life is known
   expect((await sheet()).counted).toMatchObject({ notKnown: 0 });
 });
 
+it('a cycle that is not understood may drill: its holes are not counted, and are not 0', async () => {
+  const job = await crib.do('addJob', {
+    ...{ number: 'J-U', part: 'Plate', material: 'C45', quantity: 100, due: '2027-02-01', machine: 'M2' },
+  });
+  const own = Number(job.operation);
+  await crib.do('storeProgram', {
+    operation: own,
+    text: 'G21\nT3 M6\nS300 M3\nG0 X0 Y0 Z5\nG87 X0 Y0 R5 Z-10 F300\nG80\nM30',
+  });
+  const tag = await drill(0, null);
+  await crib.do('tieTool', { operation: own, t: 3, tag });
+  await crib.do('logParts', { operation: own, parts: 2 });
+  expect((await cutOf(tag)).on).toMatchObject([{ job: 'J-U', holes: null, cutMm: null, lowerBound: true }]);
+});
+
 it('what the gauge no longer passes is worn, whatever its flank, and every screen says so until it passes again', async () => {
   const tag = await drill(1, null);
   const use = async () => (await runView(crib.db, operation))!.job.tools[0]!.use;

@@ -82,9 +82,6 @@ export interface Turn {
   words: string;
 }
 
-/** So many trials of some cutters are looked at, the latest. */
-const LOOKED_AT = 40;
-
 /**
  * Of some cutters those whose turn a trial says: while one goes on they are alternated; once it is decided, what lies of the
  * loser is used up first. `material`: of trials in that one alone; null: in any.
@@ -94,11 +91,11 @@ export async function turnsOf(
   itemIds: readonly number[],
   material: string | null = null,
 ): Promise<Map<number, Turn>> {
-  const rows = (await manyTrialsOf(c, itemIds, LOOKED_AT)).filter(
+  const rows = (await manyTrialsOf(c, itemIds)).filter(
     (r) => material === null || r.material === material.toUpperCase(),
   );
   const turns = new Map<number, Turn>();
-  // The latest first: what it says stands.
+  // What goes on says it before what was decided, and the latest before what was before it.
   const say = (itemId: number, turn: Turn) => turns.has(itemId) || turns.set(itemId, turn);
   const open = new Map(
     (

@@ -46,13 +46,13 @@ const TRIAL = `select t.id, t.number, t.entry_id, t.first_item_id, t.second_item
 /** The latest trials, the one that began last first. */
 export const manyTrials = (c: Connection, limit: number) =>
   many<TrialRow>(c, `${TRIAL} order by t.id desc limit $1`, [limit]);
-/** The trials that some cutters were ever in, the one that began last first. */
-export const manyTrialsOf = (c: Connection, itemIds: readonly number[], limit: number) =>
+/** The trials that some cutters were ever in, at most forty: those that go on first, then the one that began last. */
+export const manyTrialsOf = (c: Connection, itemIds: readonly number[]) =>
   many<TrialRow>(
     c,
     `${TRIAL} where t.id in (select y.id from trial y where y.first_item_id = any ($1)
-       union select y.id from trial y where y.second_item_id = any ($1)) order by t.id desc limit $2`,
-    [itemIds, limit],
+       union select y.id from trial y where y.second_item_id = any ($1)) order by x.entry_id is not null, t.id desc limit 40`,
+    [itemIds],
   );
 export const maybeTrial = (c: Connection, number: string) =>
   maybeOne<TrialRow>(c, `${TRIAL} where t.number = $1`, [number]);

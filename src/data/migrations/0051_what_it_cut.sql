@@ -7,7 +7,8 @@ with of_tool as materialized (
   select p.entry_id as program_id, (x ->> 't')::int as t, (x ->> 'holes')::int as holes, (x ->> 'cutting_mm')::double precision as cut_mm,
     coalesce(jsonb_typeof(x -> 'plunges') = 'object', false) as plunges
   from program p, jsonb_array_elements(p.report -> 'tools') x)
-update use u set holes = case when o.holes > 0 or not o.plunges then l.parts * o.holes end, cut_mm = l.parts * o.cut_mm
+update use u set holes = case when not u.lower_bound and (o.holes > 0 or not o.plunges) then l.parts * o.holes end,
+  cut_mm = case when not u.lower_bound then l.parts * o.cut_mm end
 from parts_log l join of_tool o on o.program_id = l.program_id where l.id = u.parts_log_id and o.t = u.t;
 alter table use enable trigger user;
 

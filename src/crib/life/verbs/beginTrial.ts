@@ -1,12 +1,10 @@
-import { cutterOf, loadItem } from '@/crib/catalogue';
+import { loadItem } from '@/crib/catalogue';
 import { defineVerb, field, found, foundInUse, Problem, toNumber } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { insertTrial, manyTrialsOf } from '@/data/life';
 import { maybeMaterial } from '@/data/shop';
-
-const LOOKED_AT = 40;
 
 export const beginTrial = defineVerb({
   name: 'beginTrial',
@@ -38,7 +36,7 @@ export const beginTrial = defineVerb({
       input.material,
       'material',
     );
-    const open = (await manyTrialsOf(c, [first.id, second.id], LOOKED_AT)).find(
+    const open = (await manyTrialsOf(c, [first.id, second.id])).find(
       (t) => t.endedEntryId === null && t.materialId === material.id,
     );
     if (open)
@@ -75,6 +73,5 @@ async function cutter(c: Connection, name: 'item' | 'against', code: string) {
       limit: 'a cutter, or a body with its inserts',
       wayOut: 'A holder is held beside the others on the Life screen, by holder.',
     });
-  cutterOf(item);
   return { id: row.id, code: item.code, entryId: row.entryId };
 }

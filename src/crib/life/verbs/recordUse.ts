@@ -1,5 +1,5 @@
 import { standing } from '@/crib/assemblies';
-import { defineVerb, field, found, maybeNumber, Problem } from '@/crib/door';
+import { defineVerb, field, foundInUse, maybeNumber, Problem } from '@/crib/door';
 import { foretell } from '@/crib/lives';
 import { insertUseSaid } from '@/data/life';
 import { maybeMaterial } from '@/data/shop';
@@ -27,7 +27,12 @@ export const recordUse = defineVerb({
         wayOut: 'Say one of them at least; what is not known stays empty.',
       });
     const assembly = await standing(c, moment, input.tag);
-    const material = found(await maybeMaterial(c, input.material), 'material', input.material, 'material');
+    const material = foundInUse(
+      await maybeMaterial(c, input.material),
+      'material',
+      input.material,
+      'material',
+    );
     moment.leansOn(assembly.entryId);
     if (minutes != null) await foretell(c, moment, [assembly.edgeSetId], material.id);
     await insertUseSaid(c, moment.entryId, {

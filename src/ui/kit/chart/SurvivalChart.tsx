@@ -11,8 +11,8 @@ const M = { left: 54, right: 92, top: 18, bottom: 74 };
 const NEXT_AT_MOST = 1.7;
 
 /**
- * How many of a cutter's lives had not failed after so many minutes, or holes or metres where they are counted so: failures are steps, censored lives ticks, the curve's
- * limits a shade, the Weibull law a thin line; below, between which minutes the next one will fail.
+ * How many of a cutter's lives had not failed after so many minutes, or holes or metres where they are counted so: failures are
+ * steps, censored lives ticks, the curve's limits a shade, the Weibull law a thin line; below, between which minutes the next one will fail.
  */
 export function SurvivalChart({ life }: { life: LifeSheet }) {
   // What is held beside another is held so in minutes, by which both are judged.

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { UseJudgement } from '@/core/jobs';
 import { amountWords, lifeState } from '@/core/life';
 import { linkTo, linkToAlone, linkToEnd } from '@/core/links';
+import type { ToolReport } from '@/core/programs';
 import type { RunView } from '@/crib/jobs';
 import type { RackCard } from '@/crib/rack';
 import { Entry, Field, Stepper } from '@/ui/kit/field';
@@ -148,7 +149,7 @@ export function RunScreen({
                   <span className="soft small">{t.words ?? t.tool.name}</span>
                 </div>
                 <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>
-                {card && <LifeBar card={card} use={t.use} holes={t.tool.holes} />}
+                {card && <LifeBar card={card} use={t.use} most={job.partsLeft} tool={t.tool} />}
                 {card && (
                   <Acts style={{ marginTop: 0 }}>
                     <Button component={Link} href={linkToEnd(card.tag)}>
@@ -206,7 +207,18 @@ const BURNS: Readonly<Record<string, string>> = {
 };
 
 /** How much of the life is used, and what is left of it in the words of the one judgement. */
-function LifeBar({ card, use, holes }: { card: RackCard; use: UseJudgement; holes: number }) {
+function LifeBar({
+  card,
+  use,
+  most,
+  tool: { holes, lower_bound: atLeast },
+}: {
+  card: RackCard;
+  use: UseJudgement;
+  /** Parts that are left to make. */
+  most: number;
+  tool: Pick<ToolReport, 'holes' | 'lower_bound'>;
+}) {
   const used = use.goodFor === 0 ? 1 : card.life.used;
   const left = use.judgements.find((j) => j.code === 'LIFE');
   const change = use.judgements.find((j) => j.code === 'CHANGE');
@@ -227,8 +239,8 @@ function LifeBar({ card, use, holes }: { card: RackCard; use: UseJudgement; hole
         </div>
       )}
       {left && left.words !== use.why && <div className="small">{left.words}</div>}
-      {holes > 0 && use.goodFor !== null && use.goodFor > 0 && (
-        <div className="small soft">that is {amountWords(use.goodFor * holes, 'holes')}</div>
+      {holes > 0 && !atLeast && use.goodFor !== null && use.goodFor > 0 && most > 0 && (
+        <div className="small soft">that is {amountWords(Math.min(use.goodFor, most) * holes, 'holes')}</div>
       )}
       {change && change.words !== use.why && <div className="small">{change.words}</div>}
     </div>

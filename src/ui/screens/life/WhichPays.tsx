@@ -116,6 +116,8 @@ function reckon(texts: Texts, beside: Beside): Reckoned | string {
     return n !== null && n >= 0 && n <= 1e6 ? n : null;
   };
   const litre = number('litre');
+  if (texts.litre?.trim() && !litre)
+    return 'Chips of a part are cm³, more than 0; left empty where nobody knows.';
   const [minute, change] = [number('minute'), number('change')];
   if (minute === null || change === null)
     return 'What the machine costs a minute, and how long a change takes, is needed.';
