@@ -83,6 +83,12 @@ const TRIED: readonly Life[] = [
   ['D9-S', 'DC13-40', 79, 'worn'],
   ['D9', 'DC13-40', 101, 'worn'],
 ];
+/** Runout at the tip, mm, as each was built: the shrink holder creeps, the collet chuck is past what a drill bears. */
+const RUNOUT: Record<string, readonly number[]> = {
+  'SH14-40': [0.003, 0.004, 0.003, 0.005, 0.004, 0.006, 0.005, 0.006, 0.007, 0.006, 0.008, 0.007],
+  'CC16-40': [0.016, 0.018, 0.017, 0.019],
+};
+const IN_USE_SINCE: Record<string, string> = { 'SH14-40': '2023-09-04', 'CC16-40': '2015-06-01' };
 const STICKOUT: Record<string, string> = { EM14: '38', 'EM14-U': '38', D9: '52', 'D9-S': '52' };
 /** Minutes of a part: 1 in the mill's, a quarter in the drill's two holes. */
 const MILLED =
@@ -103,6 +109,8 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     said();
     return perform(crib, verbNamed(name)!, { who, formId: randomUUID(), ...input });
   };
+  const marks = new Map<string, string>();
+  const clamped = new Map<string, number>();
   const facts = (given: Record<string, string>) =>
     Object.fromEntries(Object.entries(given).map(([symbol, value]) => [symbol, { value, origin: 'maker' }]));
   for (const { code, family, maker, supplier, priceCents, quantity, facts: known } of CUTTERS) {
@@ -123,6 +131,8 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
       ],
     });
     await act('receiveStock', { item: code, place: 'HOLD', quantity: 1 });
+    const { mark } = await act('markHolder', { item: code, since: IN_USE_SINCE[code] });
+    marks.set(code, String(mark));
   }
   const job = async (number: string, part: string, of: readonly Life[], text: string) => {
     const quantity = of.reduce((sum, [, , parts]) => sum + parts, 0);
@@ -144,8 +154,19 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     clock = new Date(Date.UTC(clock.getUTCFullYear(), clock.getUTCMonth(), clock.getUTCDate() + 1, 7, 0));
     const { tag } = await act('buildAssembly', {
       ...{ cutter: { item, place: item.startsWith('D') ? 'CAB1-B' : 'CAB1-A' } },
-      ...{ holder: { item: holder, place: 'HOLD' }, stickout: STICKOUT[item], for: { operation, t } },
+      ...{
+        holder: { item: holder, place: 'HOLD', ...(marks.has(holder) ? { marked: marks.get(holder) } : {}) },
+      },
+      ...{ stickout: STICKOUT[item], for: { operation, t } },
     });
+    const nth = clamped.get(holder) ?? 0;
+    clamped.set(holder, nth + 1);
+    const runout = RUNOUT[holder]?.[nth];
+    if (runout !== undefined) {
+      const face = HOLDERS.find((h) => h.code === holder)?.facts.LF ?? '0';
+      const gaugeLength = String(Number(face) + Number(STICKOUT[item]));
+      await act('recordMeasurement', { tag, gaugeLength, runout: String(runout) });
+    }
     const log = async (n: number) => {
       clock = new Date(clock.getTime() + 6 * 3_600_000);
       await act('logParts', { operation, parts: n, confirmed: true }, 'TO');
@@ -190,10 +211,28 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   });
   const drilled = await job('J-0656', 'Flange', [...DRILLS, ...TRIED], DRILLED);
   for (const life of DRILLS) await live(drilled, 2, life, 7);
+  await act(
+    'lookOverHolder',
+    {
+      mark: marks.get('CC16-40'),
+      found: 'bad',
+      runout: '0.017',
+      words: 'nose bell-mouthed, collets seat askew',
+    },
+    'JB',
+  );
   await act('beginTrial', {
     ...{ item: 'D9', against: 'D9-S', material: 'C45', failuresEach: 6 },
     why: 'a fifth cheaper',
   });
   for (const life of TRIED) await live(drilled, 2, life, 9);
+  clock = new Date(Math.max(clock.getTime(), now.getTime() - 26 * DAY));
+  await act('lookOverHolder', { mark: marks.get('SH14-40'), found: 'good', runout: '0.004' }, 'JB');
+  await act('changeStud', { mark: marks.get('SH14-40'), torque: '60' }, 'JB');
+  clock = new Date(now.getTime() - 90 * 60_000);
+  // One that stands, and one of a drawer of which nobody knows when anybody looked at it.
+  const { mark: standing } = await act('markHolder', { tag: 'A-0042', since: '2024-02-12' });
+  await act('lookOverHolder', { mark: standing, found: 'good', runout: '0.003' }, 'JB');
+  await act('markHolder', { item: 'DC13-40', since: '2022-05-02' });
   return { lives };
 }

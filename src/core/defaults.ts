@@ -24,6 +24,11 @@ export const DEFAULTS = {
   diameterFromNominalMm: [0.02, 0.5],
   /** mm: a runout from which it is asked about (practice). */
   runoutMm: 0.02,
+  /** Months after which a holder is looked over again, and its pull stud changed, where nobody said (practice). */
+  holderLookMonths: 12,
+  pullStudMonths: 36,
+  /** mm: runout of a holder on a test bar from which it is asked about, where nobody said (practice). */
+  holderRunoutMm: 0.01,
   /** Stickout over DC up to which a cut needs no holding back (practice). */
   ratioComfortable: 3,
   /** Stickout over DC past which one cuts lighter (practice). */

@@ -24,6 +24,7 @@ export const LIMITS = {
     'what broke in a year, and causes that were found, of which the ranking learns',
   ),
   forecasts: limit(1_000, 'lives', 'lives of a year that are held against what was foretold of them'),
+  markedHolders: limit(2_000, 'marks', 'holders, extensions and collets with a mark of their own'),
   heldParts: limit(10_000, 'parts', 'parts held at once'),
   notes: limit(2_000, 'characters', 'a note'),
 

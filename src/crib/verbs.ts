@@ -36,6 +36,7 @@ import { addDevice, addGauge, checkDevice, recordCalibration, recordTightening }
 import { counterEntryOf } from '@/crib/ledger';
 import { handOver, takeOver } from '@/crib/shift';
 import { accountFragments, confirmCause } from '@/crib/breakage';
+import { changeStud, dropHolder, lookOverHolder, markHolder, setHolderRule } from '@/crib/holders';
 import { checkPart, clearCutter, holdCutter, holdParts, judgeParts } from '@/crib/held';
 import { beginTrial, correctUse, endLife, endTrial, recordUse, recordWear } from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
@@ -166,6 +167,11 @@ const DONE = [
   judgeParts,
   holdCutter,
   clearCutter,
+  markHolder,
+  lookOverHolder,
+  changeStud,
+  dropHolder,
+  setHolderRule,
   stateReorder,
   placeOrder,
   restatePromise,

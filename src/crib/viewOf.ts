@@ -31,5 +31,5 @@ export const view = <const S extends QuestionSpec>(
 /** A view of everything of its kind, which shares what it reads with others. */
 export const whole = <T>(path: string, summary: string, read: ReadAll<T>): View =>
   view(path, summary, NOTHING, (crib, _, once) =>
-    (once ?? readOnce(crib.db, localDay(crib.now(), crib.zone)))(read),
+    (once ?? readOnce(crib.db, localDay(crib.now(), crib.zone), crib.zone))(read),
   );

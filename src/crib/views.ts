@@ -1,18 +1,13 @@
 import {
-  A_BREAKAGE,
   A_COUNT,
   A_CUT,
-  A_HOLD,
   A_JOB,
-  A_LIFE,
   A_PLACE,
   A_RECIPE,
   A_RUN,
   A_RUN_ALONE,
   REGISTERS,
-  A_TRACE,
   AFTER_ROW,
-  BREAKAGES,
   AN_ASSEMBLY,
   BENCH,
   A_SHEET,
@@ -23,8 +18,6 @@ import {
   AN_ITEM,
   CATALOGUE,
   ENTRIES,
-  HELD,
-  LIVES,
   MOVEMENTS,
   NOTHING,
   STOCK,
@@ -39,14 +32,12 @@ import { consignedView } from '@/crib/consigned';
 import { readOnce } from '@/crib/door';
 import { devicesView, gaugesView } from '@/crib/devices';
 import { sheetsView, sheetView } from '@/crib/assemblies';
-import { breakageSheet, breakagesView } from '@/crib/breakage';
 import { benchView, recipesView, recipeView } from '@/crib/cutting';
 import { exchangeView } from '@/crib/exchange';
-import { heldView, holdSheet, traceView } from '@/crib/held';
 import { jobsView, jobView, runView, unwatchedView } from '@/crib/jobs';
 import { keepingView } from '@/crib/keeping';
 import { historyView } from '@/crib/ledger';
-import { changeAsked, lifeSheet, lifeView } from '@/crib/life';
+import { LIFE_VIEWS } from '@/crib/lifeViews';
 import { peopleView } from '@/crib/people';
 import { fixturesView } from '@/crib/fixtures';
 import { kitView, pocketsView } from '@/crib/pockets';
@@ -222,51 +213,15 @@ export const VIEWS: readonly View[] = [
     NOTHING,
     (crib) => gaugesView(crib.db, localDay(crib.now(), crib.zone), crib.zone),
   ),
-  view('lives', 'Lives per cutter and material, most lives first.', LIVES, (crib, { after }) =>
-    lifeView(crib.db, localDay(crib.now(), crib.zone), crib.zone, after ?? null),
-  ),
-  view(
-    'life',
-    'One cutter in one material: survival curve and lives; with costs, when to change it; beside another.',
-    A_LIFE,
-    (crib, asked) =>
-      lifeSheet(crib.db, asked.item ?? '', asked.material ?? '', { ...asked, change: changeAsked(asked) }),
-  ),
+  ...LIFE_VIEWS,
   view(
     'hand-over',
     'What is handed over: what was done since the shift was taken over last, what must not run, runs out, is held, lent and waited for.',
     NOTHING,
     (crib, _, once) => {
       const today = localDay(crib.now(), crib.zone);
-      return shiftView(crib.db, today, VERBS, once ?? readOnce(crib.db, today));
+      return shiftView(crib.db, today, VERBS, once ?? readOnce(crib.db, today, crib.zone));
     },
-  ),
-  view(
-    'breakages',
-    'What broke, the latest first, and what it cost in the last twelve months, by cause, cutter, T, machine and month; before one of them.',
-    BREAKAGES,
-    (crib, { before }) => breakagesView(crib.db, localDay(crib.now(), crib.zone), crib.zone, before ?? null),
-  ),
-  view(
-    'breakage',
-    'One that broke: likely causes with what proves them, what it has in common with others, parts under suspicion.',
-    A_BREAKAGE,
-    (crib, { ending }) => breakageSheet(crib.db, localDay(crib.now(), crib.zone), ending ?? 0),
-  ),
-  view(
-    'held',
-    'What is held: parts until somebody decides, cutters until somebody looked at them; before one of them.',
-    HELD,
-    (crib, { before }) => heldView(crib.db, before ?? null),
-  ),
-  view('hold', 'Held parts with what was decided of each.', A_HOLD, (crib, { number }) =>
-    holdSheet(crib.db, number ?? ''),
-  ),
-  view(
-    'trace',
-    'What cut a part of an operation, and what else the same edges cut since the last good part.',
-    A_TRACE,
-    (crib, { job, op, part }) => traceView(crib.db, job ?? '', op ?? null, part ?? 0),
   ),
   view(
     'orders',
@@ -274,7 +229,7 @@ export const VIEWS: readonly View[] = [
     AFTER_ROW,
     (crib, { after }, once) => {
       const today = localDay(crib.now(), crib.zone);
-      return buyingView(crib.db, today, once ?? readOnce(crib.db, today), after ?? null);
+      return buyingView(crib.db, today, once ?? readOnce(crib.db, today, crib.zone), after ?? null);
     },
   ),
   view(

@@ -34,14 +34,17 @@ export async function openFor(signed: Signed): Promise<PageCrib> {
   const open = await crib();
   const today = localDay(open.now(), open.zone);
   const asOf = `${await lastEntry(open.db)} ${today}`;
-  const view: ReadOnce = <T>(read: ReadAll<T>) => {
-    const before = kept.get(read);
-    // Kept under the function that reads it, so of that type.
-    if (before?.asOf === asOf) return before.value as Promise<T>;
-    const value = read(open.db, today, view);
-    kept.set(read, { asOf, value });
-    value.catch(() => kept.delete(read));
-    return value;
-  };
+  const view: ReadOnce = Object.assign(
+    <T>(read: ReadAll<T>) => {
+      const before = kept.get(read);
+      // Kept under the function that reads it, so of that type.
+      if (before?.asOf === asOf) return before.value as Promise<T>;
+      const value = read(open.db, today, view);
+      kept.set(read, { asOf, value });
+      value.catch(() => kept.delete(read));
+      return value;
+    },
+    { zone: open.zone },
+  );
   return { db: open.db, today, zone: open.zone, view, signed };
 }

@@ -11,6 +11,7 @@ import {
   ENTRIES,
   A_LIFE,
   HELD,
+  HOLDERS,
   LIVES,
   MOVEMENTS,
   POCKETS,
@@ -26,7 +27,7 @@ export const PAGES = {
   today: { of: 'code' },
   rack: {
     open: 'code',
-    do: ['measure', 'wear', 'stickout', 'tighten', 'down', 'hold'],
+    do: ['measure', 'wear', 'stickout', 'tighten', 'down', 'hold', 'fell', 'mark'],
     new: ['build'],
     job: 'code',
     operation: 'number',
@@ -92,6 +93,7 @@ export const PAGES = {
   /** `by`: what its cost is summed by. */
   breakages: { ...BREAKAGES, open: 'number', by: COST_KEYS },
   held: { ...HELD, ...A_TRACE, open: 'code' },
+  holders: { ...HOLDERS, open: 'code', new: ['mark'], do: ['look', 'stud', 'fell'] },
   buying: { ...AFTER_ROW, open: 'code', order: 'code', new: ['order', 'kept'] },
   shift: {},
   history: ENTRIES,

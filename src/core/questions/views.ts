@@ -98,6 +98,9 @@ export const HELD = { before: 'number' } as const satisfies QuestionSpec;
 export const A_HOLD = { number: 'code' } as const satisfies QuestionSpec;
 /** The way back from a part to what cut it. */
 export const A_TRACE = { job: 'code', op: 'number', part: 'number' } as const satisfies QuestionSpec;
+/** What has a mark of its own, after one of them; one of them. */
+export const HOLDERS = { after: 'number' } as const satisfies QuestionSpec;
+export const A_HOLDER = { mark: 'code' } as const satisfies QuestionSpec;
 export const NOTHING = {} as const satisfies QuestionSpec;
 export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;

@@ -1,4 +1,4 @@
-import { addDays, clock, daysBetween, localDay, minutesOfDay } from './index';
+import { addDays, addMonths, clock, daysBetween, localDay, minutesOfDay } from './index';
 
 it('localDay is the day in the shop, not in Greenwich (St John’s is 3 h 30 min behind in winter)', () => {
   expect(localDay(new Date('2027-01-06T03:29:59Z'), 'America/St_Johns')).toBe('2027-01-05');
@@ -12,6 +12,13 @@ it('days are counted by the calendar, over leap days and summer time (2028 is a 
   expect(addDays('2027-01-01', -1)).toBe('2026-12-31');
   expect(daysBetween('2027-03-27', '2027-03-29')).toBe(2);
   expect(daysBetween('2027-03-01', '2027-02-27')).toBe(-2);
+});
+
+it('months are the calendar’s: the same day, or the last one that the month has', () => {
+  expect(addMonths('2027-01-31', 1)).toBe('2027-02-28');
+  expect(addMonths('2027-11-30', 3)).toBe('2028-02-29');
+  expect(addMonths('2026-12-15', 36)).toBe('2029-12-15');
+  expect(addMonths('2027-03-31', -1)).toBe('2027-02-28');
 });
 
 it('minutes of the day are the shop’s own, half hours and summer time too', () => {

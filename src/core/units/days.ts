@@ -16,6 +16,17 @@ const dayNumber = (day: string): number => Date.parse(`${day}T00:00:00Z`) / DAY_
 export const addDays = (day: string, days: number): string =>
   new Date((dayNumber(day) + days) * DAY_MS).toISOString().slice(0, 10);
 
+/**
+ * The same day so many months on; where that month has no such day, its last. Example: addMonths('2027-01-31', 1) =
+ * '2027-02-28'.
+ */
+export function addMonths(day: string, months: number): string {
+  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
+  const last = new Date(Date.UTC(year, month - 1 + months + 1, 0));
+  last.setUTCDate(Math.min(date, last.getUTCDate()));
+  return last.toISOString().slice(0, 10);
+}
+
 /** How many days a day lies after another; negative before it. Example: daysBetween('2027-03-01', '2027-02-27') = -2. */
 export const daysBetween = (from: string, to: string): number => Math.round(dayNumber(to) - dayNumber(from));
 

@@ -6,6 +6,6 @@ export { drillSize } from './drillSizes';
 export { round } from './round';
 export { byName } from './byName';
 // Days and money
-export { addDays, daysBetween, localDay, minutesOfDay } from './days';
+export { addDays, addMonths, daysBetween, localDay, minutesOfDay } from './days';
 export { clock } from './clock';
 export { money, readCents } from './money';

@@ -6,9 +6,11 @@ import { first, held } from '@/core/sure';
 import { cutterOf, holderDetails, holderOf, loadItems, partOf } from '@/crib/catalogue';
 import { mustBeClear } from '@/crib/breakage';
 import { type Moment, Problem, toLength } from '@/crib/door';
+import { judgedMarked } from '@/crib/stock';
 import { insertAssembly, insertAssemblyPart, nextNumber } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { insertTie, type OperationRow } from '@/data/jobs';
+import { insertHolderIn, manyMarkedById } from '@/data/holders';
 import { presentSizes } from '@/data/stock';
 import { putTogether } from './putTogether';
 import type { FullSheet } from './sheetOf';
@@ -53,7 +55,9 @@ export async function build(
     cutterOf(cutterItem),
     (await presentSizes(c, [cutter.pieceId])).get(cutter.pieceId) ?? null,
   );
+  const marked = [holder, ...holder.parts].flatMap((h) => (h.markedId === null ? [] : [h.markedId]));
   const judgements = [
+    ...(await judgedMarked(c, await manyMarkedById(c, marked))).flatMap((m) => m.against),
     ...judgeBuild(putTogether(cutterItem, present, holderItem, parts, length.mm).build),
     ...(wanted
       ? judgeFit(wanted, buildOf('this build', cutterItem, present, holderItem, length.mm, parts))
@@ -73,7 +77,8 @@ export async function build(
       field: 'stickout',
       value: length.entered,
       limit: first(stops).because.formula,
-      wayOut: 'Change the stickout or the holder; or say in ‘despite’ why it is right all the same.',
+      wayOut:
+        'Change the stickout or the holder, or look the holder over; or say in ‘despite’ why it is right all the same.',
     });
   const tag = await nextNumber(c, 'assembly', 'tag', 'A');
   const assemblyId = await insertAssembly(c, moment.entryId, {
@@ -86,6 +91,8 @@ export async function build(
     stickoutMm: length.mm,
     stickoutEntered: length.entered,
   });
+  for (const [placeInStack, { markedId }] of [holder, ...holder.parts].entries())
+    if (markedId !== null) await insertHolderIn(c, moment.entryId, { assemblyId, placeInStack, markedId });
   for (const [i, part] of holder.parts.entries())
     await insertAssemblyPart(c, moment.entryId, {
       assemblyId,

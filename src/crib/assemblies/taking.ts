@@ -9,6 +9,7 @@ import { BACK_FIRST, mustBeInCrib } from '@/crib/stock';
 import { type AssemblyRow, manyParts, nextNumber, type PartRow } from '@/data/assemblies';
 import { type ItemRow, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
+import { manyHolderIn, type MarkedRow, maybeMarked } from '@/data/holders';
 import { insertEdgeSet, manyLatestWear, maybeLadder } from '@/data/life';
 import {
   insertMovement,
@@ -40,6 +41,16 @@ export const cutterSourceSchema = {
 } as const;
 export type CutterSource = { item: string; place: string } | { piece: string };
 
+const marked = { ...field.words(20), description: 'Which of them, by its own mark' } as const;
+
+/** The holder, at a place; which one, where it has a mark of its own. */
+export const holderSchema = {
+  type: 'object',
+  properties: { item: field.words(40), place: field.code, marked },
+  required: ['item', 'place'],
+  additionalProperties: false,
+} as const;
+
 /** What is put between holder and cutter, in order from the spindle down, and what stands beside. */
 export const partsSchema = {
   type: 'array',
@@ -51,13 +62,15 @@ export const partsSchema = {
     properties: {
       item: field.words(40),
       place: field.code,
+      marked,
       out: field.length(1, 999, 'How far an extension stands out; left out: as its LPR says.'),
     },
     required: ['item', 'place'],
     additionalProperties: false,
   },
 } as const;
-type PartsTaken = readonly { item: string; place: string; out?: string | number }[];
+type Taken = { item: string; place: string; marked?: string };
+type PartsTaken = readonly (Taken & { out?: string | number })[];
 
 /** A thing that goes back to its place when the build is taken down. */
 interface Returns {
@@ -65,6 +78,8 @@ interface Returns {
   /** The place it is returned to. */
   placeId: number;
   lotId: number | null;
+  /** Which one it is, where it has a mark of its own; null: it has none. */
+  markedId: number | null;
 }
 type HeldPart = Returns & Pick<PartRow, 'outMm' | 'outEntered'>;
 export interface HeldHolder extends Returns {
@@ -72,12 +87,16 @@ export interface HeldHolder extends Returns {
 }
 
 /** Holder and parts of a build, to be built with again where they are. */
-export const heldBy = async (c: Connection, a: AssemblyRow): Promise<HeldHolder> => ({
-  itemId: a.holderItemId,
-  placeId: a.holderPlaceId,
-  lotId: a.holderLotId,
-  parts: await manyParts(c, [a.id]),
-});
+export async function heldBy(c: Connection, a: AssemblyRow): Promise<HeldHolder> {
+  const marks = new Map((await manyHolderIn(c, [a.id])).map((x) => [x.placeInStack, x.markedId]));
+  return {
+    itemId: a.holderItemId,
+    placeId: a.holderPlaceId,
+    lotId: a.holderLotId,
+    markedId: marks.get(0) ?? null,
+    parts: (await manyParts(c, [a.id])).map((part, i) => ({ ...part, markedId: marks.get(i + 1) ?? null })),
+  };
+}
 
 /** Takes unused stock out of a place for a build, with a message that says what the count has. */
 async function takeUnused(
@@ -121,12 +140,14 @@ async function takeUnused(
 export async function takeHeld(
   c: Connection,
   moment: Moment,
-  holder: { item: string; place: string },
+  holder: Taken,
   parts: PartsTaken,
 ): Promise<HeldHolder> {
   const inBuild = await onePlaceOfKind(c, 'build');
-  const take = async (name: string, of: { item: string; place: string }, kinds: readonly ItemKind[]) => {
+  const had = new Set<number>();
+  const take = async (name: string, of: Taken, kinds: readonly ItemKind[]) => {
     const { item, place, lotId } = await takeUnused(c, moment, name, of.item, of.place, kinds);
+    const one = of.marked === undefined ? null : await takeMarked(c, moment, name, of.marked, item, had);
     await insertMovement(c, {
       entryId: moment.entryId,
       itemId: item.id,
@@ -135,7 +156,7 @@ export async function takeHeld(
       to: inBuild.id,
       quantity: 1,
     });
-    return { itemId: item.id, placeId: place.id, lotId };
+    return { itemId: item.id, placeId: place.id, lotId, markedId: one?.id ?? null };
   };
   const taken = await take('holder', holder, ['holder']);
   const put: HeldPart[] = [];
@@ -146,6 +167,37 @@ export async function takeHeld(
     put.push({ ...of, outMm: out?.mm ?? null, outEntered: out?.entered ?? null });
   }
   return { ...taken, parts: put };
+}
+
+/** The one of a mark, which must be of that item and in no other build, nor twice in this one. */
+async function takeMarked(
+  c: Connection,
+  moment: Moment,
+  name: string,
+  mark: string,
+  item: ItemRow,
+  had: Set<number>,
+): Promise<MarkedRow> {
+  const one = found(await maybeMarked(c, mark.toUpperCase()), `${name}.marked`, mark, 'mark of a holder');
+  if (one.itemId !== item.id)
+    throw new Problem('REFUSED', `${one.mark} is a ${one.item}, not a ${item.code}`, {
+      field: `${name}.marked`,
+      value: one.mark,
+      limit: `one that is a ${item.code}`,
+      wayOut: 'Read its mark again, or take it as what it is.',
+    });
+  if (one.tag !== null || had.has(one.id))
+    throw new Problem('CONFLICT', `${one.mark} is in ${one.tag ?? 'this build'} already`, {
+      field: `${name}.marked`,
+      value: one.mark,
+      limit: 'one that is in no build',
+      wayOut: 'Take that build down first; or read the mark again.',
+    });
+  had.add(one.id);
+  moment.leansOn(one.entryId);
+  // Whoever takes that back would have it in two builds.
+  moment.leansOn(one.freedEntryId);
+  return one;
 }
 
 /** Refuses an extension of which nobody says how far it stands out: no length could be expected of the build. */

@@ -9,6 +9,7 @@ import { maybeHold } from '@/data/breakage';
 import { manyPurchasesOf } from '@/data/buying';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
+import { maybeMarked } from '@/data/holders';
 import { maybeJob } from '@/data/jobs';
 import { manyMachines } from '@/data/shop';
 import { maybePiece, maybePlace } from '@/data/stock';
@@ -16,7 +17,7 @@ import { maybePiece, maybePlace } from '@/data/stock';
 /**
  * What a scanned code or typed words mean, and where it opens; `stale`: a printed label was scanned that says what is so no
  * more. Codes carry a letter by kind: A- assembly, E- cutter
- * piece, O- order, Q- held parts; jobs, items, places and machines by their own codes; anything else is words to find in the catalogue.
+ * piece, O- order, Q- held parts, H- holder with a mark of its own; jobs, items, places and machines by their own codes; anything else is words to find in the catalogue.
  */
 export async function lookUpCode(
   c: Connection,
@@ -57,6 +58,12 @@ export async function lookUpCode(
       said: `${ordered - sum(lines, (l) => l.received)} of ${ordered} open`,
     };
   }
+  const marked = /^H-\d{4,}$/.test(upper) ? await maybeMarked(c, upper) : null;
+  if (marked)
+    return {
+      href: linkTo('holders', { open: marked.mark }),
+      said: `a ${marked.item}, ${marked.tag ? `in ${marked.tag}` : marked.place ? `in ${marked.place}` : 'where it was marked'}`,
+    };
   const hold = /^Q-\d{4,}$/.test(upper) ? await maybeHold(c, upper) : null;
   if (hold) return { href: linkTo('held', { open: hold.number }), said: `held parts of ${hold.job}` };
   if (await maybeJob(c, code)) return { href: linkTo('jobs', { open: code }), said: 'opened' };

@@ -357,12 +357,26 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('holdCutter', { piece: 'E-0002', why: 'fell on the floor' });
   await everyView();
   await does('clearCutter', { piece: 'E-0002', found: 'whole' });
+  await does('markHolder', { item: 'SL10', since: '2020-03-01' });
+  await does('lookOverHolder', { mark: 'H-0001', found: 'good' });
+  await does('changeStud', { mark: 'H-0001' });
+  await does('setHolderRule', { item: 'SL10', lookMonths: 6 });
+  await does('receiveStock', { item: 'SL10', place: 'S1', quantity: 1 });
+  await does('receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
+  const { tag: marked } = await does('buildAssembly', {
+    ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1', marked: 'H-0001' } },
+    stickout: 34,
+  });
+  await does('dropHolder', { tag: String(marked) });
+  await everyView();
   for (const [path, query] of [
     ['breakage', { ending: String(broke) }],
     ['breakages', { before: String(broke + 1) }],
     ['hold', { number: 'Q-0001' }],
     ['held', { before: '9' }],
     ['trace', { job: 'J-1', part: '2' }],
+    ['holders', { after: '0' }],
+    ['holder', { mark: 'H-0001' }],
   ] as [string, Record<string, string>][]) {
     by = `view ${path}`;
     await VIEWS.find((v) => v.path === path)!.read(heard, new URLSearchParams(query), undefined, OWNER);

@@ -527,6 +527,15 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ piece: 'E-0002', found: 'whole under the loupe' }),
     () => crib.do('holdCutter', { piece: 'E-0002', why: 'fell on the floor' }),
   ],
+  ['markHolder', () => ({ item: 'SL10', since: '2020-03-01' })],
+  [
+    'lookOverHolder',
+    () => ({ mark: 'H-0002', found: 'doubt' }),
+    () => crib.do('markHolder', { item: 'SL10' }),
+  ],
+  ['changeStud', () => ({ mark: 'H-0002' })],
+  ['dropHolder', () => ({ mark: 'H-0002', words: 'off the cart' })],
+  ['setHolderRule', () => ({ lookMonths: 6 })],
 ];
 let ending = 0;
 let use = 0;

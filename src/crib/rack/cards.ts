@@ -19,6 +19,7 @@ import { manyTightened } from '@/data/devices';
 import { manySetThere } from '@/data/registers';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
 import type { Asked } from './judgedUse';
+import { type HoldersOn, holdersOn } from './holdersOn';
 import { type LifeLeft, lifeOf } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
 import { lastTiesOf, tiesOf } from './tiesOf';
@@ -48,6 +49,8 @@ export interface AssemblyCard {
   ties: TiedTo[];
   /** The torque wrench it was tightened with last, and whether that was found off since; null: nobody wrote it. */
   tightened: { wrench: string; torque: number | null; doubted: boolean } | null;
+  /** Its holder and what is between, of those with a mark of their own. */
+  holders: HoldersOn;
   /** Why its cutter is held back; null: it is not. */
   heldBack: string | null;
   builtAt: Date;
@@ -84,6 +87,7 @@ interface Around {
   cutOn: ReadonlyMap<string, number>;
   /** Why cutters are held back, by piece. */
   heldBack: ReadonlyMap<number, string>;
+  holdersOn: Awaited<ReturnType<typeof holdersOn>>;
 }
 type Tightened = Awaited<ReturnType<typeof manyTightened>>[number];
 
@@ -181,6 +185,10 @@ async function standingOf(
         )
       ).map((d) => [d.pieceId, d.why]),
     ),
+    holdersOn: await holdersOn(
+      c,
+      ids((r) => r.id),
+    ),
   };
   return rows.map((row) => cardOf(row, around));
 }
@@ -232,6 +240,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const inserts = seating && { ...seating, seats: factNumber(cutter, 'CICT') };
   const tightened = around.tightened.get(row.id) ?? null;
   const heldBack = around.heldBack.get(row.pieceId) ?? null;
+  const holders = around.holdersOn(row.id, measured);
   const state: Stands = {
     ...buildOf(row.tag, cutter, present, holder, row.stickoutMm, parts),
     build: judgements,
@@ -241,6 +250,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     wear: wearState(wear),
     life,
     offWrench: tightened?.doubted ? tightened.wrench : null,
+    holders: holders.against,
     heldBack,
     cutOn: (operationId) => around.cutOn.get(`${row.edgeSetId} ${operationId}`) ?? 0,
     lastsIn: (materialId) => around.book.next(row.cutterItemId, materialId)?.survival ?? null,
@@ -285,6 +295,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
       torque: tightened.torque,
       doubted: tightened.doubted,
     },
+    holders,
     heldBack,
     builtAt: row.builtAt,
     who: row.who,

@@ -21,7 +21,7 @@ export interface TiedTo {
 
 /** An assembly as it stands, before it is known on which machine it is to run. */
 export type Stands = UseBuild &
-  Pick<UseState, 'build' | 'inserts' | 'wear' | 'life' | 'offWrench' | 'heldBack'> & {
+  Pick<UseState, 'build' | 'inserts' | 'wear' | 'life' | 'offWrench' | 'holders' | 'heldBack'> & {
     measured: MeasuredState;
     /** Its cutter as an item, which what is planned is held against. */
     item: { code: string; substrate: string | null };

@@ -16,6 +16,8 @@ export type { StockAsked, StockLine, StockView } from './views/stockView';
 export { takeableView, takeSources } from './views/takeableView';
 export type { TakeSource, TakeableView } from './views/takeableView';
 // Shared with other rooms
+export { duesOfMarked, judgedMarked, rulesOf } from './markedHolders';
+export type { MarkedHolder } from './markedHolders';
 export { takeInsertsOut, turnInserts } from './inserts';
 export { BACK_FIRST, mustBeInCrib, placeInCrib } from './placeInCrib';
 export { moveThing, parcelFields, parcelOf, takeThing, thingFields } from './things';

@@ -8,6 +8,7 @@ export function inDoubt({
   tag,
   measured,
   tightened,
+  holders,
 }: AssemblyCard): Pick<WorkLine, 'todo' | 'why' | 'href'> | null {
   if (measured.state === 'measured' && measured.measurement.deviceDoubt)
     return {
@@ -15,6 +16,10 @@ export function inDoubt({
       why: `${measured.measurement.device}, which measured it, was off`,
       href: linkTo('measure', { tag }),
     };
+  const fell = holders.against.find((j) => j.code === 'MEASURED_BEFORE_FALL');
+  // What is to be looked over is looked over first.
+  if (fell && !holders.against.some((j) => j.grade === 'stop'))
+    return { todo: `Measure ${tag} again`, why: fell.words, href: linkTo('measure', { tag }) };
   return tightened?.doubted
     ? {
         todo: `Tighten ${tag} again`,

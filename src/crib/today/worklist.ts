@@ -17,6 +17,7 @@ export const WORK_KINDS = [
   'which tool',
   'late back',
   'certificate',
+  'holder',
   'count',
   'grade',
   'cause',

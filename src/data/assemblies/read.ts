@@ -51,7 +51,7 @@ export const manyParts = (c: Connection, assemblyIds: readonly number[]) =>
 /** The next free number of a series such as A-0108 or E-0210; countered numbers are not used again. */
 export async function nextNumber(
   c: Connection,
-  table: 'assembly' | 'piece' | 'purchase' | 'count_sheet' | 'recipe' | 'hold' | 'trial',
+  table: 'assembly' | 'piece' | 'purchase' | 'count_sheet' | 'recipe' | 'hold' | 'trial' | 'marked_holder',
   column: 'tag' | 'mark' | 'number' | 'code',
   prefix: string,
 ): Promise<string> {

@@ -81,7 +81,11 @@ export function Spine(props: SpineProps) {
 
 /** What is held belongs to what broke. */
 const isIn = (path: string, href: string): boolean =>
-  href === '/' ? path === '/' : path.startsWith(href) || (href === '/breakages' && path.startsWith('/held'));
+  href === '/'
+    ? path === '/'
+    : path.startsWith(href) ||
+      (href === '/breakages' && path.startsWith('/held')) ||
+      (href === '/rack' && path.startsWith('/holders'));
 
 function Areas({ counts, onGo }: { counts: Counts; onGo?: () => void }) {
   const path = usePathname();

@@ -133,6 +133,8 @@ export interface UseState {
   setThere?: 'read' | 'not read';
   /** Parts its edges cut on this operation; left out: none. */
   partsCut?: number;
+  /** What speaks against its holder and what is between, of those with a mark of their own; left out: nothing. */
+  holders?: readonly Judgement[];
   /** Why its cutter is held back until somebody looked at it; null or left out: it is not. */
   heldBack?: string | null;
   /** The torque wrench it was tightened with last, where that was found off since; null or left out: it was not. */

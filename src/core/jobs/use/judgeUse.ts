@@ -52,6 +52,7 @@ export function judgeUse(use: Use): UseJudgement {
     ? [
         ...judgeFragments(asks.t, use.here.fragmentsOfT ?? null),
         ...heldBack(assembly),
+        ...(assembly.holders ?? []),
         ...assembly.build.filter((j) => j.grade === 'stop' || j.grade === 'not judged'),
         ...(assembly.planned ? [assembly.planned] : []),
         ...judgeFit(use, assembly),

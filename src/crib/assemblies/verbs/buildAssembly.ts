@@ -4,7 +4,7 @@ import type { Connection } from '@/data/database';
 import { insertBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { build, tieBuilt } from '../build';
 import { type FullSheet, fullSheets } from '../sheetOf';
-import { type CutterSource, cutterSourceSchema, partsSchema, takeHeld } from '../taking';
+import { type CutterSource, cutterSourceSchema, holderSchema, partsSchema, takeHeld } from '../taking';
 import { goesInto, wantedFor } from '../useFigures';
 
 export const buildAssembly = defineVerb({
@@ -15,12 +15,7 @@ export const buildAssembly = defineVerb({
     'Build an assembly: pull cutter, holder and what is between them from stock, set the stickout, get a tag number.',
   properties: {
     cutter: cutterSourceSchema,
-    holder: {
-      type: 'object',
-      properties: { item: field.words(40), place: field.code },
-      required: ['item', 'place'],
-      additionalProperties: false,
-    },
+    holder: holderSchema,
     parts: partsSchema,
     stickout: field.length(0.5, 800, 'Tip to the face that holds it: the holder’s, or the last extension’s.'),
     despite: field.words(200),

@@ -58,14 +58,31 @@ export async function besideView(
   };
 }
 
-/** How cutters did in each holder beside the same cutters in all others, over the latest lives. */
-export async function holdersApart(c: Connection): Promise<KeptApart[]> {
+/** A kind of holder, or a marked one, beside all others. */
+export interface HolderApart extends KeptApart {
+  /** It is one holder with a mark of its own. */
+  marked: boolean;
+}
+
+/**
+ * How cutters did in each holder beside the same cutters in all others, over the latest lives: each kind of holder, then each
+ * with a mark of its own beside all that are not it.
+ */
+export async function holdersApart(c: Connection): Promise<HolderApart[]> {
   const rows = await manyLivesInHolders(c, LIMITS.forecasts.most);
-  return keptApart(
-    rows.map((r) => ({
-      by: r.holder,
-      alike: `${r.itemId} ${r.materialId}`,
-      life: lifeTime(r.minutes, r.ended),
-    })),
-  );
+  const apart = (by: (r: (typeof rows)[number]) => string) =>
+    keptApart(
+      rows.map((r) => ({
+        by: by(r),
+        alike: `${r.itemId} ${r.materialId}`,
+        life: lifeTime(r.minutes, r.ended),
+      })),
+    );
+  const marks = new Set(rows.flatMap((r) => r.mark ?? []));
+  return [
+    ...apart((r) => r.holder).map((k) => ({ ...k, marked: false })),
+    ...(marks.size
+      ? apart((r) => r.mark ?? r.holder).flatMap((k) => (marks.has(k.by) ? [{ ...k, marked: true }] : []))
+      : []),
+  ];
 }

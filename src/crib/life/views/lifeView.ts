@@ -4,7 +4,6 @@ import {
   type Consumption,
   ENDINGS,
   type LifeExpectation,
-  type KeptApart,
   type LivesSurveyed,
   type Measure,
   measureOf,
@@ -40,7 +39,7 @@ import {
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
-import { type Beside, besideView, holdersApart } from './besideView';
+import { type Beside, besideView, type HolderApart, holdersApart } from './besideView';
 import { type Counted, countedIn, withoutCurve } from './countedView';
 import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
 
@@ -108,7 +107,7 @@ export interface LifeView {
   /** The latest trials; empty on a further page. */
   trials: Trial[];
   /** Each holder beside all others; empty on a further page. */
-  holders: KeptApart[];
+  holders: HolderApart[];
 }
 
 const PAGE = 25;

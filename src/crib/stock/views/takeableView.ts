@@ -1,34 +1,16 @@
 import { group } from 'd3';
-import { type CutterDetails, type HolderDetails, type Part, PART_KINDS } from '@/core/assemblies';
-import type { Grade } from '@/core/because';
-import {
-  type CutterGeometry,
-  type HolderGeometry,
-  itemQuery,
-  type ItemKind,
-  regroundGeometry,
-} from '@/core/cutters';
+import { PART_KINDS } from '@/core/assemblies';
+import { itemQuery, type ItemKind } from '@/core/cutters';
+import { DEFAULT_LADDER } from '@/core/life';
 import type { Question, TAKEABLE } from '@/core/questions';
-import { DEFAULT_LADDER, isWorn, NOT_READ, type Rung } from '@/core/life';
-import { countsAs, freeFor, inCrib, type Reservation, usedPiece } from '@/core/stock';
-import { first } from '@/core/sure';
-import {
-  type CribItem,
-  cutterDetails,
-  factNumber,
-  factText,
-  holderDetails,
-  isPart,
-  loadItems,
-  partOf,
-} from '@/crib/catalogue';
-import { type Turn, turnsOf } from '@/crib/lives';
-import { fitFirst, fitOf, type Together, togetherSoFar } from './fitting';
-import { type LinkRow, manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
+import { inCrib } from '@/core/stock';
+import { loadItems } from '@/crib/catalogue';
+import { turnsOf } from '@/crib/lives';
+import { manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { manyLatestWear, maybeLadder, type WornRow } from '@/data/life';
+import { manyMarkedOf, maybeMarked } from '@/data/holders';
+import { manyLatestWear, maybeLadder } from '@/data/life';
 import {
-  type BalanceRow,
   manyBalances,
   manyPiecesHere,
   manyReservations,
@@ -36,34 +18,12 @@ import {
   type PieceRow,
   presentSizes,
 } from '@/data/stock';
+import { judgedMarked } from '../markedHolders';
+import { fitFirst, type Together, togetherSoFar } from './fitting';
+import { againstTaking, type Known, olderThan, sourcesOf, type TakeSource, turnBefore } from './sources';
 
-/** One thing that can be taken for a build: unused stock at a place, or a marked cutter. */
-export interface TakeSource {
-  /** 'EM8|CAB1-A' is stock of an item at a place, 'E-0012' a marked piece. */
-  value: string;
-  item: string;
-  /** What it is: '8 mm square end mill, carbide'. */
-  words: string;
-  /** What is taken: '3 unused at CAB1-A', 'E-0012 at USED, graded aluminium'. */
-  take: string;
-  /** Older stock that goes first, or that it is on trial; null where nothing speaks against taking it. */
-  caution: string | null;
-  cutter: CutterGeometry | null;
-  holder: HolderGeometry | null;
-  part: Part | null;
-  /** Of a cutter or holder, beside its geometry. */
-  details: { cutter: CutterDetails | null; holder: HolderDetails | null };
-  /** Of a part: whether it goes onto what is put together so far; null: nothing was asked. */
-  fits: { grade: Grade; words: string } | null;
-  /** The form of the shank, or the forms the holder takes. */
-  shank: string | null;
-  /** Jobs for which the last of them are set aside, so that none is free for others; empty: some are. */
-  keptFor: string[];
-  /** A holder's spindle side. */
-  taper: string | null;
-  /** Of a body: its own speed limit; null: it is none. */
-  body: { rpmMax: number | null } | null;
-}
+export type { TakeSource } from './sources';
+
 export interface TakeableView {
   sources: TakeSource[];
   /** More answer than are shown: more words are needed. */
@@ -82,17 +42,21 @@ export async function takeableView(
 ): Promise<TakeableView> {
   const what = asked.what ?? 'cutter';
   const { words, ranges } = itemQuery(asked.q ?? '', 'mm');
-  // A mark is a cutter's: in the field of the holder it finds nothing.
+  // A mark is a cutter's or a holder's: in the field of the other it finds nothing.
   const typed = asked.q?.trim() ?? '';
   const scanned = what === 'cutter' && /^\S+$/.test(typed) ? await maybePiece(c, typed.toUpperCase()) : null;
+  const holder =
+    what !== 'cutter' && /^h-\d{4,}$/i.test(typed) ? await maybeMarked(c, typed.toUpperCase()) : null;
   const found = scanned
     ? [scanned.itemId]
-    : await manyTakeableIds(
-        c,
-        { words: words.slice(0, 10), ranges: ranges.slice(0, 10), kind: null },
-        KINDS_OF[what],
-        what === 'part' ? PARTS_JUDGED : SHOWN + 1,
-      );
+    : holder
+      ? [holder.itemId]
+      : await manyTakeableIds(
+          c,
+          { words: words.slice(0, 10), ranges: ranges.slice(0, 10), kind: null },
+          KINDS_OF[what],
+          what === 'part' ? PARTS_JUDGED : SHOWN + 1,
+        );
   const like = asked.like && !asked.q?.trim() ? await maybeItem(c, asked.like) : null;
   const listed = [...new Set([...(like ? [like.id] : []), ...found])];
   const together = what === 'part' ? await togetherSoFar(c, asked) : null;
@@ -105,7 +69,9 @@ export async function takeableView(
   const scannedItem = scanned && known.items.get(scanned.itemId);
   return {
     against: scannedItem ? againstTaking(scanned, scannedItem, known) : null,
-    sources: [...new Set(order)].flatMap((id) => sourcesOf(known.items.get(id), known, scanned !== null)),
+    sources: [...new Set(order)].flatMap((id) =>
+      sourcesOf(known.items.get(id), known, scanned?.mark ?? holder?.mark ?? null),
+    ),
     more: found.length > SHOWN,
   };
 }
@@ -118,7 +84,7 @@ export async function takeSources(
 ): Promise<TakeSource[]> {
   if (!itemIds.length) return [];
   const known = await knownOf(c, itemIds, today, null, null, null);
-  return itemIds.flatMap((id) => sourcesOf(known.items.get(id), known, false));
+  return itemIds.flatMap((id) => sourcesOf(known.items.get(id), known, null));
 }
 
 /** What is read of some items to say what can be taken of them. */
@@ -163,26 +129,8 @@ async function knownOf(
     ladder: (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER,
     items,
     together,
+    marked: group(await judgedMarked(c, await manyMarkedOf(c, all)), (m) => m.row.itemId),
   };
-}
-
-interface Known {
-  /** What is set aside for jobs, by item. */
-  reserved: ReadonlyMap<number, Reservation[]>;
-  /** Whose turn it is, of cutters that are or were in a trial. */
-  turns: ReadonlyMap<number, Turn>;
-  /** ISO. */
-  today: string;
-  links: readonly LinkRow[];
-  balances: ReadonlyMap<number, BalanceRow[]>;
-  pieces: ReadonlyMap<number, PieceRow[]>;
-  sizes: Awaited<ReturnType<typeof presentSizes>>;
-  standings: ReadonlyMap<number, string>;
-  items: ReadonlyMap<number, CribItem>;
-  /** Flank wear read last of each edge set, mm. */
-  wear: ReadonlyMap<number, WornRow>;
-  ladder: readonly Rung[];
-  together: Together | null;
 }
 
 /** So many parts are judged for whether they fit; the crib has fewer kinds of them. */
@@ -192,98 +140,3 @@ const KINDS_OF: Record<'cutter' | 'holder' | 'part', readonly ItemKind[]> = {
   holder: ['holder'],
   part: PART_KINDS,
 };
-
-/** Whether the last reading of a piece says that it is worn; null: none was taken. */
-const wornOf = (p: PieceRow, item: CribItem, known: Known): boolean | null =>
-  item.cutter ? isWorn(known.wear.get(p.edgeSetId) ?? NOT_READ, item.cutter.DC) : null;
-
-const countsOf = (p: PieceRow, item: CribItem, known: Known) =>
-  countsAs(usedPiece(p, known.ladder, wornOf(p, item, known), known.today), null);
-
-/** Why a piece can't be taken; null: it can. */
-function againstTaking(p: PieceRow, item: CribItem, known: Known): string | null {
-  const counts = countsOf(p, item, known);
-  return counts.as === 'nothing' ? `${p.mark} can’t be taken: ${counts.why}` : null;
-}
-
-/** Unused parcels of an item in the crib, a place at a time. */
-const parcels = (id: number, known: Known): { place: string; quantity: number }[] => {
-  const there = (known.balances.get(id) ?? []).filter((b) => inCrib(b.placeKind) && b.quantity > b.pieces);
-  return [...group(there, (b) => b.place)].map(([place, of]) => ({
-    place,
-    quantity: of.reduce((n, b) => n + b.quantity - b.pieces, 0),
-  }));
-};
-/** Earlier versions of an item that still lie here, the nearest last. */
-const olderThan = (id: number, known: Known): number[] =>
-  known.links
-    .filter((l) => l.itemId === id && parcels(l.earlierItemId, known).length > 0)
-    .map((l) => l.earlierItemId);
-
-/** What a trial lets go in before an item, where it lies here; empty: the item itself, or no trial says so. */
-function turnBefore(id: number, known: Known): number[] {
-  const turn = known.turns.get(id);
-  return turn && turn.itemId !== id && parcels(turn.itemId, known).length > 0 ? [turn.itemId] : [];
-}
-/** What a trial says of taking it now. */
-function turnWords(id: number, known: Known): string[] {
-  const turn = known.turns.get(id);
-  if (!turn) return [];
-  if (parcels(turn.itemId, known).length > 0) return [turn.words];
-  return turn.open ? [`${turn.words}, and none lies here`] : [];
-}
-
-function sourcesOf(item: CribItem | undefined, known: Known, onlyPieces: boolean): TakeSource[] {
-  if (!item) return [];
-  const standing = known.standings.get(item.id) ?? null;
-  const older = olderThan(item.id, known).map((id) => {
-    const lie = parcels(id, known);
-    return `old stock first: ${known.items.get(id)?.code ?? ''} has ${lie.reduce((n, p) => n + p.quantity, 0)} at ${first(lie).place}`;
-  });
-  const { free, words: kept, kept: keptFor } = freeFor(item.unused, known.reserved.get(item.id) ?? []);
-  const caution =
-    [
-      ...turnWords(item.id, known),
-      ...older,
-      ...(kept ? [kept] : []),
-      ...(standing && standing !== 'approved' ? [standing] : []),
-    ].join('; ') || null;
-  const fits = known.together && isPart(item) ? fitOf(item, known.together) : null;
-  const base = {
-    item: item.code,
-    words: item.words,
-    holder: item.holder,
-    part: isPart(item) ? partOf(item) : null,
-    details: {
-      cutter: item.cutter && cutterDetails(item),
-      holder: item.holder && holderDetails(item),
-    },
-    fits: fits && { grade: fits.grade, words: fits.words },
-    shank: factText(item, item.holder ? 'SHANKS' : 'SHANK'),
-    taper: item.holder ? item.taper : null,
-    body: item.kind === 'body' ? { rpmMax: factNumber(item, 'RPM_MAX') } : null,
-  };
-  const unused = onlyPieces
-    ? []
-    : parcels(item.id, known).map((p) => ({
-        ...base,
-        value: `${item.code}|${p.place}`,
-        keptFor: free > 0 ? [] : keptFor.map((k) => k.job),
-        take: `${p.quantity} ${item.cutter ? 'unused ' : ''}at ${p.place}`,
-        caution,
-        cutter: item.cutter,
-      }));
-  const again = (known.pieces.get(item.id) ?? [])
-    .map((p) => ({ p, counts: countsOf(p, item, known) }))
-    .filter(({ counts }) => counts.as !== 'nothing')
-    .map(({ p, counts }) => ({
-      ...base,
-      value: p.mark,
-      keptFor: [],
-      take: `${p.mark} at ${p.place}, ${counts.why}`,
-      caution: standing && standing !== 'approved' ? standing : null,
-      // What was reground is as it was measured on return.
-      cutter: item.cutter && regroundGeometry(item.cutter, known.sizes.get(p.id) ?? null),
-    }));
-  return [...unused, ...again];
-}

@@ -12,6 +12,7 @@ import { manyOpenUseSums, type OperationRow } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
 import { manyWorkWords } from '@/data/today';
 import { brokenLines } from '../brokenLines';
+import { holderLines } from '../holderLines';
 import { inDoubt, wornWords } from '../inDoubt';
 import { inOrder, keyOf, mayWait, type WorkKind, type WorkLine, withWords } from '../worklist';
 
@@ -23,7 +24,7 @@ export interface TodayView {
 }
 
 /** Stops that have a line of their own, once. */
-const SAID_ELSEWHERE = ['WEAR', 'FRAGMENTS', 'HELD_BACK'];
+const SAID_ELSEWHERE = ['WEAR', 'FRAGMENTS', 'HELD_BACK', 'HOLDER_OUT', 'HOLDER_DROPPED'];
 
 /** The worklist, from everything else. */
 export async function todayView(
@@ -250,7 +251,7 @@ export async function todayView(
       by: r.due,
     });
   // Whose certificate nobody ever wrote is not asked about each day; one that ran out or was found off is.
-  for (const g of await gaugesView(c, today, 'UTC'))
+  for (const g of await gaugesView(c, today, once.zone))
     if (g.calibrated && (!g.calibrated.ok || g.calibrated.due < today))
       add({
         kind: 'certificate',
@@ -262,6 +263,7 @@ export async function todayView(
         href: linkTo('machines', { what: 'gauge', open: g.code }),
         by: g.calibrated.ok ? g.calibrated.due : null,
       });
+  for (const line of await holderLines(c, today, once.zone)) add(line);
   for (const s of awaited.sheets.filter((x) => x.bookedEntryId === null))
     add({
       kind: 'count',
@@ -281,7 +283,7 @@ export async function todayView(
   return {
     ...told,
     counts: {
-      rack: count('in question', 'measure', 'life', 'wear'),
+      rack: count('in question', 'measure', 'life', 'wear', 'holder'),
       jobs: count('stop', 'build', 'which tool'),
       buying: count('order', 'delivery late'),
       cutters: count('grade'),

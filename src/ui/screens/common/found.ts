@@ -73,11 +73,12 @@ const parcelInput = (l: StockLine) => ({
   ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
 });
 
-/** 'EM8|CAB1-A' is stock of an item at a place. */
-export const stockOf = (value: string): { item: string; place: string } => {
-  // A place's code has no bar; an item's may have one.
+/** 'EM8|CAB1-A' is stock of an item at a place, 'SL8|CAB1-A H-0003' the one of a mark there. */
+export const stockOf = (value: string): { item: string; place: string; marked?: string } => {
+  // A place's code has no bar and no blank; an item's may have either.
   const bar = value.lastIndexOf('|');
-  return { item: value.slice(0, Math.max(0, bar)), place: value.slice(bar + 1) };
+  const [place = '', marked] = value.slice(bar + 1).split(' ');
+  return { item: value.slice(0, Math.max(0, bar)), place, ...(marked === undefined ? {} : { marked }) };
 };
 /** 'EM8|CAB1-A' is stock at a place, 'E-0012' a marked piece. */
 export const sourceOf = (value: string): CutterSource =>

@@ -29,7 +29,10 @@ export function HolderRows({ holders }: { holders: LifeView['holders'] }) {
           {holders.map((h) => (
             <TableRow key={h.by}>
               <TableCell>
-                <Link className="fig" href={linkTo('cutters', { open: h.by })}>
+                <Link
+                  className="fig"
+                  href={h.marked ? linkTo('holders', { open: h.by }) : linkTo('cutters', { open: h.by })}
+                >
                   {h.by}
                 </Link>
               </TableCell>

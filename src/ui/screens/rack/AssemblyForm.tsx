@@ -11,12 +11,13 @@ import { VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
-const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down', 'hold'] as const;
+const ACTS = ['measure', 'wear', 'stickout', 'tighten', 'down', 'hold', 'fell', 'mark'] as const;
 type Act = (typeof ACTS)[number];
 export const isAct = (act: string): act is Act => isOne(ACTS, act);
 
 /** Comes when it is asked for: the rack shows without it. */
 const DownForm = dynamic(async () => (await import('./DownForm')).DownForm);
+const FellForm = dynamic(async () => (await import('@/ui/screens/holders')).FellForm);
 const WearForm = dynamic(async () => (await import('./wear/WearForm')).WearForm);
 
 interface Props {
@@ -38,6 +39,8 @@ export function AssemblyForm({ act, ...props }: Props & { act: Act }) {
     tighten: Tighten,
     down: DownForm,
     hold: HoldBack,
+    fell: Fell,
+    mark: Mark,
   }[act];
   return <Form {...props} />;
 }
@@ -58,6 +61,41 @@ const HoldBack = ({ card, onDone }: Props) => (
       begin
       onDone={onDone}
       said={(d) => `${d.piece} is held back`}
+    />
+  </>
+);
+
+const Fell = ({ card, onDone }: Props) => <FellForm of={{ tag: card.tag }} onDone={onDone} />;
+
+/** Gives its holder, or one of its parts, a mark of its own. */
+const Mark = ({ card, onDone }: Props) => (
+  <>
+    <h2>Give its holder a mark</h2>
+    <p className="soft small">
+      From then on its clampings, its runout, its falls and its pull studs are told from those of its like.
+    </p>
+    <VerbForm
+      verb="markHolder"
+      fixed={{ tag: card.tag }}
+      submit="Give it a mark"
+      fields={[
+        ...(card.parts.length
+          ? [
+              {
+                name: 'part' as const,
+                label: 'Which part',
+                kind: 'choice' as const,
+                optional: true,
+                options: card.parts.map((p, i) => [String(i + 1), `${p.code}, ${p.words}`] as const),
+                help: 'left out: the holder',
+              },
+            ]
+          : []),
+        { name: 'since', label: 'In use since', kind: 'day', optional: true },
+      ]}
+      begin
+      onDone={onDone}
+      said={(d) => `${d.mark} is a ${d.item}: put that number on it`}
     />
   </>
 );

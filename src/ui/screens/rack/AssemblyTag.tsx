@@ -77,6 +77,16 @@ export function AssemblyTag({
           <Link href={linkTo('held')}>says what was found</Link>.
         </Notice>
       )}
+      {card.holders.against.map((j) => (
+        <Notice key={j.code} kind={j.grade === 'stop' ? 'stop' : 'question'}>
+          <strong>{j.words}.</strong>{' '}
+          {card.holders.marked.map(({ mark }) => (
+            <Link key={mark} className="fig" href={linkTo('holders', { open: mark })}>
+              {mark}
+            </Link>
+          ))}
+        </Notice>
+      ))}
       {card.judgements
         .filter((j) => j.grade === 'stop')
         .map((j) => (
@@ -127,6 +137,9 @@ export function AssemblyTag({
               hold back
             </Button>
           )}
+          <Button variant="text" component={Link} href={query.href({ do: 'fell' })} scroll={false}>
+            dropped
+          </Button>
           <Button variant="text" component={Link} href={linkToLabel(card.tag)} target="_blank">
             print tag
           </Button>
@@ -172,7 +185,7 @@ export function AssemblyTag({
       <CutRows card={card} />
       <WearRows card={card} />
       <h2>The build</h2>
-      <Parts card={card} />
+      <Parts card={card} markHref={query.href({ do: 'mark' })} />
       <p className="small">
         {card.builtFrom ? (
           <>

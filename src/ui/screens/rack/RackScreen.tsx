@@ -121,6 +121,9 @@ export function RackScreen({
           <Button component={Link} href={linkTo('sheets')}>
             Build sheets
           </Button>
+          <Button component={Link} href={linkTo('holders')}>
+            Holders
+          </Button>
           {slots.some((s) => s.card) && (
             <Button
               href={addressOf('/api/v1/labels.pdf', {

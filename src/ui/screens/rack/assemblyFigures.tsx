@@ -36,7 +36,7 @@ const InRegister = ({ register, on }: { register: MachineRegisters['H']; on: Reg
   'needs' in register ? <Unknown>needs {register.needs}</Unknown> : registerText(register, on);
 
 /** What is put together, from the spindle down, each with the way to it. */
-export function Parts({ card }: { card: AssemblyView }) {
+export function Parts({ card, markHref }: { card: AssemblyView; markHref: string }) {
   const { show, unitWord } = useLengths();
   return (
     <ul className={styles.parts}>
@@ -46,6 +46,24 @@ export function Parts({ card }: { card: AssemblyView }) {
             {x.code}
           </Link>{' '}
           <span className="soft">{x.words}</span>
+          {card.holders.marked
+            .filter((m) => m.placeInStack === i && x !== card.cutter)
+            .map(({ mark }) => (
+              <span key={mark}>
+                ,{' '}
+                <Link className="fig" href={linkTo('holders', { open: mark })}>
+                  {mark}
+                </Link>
+              </span>
+            ))}
+          {x === card.holder && !card.holders.marked.some((m) => m.placeInStack === 0) && (
+            <>
+              {' '}
+              <Link className="soft small" href={markHref} scroll={false}>
+                give it a mark
+              </Link>
+            </>
+          )}
           {'setOut' in x && x.setOut !== null && (
             <span className="soft">
               , {show(x.setOut, 1)} {unitWord} out

@@ -22,7 +22,7 @@ type Piece = SheetView['pieces'][number];
 
 /** What a scan or a tap names among the pieces of a step: its own, or one that stands in. */
 const named = (p: Piece, text: string): TakeSource | undefined => {
-  const is = (s: TakeSource) => [s.item, s.value].some((x) => x.toUpperCase() === text);
+  const is = (s: TakeSource) => [s.item, s.value, s.marked].some((x) => x?.toUpperCase() === text);
   const lies = (s: TakeSource) => s.value.toUpperCase().endsWith(`|${text}`);
   const others = p.instead.map((o) => o.source);
   return p.sources.find(is) ?? others.find(is) ?? p.sources.find(lies);
@@ -60,7 +60,9 @@ export function BuildFrom({ sheet, closeHref }: { sheet: SheetView; closeHref: s
     const piece = sheet.pieces[i];
     if (!piece) return;
     const view = await ask<TakeableView>('takeable', { what: piece.what, q: text }).catch(() => null);
-    const found = view?.sources.find((s) => [s.item, s.value].some((x) => x.toUpperCase() === text));
+    const found = view?.sources.find((s) =>
+      [s.item, s.value, s.marked].some((x) => x?.toUpperCase() === text),
+    );
     if (found) take(i, found);
     say(
       found

@@ -1,0 +1,67 @@
+import { LIMITS, mostOf } from '@/core/limits';
+import { sure } from '@/core/sure';
+import { heldBy } from '@/crib/assemblies';
+import { type Moment, Problem } from '@/crib/door';
+import { type AssemblyRow, nextNumber } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import {
+  countMarked,
+  insertHolderIn,
+  insertMarkedHolder,
+  type MarkedRow,
+  manyHolderIn,
+  maybeMarked,
+} from '@/data/holders';
+
+/** Gives one of an item its own mark, the next free number; null: nobody knows since when it is in use. */
+export async function giveMark(
+  c: Connection,
+  moment: Moment,
+  item: { id: number; entryId?: number },
+  since: string | null,
+): Promise<MarkedRow> {
+  const n = (await countMarked(c))?.n ?? 0;
+  if (n >= LIMITS.markedHolders.most)
+    throw new Problem('REFUSED', `${n} have a mark of their own already`, {
+      field: 'item',
+      value: n,
+      limit: mostOf('markedHolders'),
+      wayOut: 'Mark those that matter: long or fast tools, and those that fell.',
+    });
+  const mark = await nextNumber(c, 'marked_holder', 'mark', 'H');
+  await insertMarkedHolder(c, moment.entryId, { mark, itemId: item.id, since });
+  return sure(await maybeMarked(c, mark), 'the one that was just marked');
+}
+
+/** Gives a mark to what stands in a build: 0 the holder, else the part in that place from the spindle down. */
+export async function markInBuild(
+  c: Connection,
+  moment: Moment,
+  a: AssemblyRow,
+  placeInStack: number,
+  since: string | null,
+): Promise<MarkedRow> {
+  const { itemId, parts } = await heldBy(c, a);
+  const id = placeInStack === 0 ? itemId : parts[placeInStack - 1]?.itemId;
+  if (id === undefined)
+    throw new Problem('INVALID_INPUT', `${a.tag} has no part ${placeInStack}`, {
+      field: 'part',
+      value: placeInStack,
+      limit: parts.length
+        ? `1 to ${parts.length}, or left out for the holder`
+        : 'left out: it has a holder alone',
+      wayOut: 'Count from the spindle down, as its tag lists them.',
+    });
+  const has = (await manyHolderIn(c, [a.id])).find((x) => x.placeInStack === placeInStack);
+  if (has)
+    throw new Problem('CONFLICT', `It has its mark already: ${has.mark}`, {
+      field: 'tag',
+      value: a.tag,
+      limit: 'one without a mark',
+      wayOut: `Open ${has.mark}.`,
+    });
+  const one = await giveMark(c, moment, { id }, since);
+  moment.leansOn(a.entryId);
+  await insertHolderIn(c, moment.entryId, { assemblyId: a.id, placeInStack, markedId: one.id });
+  return one;
+}

@@ -1,0 +1,2 @@
+export { FellForm } from './forms';
+export { HoldersScreen } from './HoldersScreen';
