@@ -20,6 +20,7 @@ const VIEWS = [
   ['Lists in and out', '/exchange'],
   ['Rack', '/rack'],
   ['Rack with a tag', '/rack?job=J-4417&open=A-0044'],
+  ['Holders', '/holders?open=H-0001'],
   ['Build', '/rack?new=build'],
   ['A build sheet', '/sheets?open=BS-1'],
   ['Build from a sheet', '/sheets?open=BS-2&do=build'],

@@ -55,6 +55,9 @@ export const holderDue = (ages: HolderAges, today: string): HolderDue[] =>
 /** What is late without a day comes first. */
 const key = (d: HolderDue): string => (d.day === null ? (d.late ? '' : '9') : d.day);
 
+/** So many of something, in words. Examples: '1 clamping', '12 months'. */
+export const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
 const by = (rule: HolderRule): string =>
   rule.from === 'assumed' ? 'assumed: nobody said' : `${rule.from} rule`;
 const ageOf = ({ since, marked }: HolderAges): Because['values'] => [
@@ -77,9 +80,9 @@ function lookDue(ages: HolderAges, today: string): HolderDue[] {
       words: isPast
         ? `${mark} was to be looked over by ${day}`
         : often
-          ? `${mark} is to be looked over: ${clampings} clampings since`
+          ? `${mark} is to be looked over: ${counted(clampings, 'clamping')} since`
           : day === null
-            ? `${mark}: looked over after ${rule.lookClampings} clampings, ${clampings} so far`
+            ? `${mark}: looked over after ${counted(rule.lookClampings ?? 0, 'clamping')}, ${clampings} so far`
             : `${mark} is to be looked over by ${day}`,
       because: {
         words:
@@ -91,8 +94,8 @@ function lookDue(ages: HolderAges, today: string): HolderDue[] {
           {
             name: 'again after',
             value: [
-              ...(rule.lookMonths === null ? [] : [`${rule.lookMonths} months`]),
-              ...(rule.lookClampings === null ? [] : [`${rule.lookClampings} clampings`]),
+              ...(rule.lookMonths === null ? [] : [counted(rule.lookMonths, 'month')]),
+              ...(rule.lookClampings === null ? [] : [counted(rule.lookClampings, 'clamping')]),
             ].join(' or '),
             source: by(rule),
           },
@@ -118,7 +121,7 @@ function studDue(ages: HolderAges, today: string): HolderDue[] {
         values: [
           { name: 'changed', value: studChanged ?? 'not since it has its mark' },
           ...(studChanged ? [] : ageOf(ages)),
-          { name: 'again after', value: `${rule.studMonths} months`, source: by(rule) },
+          { name: 'again after', value: counted(rule.studMonths, 'month'), source: by(rule) },
         ],
       },
     },

@@ -42,7 +42,7 @@ function lineOf(h: HolderLine): Line | null {
         why: due.words,
         because: due.because,
         href,
-        by: due.day,
+        by: null,
       }
     : null;
 }

@@ -1,4 +1,4 @@
-import type { HolderRule } from '@/core/holders';
+import { counted, type HolderRule } from '@/core/holders';
 
 const WHOSE = {
   'its own': 'By its own rule',
@@ -9,11 +9,11 @@ const WHOSE = {
 /** A rule in words. Example: 'By the shop’s rule: looked over after 12 months, pull studs changed after 36 months'. */
 export function ruleWords(rule: HolderRule): string {
   const after = [
-    ...(rule.lookMonths === null ? [] : [`${rule.lookMonths} months`]),
-    ...(rule.lookClampings === null ? [] : [`${rule.lookClampings} clampings`]),
+    ...(rule.lookMonths === null ? [] : [counted(rule.lookMonths, 'month')]),
+    ...(rule.lookClampings === null ? [] : [counted(rule.lookClampings, 'clamping')]),
   ];
   return `${WHOSE[rule.from]}: ${[
     after.length ? `looked over after ${after.join(' or ')}` : 'looked over at no set time',
-    ...(rule.studMonths === null ? [] : [`pull studs changed after ${rule.studMonths} months`]),
+    ...(rule.studMonths === null ? [] : [`pull studs changed after ${counted(rule.studMonths, 'month')}`]),
   ].join(', ')}`;
 }

@@ -27,7 +27,7 @@ const KINDS: Record<WorkKind, { grade: Grade; words: string }> = {
   'which tool': { grade: 'question', words: 'which tool?' },
   'late back': { grade: 'question', words: 'late back' },
   certificate: { grade: 'question', words: 'certificate' },
-  holder: { grade: 'question', words: 'holder' },
+  holder: { grade: 'not judged', words: 'holder' },
   count: { grade: 'not judged', words: 'to count' },
   grade: { grade: 'not judged', words: 'to grade' },
   held: { grade: 'stop', words: 'held' },
