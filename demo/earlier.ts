@@ -234,5 +234,16 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   const { mark: standing } = await act('markHolder', { tag: 'A-0042', since: '2024-02-12' });
   await act('lookOverHolder', { mark: standing, found: 'good', runout: '0.003' }, 'JB');
   await act('markHolder', { item: 'DC13-40', since: '2022-05-02' });
+  // Holes of the small drill on HORI-3, measured as it went: they shrink.
+  for (const [days, hole] of [
+    [16, '5.061'],
+    [12, '5.053'],
+    [8, '5.046'],
+    [4, '5.037'],
+  ] as const)
+    await act('recordWear', {
+      ...{ tag: 'A-0011', hole, holeFits: 'H12' },
+      happenedAt: new Date(now.getTime() - days * DAY).toISOString(),
+    });
   return { lives };
 }

@@ -66,6 +66,8 @@ export type { UseInMaterial } from './lifeUsed';
 export { lifeState } from './lifeState';
 export type { LifeState } from './lifeState';
 export { cornerLimit, wearLimit } from './wear/wearLimit';
+export { gaugeOfSize, sizeOutlook } from './wear/sizeOutlook';
+export type { HoleSize, HoleWithin, SizeOutlook } from './wear/sizeOutlook';
 export { isWorn, NOT_READ, wearOutlook } from './wear/wearOutlook';
 export type { WearOutlook } from './wear/wearOutlook';
 export { CHIPS, CHIPS_NAMES, GAUGE, GAUGE_NAMES, STRENGTH_NAMES, STRENGTHS } from './wear/wearReading';

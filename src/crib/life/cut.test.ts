@@ -171,6 +171,49 @@ it('what the gauge no longer passes is worn, whatever its flank, and every scree
   });
 });
 
+it('holes that are measured shrink to their limit: how many are left is foretold, and by parts at the machine (line by hand)', async () => {
+  const tag = await drill(50, null);
+  const later = () => crib.at(new Date(crib.now().getTime() + 600_000).toISOString());
+  const run = async () => (await runView(crib.db, operation))!.job.tools[0]!.use;
+  // 6 H9 is 6.000 to 6.030 (ISO 286-2).
+  later();
+  expect(await crib.do('recordWear', { tag, hole: '6.014', holeFits: 'H9' })).toMatchObject({
+    gauge: 'passes',
+  });
+  later();
+  await crib.do('logParts', { operation, parts: 50, confirmed: true });
+  later();
+  // What it must be is known of this edge by now.
+  await crib.do('recordWear', { tag, hole: '6.008' });
+  const { wear } = (await assemblyView(crib.db, tag, 'UTC'))!;
+  // 6 µm in 150 holes: at 6.000 after 500, of which 300 are made; 200 holes are 66 parts of three.
+  expect(wear.size).toMatchObject({ towards: 'least', least: 6, most: 6.03 });
+  expect(wear.size?.left?.holes).toBeCloseTo(200, 6);
+  expect(wear.left?.minutes).toBeCloseTo(200 * 0.22, 6);
+  expect((await run()).goodFor).toBeLessThanOrEqual(66);
+  // Under its limit it is as a gauge would say: worn, on every screen.
+  await crib.do('recordWear', { tag, hole: '5.999' });
+  expect((await assemblyView(crib.db, tag, 'UTC'))!.wear).toMatchObject({
+    worn: true,
+    wornAt: 'gauge',
+    gauge: 'tight',
+  });
+  expect(await run()).toMatchObject({ grade: 'stop', goodFor: 0 });
+  for (const [input, field] of [
+    [{ hole: '6.01', gauge: 'tight' }, 'gauge'],
+    [{ hole: '8' }, 'hole'],
+    [{ hole: '6.01', holeFits: 'Q99' }, 'holeFits'],
+    [{ flankWear: '0.01', holeFits: 'H7' }, 'hole'],
+  ] as const)
+    await expect(crib.do('recordWear', { tag, ...input })).rejects.toMatchObject({
+      ...{ code: 'INVALID_INPUT', parts: [{ field }] },
+    });
+  const fresh = await drill(0, null);
+  await expect(crib.do('recordWear', { tag: fresh, hole: '6.01' })).rejects.toMatchObject({
+    parts: [{ field: 'holeFits' }],
+  });
+});
+
 it('bad input names the field and the way out, and nothing is half-written', async () => {
   const tag = await drill(1, null);
   const before = await cutOf(tag);

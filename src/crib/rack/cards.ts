@@ -12,11 +12,10 @@ import { type LifeBook, loadLifeBook } from '@/crib/lives';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
-import { manyPartsCut, type OperationRow } from '@/data/jobs';
+import type { OperationRow } from '@/data/jobs';
 import { manyWearReadings, type WearRow } from '@/data/life';
 import { manyPieceDoubts } from '@/data/breakage';
 import { manyTightened } from '@/data/devices';
-import { manySetThere } from '@/data/registers';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
 import type { Asked } from './judgedUse';
 import { type HoldersOn, holdersOn } from './holdersOn';
@@ -24,6 +23,7 @@ import { type LifeLeft, lifeOf } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
 import { lastTiesOf, tiesOf } from './tiesOf';
 import { type EdgeWear, wearOf, wearState } from './wearOf';
+import { bodiesOf, cutOnOf, setThereBy } from './whereAsked';
 
 export type { TiedTo } from './tiedTo';
 
@@ -193,34 +193,6 @@ async function standingOf(
   return rows.map((row) => cardOf(row, around));
 }
 
-/** Asked only of what is changed after a number of parts. */
-async function cutOnOf(c: Connection, rows: readonly AssemblyRow[], ties: Around['tiesOf']) {
-  const counted = rows.filter((r) => (ties.get(r.id) ?? []).some((t) => t.change?.parts != null));
-  const cut = counted.length
-    ? await manyPartsCut(
-        c,
-        counted.map((r) => r.edgeSetId),
-      )
-    : [];
-  return new Map(cut.map((x) => [`${x.edgeSetId} ${x.operationId}`, x.parts]));
-}
-
-/** Asked only where there is such a machine. */
-async function setThereBy(
-  c: Connection,
-  rows: readonly AssemblyRow[],
-  ties: Around['tiesOf'],
-): Promise<Around['setThere']> {
-  const ids = rows.flatMap((r) =>
-    (ties.get(r.id) ?? []).some((t) => t.machine.ownSetter !== null) ? [r.id] : [],
-  );
-  const read = ids.length ? await manySetThere(c, ids) : [];
-  return new Map(read.map((g) => [`${g.assemblyId} ${g.machineId}`, g.happenedAt]));
-}
-
-const bodiesOf = (rows: readonly AssemblyRow[], items: Around['items']): number[] =>
-  rows.filter((r) => items.get(r.cutterItemId)?.kind === 'body').map((r) => r.pieceId);
-
 function cardOf(row: AssemblyRow, around: Around): Standing {
   const cutter = held(around.items, row.cutterItemId);
   const holder = held(around.items, row.holderItemId);
@@ -232,7 +204,8 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const ties = around.tiesOf.get(row.id) ?? [];
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
   const readings = around.wear.get(row.edgeSetId) ?? [];
-  const wear = wearOf(readings, present.DC, around.book.cut(row.edgeSetId)?.minutes ?? 0);
+  const cut = around.book.cut(row.edgeSetId);
+  const wear = wearOf(readings, present.DC, cut?.minutes ?? 0, cut?.holes ?? null);
   const life = lifeOf(row, around.book, ties[0]?.operation ?? null, wear.worn === true);
   const judgements = judgeBuild(build);
   const outline = assemblyOutline(present, stack.holder, row.stickoutMm, length);

@@ -6,9 +6,9 @@ import type { WearRow } from '@/data/life';
 /** What the readings of an edge set say, and the readings in the order of their time. */
 export type EdgeWear = WearOutlook & { limit: Figure; readings: WearRow[] };
 
-/** Of an edge set of a diameter that has cut so many minutes. */
-export const wearOf = (readings: WearRow[], DC: number, minutes: number): EdgeWear => ({
-  ...wearOutlook(readings.map(wearReading), DC, minutes),
+/** Of an edge set of a diameter that has cut so many minutes and made so many holes; null: not known. */
+export const wearOf = (readings: WearRow[], DC: number, minutes: number, holes: number | null): EdgeWear => ({
+  ...wearOutlook(readings.map(wearReading), DC, minutes, holes),
   limit: wearLimit(DC),
   readings,
 });
@@ -28,6 +28,11 @@ const wearReading = (w: WearRow): WearReading => ({
   flankMm: w.flankWearMm,
   cornerMm: w.cornerMm,
   gauge: w.gauge,
+  holes: w.holes,
+  hole:
+    w.holeMm === null || w.holeLeastMm === null || w.holeMostMm === null
+      ? null
+      : { sizeMm: w.holeMm, least: w.holeLeastMm, most: w.holeMostMm },
   chips: w.chips,
   zone: w.zoneFromMm === null || w.zoneToMm === null ? null : { fromMm: w.zoneFromMm, toMm: w.zoneToMm },
   runoutMm: w.runoutMm,

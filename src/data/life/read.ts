@@ -125,6 +125,7 @@ export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
   many<EdgeUseRow>(
     c,
     `select n.edge_set_id, n.item_id, n.fresh, n.minutes,
+       (select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
        coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
                  from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
      from life_now n where n.edge_set_id = any ($1)`,
@@ -175,6 +176,7 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
   many<RunningRow>(
     c,
     `select n.edge_set_id, n.item_id, pp.piece_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
+       (select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
        exists (select 1 from waits_now h where h.kind = 'doubt' and h.piece_id = pp.piece_id) as held_back,
        coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
                  from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
@@ -204,9 +206,12 @@ export const manyLatestWear = (c: Connection, edgeSetIds: readonly number[]) =>
 export const manyWearReadings = (c: Connection, edgeSetIds: readonly number[]) =>
   many<WearRow>(
     c,
-    `select w.*, e.happened_at, e.who, e.note,
-       coalesce((select sum(u.minutes) from cut_of(array[w.edge_set_id]) u where u.happened_at <= e.happened_at), 0) as minutes
-     from wear_reading w join live_entry e on e.id = w.entry_id where w.edge_set_id = any ($1)
+    `select w.*, e.happened_at, e.who, e.note, s.minutes, s.holes
+     from wear_reading w join live_entry e on e.id = w.entry_id
+     cross join lateral (select coalesce(sum(u.minutes), 0) as minutes,
+         case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end as holes
+       from cut_of(array[w.edge_set_id]) u where u.happened_at <= e.happened_at) s
+     where w.edge_set_id = any ($1)
      order by w.edge_set_id, e.happened_at, e.id`,
     [edgeSetIds],
   );

@@ -51,6 +51,8 @@ export interface EdgeUseRow {
   itemId: number;
   fresh: boolean;
   minutes: number;
+  /** Holes it made; null: of some nobody knows. */
+  holes: number | null;
   /** Minutes in each material it cut. */
   uses: { materialId: number; minutes: number }[];
 }
@@ -74,6 +76,12 @@ export interface WearRow {
   uncertaintyMm: number | null;
   cornerMm: number | null;
   gauge: Gauge | null;
+  /** A hole it made, with its limits; all or none of them. */
+  holeMm: number | null;
+  holeEntered: string | null;
+  holeFits: string | null;
+  holeLeastMm: number | null;
+  holeMostMm: number | null;
   chips: Chips | null;
   zoneFromMm: number | null;
   zoneToMm: number | null;
@@ -82,6 +90,8 @@ export interface WearRow {
   signs: SignSeen[];
   /** Minutes the edge set had cut by then. */
   minutes: number;
+  /** Holes it had made by then; null: of some nobody knows. */
+  holes: number | null;
   happenedAt: Date;
   who: string;
   note: string | null;

@@ -17,6 +17,11 @@ export const insertWearReading = inserts<{
   cornerMm?: number | null;
   cornerEntered?: string | null;
   gauge?: string | null;
+  holeMm?: number | null;
+  holeEntered?: string | null;
+  holeFits?: string | null;
+  holeLeastMm?: number | null;
+  holeMostMm?: number | null;
   chips?: string | null;
   zoneFromMm?: number | null;
   zoneToMm?: number | null;

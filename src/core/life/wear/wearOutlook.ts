@@ -1,4 +1,5 @@
 import type { Because } from '../../because';
+import { sizeOutlook, type SizeOutlook } from './sizeOutlook';
 import { type WearCrossing, type WearPoint, wearCrossing } from './wearCrossing';
 import { cornerLimit, wearLimit } from './wearLimit';
 import type { Gauge, WearReading } from './wearReading';
@@ -24,7 +25,9 @@ export interface WearOutlook {
   /** It wore more than twice as fast at last: only the last stretch is reckoned with. */
   faster: boolean;
   crossing: WearCrossing | null;
-  /** Minutes left from now, by the line, and with one chance in twenty of being worn before; null: cannot say. */
+  /** The holes it made, as they were measured over their number, with their limits; null: none was measured. */
+  size: (SizeOutlook & { least: number; most: number }) | null;
+  /** Minutes left from now, by the line of its flank or of its holes, whichever ends first, and with one chance in twenty of being worn before; null: cannot say. */
   left: { minutes: number; cautious: number | null } | null;
   /** The latest reading saw coarse chips, or a sign that was strong. */
   asks: string | null;
@@ -100,11 +103,16 @@ export const isWorn = (wear: Parameters<typeof wornAt>[0], DC: number): boolean 
 
 /**
  * Whether an edge is worn, and how long it goes on. Readings come in the order of their time; `minutesNow` is what the edge
- * has cut since it was fresh.
+ * has cut since it was fresh, `holesNow` the holes it has made; null: not known.
  * Sources: criteria at wearLimit and cornerLimit; the crossing at wearCrossing.
  * Example: DC 10 (worn at 0.2 mm), 0.08 at 10 min and 0.12 at 20 min, now at 25 min: 15 min left.
  */
-export function wearOutlook(readings: readonly WearReading[], DC: number, minutesNow: number): WearOutlook {
+export function wearOutlook(
+  readings: readonly WearReading[],
+  DC: number,
+  minutesNow: number,
+  holesNow: number | null = null,
+): WearOutlook {
   const limit = wearLimit(DC);
   const corner = cornerLimit(DC);
   const points = flankPoints(readings);
@@ -117,30 +125,57 @@ export function wearOutlook(readings: readonly WearReading[], DC: number, minute
   const worn = state === 'not read' ? null : state !== null;
   const { steady, runningIn, faster } = stretches(points);
   const crossing = wearCrossing(steady, limit.value);
-  const left = worn
-    ? { minutes: 0, cautious: 0 }
-    : crossing && crossing.minutes !== null
+  const size = sizesOf(readings, holesNow);
+  const byFlank =
+    crossing && crossing.minutes !== null
       ? {
           minutes: Math.max(0, crossing.minutes - minutesNow),
           cautious: crossing.cautious === null ? null : Math.max(0, crossing.cautious - minutesNow),
         }
       : null;
+  const bySize = inMinutes(size?.left ?? null, minutesNow, holesNow);
+  const soonest = [byFlank, bySize].flatMap((x) => x ?? []).sort((a, b) => a.minutes - b.minutes)[0] ?? null;
+  const left = worn ? { minutes: 0, cautious: 0 } : soonest;
   const last = readings.at(-1);
   const strong = last?.signs.filter((s) => s.strength === 'strong').map((s) => s.sign) ?? [];
   return {
     ...{ flankMm, cornerMm, limitMm: limit.value, cornerLimitMm: corner.value },
     ...{ worn, wornAt: state === 'not read' ? null : state, gauge },
     zone: readings.findLast((r) => r.zone !== null)?.zone ?? null,
-    ...{ steady, runningIn, faster, crossing, left },
+    ...{ steady, runningIn, faster, crossing, size, left },
     asks:
       last?.chips === 'coarse'
         ? 'coarse chips out of the edge'
         : strong.length
           ? `strong: ${strong.join(', ')}`
           : null,
-    because: whyLeft(crossing, faster, steady.length, limit.value, minutesNow),
+    because:
+      size && bySize !== null && soonest === bySize
+        ? size.because
+        : whyLeft(crossing, faster, steady.length, limit.value, minutesNow),
   };
 }
+
+/** The holes that were measured, held to the limits that were said last; what nobody counted the holes of is left out. */
+function sizesOf(readings: readonly WearReading[], holesNow: number | null): WearOutlook['size'] {
+  const within = readings.findLast((r) => r.hole)?.hole;
+  if (!within) return null;
+  const { least, most } = within;
+  const sizes = readings.flatMap((r) =>
+    r.hole && r.holes != null ? [{ holes: r.holes, sizeMm: r.hole.sizeMm }] : [],
+  );
+  const now = holesNow ?? sizes.at(-1)?.holes ?? 0;
+  return { ...sizeOutlook(sizes, { least, most }, now), least, most };
+}
+
+/** Holes left as minutes in the cut, by the minutes a hole took this edge so far; null: it made none that anybody counted. */
+const inMinutes = (left: SizeOutlook['left'], minutes: number, holes: number | null): WearOutlook['left'] =>
+  left && holes !== null && holes > 0 && minutes > 0
+    ? {
+        minutes: (left.holes * minutes) / holes,
+        cautious: left.cautious === null ? null : (left.cautious * minutes) / holes,
+      }
+    : null;
 
 function whyLeft(
   crossing: WearCrossing | null,

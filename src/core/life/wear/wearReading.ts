@@ -40,6 +40,10 @@ export interface WearReading {
   cornerMm: number | null;
   /** null or left out: nothing was gauged. */
   gauge?: Gauge | null;
+  /** Holes it had made until then; null or left out: not known. */
+  holes?: number | null;
+  /** A hole it made, measured, with its limits, mm; null or left out: none was. */
+  hole?: { sizeMm: number; least: number; most: number } | null;
   chips: Chips | null;
   /** Where along the flute it is worn, mm from the tip. */
   zone: { fromMm: number; toMm: number } | null;

@@ -67,7 +67,7 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   life: { minutes: a.life.minutes, used: a.life.used, leftMinutes: a.life.leftMinutes },
   wear: wearShare(a.wear),
   zone: a.wear.zone,
-  build: a.heldBack === null ? worstGrade(a.judgements) : 'stop',
+  build: a.heldBack === null ? worstGrade([...a.judgements, ...a.holders.against]) : 'stop',
   ties: a.ties.map(({ operation, job, machine, t, reachMm, use: { grade, why, goodFor } }) => ({
     operation,
     job,

@@ -24,6 +24,7 @@ export function WearForm({ card, onDone }: { card: AssemblyView; onDone: () => v
     [read],
   );
   const { wear } = card;
+  const fits = wear.readings.findLast((r) => r.holeFits !== null)?.holeFits ?? null;
   /** The picture is kept with the piece once its reading is: without it the reading stands all the same. */
   const keep = async () => {
     if (!picture) return;
@@ -77,6 +78,12 @@ export function WearForm({ card, onDone }: { card: AssemblyView; onDone: () => v
                   label: 'Gauged, what it makes',
                   kind: 'choice',
                   options: GAUGE_NAMES.map((g) => [g, GAUGE[g]] as const),
+                } as const,
+                { name: 'hole', label: 'Or its hole, measured', kind: 'length' } as const,
+                {
+                  name: 'holeFits',
+                  label: 'What that hole must be',
+                  help: fits ? `left out: ${fits}` : 'H7, or +0/+0.021',
                 } as const,
               ]
             : []),

@@ -10,6 +10,7 @@ import rows from './WearPicture.module.css';
 
 /** Comes where an edge was read: the rack shows without it. */
 const WearChart = dynamic(async () => (await import('./WearChart')).WearChart);
+const SizeChart = dynamic(async () => (await import('./SizeChart')).SizeChart);
 
 /** What the readings of an edge say, drawn and one by one. */
 export function WearRows({ card }: { card: AssemblyView }) {
@@ -27,6 +28,18 @@ export function WearRows({ card }: { card: AssemblyView }) {
           </Row>
         )}
         {wear.gauge !== null && <Row name="Gauged, what it makes">{GAUGE[wear.gauge]}</Row>}
+        {wear.size?.left && !wear.worn && (
+          <Row
+            name="Holes within limits"
+            note={
+              wear.size.left.cautious === null
+                ? undefined
+                : `one in twenty out in ${wear.size.left.cautious.toFixed(0)}`
+            }
+          >
+            about {wear.size.left.holes.toFixed(0)} more
+          </Row>
+        )}
         <Row
           name="Worn in about"
           note={
@@ -45,6 +58,8 @@ export function WearRows({ card }: { card: AssemblyView }) {
       </Rows>
       <BecauseThis because={wear.because} label="worn in, because" />
       <WearChart card={card} />
+      {wear.size && <SizeChart card={card} size={wear.size} />}
+      {wear.size && <BecauseThis because={wear.size.because} label="holes within limits, because" />}
       <EdgePictures card={card} />
       {wear.readings.toReversed().map((r) => (
         <Reading key={r.entryId} reading={r} />
@@ -84,7 +99,8 @@ function Reading({ reading: r }: { reading: AssemblyView['wear']['readings'][num
       ? null
       : `VB ${show(r.flankWearMm, 3)}${r.uncertaintyMm === null ? '' : ` ± ${show(r.uncertaintyMm, 3)}`}`,
     r.cornerMm === null ? null : `corner ${show(r.cornerMm, 3)}`,
-    r.gauge && `gauge: ${GAUGE[r.gauge]}`,
+    r.holeMm === null ? null : `hole ${show(r.holeMm, 3)} for ${r.holeFits ?? ''}`,
+    r.gauge && (r.holeMm === null || r.gauge !== 'passes') ? `gauge: ${GAUGE[r.gauge]}` : null,
     r.chips && `chips: ${CHIPS[r.chips]}`,
     drift === null ? null : `size ${drift}`,
     r.runoutMm === null ? null : `runout ${show(r.runoutMm, 3)}`,
@@ -92,7 +108,9 @@ function Reading({ reading: r }: { reading: AssemblyView['wear']['readings'][num
   ].filter(Boolean);
   return (
     <div className={styles.reading}>
-      <span className="fig">{r.minutes.toFixed(1)} min</span> {said.join(' · ')}
+      <span className="fig">{r.minutes.toFixed(1)} min</span>
+      {r.holes !== null && r.holes > 0 && <span className="fig soft"> {r.holes} holes</span>}{' '}
+      {said.join(' · ')}
       <div className="soft small">
         {moment(r.happenedAt)} {r.who}
         {r.note ? ` · ${r.note}` : ''}
