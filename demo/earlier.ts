@@ -234,6 +234,11 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   const { mark: standing } = await act('markHolder', { tag: 'A-0042', since: '2024-02-12' });
   await act('lookOverHolder', { mark: standing, found: 'good', runout: '0.003' }, 'JB');
   await act('markHolder', { item: 'DC13-40', since: '2022-05-02' });
+  await act(
+    'setChangeCosts',
+    { minuteCents: 110, changeMinutes: 6, failureMinutes: 25, partCents: 3800 },
+    'JB',
+  );
   // Holes of the small drill on HORI-3, measured as it went: they shrink.
   for (const [days, hole] of [
     [16, '5.061'],

@@ -38,7 +38,15 @@ import { handOver, takeOver } from '@/crib/shift';
 import { accountFragments, confirmCause } from '@/crib/breakage';
 import { changeStud, dropHolder, lookOverHolder, markHolder, setHolderRule } from '@/crib/holders';
 import { checkPart, clearCutter, holdCutter, holdParts, judgeParts } from '@/crib/held';
-import { beginTrial, correctUse, endLife, endTrial, recordUse, recordWear } from '@/crib/life';
+import {
+  beginTrial,
+  correctUse,
+  endLife,
+  endTrial,
+  recordUse,
+  recordWear,
+  setChangeCosts,
+} from '@/crib/life';
 import { issueStock, returnStock } from '@/crib/loans';
 import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
 import { setBackups } from '@/crib/keeping';
@@ -160,6 +168,7 @@ const DONE = [
   endLife,
   beginTrial,
   endTrial,
+  setChangeCosts,
   accountFragments,
   confirmCause,
   checkPart,

@@ -35,6 +35,8 @@ export { keptApart } from './compare/keptApart';
 export type { KeptApart, LifeIn } from './compare/keptApart';
 export { judgeTrial, nextInTrial, timesTold } from './compare/trial';
 export type { Side, TrialJudgement } from './compare/trial';
+export { changeCosts } from './change/changeCosts';
+export type { CostsSaid, LossesSeen } from './change/changeCosts';
 export { costOfWay, whichPays } from './change/whichPays';
 export type { PartCost, Way, WhichPays } from './change/whichPays';
 export { compareLives } from './compare/compareLives';

@@ -349,6 +349,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   );
   await does('accountFragments', { ending: broke, fragments: 'recut', recutBy: 'carbide 6 mm' });
   await does('confirmCause', { ending: broke, cause: 'chips', notSeen: ['dry'] });
+  await does('setChangeCosts', { minuteCents: 120, changeMinutes: 4, failureMinutes: 20 });
   await does('checkPart', { operation, part: 1, good: true });
   await does('holdParts', { operation, from: 2, to: 4, why: 'it broke', ending: broke });
   await does('judgeParts', { hold: 'Q-0001', from: 2, verdict: 'good' });

@@ -527,6 +527,7 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ piece: 'E-0002', found: 'whole under the loupe' }),
     () => crib.do('holdCutter', { piece: 'E-0002', why: 'fell on the floor' }),
   ],
+  ['setChangeCosts', () => ({ minuteCents: 120, changeMinutes: 4, failureMinutes: 20 })],
   ['markHolder', () => ({ item: 'SL10', since: '2020-03-01' })],
   [
     'lookOverHolder',

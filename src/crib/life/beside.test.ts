@@ -125,3 +125,33 @@ it('an edge set of a body costs what its seats take of its inserts, not a new bo
   // Five seats, an insert of 9.00 with four edges: 5 × 9.00 / 4.
   expect(await cost()).toEqual({ cents: 1125, of: '5 edges of SE12, of 4 each' });
 });
+
+it('what changes cost here is said once; the chart stands without anybody typing, and what failures lose is learnt', async () => {
+  const before = (await sheet(null))!;
+  expect(before).toMatchObject({ change: null, costs: { said: null, costs: null } });
+  await crib.do('setChangeCosts', {
+    minuteCents: 150,
+    changeMinutes: 4,
+    failureMinutes: 20,
+    partCents: 1200,
+  });
+  const { costs, change } = (await sheet(null))!;
+  // EM10 costs 31.50 a piece: 31.50 + 1.50 x 4 = 37.50; a failure 1.50 x 20 + 12.00 more.
+  expect(costs.costs?.value).toEqual({ planned: 37.5, failure: 79.5 });
+  expect(change?.costs).toEqual({ planned: 37.5, failure: 79.5 });
+  // What is typed goes before it.
+  const typed = await lifeSheet(crib.db, 'EM10', 'C45', {
+    change: { costs: { planned: 10, failure: 90 }, partMinutes: null },
+  });
+  expect(typed?.change?.costs).toEqual({ planned: 10, failure: 90 });
+  const { tag } = await crib.do('buildAssembly', {
+    ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: 34 },
+    for: { operation, t: 7 },
+  });
+  await crib.do('logParts', { operation, parts: 3, confirmed: true });
+  await crib.do('endLife', { tag, kind: 'broken', fragments: 'found', lostParts: 3, lostMinutes: '60' });
+  // Said counts as three: (3 x 20 + 60) / 4 = 30 min, (3 x 1 + 3) / 4 = 1.5 parts.
+  expect((await sheet(null))!.costs.costs?.value.failure).toBeCloseTo(37.5 + 45 + 18, 9);
+  // Of what nobody knows the price nothing is reckoned.
+  expect((await lifeSheet(crib.db, 'EM10Y', 'C45'))?.costs.costs ?? null).toBeNull();
+});

@@ -5,7 +5,9 @@ export { correctUse } from './verbs/correctUse';
 export { endLife } from './verbs/endLife';
 export { recordUse } from './verbs/recordUse';
 export { recordWear } from './verbs/recordWear';
+export { setChangeCosts } from './verbs/setChangeCosts';
 // What screens show
+export type { CostsHere } from './costsHere';
 export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
 export type { Beside } from './views/besideView';

@@ -28,6 +28,8 @@ export {
   manyRunningEdges,
   manyUncutEdges,
   manyWearReadings,
+  manyLosses,
+  maybeChangeCosts,
   maybeLadder,
   maybeUse,
 } from './read';
@@ -35,6 +37,7 @@ export {
 export {
   insertEdgeSet,
   insertEnding,
+  insertChangeCosts,
   insertForecast,
   insertGrade,
   insertGradeLadder,

@@ -1,4 +1,4 @@
-import type { Ending, Rung } from '@/core/life';
+import type { CostsSaid, Ending, Rung } from '@/core/life';
 import { type Connection, many, maybeOne } from '@/data/database';
 import type {
   CutLogRow,
@@ -230,6 +230,20 @@ export const manyEdgePictures = (c: Connection, pieceId: number, edgeSetId: numb
     [pieceId, edgeSetId],
   );
 
+/** What a change and a failure cost, as it was said last. */
+export const maybeChangeCosts = (c: Connection) =>
+  maybeOne<CostsSaid>(
+    c,
+    `select k.minute_cents, k.change_minutes, k.failure_minutes, k.part_cents from change_costs k join live_entry e on e.id = k.entry_id
+     order by e.happened_at desc, e.id desc limit 1`,
+  );
+/** What the latest failures in the cut lost, where somebody wrote it. */
+export const manyLosses = (c: Connection, limit: number) =>
+  many<{ lostMinutes: number | null; lostParts: number | null }>(
+    c,
+    `select b.lost_minutes, b.lost_parts from breakage b join live_entry e on e.id = b.entry_id order by b.entry_id desc limit $1`,
+    [limit],
+  );
 /** The ladder of second lives that the shop set last. */
 export const maybeLadder = (c: Connection) =>
   maybeOne<{ rungs: Rung[] }>(

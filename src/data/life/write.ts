@@ -30,6 +30,13 @@ export const insertWearReading = inserts<{
   signs: string;
 }>('wear_reading');
 
+export const insertChangeCosts = inserts<{
+  minuteCents: number;
+  changeMinutes: number;
+  failureMinutes: number;
+  partCents: number | null;
+}>('change_costs');
+
 export const insertForecast = inserts<{
   edgeSetId: number;
   materialId: number;

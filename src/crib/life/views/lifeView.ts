@@ -39,6 +39,7 @@ import {
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
+import { costsHere, type CostsHere } from '../costsHere';
 import { type Beside, besideView, type HolderApart, holdersApart } from './besideView';
 import { type Counted, countedIn, withoutCurve } from './countedView';
 import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
@@ -83,7 +84,9 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   records: LifeRecord[];
   /** What the next fresh edge set will do; null: cannot say. */
   next: Omit<NextLife, 'survival' | 'by'> | null;
-  /** When to change it by the costs that were asked with; null: none were, or no Weibull law can be said. */
+  /** What a change and a failure of it cost here. */
+  costs: CostsHere;
+  /** When to change it by the costs that were asked with, or else by what they are here; null: they are not known, or no Weibull law can be said. */
   change: WhenToChange | null;
   /** What a fresh edge set of it costs. */
   edge: EdgeCost;
@@ -224,11 +227,15 @@ export async function lifeSheet(
   const lives = await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned);
   const own = measureOf(loaded.family && familySpec(loaded.family));
   const measure = counted ?? own;
+  const edge = (await edgeCosts(c, [loaded])).get(item.id) ?? { cents: null, of: 'a new one' };
+  const costs = await costsHere(c, edge.cents);
+  const by = asked?.costs ?? costs.costs?.value ?? null;
   return {
     ...lineOf(row, loaded, material, book),
     ...survey,
-    change: asked && survey.weibull ? whenToChange(survey.weibull, asked.costs, asked.partMinutes) : null,
-    edge: (await edgeCosts(c, [loaded])).get(item.id) ?? { cents: null, of: 'a new one' },
+    costs,
+    change: by && survey.weibull ? whenToChange(survey.weibull, by, asked?.partMinutes ?? null) : null,
+    edge,
     others: (await manyCuttersIn(c, material.id, OTHERS_SHOWN + 1))
       .filter((o) => o.itemId !== item.id)
       .slice(0, OTHERS_SHOWN)

@@ -87,6 +87,7 @@ describe('the survival chart', () => {
       next: null,
       change: null,
       edge: { cents: null, of: 'a new one' },
+    costs: { said: null, costs: null },
       others: [],
       beside: null,
       measure: 'minutes' as const,

@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { parseNumber, readCents, money } from '@/core/units';
@@ -8,17 +9,23 @@ import { ChangeChart } from '@/ui/kit/chart';
 import Button from '@mui/material/Button';
 import { Entry, Field, Fields, Wrong } from '@/ui/kit/field';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
-import { Acts, Notice } from '@/ui/kit/page';
+import { Acts, Fold, Notice } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
+
+/** Comes when it is asked for. */
+const CostsForm = dynamic(() => import('./CostsForm').then((m) => m.CostsForm));
 
 /** When to change it by cost and by risk, for what a change and a failure cost here. */
 export function ChangeRows({ line }: { line: LifeSheet }) {
   const query = useQuery('life');
   const router = useRouter();
+  const here = line.costs.costs;
+  const amount = (n: number | undefined) => (n === undefined ? '' : n.toFixed(2));
   const [planned, setPlanned] = useState(
-    query.get('planned') ?? (line.edge.cents ? money(Math.round(line.edge.cents)) : ''),
+    query.get('planned') ??
+      (here ? amount(here.value.planned) : line.edge.cents ? money(Math.round(line.edge.cents)) : ''),
   );
-  const [failed, setFailed] = useState(query.get('failed') ?? '');
+  const [failed, setFailed] = useState(query.get('failed') ?? amount(here?.value.failure));
   const [part, setPart] = useState(query.get('part') ?? '');
   const [tried, setTried] = useState(false);
   if (!line.weibull)
@@ -84,6 +91,22 @@ export function ChangeRows({ line }: { line: LifeSheet }) {
           <Button type="submit">Reckon</Button>
         </Acts>
       </form>
+      {here && !query.get('planned') && (
+        <BecauseThis because={here.because} label="what they cost here, because" />
+      )}
+      {here && here.assumed.length > 0 && (
+        <p className="soft small">Not known, and left out: {here.assumed.join(', ')}.</p>
+      )}
+      {!here && line.costs.said && (
+        <p className="soft small">
+          What an edge of it costs is not known: enter its price with its supplier.
+        </p>
+      )}
+      <Fold
+        label={line.costs.said ? 'Changes cost something else by now' : 'Say once what changes cost here'}
+      >
+        <CostsForm said={line.costs.said} />
+      </Fold>
       {line.change && (
         <Changed line={line} change={line.change} per={query.get('part') ? 'a part' : 'a minute'} />
       )}

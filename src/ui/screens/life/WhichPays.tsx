@@ -2,7 +2,7 @@
 import { line as lineOf, scaleLinear } from 'd3';
 import { useId, useState } from 'react';
 import { costOfWay, type Side, type Way, type WhichPays as Pays, whichPays } from '@/core/life';
-import { parseNumber } from '@/core/units';
+import { money, parseNumber } from '@/core/units';
 import type { Beside, LifeSheet } from '@/crib/life';
 import { Axes } from '@/ui/kit/chart';
 import { Entry, Field, Fields } from '@/ui/kit/field';
@@ -26,7 +26,11 @@ export function WhichPays({ line, beside }: { line: LifeSheet; beside: Beside })
     return cents === null ? '' : (cents / 100).toFixed(2);
   };
   const [texts, setTexts] = useState<Texts>({
-    ...{ minute: '', change: '', litre: '' },
+    ...{
+      minute: line.costs.said ? money(line.costs.said.minuteCents) : '',
+      change: line.costs.said ? String(line.costs.said.changeMinutes) : '',
+      litre: '',
+    },
     ...{ 'edge first': edge('first'), 'edge second': edge('second') },
     ...{ 'part first': '', 'part second': '', 'once first': '0', 'once second': '0' },
   });

@@ -54,7 +54,9 @@ export function CutRows({ card }: { card: AssemblyView }) {
             </Link>
           )}{' '}
           <span className="soft">in {x.material}</span>
-          <div className="fig small">{cutWords(x, holes)}</div>
+          <div className="fig small" style={{ whiteSpace: 'normal' }}>
+            {cutWords(x, holes)}
+          </div>
         </div>
       ))}
       {cut.logs.length > 0 && (
@@ -80,7 +82,9 @@ function Log({ log: l, card, holes }: { log: Cut['logs'][number]; card: Assembly
   const [open, setOpen] = useState(false);
   return (
     <div className={styles.reading}>
-      <span className="fig">{cutWords(l, holes)}</span>
+      <span className="fig" style={{ whiteSpace: 'normal' }}>
+        {cutWords(l, holes)}
+      </span>
       <div className="soft small">
         {moment(l.happenedAt)} {l.who} · {l.job === null ? 'said' : `T${l.t} of ${l.job}`}
         {l.correctedBy !== null && ' · corrected'}
