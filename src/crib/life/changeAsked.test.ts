@@ -6,9 +6,9 @@ it('costs stand in an address as they are typed, with point or comma', () =>
     partMinutes: 1.5,
   }));
 
-it('where neither is said nothing is asked; minutes of a part alone ask nothing either', () => {
+it('where nothing is said nothing is asked; minutes of a part alone ask by what changes cost here', () => {
   expect(changeAsked({})).toBeNull();
-  expect(changeAsked({ part: '2' })).toBeNull();
+  expect(changeAsked({ part: '2' })).toEqual({ costs: null, partMinutes: 2 });
 });
 
 it.each([

@@ -1,12 +1,17 @@
 'use client';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { CHANGE_BASES } from '@/core/jobs';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';
 import type { JobLine } from '@/crib/jobs';
+import type { LifeSheet } from '@/crib/life';
 import { VerbForm } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
-import { Fold } from '@/ui/kit/page';
+import { Acts, Fold } from '@/ui/kit/page';
+import { ask } from '@/ui/screens/common/ask';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { percent } from '@/ui/screens/common/percent';
 
 type ToolLine = JobLine['tools'][number];
 
@@ -20,7 +25,7 @@ export const changedWords = (change: ToolLine['change']): string =>
 export function WhenChanged({
   operation,
   material,
-  tool: { t, change },
+  tool: { t, change, minutesPerPart },
   item,
 }: {
   operation: number;
@@ -29,10 +34,15 @@ export function WhenChanged({
   /** What stands on it, to look up when it pays. */
   item: string | null;
 }) {
+  const [put, setPut] = useState<Record<string, string> | null>(null);
   return (
     <Fold label={`T${t} ${changedWords(change)}`}>
+      {item && minutesPerPart > 0 && (
+        <WhenItPays item={item} material={material} minutes={minutesPerPart} onTake={setPut} />
+      )}
       <VerbForm
         verb="stateChange"
+        put={put}
         fixed={{ operation, t }}
         submit="So it is changed"
         fields={[
@@ -64,9 +74,88 @@ export function WhenChanged({
       )}
       {item && (
         <p className="small">
-          <Link href={linkTo('life', { item, material })}>what a planned change of {item} would cost</Link>
+          <Link
+            href={linkTo('life', {
+              ...{ item, material },
+              ...(minutesPerPart > 0 ? { part: minutesPerPart.toFixed(3) } : {}),
+            })}
+          >
+            what a planned change of {item} would cost
+          </Link>
         </p>
       )}
     </Fold>
+  );
+}
+
+/** After how many parts a change pays, and after how many few have failed: asked for when somebody wants to know, taken by a tap. */
+function WhenItPays({
+  item,
+  material,
+  minutes,
+  onTake,
+}: {
+  item: string;
+  material: string;
+  minutes: number;
+  onTake: (fields: Record<string, string>) => void;
+}) {
+  const [life, setLife] = useState<LifeSheet | 'asked' | string | null>(null);
+  const look = () => {
+    setLife('asked');
+    ask<LifeSheet | null>('life', { item, material, part: minutes.toFixed(3) }).then(
+      (sheet) => setLife(sheet ?? `no life of ${item} in ${material} is known yet`),
+      () => setLife('no answer came: try again'),
+    );
+  };
+  if (life === null)
+    return (
+      <Button size="small" variant="text" onClick={look}>
+        when would a change pay?
+      </Button>
+    );
+  if (typeof life === 'string')
+    return <p className="soft small">{life === 'asked' ? 'reckoning …' : `Cannot say: ${life}.`}</p>;
+  const { change } = life;
+  if (!change)
+    return (
+      <p className="soft small">
+        Cannot say:{' '}
+        {life.noWeibull ??
+          (life.costs.said
+            ? `what an edge of ${item} costs is not known`
+            : 'nobody said yet what changes cost here (on Life)')}
+        .
+      </p>
+    );
+  const risky = change.risks.flatMap(({ share, minutes: by }) => {
+    const parts = Math.floor(by / minutes + 1e-9);
+    return parts >= 1 ? [{ share, parts }] : [];
+  });
+  return (
+    <>
+      <p className="soft small">
+        {change.parts === null
+          ? `By cost: run to the sign, ${change.why ?? 'no planned change pays'}.`
+          : `A planned change costs ${change.costs.planned.toFixed(2)}, a failure ${change.costs.failure.toFixed(2)}.`}
+      </p>
+      <Acts>
+        {change.parts !== null && (
+          <Button size="small" onClick={() => onTake({ parts: String(change.parts), basis: 'cost' })}>
+            {change.parts} parts: costs least
+          </Button>
+        )}
+        {risky.map(({ share, parts }) => (
+          <Button
+            key={share}
+            size="small"
+            variant="text"
+            onClick={() => onTake({ parts: String(parts), basis: 'risk' })}
+          >
+            {parts} parts: {percent(share)} have failed
+          </Button>
+        ))}
+      </Acts>
+    </>
   );
 }

@@ -42,13 +42,16 @@ export function ChangeRows({ line }: { line: LifeSheet }) {
     failed: noAmount(failed),
     part: part.trim() === '' || (parseNumber(part) ?? 0) > 0 ? null : 'minutes, more than 0',
   };
+  /** What changes cost here is not written into the address: it follows what the shop says. */
+  const asHere = !!here && planned === amount(here.value.planned) && failed === amount(here.value.failure);
   const ask = () => {
     setTried(true);
     if (wrong.planned ?? wrong.failed ?? wrong.part) return;
     router.replace(
       query.href({
         ...{ item: line.item.code, material: line.material.code },
-        ...{ planned: planned.trim(), failed: failed.trim(), part: part.trim() || null },
+        ...(asHere ? { planned: null, failed: null } : { planned: planned.trim(), failed: failed.trim() }),
+        part: part.trim() || null,
       }),
       { scroll: false },
     );
