@@ -11,6 +11,7 @@ export type { CostsHere } from './costsHere';
 export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
 export type { Beside } from './views/besideView';
+export type { Reground } from './views/regroundView';
 export type { Counted } from './views/countedView';
 export type { ForetoldLife, ForetoldYear } from './views/foretoldYear';
 export { changeAsked } from './changeAsked';

@@ -28,6 +28,7 @@ export {
   manyRunningEdges,
   manyUncutEdges,
   manyWearReadings,
+  manyLivesReground,
   manyLosses,
   maybeChangeCosts,
   maybeLadder,

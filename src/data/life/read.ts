@@ -230,6 +230,26 @@ export const manyEdgePictures = (c: Connection, pieceId: number, edgeSetId: numb
     [pieceId, edgeSetId],
   );
 
+/**
+ * The latest regrinds of a cutter that came back or were lost there: what each cost, and the life after it where that cut one
+ * material alone; else minutes are null.
+ */
+export const manyLivesReground = (c: Connection, itemId: number, limit: number) =>
+  many<{
+    lost: boolean;
+    costCents: number | null;
+    materialId: number | null;
+    minutes: number | null;
+    ended: Ending | null;
+  }>(
+    c,
+    `select b.lost, b.cost_cents, case when n.materials = 1 and n.minutes > 0 then n.material_id end as material_id,
+       case when n.materials = 1 and n.minutes > 0 then n.minutes end as minutes, n.ended
+     from piece p join regrind_out o on o.piece_id = p.id join regrind_back b on b.out_entry_id = o.entry_id
+     join live_entry e on e.id = b.entry_id left join life_now n on n.edge_set_id = b.edge_set_id
+     where p.item_id = $1 order by b.entry_id desc limit $2`,
+    [itemId, limit],
+  );
 /** What a change and a failure cost, as it was said last. */
 export const maybeChangeCosts = (c: Connection) =>
   maybeOne<CostsSaid>(

@@ -42,6 +42,7 @@ import type { ChangeAsked } from '../changeAsked';
 import { costsHere, type CostsHere } from '../costsHere';
 import { type Beside, besideView, type HolderApart, holdersApart } from './besideView';
 import { type Counted, countedIn, withoutCurve } from './countedView';
+import { regroundView, type Reground } from './regroundView';
 import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
 
 interface LifeRecord {
@@ -95,6 +96,8 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   /** What lives of its family are counted in, and the same lives counted so or as was asked for; null: in minutes, or not known. */
   measure: Measure;
   counted: Counted | null;
+  /** Those that were ground again beside fresh ones; null: none of them has cut this material since. */
+  reground: Reground | null;
   /** The one it is held beside; null: none was asked for, or it has no lives in this material. */
   beside: Beside | null;
 }
@@ -240,6 +243,7 @@ export async function lifeSheet(
       .filter((o) => o.itemId !== item.id)
       .slice(0, OTHERS_SHOWN)
       .map(({ code, lives }) => ({ code, lives })),
+    reground: await regroundView(c, item, material.id, times, edge),
     beside: beside === null ? null : await besideView(c, loaded, material.id, beside),
     next: next && withoutCurve(next),
     counted: measure === 'minutes' ? null : countedIn(lives, measure),

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { CHANGE_BASES } from '@/core/jobs';
+import { agesBy } from '@/core/life';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';
 import type { JobLine } from '@/crib/jobs';
@@ -139,10 +140,16 @@ function WhenItPays({
           ? `By cost: run to the sign, ${change.why ?? 'no planned change pays'}.`
           : `A planned change costs ${change.costs.planned.toFixed(2)}, a failure ${change.costs.failure.toFixed(2)}.`}
       </p>
+      {agesBy(life) !== 'wears out' && change.parts !== null && (
+        <p className="soft small">
+          The lives do not say for sure that it wears out with age: where it fails by chance, no planned
+          change pays.
+        </p>
+      )}
       <Acts>
         {change.parts !== null && (
           <Button size="small" onClick={() => onTake({ parts: String(change.parts), basis: 'cost' })}>
-            {change.parts} parts: costs least
+            {change.parts} parts: costs least, saves {percent(change.saving)}
           </Button>
         )}
         {risky.map(({ share, parts }) => (

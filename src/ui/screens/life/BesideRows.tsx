@@ -52,6 +52,22 @@ export function BesideRows({ line }: { line: LifeSheet }) {
   );
 }
 
+/** Those that were ground again beside fresh ones: whether grinding pays. */
+export function RegroundRows({ line }: { line: LifeSheet }) {
+  const { reground } = line;
+  if (!reground) return null;
+  return (
+    <section aria-label="Ground again">
+      <h2>Ground again</h2>
+      <p className="soft small">
+        {reground.lives} {reground.lives === 1 ? 'life' : 'lives'} after grinding in {line.material.name};{' '}
+        {reground.sent} sent in all, {reground.lost === 0 ? 'none' : reground.lost} lost there.
+      </p>
+      <Compared key={`${line.item.code} reground`} line={line} beside={reground} />
+    </section>
+  );
+}
+
 function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
   const { compared: k, rates } = beside;
   const [pays, setPays] = useState(false);
@@ -110,7 +126,7 @@ function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
       </div>
       <p className="soft small">
         In one material, whatever the speeds and depths were. Edges alone: the minutes to change them, and
-        parts that are lost, come on top; a cutter that is ground again costs less.
+        parts that are lost, come on top; what is ground again is told apart from what is new.
       </p>
     </>
   );

@@ -18,7 +18,7 @@ import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
-import { BesideRows } from './BesideRows';
+import { BesideRows, RegroundRows } from './BesideRows';
 import { CountedIn } from './CountedIn';
 import { ChangeRows } from './ChangeRows';
 import { ForetoldRows } from './ForetoldRows';
@@ -58,6 +58,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
           <CountedIn line={open} />
           <SurvivalChart life={open} />
           <BesideRows line={open} />
+          <RegroundRows line={open} />
           <h2>All cutters</h2>
           <Table>
             <TableHead>
