@@ -89,6 +89,8 @@ const RUNOUT: Record<string, readonly number[]> = {
   'CC16-40': [0.016, 0.018, 0.017, 0.019],
 };
 const IN_USE_SINCE: Record<string, string> = { 'SH14-40': '2023-09-04', 'CC16-40': '2015-06-01' };
+/** Parts of drills that were ground again: two thirds of a new one, for a third of its price. */
+const GROUND = [58, 66, 51];
 const STICKOUT: Record<string, string> = { EM14: '38', 'EM14-U': '38', D9: '52', 'D9-S': '52' };
 /** Minutes of a part: 1 in the mill's, a quarter in the drill's two holes. */
 const MILLED =
@@ -150,10 +152,16 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     return Number(operation);
   };
   /** One life, half of it logged on its first day. */
-  const live = async (operation: number, t: number, [item, holder, parts, kind]: Life, days: number) => {
+  const live = async (
+    operation: number,
+    t: number,
+    [item, holder, parts, kind]: Life,
+    days: number,
+    again?: string,
+  ) => {
     clock = new Date(Date.UTC(clock.getUTCFullYear(), clock.getUTCMonth(), clock.getUTCDate() + 1, 7, 0));
     const { tag } = await act('buildAssembly', {
-      ...{ cutter: { item, place: item.startsWith('D') ? 'CAB1-B' : 'CAB1-A' } },
+      cutter: again ? { piece: again } : { item, place: item.startsWith('D') ? 'CAB1-B' : 'CAB1-A' },
       ...{
         holder: { item: holder, place: 'HOLD', ...(marks.has(holder) ? { marked: marks.get(holder) } : {}) },
       },
@@ -209,7 +217,12 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     winner: 'second',
     words: 'EM14 no more, but for what lies here',
   });
-  const drilled = await job('J-0656', 'Flange', [...DRILLS, ...TRIED], DRILLED);
+  const drilled = await job(
+    'J-0656',
+    'Flange',
+    [...DRILLS, ...TRIED, ...GROUND.map((parts): Life => ['D9', 'DC13-40', parts, 'worn'])],
+    DRILLED,
+  );
   for (const life of DRILLS) await live(drilled, 2, life, 7);
   await act(
     'lookOverHolder',
@@ -226,6 +239,20 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     why: 'a fifth cheaper',
   });
   for (const life of TRIED) await live(drilled, 2, life, 9);
+  // The oldest that wore out in the good holder were ground again, and cut on.
+  const worn = await db.query<{ mark: string }>(
+    `select p.mark from piece p join item i on i.id = p.item_id join life_now n on n.piece_id = p.id
+     where i.code = 'D9' and n.ended = 'worn' order by p.id limit 3`,
+  );
+  for (const [i, parts] of GROUND.entries()) {
+    const piece = worn[i]!.mark;
+    await act('sendToRegrind', { piece, to: 'SLIP', wanted: 'point and margins, coated as it was' }, 'JB');
+    clock = new Date(clock.getTime() + 5 * DAY);
+    const dc = (8.98 - i / 100).toFixed(2);
+    const back = { place: 'CAB1-B', dc, lcf: '44', recoated: 'TiAlN', costCents: 1350 };
+    await act('takeFromRegrind', { piece, ...back }, 'JB');
+    await live(drilled, 2, ['D9', 'DC13-40', parts, 'worn'], 4, piece);
+  }
   clock = new Date(Math.max(clock.getTime(), now.getTime() - 26 * DAY));
   await act('lookOverHolder', { mark: marks.get('SH14-40'), found: 'good', runout: '0.004' }, 'JB');
   await act('changeStud', { mark: marks.get('SH14-40'), torque: '60' }, 'JB');

@@ -25,6 +25,11 @@ export const LIMITS = {
   ),
   forecasts: limit(1_000, 'lives', 'lives of a year that are held against what was foretold of them'),
   markedHolders: limit(2_000, 'marks', 'holders, extensions and collets with a mark of their own'),
+  scrapKinds: limit(
+    1_000,
+    'kinds',
+    'kinds of cutters and inserts in the scrap that are weighed and sold at once',
+  ),
   heldParts: limit(10_000, 'parts', 'parts held at once'),
   notes: limit(2_000, 'characters', 'a note'),
 

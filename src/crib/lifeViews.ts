@@ -8,6 +8,7 @@ import {
   HELD,
   HOLDERS,
   LIVES,
+  NOTHING,
 } from '@/core/questions';
 import { localDay } from '@/core/units';
 import { breakageSheet, breakagesView } from '@/crib/breakage';
@@ -15,6 +16,7 @@ import type { Crib } from '@/crib/door';
 import { heldView, holdSheet, traceView } from '@/crib/held';
 import { holderSheet, holdersView } from '@/crib/holders';
 import { changeAsked, lifeSheet, lifeView } from '@/crib/life';
+import { scrapView } from '@/crib/secondlife';
 import { type View, view } from '@/crib/viewOf';
 
 const today = (crib: Crib): string => localDay(crib.now(), crib.zone);
@@ -69,5 +71,11 @@ export const LIFE_VIEWS: readonly View[] = [
     'One of them with its life: clampings, runout over them, when it was looked over, its studs, its falls.',
     A_HOLDER,
     (crib, { mark }) => holderSheet(crib.db, mark ?? '', today(crib), crib.zone),
+  ),
+  view(
+    'scrap',
+    'What lies in the scrap by substrate: pieces, what they weigh at most, what they fetch at the last price; what was sold.',
+    NOTHING,
+    (crib) => scrapView(crib.db),
   ),
 ];

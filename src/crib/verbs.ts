@@ -52,7 +52,7 @@ import { judgeMeasurement, recordMeasurement } from '@/crib/measuring';
 import { setBackups } from '@/crib/keeping';
 import { setRole, setSecondPerson } from '@/crib/people';
 import { addPlace, bookCount, enterCount, startCount } from '@/crib/places';
-import { gradePiece, sendToRegrind, setLadder, takeFromRegrind } from '@/crib/secondlife';
+import { gradePiece, sellScrap, sendToRegrind, setLadder, takeFromRegrind } from '@/crib/secondlife';
 import {
   addMachine,
   addMaterial,
@@ -111,6 +111,7 @@ const DONE = [
   enterCount,
   bookCount,
   gradePiece,
+  sellScrap,
   sendToRegrind,
   takeFromRegrind,
   stateSeat,

@@ -1,6 +1,7 @@
 import { savedViews } from '@/crib/catalogue';
 import { consignedView } from '@/crib/consigned';
 import { countView, placesView, placeView } from '@/crib/places';
+import { scrapView } from '@/crib/secondlife';
 import { shopView } from '@/crib/shop';
 import { movementsView, stockView } from '@/crib/stock';
 import { OF_STOCK, questionOf } from '@/ui/screens/common/question';
@@ -34,6 +35,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
               }
             : null
         }
+        scrap={show === 'scrap' ? await scrapView(db) : null}
         consigned={show === 'theirs' ? await view(consignedView) : null}
         shop={await view(shopView)}
         saved={await view(savedViews)}

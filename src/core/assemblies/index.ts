@@ -13,7 +13,7 @@ export { fitsNext } from './fitsNext';
 export { isSeated, PART_KINDS } from './parts';
 export type { CutterDetails, HolderDetails, Part, PartKind } from './parts';
 // What it weighs, how fast it may turn, how far it gives way
-export { revolvedVolume, weightOf } from './weight';
+export { cutterKg, revolvedVolume, weightOf } from './weight';
 export { permissibleUnbalance } from './permissibleUnbalance';
 export { rpmLimit } from './rpmLimit';
 export type { Weight } from './weight';

@@ -116,6 +116,29 @@ export function weightOf(build: {
   };
 }
 
+/**
+ * Weight of a whole cutter, kg, and by what: as stated, else its outline turned about the axis times the density of its
+ * substrate, flutes and bores taken as full, so that it weighs no more. `out`: as far as it stands out of what carries it,
+ * where it sits by a bore or thread. null: its substrate has no density here. Example: carbide of 10 x 72: 0.082 kg.
+ */
+export function cutterKg(
+  c: CutterGeometry,
+  details: CutterDetails,
+  out = 0,
+): { kg: number | null; by: string; density: number | null } {
+  if (details.WT !== null) return { kg: details.WT, by: 'stated', density: null };
+  const body = details.RPM_MAX !== undefined;
+  const density = DENSITY[body ? 'steel' : (details.SUBSTRATE ?? '')];
+  if (density === undefined) return { kg: null, by: 'substrate not known', density: null };
+  const whole = isSeated(details.SHANK) ? out : Math.max(out, c.OAL ?? 0);
+  const outline = cutterOutline(c, whole);
+  return {
+    kg: kgOf(revolvedVolume([...outline.flute, ...outline.shank]), density),
+    by: `outline × ${density} g/cm³`,
+    density,
+  };
+}
+
 function countCutter(
   c: CutterGeometry,
   details: CutterDetails,
@@ -125,19 +148,10 @@ function countCutter(
   count: (name: string, kg: number | null, source: string) => void,
 ): void {
   const name = 'cutter';
-  if (details.WT !== null) return count(name, details.WT, 'stated');
-  const body = details.RPM_MAX !== undefined;
-  const density = DENSITY[body ? 'steel' : (details.SUBSTRATE ?? '')];
-  if (density === undefined) return count(name, null, 'substrate not known');
-  const seated = isSeated(details.SHANK);
-  const whole = seated ? stickout : Math.max(stickout, c.OAL ?? 0);
-  const outline = cutterOutline(c, whole);
-  const all = kgOf(revolvedVolume([...outline.flute, ...outline.shank]), density);
+  const { kg, by, density } = cutterKg(c, details, stickout);
+  if (kg === null || density === null) return count(name, kg, by);
+  const whole = isSeated(details.SHANK) ? stickout : Math.max(stickout, c.OAL ?? 0);
   const gripped = Math.max(0, whole - stickout);
   const displaced = inSteel ? kgOf((Math.PI / 4) * (c.DMM ?? c.DC) ** 2 * gripped, 7.85) : 0;
-  count(
-    name,
-    all - displaced,
-    `outline × ${density} g/cm³${displaced ? ', less the steel its shank takes the place of' : ''}`,
-  );
+  count(name, kg - displaced, `${by}${displaced ? ', less the steel its shank takes the place of' : ''}`);
 }

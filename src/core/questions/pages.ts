@@ -56,7 +56,7 @@ export const PAGES = {
     open: 'code',
     sheet: 'code',
     new: ['place'],
-    show: ['places', 'stock', 'theirs', 'loans', 'regrind', 'counts', 'moves'],
+    show: ['places', 'stock', 'theirs', 'loans', 'regrind', 'scrap', 'counts', 'moves'],
     cols: 'words',
   },
   exchange: {},

@@ -358,6 +358,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('holdCutter', { piece: 'E-0002', why: 'fell on the floor' });
   await everyView();
   await does('clearCutter', { piece: 'E-0002', found: 'whole' });
+  await everyView();
+  await does('sellScrap', { substrate: 'carbide', kg: '0.1', perKgCents: 1800 });
   await does('markHolder', { item: 'SL10', since: '2020-03-01' });
   await does('lookOverHolder', { mark: 'H-0001', found: 'good' });
   await does('changeStud', { mark: 'H-0001' });

@@ -527,6 +527,14 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     () => ({ piece: 'E-0002', found: 'whole under the loupe' }),
     () => crib.do('holdCutter', { piece: 'E-0002', why: 'fell on the floor' }),
   ],
+  [
+    'sellScrap',
+    () => ({ substrate: 'carbide', kg: '0.1', perKgCents: 1800 }),
+    async () => {
+      await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 1 });
+      await crib.do('scrapStock', { item: 'EM10', from: 'S1', quantity: 1, reason: 'chipped' });
+    },
+  ],
   ['setChangeCosts', () => ({ minuteCents: 120, changeMinutes: 4, failureMinutes: 20 })],
   ['markHolder', () => ({ item: 'SL10', since: '2020-03-01' })],
   [

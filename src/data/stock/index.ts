@@ -1,5 +1,7 @@
 // Rows
 export type {
+  ScrapRow,
+  ScrapSaleRow,
   BalanceRow,
   LoanRow,
   MovementQuestion,
@@ -34,6 +36,7 @@ export {
   manySeatings,
   maybeMounted,
 } from './read/bodies';
+export { countScrapUnknown, manyScrap, manyScrapSales } from './read/scrap';
 export { manySettlements, manyTakings } from './read/consigned';
 export {
   manyCountLines,
@@ -68,6 +71,8 @@ export {
   insertRegrindOut,
   insertReservation,
   insertSeatState,
+  insertScrapSale,
+  insertScrapSaleLine,
   insertSettlement,
   insertUnmounting,
   lotOf,

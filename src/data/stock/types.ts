@@ -1,4 +1,4 @@
-import type { Family, ItemKind } from '@/core/cutters';
+import type { Family, ItemKind, Substrate } from '@/core/cutters';
 import type { PlaceKind } from '@/core/stock';
 import type { ItemQuestion } from '@/data/catalogue';
 
@@ -248,4 +248,23 @@ export interface SeatRow {
   seat: number;
   damaged: boolean;
   note: string | null;
+}
+
+/** Pieces of an item that lie in the scrap and were not sold. */
+export interface ScrapRow {
+  itemId: number;
+  substrate: Substrate;
+  quantity: number;
+  /** All of it that was ever scrapped. */
+  total: number;
+}
+export interface ScrapSaleRow {
+  entryId: number;
+  substrate: Substrate;
+  kg: number;
+  perKgCents: number;
+  buyer: string | null;
+  pieces: number;
+  happenedAt: Date;
+  who: string;
 }

@@ -130,3 +130,14 @@ export const insertSettlement = inserts<{
 }>('settlement');
 
 export const insertReservation = inserts<{ itemId: number; jobId: number; quantity: number }>('reservation');
+
+export const insertScrapSale = inserts<{
+  substrate: string;
+  kg: number;
+  perKgCents: number;
+  buyer: string | null;
+}>('scrap_sale');
+
+export const insertScrapSaleLine = inserts<{ itemId: number; quantity: number; total: number }>(
+  'scrap_sale_line',
+);

@@ -6,6 +6,7 @@ import { linkTo } from '@/core/links';
 import type { SavedView } from '@/crib/catalogue';
 import type { ConsignedView } from '@/crib/consigned';
 import type { CountView, PlacesView, PlaceView } from '@/crib/places';
+import type { ScrapView } from '@/crib/secondlife';
 import type { ShopView } from '@/crib/shop';
 import type { MovementsView, StockView } from '@/crib/stock';
 import { VerbForm } from '@/ui/kit/form';
@@ -16,7 +17,7 @@ import { SET_UP } from '@/ui/screens/common/setUp';
 import type { Answered } from '@/ui/screens/common/useAnswer';
 import { Consigned } from '@/ui/screens/consigned';
 import { Loans } from '@/ui/screens/loans';
-import { Regrinds } from '@/ui/screens/secondlife';
+import { Regrinds, Scrap } from '@/ui/screens/secondlife';
 import { Moves } from '@/ui/screens/stock';
 import { StockTable } from '@/ui/screens/stock';
 import { Middle, useScreenScan } from '@/ui/shell';
@@ -32,13 +33,25 @@ interface Props {
   moves: MovementsView | { problem: string } | null;
   /** null: not asked for. */
   stock: Answered<StockView> | null;
+  /** null: not asked for. */
+  scrap?: ScrapView | null;
   consigned: ConsignedView | null;
   shop: ShopView;
   saved: SavedView[];
 }
 
 /** Places and what lies in them; who has what; count sheets; what moved. */
-export function PlacesScreen({ view, place, count, moves, stock, consigned, shop, saved }: Props) {
+export function PlacesScreen({
+  view,
+  place,
+  count,
+  moves,
+  stock,
+  scrap = null,
+  consigned,
+  shop,
+  saved,
+}: Props) {
   const query = useQuery('places');
   const router = useRouter();
   const show = query.get('show') ?? 'places';
@@ -54,6 +67,7 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
     ['stock', 'All stock', 0],
     ['loans', 'Who has what', view.loans.length],
     ['regrind', 'Being reground', view.regrinds.length],
+    ['scrap', 'Scrap', 0],
     ['counts', 'Counts', view.sheets.filter((s) => s.bookedEntryId === null).length],
     ['theirs', 'Suppliers’ own', 0],
     ['moves', 'What moved', 0],
@@ -103,6 +117,7 @@ export function PlacesScreen({ view, place, count, moves, stock, consigned, shop
       {show === 'theirs' && consigned && <Consigned view={consigned} />}
       {show === 'loans' && <Loans view={view} />}
       {show === 'regrind' && <Regrinds view={view} />}
+      {scrap && <Scrap view={scrap} />}
       {show === 'counts' && <Sheets view={view} />}
       {show === 'moves' && moves && <Moves view={moves} />}
     </Middle>

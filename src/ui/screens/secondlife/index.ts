@@ -1,2 +1,3 @@
 export { Ladder } from './Ladder';
 export { Regrinds } from './Regrinds';
+export { Scrap } from './Scrap';
