@@ -59,6 +59,8 @@ export type { Dot, LandInPicture } from './wear/landInPicture';
 // What to expect of the next one, and of this one
 export { consumption, expectLife, assumedCounts } from './expect/expectLife';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
+export { assumedFromLike } from './expect/likeMaterials';
+export type { LivesElsewhere } from './expect/likeMaterials';
 export { assumedWeight, nextLife } from './expect/nextLife';
 export type { AssumedAgainstSeen, NextLife } from './expect/nextLife';
 export { cameOut, foretoldHeld, OUTCOMES, SHARES_FORETOLD } from './expect/foretold';

@@ -256,3 +256,32 @@ it('as how many lives an assumed one counts is learnt from how such figures did 
   expect(next!.mean).toBeCloseTo(20, 0);
   expect(next!.to / next!.from).toBeGreaterThan(2);
 });
+
+it('of a material in which nobody knows it, its lives in others of the group are assumed, and of no other group', async () => {
+  await crib.do('addMaterial', { code: 'C35', name: 'Softer steel', isoGroup: 'P' });
+  const facts = Object.fromEntries(
+    Object.entries({ DC: '10', DMM: '10', LCF: '22', OAL: '72', NOF: '4' }).map(([symbol, value]) => [
+      symbol,
+      { value, origin: 'maker' },
+    ]),
+  );
+  await crib.do('addItem', { kind: 'cutter', family: 'square', code: 'EM-Z', facts });
+  await crib.do('receiveStock', { item: 'EM-Z', place: 'S1', quantity: 6 });
+  const rows = await crib.db.query<{ id: number; code: string }>('select id, code from material');
+  const { id: item } = (await crib.db.query<{ id: number }>(`select id from item where code = 'EM-Z'`))[0]!;
+  const in_ = async (code: string) => {
+    const book = await loadLifeBook(crib.db, [item]);
+    return book.expectation(item, rows.find((r) => r.code === code)!.id);
+  };
+  expect(await in_('C35')).toBeNull();
+  for (const parts of [30, 40, 50]) await live({ C45: parts }, 'worn', { item: 'EM-Z', place: 'S1' });
+  // Three failures with a mean of 40 in steel of the same group.
+  expect(await in_('C35')).toMatchObject({ minutes: 40, basis: 'assumed', lives: 0 });
+  expect((await in_('C35'))!.because.values).toContainEqual({
+    ...{ name: 'assumed', value: '40 min', source: 'its lives in C45, of group P as well' },
+  });
+  expect(await in_('AL')).toBeNull();
+  // What somebody states of it goes before.
+  await crib.do('stateFacts', { item: 'EM-Z', assumedLife: { minutes: 70, origin: 'maker' } });
+  expect(await in_('C35')).toMatchObject({ minutes: 70 });
+});

@@ -51,7 +51,13 @@ it('a reground edge of 12.00 that lasts half as long as a new one of 31.50 costs
   const { reground, lives } = await sheet();
   // A reground life is told apart: it is none of the fresh ones.
   expect(lives).toBe(4);
-  expect(reground).toMatchObject({ lives: 4, sent: 4, lost: 0, compared: { longer: 'first' } });
+  expect(reground).toMatchObject({
+    lives: 4,
+    sent: 4,
+    lost: 0,
+    compared: { longer: 'first' },
+    cheaper: null,
+  });
   expect(reground!.compared.times?.value).toBeCloseTo(2, 1);
   const { first, second } = reground!.rates;
   expect(first.edge.cents).toBe(3150);

@@ -18,6 +18,13 @@ export interface EdgeRate {
   aMinute: { cents: number; from: number; to: number } | null;
 }
 
+/** Which of two costs less a minute in the cut, where their 95 % limits do not meet; null: cannot say. */
+export const cheaperOf = (first: EdgeRate, second: EdgeRate): 'first' | 'second' | null => {
+  const [a, b] = [first.aMinute, second.aMinute];
+  if (!a || !b) return null;
+  return a.to < b.from ? 'first' : b.to < a.from ? 'second' : null;
+};
+
 /** What an edge costs a minute of the mean life it has: the longer it lasts, the less. */
 export const edgeRate = (cost: EdgeCost | undefined, mean: Likely | null): EdgeRate => {
   const edge = cost ?? { cents: null, of: 'a new one' };

@@ -3,7 +3,7 @@ export { loadLifeBook, runningBook } from './lifeBook';
 export type { LifeBook, RunningBook } from './lifeBook';
 export { assumedWeights, readAssumedWeights } from './assumedWeights';
 export { lifeTime, lifeTimes } from './lifeTimes';
-export { edgeCosts, edgeRate } from './edgeCosts';
+export { cheaperOf, edgeCosts, edgeRate } from './edgeCosts';
 export type { EdgeCost, EdgeRate } from './edgeCosts';
 export { judgedTrials, turnsOf } from './trials';
 export type { Trial, Turn } from './trials';

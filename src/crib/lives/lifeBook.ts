@@ -22,7 +22,8 @@ import {
   manyRunningEdges,
   type RunningRow,
 } from '@/data/life';
-import { assumedIn, type AssumedWeights, readAssumedWeights } from './assumedWeights';
+import { manyMaterials, type MaterialRow } from '@/data/shop';
+import { assumedIn, type AssumedWeights, likeLives, readAssumedWeights } from './assumedWeights';
 import { lifeTimes } from './lifeTimes';
 
 /** What to expect of some cutters in a material, and what some edge sets have left. */
@@ -48,6 +49,7 @@ export const loadLifeBook = async (
     await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned),
     await manyAssumedLives(c, itemIds),
     await readAssumedWeights(c),
+    await manyMaterials(c),
     edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [],
   );
 
@@ -63,13 +65,15 @@ export async function runningBook(
   const running = await manyRunningEdges(c, items);
   const times = await manyLifeTimes(c, items, DEFAULTS.livesReckoned);
   const assumed = await manyAssumedLives(c, items);
-  return { ...lifeBook(times, assumed, weights ?? (await readAssumedWeights(c)), running), running };
+  const known = weights ?? (await readAssumedWeights(c));
+  return { ...lifeBook(times, assumed, known, await manyMaterials(c), running), running };
 }
 
 function lifeBook(
   lines: readonly LifeTimesRow[],
   assumedLives: readonly AssumedLifeRow[],
   weights: AssumedWeights,
+  materials: readonly MaterialRow[],
   edges: readonly EdgeUseRow[],
 ): LifeBook {
   const times = group(
@@ -78,6 +82,7 @@ function lifeBook(
     (l) => l.materialId,
   );
   const assumed = group(assumedLives, (a) => a.itemId);
+  const like = likeLives(lines, materials);
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const assumedOf = (itemId: number, materialId: number): AssumedLife | null => {
     const a = assumedIn(assumed.get(itemId) ?? [], materialId);
@@ -88,7 +93,7 @@ function lifeBook(
           guess: a.origin === 'guess',
           ...weights.get(a.origin),
         }
-      : null;
+      : like(itemId, materialId, weights.get('like materials'));
   };
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();

@@ -9,7 +9,7 @@ import {
   surveyLives,
 } from '@/core/life';
 import { loadItems } from '@/crib/catalogue';
-import { edgeCosts, type EdgeRate, edgeRate, lifeTime, lifeTimes } from '@/crib/lives';
+import { cheaperOf, edgeCosts, type EdgeRate, edgeRate, lifeTime, lifeTimes } from '@/crib/lives';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyLifeTimes, manyLivesInHolders } from '@/data/life';
@@ -24,6 +24,8 @@ export interface Beside {
   longest: number;
   compared: LivesCompared;
   rates: { first: EdgeRate; second: EdgeRate };
+  /** Which costs less a minute in the cut; null: cannot say. */
+  cheaper: 'first' | 'second' | null;
 }
 
 /** The lives of an item in a material beside those of another; null where the other has none there. */
@@ -44,6 +46,10 @@ export async function besideView(
   const [first, second] = [lifeTimes(mine), lifeTimes(its)];
   const compared = compareLives(first, second);
   const costs = await edgeCosts(c, [item, loaded]);
+  const rates = {
+    first: edgeRate(costs.get(item.id), compared.means.first),
+    second: edgeRate(costs.get(row.id), compared.means.second),
+  };
   return {
     code: loaded.code,
     words: loaded.words,
@@ -51,10 +57,8 @@ export async function besideView(
     steps: surveyLives(second).steps,
     longest: Math.max(...second.map((l) => l.minutes)),
     compared,
-    rates: {
-      first: edgeRate(costs.get(item.id), compared.means.first),
-      second: edgeRate(costs.get(row.id), compared.means.second),
-    },
+    rates,
+    cheaper: cheaperOf(rates.first, rates.second),
   };
 }
 

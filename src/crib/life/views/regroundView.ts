@@ -1,6 +1,6 @@
 import { DEFAULTS } from '@/core/defaults';
 import { compareLives, type LifeTime, surveyLives } from '@/core/life';
-import { type EdgeCost, edgeRate, lifeTime } from '@/crib/lives';
+import { cheaperOf, type EdgeCost, edgeRate, lifeTime } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import { manyLivesReground } from '@/data/life';
 import type { Beside } from './besideView';
@@ -28,6 +28,10 @@ export async function regroundView(
   );
   if (!again.length) return null;
   const compared = compareLives(fresh, again);
+  const rates = {
+    first: edgeRate(newOne, compared.means.first),
+    second: edgeRate(regrindCost(rows), compared.means.second),
+  };
   return {
     code: 'reground',
     words: `${item.code}, ground again`,
@@ -35,10 +39,8 @@ export async function regroundView(
     steps: surveyLives(again).steps,
     longest: Math.max(...again.map((l) => l.minutes)),
     compared,
-    rates: {
-      first: edgeRate(newOne, compared.means.first),
-      second: edgeRate(regrindCost(rows), compared.means.second),
-    },
+    rates,
+    cheaper: cheaperOf(rates.first, rates.second),
     sent: rows.length,
     lost: rows.filter((r) => r.lost).length,
   };

@@ -77,6 +77,11 @@ function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
       <p>
         <b>{verdict(k, names)}</b> {doubt(k)}
       </p>
+      {beside.cheaper && (
+        <p>
+          <b>{names[beside.cheaper]} costs less a minute in the cut</b>, by edges alone.
+        </p>
+      )}
       <Rows>
         {k.times && (
           <Row name={`${names.first} lasts, against ${names.second}`} note={likelyTimes(k.times)}>
