@@ -56,7 +56,7 @@ it('a reground edge of 12.00 that lasts half as long as a new one of 31.50 costs
     sent: 4,
     lost: 0,
     compared: { longer: 'first' },
-    cheaper: null,
+    cheaper: 'second',
   });
   expect(reground!.compared.times?.value).toBeCloseTo(2, 1);
   const { first, second } = reground!.rates;
