@@ -111,14 +111,14 @@ const ASKED_BY: Record<string, readonly string[]> = {
     'crib/rack/cards.ts',
     'crib/buying/demand.ts',
     'crib/assemblies/taking.ts',
-    'crib/stock/views/takeableView.ts',
+    'crib/stock/views/sources.ts',
   ],
   countsAs: [
     'core/stock',
     'core/choosing/chooseCutter.ts',
     'crib/assemblies/taking.ts',
     'crib/buying/demand.ts',
-    'crib/stock/views/takeableView.ts',
+    'crib/stock/views/sources.ts',
   ],
   freeFor: [
     'core/stock',
@@ -135,6 +135,13 @@ const ASKED_BY: Record<string, readonly string[]> = {
   consumption: ['core/life', 'crib/life', 'crib/lives', 'crib/buying/views/buyingView.ts'],
   expectLife: ['core/life', 'crib/life', 'crib/lives'],
   cameOut: ['core/life', 'crib/life'],
+  judgeHolder: ['core/holders', 'crib/stock/markedHolders.ts'],
+  holderDue: ['core/holders', 'crib/stock/markedHolders.ts'],
+  measuredBefore: ['core/holders', 'crib/rack/holdersOn.ts'],
+  gaugeOfSize: ['core/life', 'crib/life/verbs/recordWear.ts'],
+  changeCosts: ['core/life', 'crib/life/costsHere.ts'],
+  assumedFromLike: ['core/life', 'crib/lives'],
+  cheaperOf: ['crib/lives', 'crib/life'],
   judgeBackups: ['core/keeping', 'crib/keeping/views/keepingView.ts'],
 };
 it.each(Object.entries(ASKED_BY))('%s is asked where it is to be, and judged again nowhere', (name, by) => {

@@ -112,6 +112,14 @@ it('the views of a small crib answer what the screens are tested on', async () =
   await crib.do('holdParts', { operation: other, from: 4, to: 5, why: 'E-0003 broke', ending: broke });
   await crib.do('judgeParts', { hold: 'Q-0001', from: 4, verdict: 'rework' });
   await crib.do('holdCutter', { piece: 'E-0002', why: 'fell on the floor' });
+  // A holder with a mark that fell, and one that is long in use and was never looked over; an end mill in the scrap, and more sold.
+  await crib.do('markHolder', { item: 'SL10', since: '2020-03-01' });
+  await crib.do('markHolder', { item: 'SL10' });
+  await crib.do('dropHolder', { mark: 'H-0002', words: 'off the cart' });
+  const scrapped = { item: 'EM12', from: 'CAB1-A', quantity: 1, reason: 'chipped' };
+  await crib.do('scrapStock', scrapped);
+  await crib.do('sellScrap', { substrate: 'carbide', kg: '0.1', perKgCents: 1800 });
+  await crib.do('scrapStock', scrapped);
 
   const ask: Record<string, string> = {
     shop: '',
@@ -140,6 +148,9 @@ it('the views of a small crib answer what the screens are tested on', async () =
     breakages: '',
     breakage: `ending=${broke}`,
     held: '',
+    holders: '',
+    holder: 'mark=H-0002',
+    scrap: '',
     hold: 'number=Q-0001',
     trace: 'job=J-2&part=5',
   };

@@ -9,7 +9,7 @@ import { BACK_FIRST, mustBeInCrib } from '@/crib/stock';
 import { type AssemblyRow, manyParts, nextNumber, type PartRow } from '@/data/assemblies';
 import { type ItemRow, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { manyHolderIn, type MarkedRow, maybeMarked } from '@/data/holders';
+import { manyHolderIn } from '@/data/holders';
 import { insertEdgeSet, manyLatestWear, maybeLadder } from '@/data/life';
 import {
   insertMovement,
@@ -21,6 +21,7 @@ import {
   onePlaceOfKind,
   type PieceRow,
 } from '@/data/stock';
+import { takeMarked } from './takeMarked';
 
 /** Where the cutter comes from: unused stock of an item at a place, or a marked piece that lies in the crib. */
 export const cutterSourceSchema = {
@@ -167,37 +168,6 @@ export async function takeHeld(
     put.push({ ...of, outMm: out?.mm ?? null, outEntered: out?.entered ?? null });
   }
   return { ...taken, parts: put };
-}
-
-/** The one of a mark, which must be of that item and in no other build, nor twice in this one. */
-async function takeMarked(
-  c: Connection,
-  moment: Moment,
-  name: string,
-  mark: string,
-  item: ItemRow,
-  had: Set<number>,
-): Promise<MarkedRow> {
-  const one = found(await maybeMarked(c, mark.toUpperCase()), `${name}.marked`, mark, 'mark of a holder');
-  if (one.itemId !== item.id)
-    throw new Problem('REFUSED', `${one.mark} is a ${one.item}, not a ${item.code}`, {
-      field: `${name}.marked`,
-      value: one.mark,
-      limit: `one that is a ${item.code}`,
-      wayOut: 'Read its mark again, or take it as what it is.',
-    });
-  if (one.tag !== null || had.has(one.id))
-    throw new Problem('CONFLICT', `${one.mark} is in ${one.tag ?? 'this build'} already`, {
-      field: `${name}.marked`,
-      value: one.mark,
-      limit: 'one that is in no build',
-      wayOut: 'Take that build down first; or read the mark again.',
-    });
-  had.add(one.id);
-  moment.leansOn(one.entryId);
-  // Whoever takes that back would have it in two builds.
-  moment.leansOn(one.freedEntryId);
-  return one;
 }
 
 /** Refuses an extension of which nobody says how far it stands out: no length could be expected of the build. */

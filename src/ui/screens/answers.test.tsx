@@ -17,6 +17,7 @@ import { RegistersScreen } from '@/ui/screens/registers/RegistersScreen';
 import { HistoryScreen } from '@/ui/screens/ledger/HistoryScreen';
 import { BreakagesScreen } from './breakage/BreakagesScreen';
 import { HeldScreen } from './breakage/HeldScreen';
+import { HoldersScreen } from '@/ui/screens/holders';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
 import { LifeScreen } from '@/ui/screens/life/LifeScreen';
 import { PlacesScreen } from '@/ui/screens/places/PlacesScreen';
@@ -230,6 +231,13 @@ const SCREENS: [name: string, asked: string, drawn: () => ReactElement, says: Re
     () => <HeldScreen view={answer('held')} open={null} trace={answer('trace')} />,
     /H-33.*cut parts 2 to 3 of J-2 since the last good one/,
   ],
+  [
+    'holders',
+    'open=H-0002',
+    () => <HoldersScreen view={answer('holders')} open={answer('holder')} />,
+    /was dropped, and nobody has looked it over since.*H-0001.*nobody has looked it over yet/,
+  ],
+  ['scrap', 'show=scrap', () => <PlacesScreen {...places} scrap={answer('scrap')} />, /0\.1 kg carbide/],
   ['machines', 'open=M2', () => <MachinesScreen shop={shop} />, /Mill 2/],
   ['entries', '', () => <HistoryScreen lines={answer('entries')} />, /J-1/],
 ];

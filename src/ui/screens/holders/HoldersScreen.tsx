@@ -70,7 +70,7 @@ export function HoldersScreen({ view, open }: { view: HoldersView; open: HolderS
               <TableCell>Mark</TableCell>
               <TableCell>How it stands</TableCell>
               <TableCell>Next due</TableCell>
-              <TableCell className="num">
+              <TableCell className="num" sx={NOT_ON_A_PHONE}>
                 Clampings <span className="soft small">since looked over</span>
               </TableCell>
               <TableCell>Where</TableCell>
@@ -140,7 +140,9 @@ function HolderRow({ line: l, isOpen, href }: { line: HolderLine; isOpen: boolea
           </div>
         ))}
       </TableCell>
-      <TableCell className="num fig">{l.clampings}</TableCell>
+      <TableCell className="num fig" sx={NOT_ON_A_PHONE}>
+        {l.clampings}
+      </TableCell>
       <TableCell>
         {l.tag ? (
           <Link className="fig" href={linkTo('rack', { open: l.tag })}>
@@ -156,4 +158,6 @@ function HolderRow({ line: l, isOpen, href }: { line: HolderLine; isOpen: boolea
   );
 }
 
+/** It stands on the tag of each as well. */
+const NOT_ON_A_PHONE = { display: { xs: 'none', sm: 'table-cell' } };
 const DUE = { look: 'look it over', stud: 'pull stud' } as const;

@@ -169,8 +169,9 @@ function Difference({ line: l, counted }: { line: CountedLine; counted: number }
       </strong>{' '}
       {l.explanations.length ? (
         <Lines small>
-          {l.explanations.map((e) => (
-            <li key={e}>{e}</li>
+          {l.explanations.map((e, i) => (
+            // The books may say the same of two movements.
+            <li key={`${i} ${e}`}>{e}</li>
           ))}
         </Lines>
       ) : (

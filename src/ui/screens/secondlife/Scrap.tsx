@@ -70,20 +70,22 @@ function Heap({ heap: h }: { heap: ScrapHeap }) {
           {h.cents === null ? <Unknown>never sold yet</Unknown> : money(h.cents)}
         </Row>
       </Rows>
-      <Fold label="What it is" says>
-        <Lines small>
-          {h.items.map((x) => (
-            <li key={x.code}>
-              <span className="fig">{x.quantity}</span>{' '}
-              <Link className="fig" href={linkTo('cutters', { open: x.code })}>
-                {x.code}
-              </Link>{' '}
-              <span className="soft">{x.words}</span>
-              {x.kg === null ? `, ${x.by}` : `, ${x.kg.toFixed(3)} kg, ${x.by}`}
-            </li>
-          ))}
-        </Lines>
-      </Fold>
+      <div>
+        <Fold label="What it is" says>
+          <Lines small>
+            {h.items.map((x) => (
+              <li key={x.code}>
+                <span className="fig">{x.quantity}</span>{' '}
+                <Link className="fig" href={linkTo('cutters', { open: x.code })}>
+                  {x.code}
+                </Link>{' '}
+                <span className="soft">{x.words}</span>
+                {x.kg === null ? `, ${x.by}` : `, ${x.kg.toFixed(3)} kg, ${x.by}`}
+              </li>
+            ))}
+          </Lines>
+        </Fold>
+      </div>
       <Fold label="It was sold">
         <VerbForm
           verb="sellScrap"
