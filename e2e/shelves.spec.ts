@@ -352,3 +352,18 @@ test('inserts for a bare body: a scan at 5, 30 and 100 ms a key chooses the parc
     expect(page.url()).toContain('open=FB63');
   }
 });
+
+test('scrap is weighed by its outlines, sold by the scales, and taken back where it stands', async ({
+  page,
+}) => {
+  await page.goto('/places?show=scrap');
+  const heap = page.getByRole('region', { name: 'Scrap of carbide' });
+  await expect(heap.getByText('never sold yet')).toBeVisible();
+  await heap.getByRole('button', { name: 'It was sold', exact: true }).click();
+  await fill(page, { 'On the scales, kg': '7.5', 'A kilogram fetched': '18', 'To whom': 'Alt & Eisen' });
+  await heap.getByRole('button', { name: 'All of it was sold' }).click();
+  await expect(said(page)).toContainText('7.5 kg of carbide sold for 135.00');
+  await expect(heap).toBeHidden();
+  await page.getByRole('button', { name: 'Take back that carbide was sold' }).click();
+  await expect(heap.getByText('Weighs at most')).toBeVisible();
+});

@@ -485,3 +485,25 @@ test('a cutter is held beside another of its material, and what was foretold bes
   await page.setViewportSize({ width: 390, height: 844 });
   await fitsWidth(page);
 });
+
+test('when a change pays is asked for at the machine, and taken by a tap; nothing is sent', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/run/1');
+  await page.getByText('T1 runs until a sign shows').click();
+  await page.getByRole('button', { name: 'when would a change pay?' }).first().click();
+  const pays = page.getByRole('button', { name: /^\d+ parts: costs least, saves/ });
+  const parts = /^\d+/.exec((await pays.textContent()) ?? '')?.[0] ?? '';
+  await pays.click();
+  await expect(page.getByLabel('After so many parts').first()).toHaveValue(parts);
+  await fitsWidth(page);
+});
+
+test('holes that were measured stand between their limits, with how many are left', async ({ page }) => {
+  await page.goto('/rack?open=A-0011');
+  const tag = tagOf(page);
+  await expect(tag.getByRole('img', { name: /^Holes of A-0011, measured/ })).toBeVisible();
+  await expect(tag.getByText(/about \d+ more/)).toBeVisible();
+  await expect(tag.getByText('hole 5.037 for H12')).toBeVisible();
+});
