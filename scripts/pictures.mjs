@@ -16,7 +16,7 @@ const PICTURES = [
   ],
   ['cutters', '/cutters?open=CR12-2'],
   ['choose', '/choose?feature=pocket&depth=20&corner=5&group=P&stock=3'],
-  ['sheet', '/sheets?open=BS-1'],
+  ['holders', '/holders?open=H-0001'],
   ['registers', '/registers?machine=HORI-3'],
   ['pockets', '/pockets?machine=MILL-2&open=4'],
   ['job', '/jobs?open=J-3120&t=3'],
