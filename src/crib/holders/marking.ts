@@ -1,6 +1,10 @@
+import { KINDS } from '@/core/cutters';
+import { MARKED_KINDS } from '@/core/holders';
 import { LIMITS, mostOf } from '@/core/limits';
+import { isOne } from '@/core/names';
 import { sure } from '@/core/sure';
 import { heldBy } from '@/crib/assemblies';
+import { loadItem } from '@/crib/catalogue';
 import { type Moment, Problem } from '@/crib/door';
 import { type AssemblyRow, nextNumber } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -13,13 +17,8 @@ import {
   maybeMarked,
 } from '@/data/holders';
 
-/** Gives one of an item its own mark, the next free number; null: nobody knows since when it is in use. */
-export async function giveMark(
-  c: Connection,
-  moment: Moment,
-  item: { id: number; entryId?: number },
-  since: string | null,
-): Promise<MarkedRow> {
+/** Refuses one mark more than are looked through each day. What fell gets one all the same. */
+export async function mustHaveRoom(c: Connection): Promise<void> {
   const n = (await countMarked(c))?.n ?? 0;
   if (n >= LIMITS.markedHolders.most)
     throw new Problem('REFUSED', `${n} have a mark of their own already`, {
@@ -28,6 +27,15 @@ export async function giveMark(
       limit: mostOf('markedHolders'),
       wayOut: 'Mark those that matter: long or fast tools, and those that fell.',
     });
+}
+
+/** Gives one of an item its own mark, the next free number; null: nobody knows since when it is in use. */
+export async function giveMark(
+  c: Connection,
+  moment: Moment,
+  item: { id: number },
+  since: string | null,
+): Promise<MarkedRow> {
   const mark = await nextNumber(c, 'marked_holder', 'mark', 'H');
   await insertMarkedHolder(c, moment.entryId, { mark, itemId: item.id, since });
   return sure(await maybeMarked(c, mark), 'the one that was just marked');
@@ -52,6 +60,14 @@ export async function markInBuild(
         : 'left out: it has a holder alone',
       wayOut: 'Count from the spindle down, as its tag lists them.',
     });
+  const item = await loadItem(c, id);
+  if (!isOne(MARKED_KINDS, item.kind))
+    throw new Problem('REFUSED', `${item.code} is a ${KINDS[item.kind].words}`, {
+      field: 'part',
+      value: placeInStack,
+      limit: 'a holder, extension or collet',
+      wayOut: 'What is changed often has no mark of its own.',
+    });
   const has = (await manyHolderIn(c, [a.id])).find((x) => x.placeInStack === placeInStack);
   if (has)
     throw new Problem('CONFLICT', `It has its mark already: ${has.mark}`, {
@@ -60,7 +76,7 @@ export async function markInBuild(
       limit: 'one without a mark',
       wayOut: `Open ${has.mark}.`,
     });
-  const one = await giveMark(c, moment, { id }, since);
+  const one = await giveMark(c, moment, item, since);
   moment.leansOn(a.entryId);
   await insertHolderIn(c, moment.entryId, { assemblyId: a.id, placeInStack, markedId: one.id });
   return one;

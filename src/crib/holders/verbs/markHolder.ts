@@ -4,7 +4,7 @@ import { isOne } from '@/core/names';
 import { standing } from '@/crib/assemblies';
 import { defineVerb, field, found, Problem, toNumber } from '@/crib/door';
 import { maybeItem } from '@/data/catalogue';
-import { giveMark, markInBuild } from '../marking';
+import { giveMark, markInBuild, mustHaveRoom } from '../marking';
 
 /** Gives one holder, extension or collet a mark of its own, so that its life can be told from that of its like. */
 export const markHolder = defineVerb({
@@ -36,6 +36,7 @@ export const markHolder = defineVerb({
         limit: `up to ${moment.today}`,
         wayOut: 'Enter the day it was first used, or leave it out.',
       });
+    await mustHaveRoom(c);
     if (input.tag !== undefined) {
       const build = await standing(c, moment, input.tag);
       const one = await markInBuild(

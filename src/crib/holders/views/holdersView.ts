@@ -52,6 +52,8 @@ export interface HolderSheet extends HolderLine {
 }
 
 const PAGE = 200;
+/** What fell gets its mark past the limit as well. */
+const MOST = 2 * LIMITS.markedHolders.most;
 /** Clampings that a trend is drawn through. */
 const SHOWN = 60;
 
@@ -109,7 +111,7 @@ export async function holdersView(
 
 /** All that somebody must do something about, for the worklist. */
 export async function lateHolders(c: Connection, today: string, zone: string): Promise<HolderLine[]> {
-  const { lines } = await linesOf(c, today, zone, 0, LIMITS.markedHolders.most);
+  const { lines } = await linesOf(c, today, zone, 0, MOST);
   return lines.filter((l) => l.todo).sort(byUrgency);
 }
 
