@@ -78,7 +78,7 @@ export function WhenChanged({
           <Link
             href={linkTo('life', {
               ...{ item, material },
-              ...(minutesPerPart > 0 ? { part: minutesPerPart.toFixed(3) } : {}),
+              ...(minutesPerPart > 0 ? { part: partText(minutesPerPart) } : {}),
             })}
           >
             what a planned change of {item} would cost
@@ -88,6 +88,9 @@ export function WhenChanged({
     </Fold>
   );
 }
+
+/** Minutes of a part as an address says them; never none of something. */
+const partText = (minutes: number): string => Math.max(0.001, minutes).toFixed(3);
 
 /** After how many parts a change pays, and after how many few have failed: asked for when somebody wants to know, taken by a tap. */
 function WhenItPays({
@@ -104,7 +107,7 @@ function WhenItPays({
   const [life, setLife] = useState<LifeSheet | 'asked' | string | null>(null);
   const look = () => {
     setLife('asked');
-    ask<LifeSheet | null>('life', { item, material, part: minutes.toFixed(3) }).then(
+    ask<LifeSheet | null>('life', { item, material, part: partText(minutes) }).then(
       (sheet) => setLife(sheet ?? `no life of ${item} in ${material} is known yet`),
       () => setLife('no answer came: try again'),
     );
