@@ -116,6 +116,7 @@ it('the views of a small crib answer what the screens are tested on', async () =
   await crib.do('markHolder', { item: 'SL10', since: '2020-03-01' });
   await crib.do('markHolder', { item: 'SL10' });
   await crib.do('dropHolder', { mark: 'H-0002', words: 'off the cart' });
+  await crib.do('receiveStock', { item: 'EM12', place: 'CAB1-A', quantity: 2 });
   const scrapped = { item: 'EM12', from: 'CAB1-A', quantity: 1, reason: 'chipped' };
   await crib.do('scrapStock', scrapped);
   await crib.do('sellScrap', { substrate: 'carbide', kg: '0.1', perKgCents: 1800 });
