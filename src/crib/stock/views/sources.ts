@@ -187,6 +187,7 @@ export function sourcesOf(item: CribItem | undefined, known: Known, scanned: str
     }));
   const withMark = marked
     .filter(({ one: { row } }) => row.found !== 'bad' && (scanned === null || row.mark === scanned))
+    .sort((a, b) => Number(a.one.against.length > 0) - Number(b.one.against.length > 0))
     .map(({ one: { row, against }, place }) => ({
       ...base,
       value: `${item.code}|${place} ${row.mark}`,
@@ -196,5 +197,6 @@ export function sourcesOf(item: CribItem | undefined, known: Known, scanned: str
       caution: [...against.map((j) => j.words), ...(caution ? [caution] : [])].join('; ') || null,
       cutter: null,
     }));
-  return [...withMark, ...unused, ...again];
+  // Who scans the item and no mark holds one without: those with a mark come after, what speaks against one last.
+  return [...unused, ...withMark, ...again];
 }
