@@ -132,10 +132,13 @@ export const FellForm = ({ of, onDone }: { of: { mark: string } | { tag: string 
 /** The shop's rule, or an item's own; what is left empty is not asked for. */
 export function RuleForm({ rule, item }: { rule: HolderRule; item: string | null }) {
   const { show } = useLengths();
-  const now = (n: number | null) => (n === null ? undefined : `now ${n}`);
+  // What was said before stands in it, so that who changes one figure does not drop the others.
+  const isSaid = rule.from === (item === null ? 'the shop’s' : 'its own');
+  const now = (n: number | null) => (n === null ? {} : isSaid ? { start: String(n) } : { help: `now ${n}` });
   return (
     <>
       <VerbForm
+        key={JSON.stringify(rule)}
         verb="setHolderRule"
         fixed={item === null ? {} : { item }}
         submit={item === null ? 'It is our rule' : `It is the rule of ${item}`}
@@ -145,28 +148,28 @@ export function RuleForm({ rule, item }: { rule: HolderRule; item: string | null
             label: 'Look over after, months',
             kind: 'number',
             optional: true,
-            help: now(rule.lookMonths),
+            ...now(rule.lookMonths),
           },
           {
             name: 'lookClampings',
             label: 'or after clampings',
             kind: 'number',
             optional: true,
-            help: now(rule.lookClampings),
+            ...now(rule.lookClampings),
           },
           {
             name: 'studMonths',
             label: 'New pull stud after, months',
             kind: 'number',
             optional: true,
-            help: now(rule.studMonths),
+            ...now(rule.studMonths),
           },
           {
             name: 'runout',
             label: 'Runout at most',
             kind: 'length',
             optional: true,
-            help: `now ${show(rule.runoutMm, 3)}`,
+            ...(isSaid ? { start: `${rule.runoutMm} mm` } : { help: `now ${show(rule.runoutMm, 3)}` }),
           },
         ]}
         said={(d) => (d.item ? `rule of ${d.item} recorded` : 'the shop’s rule recorded')}

@@ -3,12 +3,12 @@ import type { CostsSaid } from '@/core/life';
 import { money } from '@/core/units';
 import { VerbForm } from '@/ui/kit/form';
 
-/** What a change and a failure cost here beside the edge, said once for all cutters. */
+/** What a change and a failure cost here beside the edge, said once for all cutters; what was said stands in it, to be changed. */
 export function CostsForm({ said }: { said: CostsSaid | null }) {
-  const now = (text: string | undefined) => (text === undefined ? undefined : `now ${text}`);
   return (
     <>
       <VerbForm
+        key={JSON.stringify(said)}
         verb="setChangeCosts"
         submit="It costs that here"
         fields={[
@@ -16,26 +16,26 @@ export function CostsForm({ said }: { said: CostsSaid | null }) {
             name: 'minuteCents',
             label: 'A minute of machine and person',
             kind: 'money',
-            help: now(said ? money(said.minuteCents) : undefined),
+            start: said ? money(said.minuteCents) : '',
           },
           {
             name: 'changeMinutes',
             label: 'Minutes a planned change takes',
             kind: 'number',
-            help: now(said ? String(said.changeMinutes) : undefined),
+            start: said ? String(said.changeMinutes) : '',
           },
           {
             name: 'failureMinutes',
             label: 'Minutes a failure loses besides',
             kind: 'number',
-            help: now(said ? String(said.failureMinutes) : undefined),
+            start: said ? String(said.failureMinutes) : '',
           },
           {
             name: 'partCents',
             label: 'A lost part',
             kind: 'money',
             optional: true,
-            help: now(said?.partCents == null ? undefined : money(said.partCents)),
+            start: said?.partCents == null ? '' : money(said.partCents),
           },
         ]}
         said={() => 'recorded: every cutter is reckoned with it'}
