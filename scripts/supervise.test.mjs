@@ -50,7 +50,7 @@ it('what never ran is not tried again: what it says is why', async () => {
   const { code, said, starts } = await supervised(`console.error('Port 3000 is taken'); process.exit(1);`);
   expect([code, starts]).toEqual([1, 1]);
   expect(said).toContain('Port 3000 is taken');
-}, 30_000);
+});
 
 it('what ends after it ran is started again, and told to end it ends with its own code', async () => {
   const { code, starts, said } = await supervised(
@@ -61,7 +61,7 @@ it('what ends after it ran is started again, and told to end it ends with its ow
   expect([code, starts]).toEqual([0, 3]);
   expect(said).toContain('the server ended (code 9); started again in 1 s');
   expect(said).toContain('started again in 2 s');
-}, 30_000);
+});
 
 it('what is stuck, deaf to everything, is ended and started anew', async () => {
   const { starts, said } = await supervised(
@@ -71,7 +71,7 @@ it('what is stuck, deaf to everything, is ended and started anew', async () => {
   );
   expect(starts).toBe(2);
   expect(said).toContain('it has not moved for 1 s');
-}, 30_000);
+});
 
 it('after the machine slept, what did not move meanwhile is given its time', async () => {
   let slept = 0;
@@ -90,7 +90,7 @@ it('after the machine slept, what did not move meanwhile is given its time', asy
     },
   );
   expect([starts, said]).toEqual([1, '']);
-}, 30_000);
+});
 
 it('what takes too much memory is started anew', async () => {
   const { starts, said } = await supervised(
@@ -99,7 +99,7 @@ it('what takes too much memory is started anew', async () => {
   );
   expect(starts).toBe(2);
   expect(said).toContain('it takes 2000 MB of memory');
-}, 30_000);
+});
 
 it('what will not end when it is told is ended', async () => {
   const { code } = await supervised(`process.on('SIGTERM', () => {}); setInterval(beat, 100);`, {
@@ -107,7 +107,7 @@ it('what will not end when it is told is ended', async () => {
     until: (s) => s.starts >= 1 && s.starts < 9,
   });
   expect([1, 'SIGTERM']).toContain(code);
-}, 30_000);
+});
 
 it('keeps a log beside the data, in pieces', async () => {
   const { data } = await supervised(
@@ -119,7 +119,7 @@ it('keeps a log beside the data, in pieces', async () => {
   expect(pieces.length).toBeGreaterThan(1);
   expect(pieces.length).toBeLessThanOrEqual(6);
   expect(pieces).toContain('stable.log');
-}, 30_000);
+});
 
 it('waits longer each time, up to a minute', () =>
   expect([1, 2, 3, 4, 7, 20].map(backOff)).toEqual([1, 2, 4, 8, 60, 60]));

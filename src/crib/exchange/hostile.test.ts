@@ -3,7 +3,6 @@ import { here, type Problem } from '../door';
 import { readList, type RowsRead } from './tasks';
 
 /** Lists that once held everybody up, or took all memory: here small ones of each, the full ones in `npm run torture`. */
-const SOON = 20_000;
 async function read(bytes: Uint8Array): Promise<Problem | RowsRead> {
   const parts: RowsRead[] = [];
   try {
@@ -19,24 +18,20 @@ const good = (row: number) =>
   `<row r="${row}">${cell(`A${row}`, `EM${row}`)}${cell(`B${row}`, 'cutter')}${cell(`C${row}`, 'square')}${cell(`D${row}`, '10')}</row>`;
 const utf8 = (text: string) => new TextEncoder().encode(text);
 
-it(
-  'every list that was sent against it is answered or refused by what it is',
-  async () => {
-    const lists = (await attacks(0.02)).filter(([, path]) => path === 'items/import-preview');
-    expect(lists.length).toBeGreaterThan(7);
-    for (const [name, , body] of lists) {
-      const said = await read(Buffer.from((body as { content: string }).content, 'base64'));
-      if ('items' in said) expect([name, said.items]).toEqual([name, []]);
-      else
-        expect([name, said.name, said.code]).toEqual([
-          name,
-          'Problem',
-          expect.stringMatching(/TOO_LARGE|INVALID_INPUT/),
-        ]);
-    }
-  },
-  SOON,
-);
+it('every list that was sent against it is answered or refused by what it is', async () => {
+  const lists = (await attacks(0.02)).filter(([, path]) => path === 'items/import-preview');
+  expect(lists.length).toBeGreaterThan(7);
+  for (const [name, , body] of lists) {
+    const said = await read(Buffer.from((body as { content: string }).content, 'base64'));
+    if ('items' in said) expect([name, said.items]).toEqual([name, []]);
+    else
+      expect([name, said.name, said.code]).toEqual([
+        name,
+        'Problem',
+        expect.stringMatching(/TOO_LARGE|INVALID_INPUT/),
+      ]);
+  }
+});
 
 it('a cell in the last column of a sheet is refused by its row and how many columns there may be', async () =>
   expect(await read(await workbook(`${headers}<row r="2">${cell('XFD2', 'x')}</row>`))).toMatchObject({
@@ -51,29 +46,29 @@ it('a row of any number is one row', async () =>
     refused: [],
   }));
 
-it(
-  'an archive that says it unpacks to more than may be is refused before it is unpacked',
-  async () =>
-    expect(await read(await workbook(headers, 250_000_000))).toMatchObject({
-      code: 'TOO_LARGE',
-      parts: [{ limit: 'at most 200,000,000 bytes' }],
-    }),
-  SOON,
-);
+/** A workbook of 2,000 rows that says its sheet unpacks to so many bytes. */
+async function sayingItHas(bytes: number): Promise<Buffer> {
+  const file = await workbook(headers + Array.from({ length: 2000 }, (_, i) => good(i + 2)).join(''));
+  // The uncompressed size of the last part stands 24 bytes into its entry of the central directory (PKWARE APPNOTE 4.3.12).
+  file.writeUInt32LE(bytes, file.lastIndexOf(Buffer.from([0x50, 0x4b, 1, 2])) + 24);
+  return file;
+}
 
-it(
-  'an archive that lies of its sizes is no spreadsheet',
-  async () => {
-    const bytes = await workbook(headers + Array.from({ length: 2000 }, (_, i) => good(i + 2)).join(''));
-    // The uncompressed size of the last part stands 24 bytes into its entry of the central directory (PKWARE APPNOTE 4.3.12).
-    const entry = bytes.lastIndexOf(Buffer.from([0x50, 0x4b, 1, 2]));
-    bytes.writeUInt32LE(1000, entry + 24);
-    expect(await read(bytes)).toMatchObject({
+it('an archive that says it unpacks to more than may be is refused before it is unpacked', async () =>
+  // Nothing of it is unpacked: what would be found then is that it lies, as below.
+  expect(await read(await sayingItHas(250_000_000))).toMatchObject({
+    code: 'TOO_LARGE',
+    parts: [{ limit: 'at most 200,000,000 bytes' }],
+  }));
+
+it.each([1000, 199_000_000])(
+  'an archive that lies of its sizes is no spreadsheet: %i bytes',
+  async (said) => {
+    expect(await read(await sayingItHas(said))).toMatchObject({
       code: 'INVALID_INPUT',
       message: expect.stringContaining('can’t be read as one'),
     });
   },
-  SOON,
 );
 
 it.each([
@@ -94,20 +89,16 @@ it.each([
   expect(await read(utf8(text))).toMatchObject({ code: 'TOO_LARGE', parts: [{ limit }] }),
 );
 
-it(
-  '60,000 rows, 300 columns, 200 and 2,000 characters are taken',
-  async () => {
-    const widest = `code;kind;family;DC${';x'.repeat(295)};${'y'.repeat(200)}\nA;cutter;square;10;;${'z'.repeat(2000)}`;
-    expect(await read(utf8(widest))).toMatchObject({ items: [{ code: 'A' }] });
-    const longest = await read(
-      utf8(
-        `code;kind;family;DC\n${Array.from({ length: 60_000 }, (_, i) => `A${i};cutter;square;10`).join('\n')}`,
-      ),
-    );
-    expect('items' in longest && longest.items.length).toBe(60_000);
-  },
-  SOON,
-);
+it('60,000 rows, 300 columns, 200 and 2,000 characters are taken', async () => {
+  const widest = `code;kind;family;DC${';x'.repeat(295)};${'y'.repeat(200)}\nA;cutter;square;10;;${'z'.repeat(2000)}`;
+  expect(await read(utf8(widest))).toMatchObject({ items: [{ code: 'A' }] });
+  const longest = await read(
+    utf8(
+      `code;kind;family;DC\n${Array.from({ length: 60_000 }, (_, i) => `A${i};cutter;square;10`).join('\n')}`,
+    ),
+  );
+  expect('items' in longest && longest.items.length).toBe(60_000);
+});
 
 // Office Open XML, ECMA-376 part 1, 18.2.19: the order of sheets is that of the workbook, not of the archive.
 it('the first sheet is the one that stands first in the workbook', async () => {

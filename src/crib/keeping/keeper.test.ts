@@ -47,7 +47,7 @@ beforeAll(async () => {
   await furnish({ db, zone, now, at: () => undefined, do: act });
   mkdirSync(join(data, 'copies', 'of-a-killed-one'), { recursive: true });
   keeper = openKeeper({ db, now, zone }, data, beside);
-}, 60_000);
+});
 afterAll(() => db.close());
 
 it('what a killed Stable left of a copy goes at the start', () =>
@@ -87,7 +87,7 @@ describe('by a timetable', () => {
       sameDisk: true,
       facts: { good: { at: '2027-01-06T01:00:10.000Z' }, checked: { faults: [] } },
     });
-  }, 60_000);
+  });
 
   it('what fails is said, tried again after an hour, and forgotten once one is good', async () => {
     clock = new Date('2027-01-07T01:00:10Z');
@@ -106,7 +106,7 @@ describe('by a timetable', () => {
     await keeper.lookAtTimetable();
     expect((await shown()).judged.grade).toBe('good');
     expect(keeper.facts().failed).toBeNull();
-  }, 60_000);
+  });
 
   it('of nights without one Today is told, the longer the worse', async () => {
     clock = new Date('2027-01-08T09:00:00Z');
@@ -238,7 +238,7 @@ it('one thing at a time: who comes second is told what is being done', async () 
   // Where it can't lie, that is said, and nothing of it stays behind.
   expect(() => handOver(file, join(below, 'no', 'folder', 'all.zip'))).toThrow(/can’t be written/);
   expect(readdirSync(join(data, 'copies'))).toEqual([]);
-}, 60_000);
+});
 
 it('where no folder can be made, a backup is refused and nothing stands still', () =>
   expect(backUp(db, { data, to: '/proc/stable/backups', now: now(), keep: 2, beside })).rejects.toMatchObject(
@@ -268,7 +268,7 @@ describe('looked through whole', () => {
       'not what the ledger sums up to: how much lies at each place',
     ]);
     await withCopy('update place_now set pieces = pieces - 1 where items > 0');
-  }, 60_000);
+  });
   it('finds an index that does not hold the rows of its table, as PostgreSQL’s own check says', async () => {
     // A row that its index was never told of: the index is hidden from the writer for a moment.
     const faults = await withCopy(
@@ -277,5 +277,5 @@ describe('looked through whole', () => {
        update pg_index set indisready = true where indexrelid = 'item_by_code'::regclass`,
     );
     expect(faults).toContain('the index item_by_code does not hold the rows of item');
-  }, 60_000);
+  });
 });

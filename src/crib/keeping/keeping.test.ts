@@ -29,7 +29,7 @@ beforeAll(async () => {
   data = join(below, 'data');
   db = await openFolder(data);
   await furnish({ db, zone: 'UTC', now, at: () => undefined, do: act });
-}, 60_000);
+});
 afterAll(() => db.close());
 const make = (at: string, keep = 9) =>
   backUp(db, { data, to: join(below, 'backups'), now: clock(at), keep, beside: here });
@@ -61,7 +61,7 @@ it('taken while it is written to, it is what was there at one moment, and restor
   );
   expect(counts!.entries).toBe(counts!.answers);
   await again.close();
-}, 60_000);
+});
 
 it('keeps the newest of them, and leaves alone what is none', async () => {
   writeFileSync(join(below, 'backups', 'stable-notes.txt'), 'mine');
@@ -73,7 +73,7 @@ it('keeps the newest of them, and leaves alone what is none', async () => {
     'stable-notes.txt',
   ]);
   expect(backupsBelow(join(below, 'backups'))[0]).toBe('stable-2027-01-07T100000Z');
-}, 60_000);
+});
 
 it('a dry run says what would be and leaves the data as it was; the data before is kept beside', async () => {
   const backup = join(below, 'backups', 'stable-2027-01-07T100000Z');
@@ -88,7 +88,7 @@ it('a dry run says what would be and leaves the data as it was; the data before 
   expect(before).toBe(`${target}.before-2027-01-05T090000Z`);
   expect(readFileSync(join(before!, 'mine.txt'), 'utf8')).toBe('x');
   expect(readdirSync(target)).not.toContain('mine.txt');
-}, 60_000);
+});
 
 describe('refused, with everything as it was', () => {
   const broken = (change: (folder: string) => void) => {

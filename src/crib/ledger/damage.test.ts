@@ -48,7 +48,7 @@ beforeAll(async () => {
       (await one<{ path: string }>(db, `select pg_relation_filepath('${table}') as path`)).path,
     );
   await db.close();
-}, 60_000);
+});
 /** A copy of it. */
 function copy(): string {
   const folder = newFolder();
@@ -74,15 +74,11 @@ it.each([
   ['movement', 'to nothing', (file: string) => cut(file, 0)],
   ['fact', 'to nothing', (file: string) => cut(file, 0)],
   ['form_answer', 'deleted', (file: string) => unlinkSync(file)],
-])(
-  '%s %s: it is named',
-  async (table, _, damage) => {
-    const folder = copy();
-    damage(join(folder, 'pg', files.get(table)!));
-    expect(await found(folder)).toContain(`the table ${table} can’t be read to its end`);
-  },
-  60_000,
-);
+])('%s %s: it is named', async (table, _, damage) => {
+  const folder = copy();
+  damage(join(folder, 'pg', files.get(table)!));
+  expect(await found(folder)).toContain(`the table ${table} can’t be read to its end`);
+});
 
 it('balances that are not what was moved are named by their item', async () => {
   const folder = copy();
@@ -94,4 +90,4 @@ it('balances that are not what was moved are named by their item', async () => {
   expect(await found(folder)).toEqual([
     expect.stringMatching(/^what lies at the places is not what was moved, of .*EM10/),
   ]);
-}, 60_000);
+});

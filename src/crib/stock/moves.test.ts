@@ -522,4 +522,4 @@ it('1,000 random movements at once leave every place equal to the sum of its his
      from item_now n join item i on i.id = n.item_id where i.code = 'EM10'`,
   );
   expect(kept[0]!.unused).toBe(kept[0]!.there);
-}, 60_000);
+});
