@@ -18,12 +18,17 @@ async function supervised(body, { limits = {}, until } = {}) {
   writeFileSync(
     script,
     `import { appendFileSync, readFileSync } from 'node:fs';
-     appendFileSync(${JSON.stringify(starts)}, 'x');
-     const nth = readFileSync(${JSON.stringify(starts)}, 'utf8').length;
+     const nth = readFileSync(${JSON.stringify(starts)}, 'utf8').length + 1;
+     // Counted once it listens to signals: on a busy machine it is else told to end before it can hear it.
+     let counted = false;
+     const started = () => { if (!counted) appendFileSync(${JSON.stringify(starts)}, 'x'); counted = true; };
+     process.on('exit', started);
      const beat = (rss = 1) => process.send({ beat: true, rss });
      process.on('disconnect', () => process.exit(0));
-     ${body}`,
+     ${body}
+     started();`,
   );
+  writeFileSync(starts, '');
   const main = join(folder, `main${n}.mjs`);
   writeFileSync(
     main,
