@@ -59,6 +59,8 @@ export const DEFAULTS = {
   balanceG: 2.5,
   /** mm between holder face and the highest thing beside the cut below which it is asked about (practice). */
   holderClearanceMm: 1,
+  /** Sets of edges after which the screws of a body's seats are renewed, before they stretch or strip (practice). */
+  screwsHoldSets: 10,
   /** Share of a life's expectation from which it is 'about to end' (practice). */
   lifeAboutToEnd: 0.8,
   /** The latest so many lives of a cutter in a material are reckoned with: older ones say how the shop worked then (practice). */

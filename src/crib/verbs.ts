@@ -71,9 +71,11 @@ import {
   mountInserts,
   moveStock,
   receiveStock,
+  renewSpare,
   reserveStock,
   scrapStock,
   stateSeat,
+  turnSeats,
   unmountInserts,
 } from '@/crib/stock';
 import { sayOfWork } from '@/crib/today';
@@ -116,7 +118,9 @@ const DONE = [
   takeFromRegrind,
   stateSeat,
   mountInserts,
+  turnSeats,
   unmountInserts,
+  renewSpare,
   settleTakings,
   saveView,
   setChoosingRules,

@@ -65,6 +65,9 @@ export { assumedWeight, nextLife } from './expect/nextLife';
 export type { AssumedAgainstSeen, NextLife } from './expect/nextLife';
 export { cameOut, foretoldHeld, OUTCOMES, SHARES_FORETOLD } from './expect/foretold';
 export type { Foretold, ForetoldHeld, Outcome } from './expect/foretold';
+// Bodies of inserts
+export { bodyLife, screwsDue } from './bodyLife';
+export type { BodyLife, BodySoFar } from './bodyLife';
 export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
 export { lifeState } from './lifeState';

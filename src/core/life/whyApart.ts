@@ -9,6 +9,8 @@ interface LifeSoFar {
   /** In how many materials it cut. */
   materials: number;
   ended: Ending | null;
+  /** Of a body of inserts, which is not graded: some of its seats were turned alone. */
+  body?: boolean;
 }
 
 /**
@@ -18,6 +20,7 @@ interface LifeSoFar {
  */
 export function whyApart(l: LifeSoFar): string | null {
   if (l.materials === 0 && l.ended === null) return null;
+  if (!l.fresh && l.body) return 'not fresh: some of its edges had cut before';
   if (!l.fresh) return 'not fresh: a graded cutter';
   if (l.materials > 1) return 'cut several materials';
   return l.ended !== null && l.minutes === 0 ? 'no minutes were logged' : null;

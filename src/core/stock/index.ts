@@ -9,6 +9,9 @@ export { freeFor } from './freeFor';
 export type { Free, Reservation } from './freeFor';
 // How old what is left may be
 export { ageOfStock } from './age';
+// Seats of a body
+export { seatWords, turnSeats } from './seats';
+export type { InSeat, SeatTurned } from './seats';
 // Counting and lending
 export { explainDifference } from './explainDifference';
 export type { DifferenceFacts } from './explainDifference';

@@ -125,7 +125,7 @@ describe('a body with inserts', () => {
     await crib.do('mountInserts', { piece: mark, item: 'SE12', from: 'S1' });
     const tag = await build({ piece: mark });
     expect((await assemblyView(crib.db, tag, 'UTC'))!.inserts).toEqual({
-      ...{ item: 'SE12', quantity: 5, edgesLeft: null },
+      ...{ item: 'SE12', quantity: 5, edgesLeft: null, seats: [], numbers: [1, 2, 3, 4, 5] },
     });
     const before = await maybePiece(crib.db, mark);
     expect(await down(tag, { cutterTo: 'S1', inserts: 'turned' })).toMatchObject({

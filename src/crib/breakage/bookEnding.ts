@@ -38,7 +38,13 @@ export const endingFields = {
   ...fragmentFields,
 } as const;
 
-interface Said {
+/** What ended: the edges of an assembly, or of what lies in the crib and is on no T. */
+interface Ended extends Pick<AssemblyRow, 'edgeSetId' | 'tag'> {
+  id: number | null;
+}
+
+/** What is said of an ending. */
+export interface EndingSaid {
   kind: Ending;
   signs?: readonly string[];
   costCents?: number;
@@ -56,8 +62,8 @@ interface Said {
 export async function bookEnding(
   c: Connection,
   moment: Moment,
-  assembly: AssemblyRow,
-  said: Said,
+  assembly: Ended,
+  said: EndingSaid,
 ): Promise<{ operation: number; t: number } | null> {
   if (!isBreak(said.kind)) {
     const name = (['at', 'lostParts', 'lostMinutes', 'fragments', 'recutBy'] as const).find(
@@ -134,8 +140,8 @@ export async function bookFragments(
 }
 
 /** The T it broke on: the one that is said, or the only one it is tied to; null: it is on none. */
-async function brokeAt(c: Connection, assembly: AssemblyRow, said: Said) {
-  const ties = await manyTiesOfAssemblies(c, [assembly.id]);
+async function brokeAt(c: Connection, assembly: Ended, said: EndingSaid) {
+  const ties = assembly.id === null ? [] : await manyTiesOfAssemblies(c, [assembly.id]);
   const at = said.at && { operation: said.at.operation, t: Number(said.at.t) };
   const its = at ? ties.filter((x) => x.operationId === at.operation && x.t === at.t) : ties;
   const [tie] = its;

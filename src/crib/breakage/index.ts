@@ -6,6 +6,7 @@ export { breakageSheet, breakagesView } from './views/breakagesView';
 export type { BreakageLine, BreakageSheet, BreakagesView } from './views/breakagesView';
 // Shared with other rooms
 export { bookEnding, endingFields, fragmentFields, mustBeClear, signsField } from './bookEnding';
+export type { EndingSaid } from './bookEnding';
 export { suspectsOf } from './suspectsOf';
 export type { SuspectParts } from './suspectsOf';
 // What can be reckoned

@@ -9,6 +9,7 @@ export { stateStanding } from './verbs/stateStanding';
 export { PAGE_LINES, catalogueQuestion, catalogueView } from './views/catalogueView';
 export type { CatalogueAsked, CatalogueLine, CatalogueView } from './views/catalogueView';
 export { itemView } from './views/itemView';
+export type { MarkedBody } from './views/bodiesOf';
 export type { ItemLine, OneItemView } from './views/itemView';
 export { savedViews } from './views/savedViews';
 // Writing

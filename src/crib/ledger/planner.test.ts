@@ -191,6 +191,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     kind: 'insert',
     facts: { ISO1832: maker('APKT 160408'), CEDC: maker('2') },
   });
+  await does('addItem', { code: 'SCREW', kind: 'spare', facts: { FITS: maker('FM50') } });
   await does('addItem', {
     code: 'EM11',
     kind: 'cutter',
@@ -206,6 +207,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
     ['SL10', 5],
     ['FM50', 2],
     ['AP16', 20],
+    ['SCREW', 20],
   ] as const)
     await does('receiveStock', { item, place: 'S1', quantity });
   await does('receiveStock', { item: 'EM10', place: 'S1', quantity: 4, supplier: 'NORD' });
@@ -329,6 +331,8 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   const [{ mark }] = (await crib.db.query<{ mark: string }>(
     "select p.mark from piece p join item i on i.id = p.item_id where i.code = 'FM50'",
   )) as [{ mark: string }];
+  await does('turnSeats', { piece: mark, seats: [2], ended: { kind: 'chipped' } });
+  await does('renewSpare', { piece: mark, item: 'SCREW', from: 'S1', quantity: 2 });
   await does('stateSeat', { piece: mark, seat: 1, damaged: 'yes' });
   await does('unmountInserts', { piece: mark, to: 'S1' });
   await does('returnStock', { item: 'EM10', from: 'HAND-TO', quantity: 1, to: 'S1', used: 'no' });

@@ -244,13 +244,29 @@ const CASES: [string, () => Record<string, unknown>, (() => Promise<unknown>)?][
     },
   ],
   [
-    'unmountInserts',
-    () => ({ piece: body, to: 'S1', broken: 1 }),
+    'turnSeats',
+    () => ({
+      piece: body,
+      seats: [2],
+      brokenSeats: [2],
+      fresh: { from: 'S1' },
+      ended: { kind: 'chipped', fragments: 'found' },
+    }),
     async () => {
       await crib.do('mountInserts', { piece: body, item: 'INS', from: 'S1' });
       ASKED.item = 'code=FM';
     },
   ],
+  [
+    'renewSpare',
+    () => ({ piece: body, item: 'SCREW', from: 'S1', quantity: 4 }),
+    async () => {
+      await crib.do('addItem', { code: 'SCREW', kind: 'spare', facts: { FITS: maker('FM seats') } });
+      await crib.do('receiveStock', { item: 'SCREW', place: 'S1', quantity: 10 });
+      ASKED.item = 'code=FM';
+    },
+  ],
+  ['unmountInserts', () => ({ piece: body, to: 'S1', broken: 1 }), async () => void (ASKED.item = 'code=FM')],
   [
     'settleTakings',
     () => ({ supplier: 'NORD', upTo: taken, reference: 'R-1' }),

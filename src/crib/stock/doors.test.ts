@@ -99,6 +99,12 @@ it.each<[string, Record<string, unknown>, string, string | null]>([
   // Its seats are not known: none is guessed.
   ['mountInserts', { body: 'BODY', bodyFrom: 'S1', item: 'INS', from: 'S1' }, 'REFUSED', 'piece'],
   ['unmountInserts', { piece: 'E-0001', to: 'S1' }, 'REFUSED', 'piece'],
+  ['turnSeats', { piece: 'E-0001' }, 'REFUSED', 'piece'],
+  ['turnSeats', { piece: 'E-0001', seats: [] }, 'INVALID_INPUT', 'seats'],
+  ['turnSeats', { piece: 'E-0001', brokenSeats: [61] }, 'INVALID_INPUT', 'brokenSeats.0'],
+  ['turnSeats', { piece: 'E-0001', ended: { kind: 'lost' } }, 'INVALID_INPUT', 'ended.kind'],
+  ['renewSpare', { piece: 'E-0001', item: 'INS', from: 'S1', quantity: 1 }, 'REFUSED', 'piece'],
+  ['renewSpare', { piece: 'E-0001', item: 'INS', from: 'S1', quantity: 0 }, 'INVALID_INPUT', 'quantity'],
   ['gradePiece', { piece: 'E-0001', grade: 'plastics' }, 'REFUSED', 'piece'],
   [
     'setLadder',

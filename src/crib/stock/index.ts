@@ -7,6 +7,8 @@ export { receiveStock } from './verbs/receiveStock';
 export { reserveStock } from './verbs/reserveStock';
 export { scrapStock } from './verbs/scrapStock';
 export { stateSeat } from './verbs/stateSeat';
+export { renewSpare } from './verbs/renewSpare';
+export { turnSeats } from './verbs/turnSeats';
 export { unmountInserts } from './verbs/unmountInserts';
 // What screens show
 export { movementsView } from './views/movementsView';
@@ -18,6 +20,15 @@ export type { TakeSource, TakeableView } from './views/takeableView';
 // Shared with other rooms
 export { duesOfMarked, judgedMarked, rulesOf } from './markedHolders';
 export type { MarkedHolder } from './markedHolders';
-export { takeInsertsOut, turnInserts } from './inserts';
+export { takeInsertsOut } from './inserts';
+export { turnInserts } from './turnInserts';
 export { BACK_FIRST, mustBeInCrib, placeInCrib } from './placeInCrib';
-export { moveThing, parcelFields, parcelOf, takeThing, thingFields } from './things';
+export {
+  freshInserts,
+  moveThing,
+  parcelFields,
+  parcelOf,
+  seatNumbers,
+  takeThing,
+  thingFields,
+} from './things';

@@ -1,14 +1,16 @@
+import { group } from 'd3';
+import { first } from '@/core/sure';
 import { type CribItem, loadItem } from '@/crib/catalogue';
 import { type Moment, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import { insertEdgeSet, insertEnding } from '@/data/life';
+import { insertEnding } from '@/data/life';
 import {
-  insertMounting,
   insertMovement,
   insertUnmounting,
   lotOf,
   maybeLotCode,
   maybeMounted,
+  type Mounted,
   onePlaceOfKind,
   type PieceRow,
   type PlaceRow,
@@ -17,36 +19,23 @@ import { fact } from './bodies';
 
 interface InsertsOut {
   item: CribItem;
-  /** Whole ones that can be used again, and the parcel they are now; null: none. */
+  /** Whole ones that can be used again. */
   good: number;
-  lotId: number | null;
-  edgesLeft: number;
+  /** Edges left on each of them; null: they are not alike. */
+  edgesLeft: number | null;
+  /** The same of each parcel they are now. */
+  parcels: { quantity: number; edgesLeft: number }[];
   scrapped: number;
 }
 
-/**
- * Takes the inserts out of a body that lies in the crib: whole ones come to a place with one edge less, those on their last edge
- * and broken ones are scrap. Its life ends with that, where it had not.
- */
-export async function takeInsertsOut(
-  c: Connection,
-  moment: Moment,
-  piece: PieceRow,
-  to: PlaceRow,
-  broken: number,
-): Promise<InsertsOut> {
+/** What is in a body, with as many edges as its inserts have when new. */
+export async function insideOf(c: Connection, moment: Moment, piece: PieceRow) {
   const mounted = await maybeMounted(c, piece.id);
   if (!mounted)
     throw new Problem('CONFLICT', `No inserts are in ${piece.mark}`, {
       field: 'piece',
       value: piece.mark,
       wayOut: 'Somebody may have taken them out already: look at its history.',
-    });
-  if (broken > mounted.quantity)
-    throw new Problem('INVALID_INPUT', `${broken} broken of ${mounted.quantity}`, {
-      field: 'broken',
-      value: broken,
-      limit: `at most ${mounted.quantity}`,
     });
   moment.leansOn(mounted.entryId);
   const item = await loadItem(c, mounted.itemId);
@@ -58,27 +47,33 @@ export async function takeInsertsOut(
       limit: 'EDGES or CEDC stated',
       wayOut: 'State the edges that can be used first: then what comes back is counted.',
     });
-  const edgesLeft = (mounted.edgesLeft ?? whole) - 1;
-  const build = await onePlaceOfKind(c, 'build');
-  const scrap = await onePlaceOfKind(c, 'scrap');
-  const move = (from: number | null, toId: number | null, lotId: number | null, quantity: number) =>
-    quantity > 0
-      ? insertMovement(c, { entryId: moment.entryId, itemId: item.id, lotId, from, to: toId, quantity })
-      : Promise.resolve(0);
-  const good = edgesLeft > 0 ? mounted.quantity - broken : 0;
-  const scrapped = mounted.quantity - good;
-  await move(build.id, scrap.id, mounted.lotId, scrapped);
-  let lotId: number | null = null;
-  if (good > 0) {
-    // They come back as another parcel: of the same lot, with one edge less, and used: ours, whoever's they were.
-    await move(build.id, null, mounted.lotId, good);
-    lotId = await lotOf(c, moment.entryId, item.id, {
-      code: await maybeLotCode(c, mounted.lotId),
-      ownerId: null,
-      edgesLeft,
-    });
-    await move(null, to.id, lotId, good);
-  }
+  return { mounted, item, whole };
+}
+
+/** Moves so many inserts of one parcel; nothing where there are none. */
+export const moveInserts =
+  (c: Connection, moment: Moment, itemId: number) =>
+  async (from: number | null, to: number | null, lotId: number | null, quantity: number): Promise<void> => {
+    if (quantity > 0) await insertMovement(c, { entryId: moment.entryId, itemId, lotId, from, to, quantity });
+  };
+
+/** The parcel inserts become that had an edge used: of the same lot, and ours, whoever's they were. */
+export const usedParcel = async (
+  c: Connection,
+  moment: Moment,
+  itemId: number,
+  lotId: number | null,
+  edgesLeft: number,
+): Promise<number> =>
+  lotOf(c, moment.entryId, itemId, { code: await maybeLotCode(c, lotId), ownerId: null, edgesLeft });
+
+/** Ends the life of edges that come out or are turned, where it had not ended: nobody says that they failed. */
+export async function endTheirLife(
+  c: Connection,
+  moment: Moment,
+  piece: PieceRow,
+  mounted: Mounted,
+): Promise<void> {
   if (piece.endedEntryId === null && piece.edgeSetId === mounted.edgeSetId)
     await insertEnding(c, moment.entryId, {
       edgeSetId: mounted.edgeSetId,
@@ -86,51 +81,104 @@ export async function takeInsertsOut(
       signs: '[]',
       costCents: null,
     });
-  await insertUnmounting(c, moment.entryId, { edgeSetId: mounted.edgeSetId, broken });
-  return { item, good, lotId, edgesLeft, scrapped };
+}
+
+/** How many are broken, or in which seats. */
+export type Broken = number | readonly number[];
+
+/** How many of each parcel in a body are broken: where they are not alike, only their seats say that. */
+function brokenOf(
+  piece: PieceRow,
+  mounted: Mounted,
+  broken: Broken,
+): { lotId: number | null; edgesLeft: number | null; quantity: number; broken: number }[] {
+  const many = typeof broken === 'number' ? broken : broken.length;
+  if (many > mounted.quantity)
+    throw new Problem('INVALID_INPUT', `${many} broken of ${mounted.quantity}`, {
+      field: 'broken',
+      value: many,
+      limit: `at most ${mounted.quantity}`,
+    });
+  if (!mounted.seats.length) {
+    const { lotId, edgesLeft, quantity } = mounted;
+    return [{ lotId, edgesLeft, quantity, broken: many }];
+  }
+  if (typeof broken === 'number' && broken > 0)
+    throw new Problem(
+      'INVALID_INPUT',
+      `The inserts in ${piece.mark} are not alike: which seats are broken?`,
+      {
+        field: 'brokenSeats',
+        value: broken,
+        limit: 'the numbers of the seats',
+        wayOut: 'Say the seats, not how many.',
+      },
+    );
+  const seats = typeof broken === 'number' ? [] : broken;
+  mustHoldInserts(piece, mounted.seats, seats, 'brokenSeats');
+  return [...group(mounted.seats, (s) => s.lotId)].map(([lotId, alike]) => ({
+    lotId,
+    edgesLeft: first(alike).edgesLeft,
+    quantity: alike.length,
+    broken: alike.filter((s) => seats.includes(s.seat)).length,
+  }));
+}
+
+/** Refuses a seat that holds no insert. */
+export function mustHoldInserts(
+  piece: PieceRow,
+  seats: readonly { seat: number }[],
+  asked: readonly number[],
+  name: string,
+): void {
+  const none = asked.find((n) => !seats.some((s) => s.seat === n));
+  if (none !== undefined)
+    throw new Problem('INVALID_INPUT', `Seat ${none} of ${piece.mark} holds no insert`, {
+      field: name,
+      value: none,
+      limit: seats.map((s) => s.seat).join(', '),
+      wayOut: 'Seats are counted as they are marked on the body; a damaged one holds none.',
+    });
 }
 
 /**
- * Turns the inserts of a body that lies in the crib to their next edge: out with one edge less, and the same in again as a new
- * life. Where one is broken or they were on their last edge, a whole set is put in instead.
+ * Takes the inserts out of a body that lies in the crib: whole ones come to a place with one edge less, those on their last edge
+ * and broken ones are scrap. Its life ends with that, where it had not.
  */
-export async function turnInserts(
+export async function takeInsertsOut(
   c: Connection,
   moment: Moment,
   piece: PieceRow,
-  at: PlaceRow,
-  broken: number,
+  to: PlaceRow,
+  broken: Broken,
 ): Promise<InsertsOut> {
-  if (broken > 0)
-    throw new Problem('REFUSED', `${broken} of ${piece.mark} are broken: what is left is no whole set`, {
-      field: 'inserts',
-      value: broken,
-      limit: 'none broken',
-      wayOut: 'Take them out; then put a whole set in.',
-    });
-  const out = await takeInsertsOut(c, moment, piece, at, 0);
-  if (out.good === 0)
-    throw new Problem('REFUSED', `${out.item.code} in ${piece.mark} was on its last edge`, {
-      field: 'inserts',
-      value: 'turned',
-      limit: 'an edge left',
-      wayOut: 'Take them out, and put new ones in.',
-    });
+  const { mounted, item, whole } = await insideOf(c, moment, piece);
+  const parcels = brokenOf(piece, mounted, broken);
   const build = await onePlaceOfKind(c, 'build');
-  await insertMovement(c, {
-    entryId: moment.entryId,
-    itemId: out.item.id,
-    lotId: out.lotId,
-    from: at.id,
-    to: build.id,
-    quantity: out.good,
+  const scrap = await onePlaceOfKind(c, 'scrap');
+  const move = moveInserts(c, moment, item.id);
+  const back: InsertsOut['parcels'] = [];
+  for (const p of parcels) {
+    const edgesLeft = (p.edgesLeft ?? whole) - 1;
+    const good = edgesLeft > 0 ? p.quantity - p.broken : 0;
+    await move(build.id, scrap.id, p.lotId, p.quantity - good);
+    if (good === 0) continue;
+    await move(build.id, null, p.lotId, good);
+    await move(null, to.id, await usedParcel(c, moment, item.id, p.lotId, edgesLeft), good);
+    back.push({ quantity: good, edgesLeft });
+  }
+  await endTheirLife(c, moment, piece, mounted);
+  await insertUnmounting(c, moment.entryId, {
+    edgeSetId: mounted.edgeSetId,
+    broken: parcels.reduce((n, p) => n + p.broken, 0),
   });
-  const edgeSetId = await insertEdgeSet(c, moment.entryId, { pieceId: piece.id, fresh: true });
-  await insertMounting(c, moment.entryId, {
-    edgeSetId,
-    itemId: out.item.id,
-    lotId: out.lotId,
-    quantity: out.good,
-  });
-  return out;
+  const good = back.reduce((n, p) => n + p.quantity, 0);
+  const lefts = new Set(parcels.map((p) => Math.max(0, (p.edgesLeft ?? whole) - 1)));
+  return {
+    item,
+    good,
+    edgesLeft: lefts.size === 1 ? first([...lefts]) : null,
+    parcels: back,
+    scrapped: mounted.quantity - good,
+  };
 }

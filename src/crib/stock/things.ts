@@ -30,6 +30,23 @@ export const thingFields = {
   ...parcelFields,
 } as const;
 
+/** Some seats of a body, by the numbers marked on it. */
+export const seatNumbers = {
+  type: 'array',
+  items: field.whole(1, 60),
+  minItems: 1,
+  maxItems: 60,
+} as const;
+
+/** Where new inserts come from. */
+export const freshInserts = {
+  type: 'object',
+  description: 'Where new inserts come from, for those that can’t be turned',
+  properties: { item: field.words(40), from: field.code, ...parcelFields },
+  required: ['from'],
+  additionalProperties: false,
+} as const;
+
 interface Parcel {
   lot?: string;
   supplier?: string;

@@ -34,7 +34,7 @@ export {
   versionsBefore,
 } from './read/items';
 export { manySavedViews, maybeChoosingRules } from './read/kept';
-export { countOfFamilies, manyNearItems, manyNearestHolders } from './read/near';
+export { countOfFamilies, manyNearItems, manyNearestHolders, manySparesFor } from './read/near';
 export {
   cataloguePaged,
   catalogueRows,

@@ -32,9 +32,9 @@ export const manyFittedLives = (c: Connection, itemId: number, materialId: numbe
   );
 /** Lives that are shown apart and not fitted, the latest begun first. */
 export const manyLivesApart = (c: Connection, limit: number) =>
-  many<LifeRow & { item: string }>(
+  many<LifeRow & { item: string; body: boolean }>(
     c,
-    `select x.*, i.code as item from (${LIFE} where n.apart order by n.edge_set_id desc limit $1) x join item i on i.id = x.item_id
+    `select x.*, i.code as item, i.kind = 'body' as body from (${LIFE} where n.apart order by n.edge_set_id desc limit $1) x join item i on i.id = x.item_id
      order by x.edge_set_id desc`,
     [limit],
   );

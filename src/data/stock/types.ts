@@ -235,6 +235,35 @@ export interface Mounted {
   lotId: number | null;
   edgesLeft: number | null;
   quantity: number;
+  /** What sits in each seat, where the inserts are not all alike; empty: they are. */
+  seats: SeatInsert[];
+}
+
+/** The insert in one seat of a body. */
+export interface SeatInsert {
+  seat: number;
+  lotId: number | null;
+  /** Edges left on it, this one included; null: all it has. */
+  edgesLeft: number | null;
+  /** The set of edges in which this edge began to cut. */
+  sinceId: number;
+  /** Minutes in the cut of this edge that were logged. */
+  minutes: number;
+}
+
+/** A marked body: how many sets of edges it has held, and whether it is scrap. */
+export interface BodyRow {
+  pieceId: number;
+  sets: number;
+  placeKind: string | null;
+}
+
+/** A small part of a body that was renewed last, and how many sets of edges the body held until then. */
+export interface SpareRow {
+  pieceId: number;
+  item: string;
+  happenedAt: Date;
+  setsSince: number;
 }
 
 export interface Seating {

@@ -123,6 +123,19 @@ export const insertUnmounting = inserts<{
   broken: number;
 }>('unmounting');
 
+export const insertSeatInsert = inserts<{
+  edgeSetId: number;
+  seat: number;
+  lotId?: number | null;
+  sinceId: number;
+}>('seat_insert');
+
+export const insertSpareRenewed = inserts<{
+  pieceId: number;
+  itemId: number;
+  quantity: number;
+}>('spare_renewed');
+
 export const insertSettlement = inserts<{
   supplierId: number;
   upToMovementId: number;

@@ -242,7 +242,10 @@ describe('taken down in one step', () => {
   it('a body says what becomes of its inserts', () => {
     showIn(
       <DownForm
-        card={{ ...answer('assembly'), inserts: { item: 'SE12', quantity: 5, edgesLeft: 1 } }}
+        card={{
+          ...answer('assembly'),
+          inserts: { item: 'SE12', quantity: 5, edgesLeft: 1, seats: [], numbers: [1, 2, 3, 4] },
+        }}
         places={PLACES}
       />,
     );

@@ -4,7 +4,7 @@ import { sure } from '@/core/sure';
 import { bookEnding, endingFields, fragmentFields, signsField } from '@/crib/breakage';
 import { defineVerb, field, type Moment, Problem, toNumber } from '@/crib/door';
 import { checkGrade, gradeFields, GRADES, recordGrade } from '@/crib/secondlife';
-import { placeInCrib, takeInsertsOut, turnInserts } from '@/crib/stock';
+import { freshInserts, placeInCrib, seatNumbers, takeInsertsOut, turnInserts } from '@/crib/stock';
 import type { AssemblyRow } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -44,6 +44,9 @@ export const takeDown = defineVerb({
     ...GRADED,
     inserts: { enum: ['turned', 'out'], description: 'Of a body; left out: they stay in it' },
     broken: field.whole(0, 60),
+    seats: { ...seatNumbers, description: 'Which are turned; left out: all' },
+    brokenSeats: seatNumbers,
+    fresh: freshInserts,
     elsewhere: {
       type: 'array',
       maxItems: 13,
@@ -64,13 +67,28 @@ export const takeDown = defineVerb({
     const place = input.grade === 'scrap' ? await onePlaceOfKind(c, 'scrap') : to;
     const elsewhere = await placesOf(c, moment, assembly, input.elsewhere ?? []);
     const { ended, inserts } = input;
+    const ofTurn = (['seats', 'fresh'] as const).find((name) => input[name] !== undefined);
+    if (ofTurn && inserts !== 'turned')
+      throw new Problem('INVALID_INPUT', `${ofTurn}: its inserts are not turned`, {
+        field: ofTurn,
+        value: inserts ?? null,
+        limit: 'only where inserts are turned',
+        wayOut: 'Say that they are turned, or leave it out.',
+      });
     if (ended) await bookEnding(c, moment, assembly, ended);
     await dismantle(c, moment, assembly, place, { elsewhere });
     if (input.grade) await recordGrade(c, moment, assembly.pieceId, { ...input, signs: ended?.signs ?? [] });
     if (inserts) {
       const piece = sure(await maybePiece(c, assembly.mark), 'the body that was just taken down');
-      const broken = input.broken === undefined ? 0 : toNumber(input.broken);
-      await (inserts === 'turned' ? turnInserts : takeInsertsOut)(c, moment, piece, to, broken);
+      const broken =
+        input.brokenSeats?.map(toNumber) ?? (input.broken === undefined ? 0 : toNumber(input.broken));
+      if (inserts === 'out') await takeInsertsOut(c, moment, piece, to, broken);
+      else
+        await turnInserts(c, moment, piece, {
+          seats: input.seats?.map(toNumber),
+          broken,
+          fresh: input.fresh,
+        });
     }
     return {
       tag: assembly.tag,

@@ -23,14 +23,13 @@ import { manyMaterials } from '@/data/shop';
 import {
   type BalanceRow,
   manyBalances,
-  manyDamagedSeats,
   manyPiecesHere,
   manyReceipts,
   manyReservations,
-  maybeMounted,
   type PieceRow,
 } from '@/data/stock';
 import { type CribItem, loadItems } from '../loadItems';
+import { type BodiesOf, bodiesOf } from './bodiesOf';
 
 /** One catalogue line with what the shelf has of it. */
 export interface ItemLine extends Omit<CribItem, 'facts'> {
@@ -99,12 +98,10 @@ async function linesOf(c: Connection, ids: readonly number[]): Promise<ItemLine[
   });
 }
 
-export interface OneItemView {
+export interface OneItemView extends BodiesOf {
   item: ItemLine | null;
   /** A shank that nothing here takes: what the holders and collets here do take. */
   noHolderTakes: string | null;
-  /** Marked bodies with the seats that are damaged; empty for everything else. */
-  bodies: { mark: string; place: string | null; damaged: number[]; inserts: string | null }[];
   pictures: PictureLine[];
   /** Of collets and holders, which wear without a count of minutes: since when what is left may be here. */
   age: { oldest: Date; atBest: Date } | null;
@@ -112,12 +109,23 @@ export interface OneItemView {
 /** One item with everything about it; null where there is none of that code. */
 export async function itemView(c: Connection, code: string | null): Promise<OneItemView> {
   const row = code === null ? null : await maybeItem(c, code);
-  if (!row) return { item: null, noHolderTakes: null, bodies: [], pictures: [], age: null };
+  if (!row)
+    return {
+      item: null,
+      noHolderTakes: null,
+      bodies: [],
+      bodyLife: null,
+      spares: [],
+      pictures: [],
+      age: null,
+    };
   const item = first(await linesOf(c, [row.id]));
   return {
     item,
     noHolderTakes: await noHolderTakes(c, item),
-    bodies: row.kind === 'body' ? await bodiesOf(c, row.id) : [],
+    ...(row.kind === 'body'
+      ? await bodiesOf(c, row.id, row.code)
+      : { bodies: [], bodyLife: null, spares: [] }),
     pictures: await manyPictures(c, row.id),
     age:
       row.kind === 'collet' || row.kind === 'holder'
@@ -127,23 +135,6 @@ export async function itemView(c: Connection, code: string | null): Promise<OneI
           )
         : null,
   };
-}
-
-async function bodiesOf(c: Connection, itemId: number): Promise<OneItemView['bodies']> {
-  const damaged = group(await manyDamagedSeats(c, itemId), (s) => s.pieceId);
-  const bodies: OneItemView['bodies'] = [];
-  for (const p of await manyPiecesHere(c, [itemId])) {
-    const in_ = await maybeMounted(c, p.id);
-    bodies.push({
-      mark: p.mark,
-      place: p.place,
-      damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
-      inserts:
-        in_ &&
-        `${in_.quantity} × ${in_.item}${in_.edgesLeft === null ? '' : `, ${in_.edgesLeft} edges left each`}`,
-    });
-  }
-  return bodies;
 }
 
 const HOLDERS_AT_ONCE = 100;

@@ -9,7 +9,7 @@ import { maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines, manyMaterials } from '@/data/shop';
-import { maybeMounted, maybePiece } from '@/data/stock';
+import { manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
 import { type AssemblyCard, standingOne } from '../cards';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
@@ -32,8 +32,8 @@ export interface AssemblyView extends AssemblyCard {
   figures: BuildFigures;
   /** What its cutter may be graded as when it is taken down. */
   grades: string[];
-  /** Inserts in a body; null: none, or it is no body. */
-  inserts: { item: string; quantity: number; edgesLeft: number | null } | null;
+  /** Inserts in a body, and the numbers of the seats that hold one; null: none, or it is no body. */
+  inserts: (Pick<Mounted, 'item' | 'quantity' | 'edgesLeft' | 'seats'> & { numbers: number[] }) | null;
   /** Where it is loaded now; null: in no machine. */
   loaded: { machine: string; pocket: number; t: number } | null;
   /** The sheet it was built from, and the version that stands now; null: from none. */
@@ -69,6 +69,8 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
       item: mounted.item,
       quantity: mounted.quantity,
       edgesLeft: mounted.edgesLeft,
+      seats: mounted.seats,
+      numbers: await manyGoodSeats(c, row.pieceId),
     },
     loaded: load && { machine: load.machine, pocket: load.pocket, t: load.t },
     builtFrom: from && {

@@ -66,3 +66,13 @@ export const countOfFamilies = async (
       [families, upTo + 1],
     )
   ).n;
+/** Spares whose FITS has a code in it, with what lies of each, where. */
+export const manySparesFor = (c: Connection, code: string) =>
+  many<{ code: string; fits: string; place: string; placeKind: string; quantity: number }>(
+    c,
+    `select i.code, f.text as fits, p.code as place, p.kind as place_kind, b.quantity from fact_now f join item i on i.id = f.item_id
+     join balance b on b.item_id = f.item_id and b.quantity > 0 and b.lot_id is null join place p on p.id = b.place_id
+     where f.symbol = 'FITS' and i.kind = 'spare' and position(lower($1) in lower(f.text)) > 0
+     order by i.code, p.code limit 50`,
+    [code],
+  );

@@ -73,7 +73,7 @@ export function CuttersScreen({
         key={one.item.code}
         item={one.item}
         noHolderTakes={one.noHolderTakes}
-        bodies={one.bodies}
+        bodiesOf={one}
         pictures={one.pictures}
         age={one.age}
         shop={shop}

@@ -28,14 +28,14 @@ import { inUseOptions } from '@/ui/screens/common/options';
 export function ItemTag({
   item,
   noHolderTakes,
-  bodies,
+  bodiesOf,
   pictures,
   age,
   shop,
 }: {
   item: ItemLine;
   noHolderTakes: string | null;
-  bodies: OneItemView['bodies'];
+  bodiesOf: Pick<OneItemView, 'bodies' | 'bodyLife' | 'spares'>;
   pictures: OneItemView['pictures'];
   age: OneItemView['age'];
   shop: ShopView;
@@ -110,7 +110,7 @@ export function ItemTag({
           />
         </div>
       ))}
-      <Seats item={item} bodies={bodies} shop={shop} />
+      <Seats item={item} of={bodiesOf} shop={shop} />
       {item.cutter && (
         <p className="small">
           <Link href={linkTo('cutting', { item: item.code })}>recipes of it</Link>

@@ -1,22 +1,29 @@
 'use client';
-import type { ItemLine, OneItemView } from '@/crib/catalogue';
+import { FRAGMENT_STATES } from '@/core/breakage';
+import { ENDINGS } from '@/core/life';
+import { namesOf } from '@/core/names';
+import { seatWords } from '@/core/stock';
+import type { ItemLine, MarkedBody, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
+import { BecauseThis } from '@/ui/kit/figure';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
-import { Fold } from '@/ui/kit/page';
+import { Caution, Fold } from '@/ui/kit/page';
 import { inserts } from '@/ui/screens/common/found';
 import { placeOptions } from '@/ui/screens/common/options';
+import { seatShape, seatSpecs } from '@/ui/screens/common/seatSpecs';
 
-/** Inserts into a bare body, or out of it again. */
-function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: ShopView }) {
+/** Inserts into a bare body, to their next edge, or out of it again. */
+function InsertForms({ body, shop }: { body: MarkedBody; shop: ShopView }) {
+  const { mark } = body;
   const place = (name: 'to', label: string): FieldSpec<'to'> => ({
     name,
     label,
     kind: 'choice',
     options: placeOptions(shop.places),
   });
-  return (
-    <Fold label={bare ? 'Put inserts in' : 'Take the inserts out'}>
-      {bare ? (
+  if (body.inserts === null)
+    return (
+      <Fold label="Put inserts in">
         <VerbForm
           verb="mountInserts"
           fixed={{ piece: mark }}
@@ -29,65 +36,198 @@ function InsertForms({ mark, bare, shop }: { mark: string; bare: boolean; shop: 
           })}
           said={(d) => `${d.quantity} × ${d.item} into ${mark}`}
         />
-      ) : (
+      </Fold>
+    );
+  return (
+    <>
+      <Fold label="Turn inserts, all or some">
+        <VerbForm
+          verb="turnSeats"
+          fixed={{ piece: mark }}
+          submit="Turn"
+          fields={[
+            ...seatSpecs(body.good),
+            ...(body.ended
+              ? []
+              : ([
+                  {
+                    name: 'ended.kind',
+                    label: 'How the life of these edges ended',
+                    kind: 'choice',
+                    optional: true,
+                    options: namesOf(ENDINGS)
+                      .filter((e) => e !== 'lost')
+                      .map((e) => [e, ENDINGS[e].words] as const),
+                    help: 'blank: all changed in good time',
+                  },
+                  {
+                    name: 'ended.fragments',
+                    label: 'Fragments, where one broke',
+                    kind: 'choice',
+                    optional: true,
+                    options: namesOf(FRAGMENT_STATES).map((f) => [f, FRAGMENT_STATES[f]] as const),
+                  },
+                  {
+                    name: 'ended.recutBy',
+                    label: 'Recut by, where they were not found',
+                    optional: true,
+                    wide: true,
+                  },
+                ] satisfies FieldSpec[])),
+          ]}
+          shape={seatShape}
+          said={(d) => `${d.turned} turned, ${d.replaced} replaced, ${d.cutsOn} cut on in ${mark}`}
+        />
+        <Caution>
+          An insert on a chip, or in a bent seat, comes loose at speed. Wear gloves, clean each seat, and
+          tighten with the torque key its maker names.
+        </Caution>
+      </Fold>
+      <Fold label="Take the inserts out">
         <VerbForm
           verb="unmountInserts"
           fixed={{ piece: mark }}
           submit="Take out"
           fields={[
             place('to', 'Onto'),
-            { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
+            body.seats.length
+              ? {
+                  name: 'brokenSeats',
+                  label: 'Of them broken',
+                  kind: 'several',
+                  options: body.good.map((n) => [String(n), `seat ${n}`] as const),
+                  optional: true,
+                }
+              : { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
           ]}
-          said={(d) => `${d.back} back with ${d.edgesLeft} edges left, ${d.scrapped} scrapped`}
+          said={(d) =>
+            d.edgesLeft === null
+              ? `${d.back} back, ${d.scrapped} scrapped`
+              : `${d.back} back with ${d.edgesLeft} edges left, ${d.scrapped} scrapped`
+          }
         />
+      </Fold>
+    </>
+  );
+}
+
+const setsWords = (n: number) => `${n} ${n === 1 ? 'set' : 'sets'} of edges`;
+
+/** One marked body: where it is, its seats and what sits in them, and its screws. */
+function Body({
+  body,
+  seats,
+  spares,
+  shop,
+}: {
+  body: MarkedBody;
+  seats: number | null;
+  spares: OneItemView['spares'];
+  shop: ShopView;
+}) {
+  const due = body.renewed.filter((r) => r.due);
+  return (
+    <div>
+      <strong className="fig">{body.mark}</strong> in {body.place ?? 'no place'}:{' '}
+      {body.damaged.length
+        ? `seat${body.damaged.length === 1 ? '' : 's'} ${body.damaged.join(', ')} damaged`
+        : 'no damaged seat known'}
+      {seats === null ? '' : ` of ${seats}`}. {body.inserts ? `Holds ${body.inserts}.` : 'It is bare.'}
+      {body.seats.length > 0 && ` Not alike: ${seatWords(body.seats)}.`} Held {setsWords(body.sets)} so far
+      {body.renewed.map((r) => `, ${setsWords(r.sets)} since ${r.item} was renewed`)}.
+      {body.screwsDue && (
+        <strong>
+          {due.length
+            ? ` Renew ${due.map((r) => r.item).join(', ')}.`
+            : ' No screw of it was renewed so far: renew them.'}
+        </strong>
       )}
-    </Fold>
+      <InsertForms body={body} shop={shop} />
+      {spares.length > 0 && (
+        <Fold label="Renew screws">
+          <VerbForm
+            verb="renewSpare"
+            fixed={{ piece: body.mark }}
+            submit="Renew"
+            fields={[
+              {
+                name: 'spare',
+                label: 'Which, out of',
+                kind: 'choice',
+                options: spares.map(
+                  (s) =>
+                    [
+                      JSON.stringify({ item: s.code, from: s.place }),
+                      `${s.code}: ${s.quantity} at ${s.place}`,
+                    ] as const,
+                ),
+              },
+              {
+                name: 'quantity',
+                label: 'How many',
+                kind: 'whole',
+                start: seats === null ? '' : String(seats),
+              },
+            ]}
+            shape={({ spare, ...input }) => ({
+              ...input,
+              ...(spare ? (JSON.parse(String(spare)) as object) : {}),
+            })}
+            said={(d) => `${d.quantity} × ${d.item} renewed in ${body.mark}`}
+          />
+        </Fold>
+      )}
+      <VerbForm
+        verb="stateSeat"
+        fixed={{ piece: body.mark }}
+        submit="Mark"
+        fields={[
+          { name: 'seat', label: 'Seat', kind: 'whole' },
+          {
+            name: 'damaged',
+            label: 'It is',
+            kind: 'choice',
+            options: [
+              ['yes', 'damaged'],
+              ['no', 'good again'],
+            ],
+          },
+        ]}
+        said={(d) => `seat ${d.seat} of ${body.mark} marked`}
+      />
+    </div>
   );
 }
 
 /** Marked bodies and their seats: a damaged seat is known before an insert goes into it. */
 export function Seats({
   item,
-  bodies,
+  of: { bodies, bodyLife, spares },
   shop,
 }: {
   item: ItemLine;
-  bodies: OneItemView['bodies'];
+  of: Pick<OneItemView, 'bodies' | 'bodyLife' | 'spares'>;
   shop: ShopView;
 }) {
   const seats = item.facts.find((f) => f.symbol === 'CICT')?.value ?? null;
   if (!bodies.length) return null;
+  const sets = bodyLife?.sets ?? null;
   return (
     <>
       <h2>Its seats</h2>
       {bodies.map((b) => (
-        <div key={b.mark}>
-          <strong className="fig">{b.mark}</strong> in {b.place ?? 'no place'}:{' '}
-          {b.damaged.length
-            ? `seat${b.damaged.length === 1 ? '' : 's'} ${b.damaged.join(', ')} damaged`
-            : 'no damaged seat known'}
-          {seats === null ? '' : ` of ${seats}`}. {b.inserts ? `Holds ${b.inserts}.` : 'It is bare.'}
-          <InsertForms mark={b.mark} bare={b.inserts === null} shop={shop} />
-          <VerbForm
-            verb="stateSeat"
-            fixed={{ piece: b.mark }}
-            submit="Mark"
-            fields={[
-              { name: 'seat', label: 'Seat', kind: 'whole' },
-              {
-                name: 'damaged',
-                label: 'It is',
-                kind: 'choice',
-                options: [
-                  ['yes', 'damaged'],
-                  ['no', 'good again'],
-                ],
-              },
-            ]}
-            said={(d) => `seat ${d.seat} of ${b.mark} marked`}
-          />
-        </div>
+        <Body key={b.mark} body={b} seats={seats} spares={spares} shop={shop} />
       ))}
+      {bodyLife && sets && (
+        <>
+          <div>
+            {'median' in sets
+              ? `Half of such bodies are scrap by ${setsWords(sets.median)}.`
+              : `Fewer than half of such bodies are scrap: one holds more than ${setsWords(sets.moreThan)}.`}
+          </div>
+          <BecauseThis because={bodyLife.because} />
+        </>
+      )}
     </>
   );
 }

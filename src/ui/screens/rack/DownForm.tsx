@@ -3,12 +3,14 @@ import { useState } from 'react';
 import { FRAGMENT_STATES } from '@/core/breakage';
 import { ENDINGS, SIGNS } from '@/core/life';
 import { namesOf } from '@/core/names';
+import { seatWords } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
 import { Legend, PickOne } from '@/ui/kit/field';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
 import { gradeSpecs } from '@/ui/screens/common/gradeSpecs';
 import { placeOptions } from '@/ui/screens/common/options';
+import { seatShape, seatSpecs } from '@/ui/screens/common/seatSpecs';
 import { useBarred } from '@/ui/shell';
 
 type Place = { code: string; name: string; kind: string; inUse: boolean };
@@ -16,10 +18,13 @@ type Place = { code: string; name: string; kind: string; inUse: boolean };
 /** Takes an assembly down in one step: where each thing goes, what became of the cutter, and of a body's inserts. */
 export function DownForm({ card, places }: { card: AssemblyView; places: readonly Place[] }) {
   const [ended, setEnded] = useState(false);
+  const [someSeats, setSomeSeats] = useState(false);
   const barred = useBarred('gradePiece');
   const held = [...new Map([card.holder, ...card.parts].map((x) => [x.code, x])).values()];
   const options = placeOptions(places);
   const isBody = card.cutter.kind === 'body';
+  // Where they are not alike already, how many are broken says nothing.
+  const bySeat = someSeats || Boolean(card.inserts?.seats.length);
   const ending: FieldSpec[] = [
     {
       name: 'kind',
@@ -76,9 +81,11 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
             ['turned', 'turned to the next edge'],
             ['out', 'come out'],
           ],
-          help: `blank: they stay; ${card.inserts.edgesLeft === null ? 'on their first edge' : `${card.inserts.edgesLeft} ${card.inserts.edgesLeft === 1 ? 'edge' : 'edges'} left`}`,
+          help: `blank: they stay; ${card.inserts.seats.length ? seatWords(card.inserts.seats) : card.inserts.edgesLeft === null ? 'on their first edge' : `${card.inserts.edgesLeft} ${card.inserts.edgesLeft === 1 ? 'edge' : 'edges'} left`}`,
         },
-        { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
+        ...(bySeat
+          ? seatSpecs(card.inserts.numbers)
+          : [{ name: 'broken', label: 'Of them broken', kind: 'whole' as const, optional: true }]),
       ]
     : [];
   return (
@@ -94,6 +101,20 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
           ['ended', 'ended'],
         ]}
       />
+      {card.inserts && !card.inserts.seats.length && (
+        <>
+          <Legend>Its inserts</Legend>
+          <PickOne
+            label="Its inserts"
+            value={someSeats ? 'some' : 'all'}
+            onChange={(which) => setSomeSeats(which === 'some')}
+            options={[
+              ['all', 'all the same'],
+              ['some', 'some seats alone'],
+            ]}
+          />
+        </>
+      )}
       <VerbForm
         verb="takeDown"
         fixed={{ tag: card.tag }}
@@ -111,7 +132,7 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
           })),
         ]}
         shape={({ kind, signs, at, fragments, recutBy, ...input }) => {
-          const rest = { ...input };
+          const rest: Record<string, unknown> = seatShape(input);
           const [operation, t] = String(at ?? '')
             .split(' ')
             .map(Number);

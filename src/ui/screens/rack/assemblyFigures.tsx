@@ -110,7 +110,13 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
         <Row name="In the cut so far">{life.minutes.toFixed(1)} min</Row>
         <Row name="Life left" note={life.material ? `in ${life.material}` : undefined}>
           {life.leftMinutes === null ? (
-            <Unknown>{life.fresh ? 'cannot say' : 'graded: cannot say'}</Unknown>
+            <Unknown>
+              {life.fresh
+                ? 'cannot say'
+                : card.cutter.kind === 'body'
+                  ? 'some edges had cut before: cannot say'
+                  : 'graded: cannot say'}
+            </Unknown>
           ) : life.leftMinutes < 0 ? (
             `${(-life.leftMinutes).toFixed(0)} min past`
           ) : (
