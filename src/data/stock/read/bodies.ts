@@ -82,7 +82,7 @@ export const manyBodies = (c: Connection, itemId: number) =>
     c,
     `select p.id as piece_id, pl.kind as place_kind, (select count(*) from edge_set s join mounting m on m.edge_set_id = s.id join live_entry e on e.id = m.entry_id
        where s.piece_id = p.id)::int as sets
-     from piece_place pp join piece p on p.id = pp.piece_id left join place pl on pl.id = pp.place_id where pp.item_id = $1 order by p.id`,
+     from piece p left join piece_place pp on pp.piece_id = p.id left join place pl on pl.id = pp.place_id where p.item_id = $1`,
     [itemId],
   );
 /** Small parts of the marked bodies of an item that were renewed, each when last, with the sets of edges they have held since. */
