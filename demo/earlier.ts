@@ -277,5 +277,18 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
       ...{ tag: 'A-0011', hole, holeFits: 'H12' },
       happenedAt: new Date(now.getTime() - days * DAY).toISOString(),
     });
+  // A second shell mill, of which one edge frayed: its seat was turned alone.
+  await act('receiveStock', { item: 'SM50', place: 'CAB1-A', quantity: 1 });
+  await act('receiveStock', { item: 'SEKN1203-M20', place: 'CAB1-C', quantity: 5 });
+  const { piece: body } = await act(
+    'mountInserts',
+    { body: 'SM50', bodyFrom: 'CAB1-A', item: 'SEKN1203-M20', from: 'CAB1-C' },
+    'JB',
+  );
+  await act(
+    'turnSeats',
+    { piece: body, seats: [3], ended: { kind: 'sign' }, note: 'one edge frayed: a line on the wall' },
+    'JB',
+  );
   return { lives };
 }

@@ -390,7 +390,7 @@ export const SHELVES: ShelfSpec[] = [
     stock: 12,
     priceCents: 240,
     pack: 10,
-    facts: { FITS: 'FB63 insert seats', TORQUE: '3.5' },
+    facts: { FITS: 'FB63, SM50 insert seats', TORQUE: '3.5' },
   },
 ];
 

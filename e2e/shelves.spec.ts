@@ -1,5 +1,5 @@
 import { DEMO } from '../playwright.config';
-import { alertOf, expect, fill, said, scan, signAs, tagOf, test } from './help';
+import { alertOf, expect, fill, fitsWidth, said, scan, signAs, tagOf, test } from './help';
 
 test.use({ baseURL: DEMO });
 const list = (text: string, name = 'list.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -366,4 +366,23 @@ test('scrap is weighed by its outlines, sold by the scales, and taken back where
   await expect(heap).toBeHidden();
   await page.getByRole('button', { name: 'Take back that carbide was sold' }).click();
   await expect(heap.getByText('Weighs at most')).toBeVisible();
+});
+
+test('one seat is turned while the others cut on; why its edges ended is asked for', async ({
+  page,
+}) => {
+  await page.goto('/cutters?open=SM50');
+  const tag = tagOf(page);
+  await expect(tag.getByText('Not alike: seats 1, 2, 4, 5')).toBeVisible();
+  await tag.getByRole('button', { name: 'Turn inserts, all or some' }).click();
+  await tag.getByRole('group', { name: 'Seats turned' }).getByLabel('2', { exact: true }).check();
+  await tag.getByRole('button', { name: 'Turn', exact: true }).click();
+  await expect(tag.getByText('Why only some edges are turned is not said.')).toBeVisible();
+  await fill(tag, { 'How the life of these edges ended': 'worn' });
+  await tag.getByRole('button', { name: 'Turn', exact: true }).click();
+  await expect(said(page)).toContainText('1 turned, 0 replaced, 4 cut on');
+  await expect(tag.getByText('Not alike: seats 1, 4, 5')).toBeVisible();
+  await expect(tag.getByText('Held 3 sets of edges so far')).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await fitsWidth(page);
 });

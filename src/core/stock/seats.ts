@@ -31,9 +31,7 @@ export const turnSeats = (
  * The seats of a body as people say them, those that are alike together, the ones that cut longest first.
  * Example: 'seats 1, 3: 34 min cut, 2 edges left; seat 2: 0 min cut, all its edges left'.
  */
-export function seatWords(
-  seats: readonly { seat: number; edgesLeft: number | null; minutes: number }[],
-): string {
+function seatWords(seats: readonly { seat: number; edgesLeft: number | null; minutes: number }[]): string {
   const said = new Map<string, { numbers: number[]; minutes: number }>();
   for (const { seat, edgesLeft, minutes } of seats) {
     const left = edgesLeft === null ? 'all its edges' : `${edgesLeft} ${edgesLeft === 1 ? 'edge' : 'edges'}`;
@@ -49,3 +47,17 @@ export function seatWords(
     )
     .join('; ');
 }
+
+/**
+ * What is left on the inserts of a body: one figure where they are alike, by seat where they are not.
+ * Example: '3 edges left'; 'on their first edge' where all of them are left.
+ */
+export const edgesLeftWords = (of: {
+  edgesLeft: number | null;
+  seats: readonly { seat: number; edgesLeft: number | null; minutes: number }[];
+}): string =>
+  of.seats.length
+    ? seatWords(of.seats)
+    : of.edgesLeft === null
+      ? 'on their first edge'
+      : `${of.edgesLeft} ${of.edgesLeft === 1 ? 'edge' : 'edges'} left`;

@@ -79,7 +79,7 @@ it('one chipped edge is turned alone at the take-down: it is no fresh set, and t
   expect(card.inserts).toMatchObject({ seats: [], numbers: [1, 2, 3, 4, 5] });
   const down = { tag, cutterTo: 'S1', inserts: 'turned', seats: [2] };
   // Only some are turned: why they did not last must be said, or the life of all would count as changed in good time.
-  expect(await refused('takeDown', down)).toMatchObject({ code: 'REFUSED', field: 'ended' });
+  expect(await refused('takeDown', down)).toMatchObject({ code: 'REFUSED', field: 'ended.kind' });
   expect(await refused('takeDown', { ...down, seats: [6] })).toMatchObject({
     code: 'INVALID_INPUT',
     field: 'seats',

@@ -85,7 +85,7 @@ export async function turnInserts(
   const seats = said.seats?.length ? [...new Set([...said.seats, ...broken])] : all;
   if (seats.length < all.length && piece.endedEntryId === null && said.ended === undefined)
     throw new Problem('REFUSED', 'Why only some edges are turned is not said', {
-      field: 'ended',
+      field: 'ended.kind',
       value: null,
       limit: 'how the life of these edges ended',
       wayOut: 'Say how it ended: chipped, worn, or before a sign was seen.',

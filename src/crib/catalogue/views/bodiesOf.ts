@@ -17,6 +17,8 @@ import {
 export interface MarkedBody {
   mark: string;
   place: string | null;
+  /** It lies in the crib, where its inserts may be touched. */
+  here: boolean;
   damaged: number[];
   /** Numbers of the seats that are good. */
   good: number[];
@@ -65,6 +67,7 @@ export async function bodiesOf(c: Connection, itemId: number, code: string): Pro
     bodies.push({
       mark: p.mark,
       place: p.place,
+      here: inCrib(p.placeKind),
       damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
       good: await manyGoodSeats(c, p.id),
       inserts:

@@ -2,7 +2,7 @@
 import { FRAGMENT_STATES } from '@/core/breakage';
 import { ENDINGS } from '@/core/life';
 import { namesOf } from '@/core/names';
-import { seatWords } from '@/core/stock';
+import { edgesLeftWords } from '@/core/stock';
 import type { ItemLine, MarkedBody, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { BecauseThis } from '@/ui/kit/figure';
@@ -23,90 +23,97 @@ function InsertForms({ body, shop }: { body: MarkedBody; shop: ShopView }) {
   });
   if (body.inserts === null)
     return (
-      <Fold label="Put inserts in">
-        <VerbForm
-          verb="mountInserts"
-          fixed={{ piece: mark }}
-          submit="Put in"
-          fields={[{ name: 'inserts', label: 'Inserts from', kind: 'search', search: inserts, wide: true }]}
-          shape={({ inserts: taken, ...input }) => ({
-            ...input,
-            // A found source is the text of one.
-            ...(taken ? (JSON.parse(String(taken)) as object) : {}),
-          })}
-          said={(d) => `${d.quantity} × ${d.item} into ${mark}`}
-        />
-      </Fold>
+      <div>
+        <Fold label="Put inserts in">
+          <VerbForm
+            verb="mountInserts"
+            fixed={{ piece: mark }}
+            submit="Put in"
+            fields={[{ name: 'inserts', label: 'Inserts from', kind: 'search', search: inserts, wide: true }]}
+            shape={({ inserts: taken, ...input }) => ({
+              ...input,
+              // A found source is the text of one.
+              ...(taken ? (JSON.parse(String(taken)) as object) : {}),
+            })}
+            said={(d) => `${d.quantity} × ${d.item} into ${mark}`}
+          />
+        </Fold>
+      </div>
     );
   return (
     <>
-      <Fold label="Turn inserts, all or some">
-        <VerbForm
-          verb="turnSeats"
-          fixed={{ piece: mark }}
-          submit="Turn"
-          fields={[
-            ...seatSpecs(body.good),
-            ...(body.ended
-              ? []
-              : ([
-                  {
-                    name: 'ended.kind',
-                    label: 'How the life of these edges ended',
-                    kind: 'choice',
-                    optional: true,
-                    options: namesOf(ENDINGS)
-                      .filter((e) => e !== 'lost')
-                      .map((e) => [e, ENDINGS[e].words] as const),
-                    help: 'blank: all changed in good time',
-                  },
-                  {
-                    name: 'ended.fragments',
-                    label: 'Fragments, where one broke',
-                    kind: 'choice',
-                    optional: true,
-                    options: namesOf(FRAGMENT_STATES).map((f) => [f, FRAGMENT_STATES[f]] as const),
-                  },
-                  {
-                    name: 'ended.recutBy',
-                    label: 'Recut by, where they were not found',
-                    optional: true,
+      <div>
+        <Fold label="Turn inserts, all or some">
+          <VerbForm
+            verb="turnSeats"
+            fixed={{ piece: mark }}
+            submit="Turn"
+            fields={[
+              ...seatSpecs(body.good),
+              ...(body.ended
+                ? []
+                : ([
+                    {
+                      name: 'ended.kind',
+                      label: 'How the life of these edges ended',
+                      kind: 'choice',
+                      optional: true,
+                      options: namesOf(ENDINGS)
+                        .filter((e) => e !== 'lost')
+                        .map((e) => [e, ENDINGS[e].words] as const),
+                      help: 'blank: all changed in good time',
+                    },
+                    {
+                      name: 'ended.fragments',
+                      label: 'Fragments, where one broke',
+                      kind: 'choice',
+                      optional: true,
+                      options: namesOf(FRAGMENT_STATES).map((f) => [f, FRAGMENT_STATES[f]] as const),
+                    },
+                    {
+                      name: 'ended.recutBy',
+                      label: 'Recut by, where they were not found',
+                      optional: true,
+                      wide: true,
+                    },
+                  ] satisfies FieldSpec[])),
+            ]}
+            shape={seatShape}
+            said={(d) => `${d.turned} turned, ${d.replaced} replaced, ${d.cutsOn} cut on in ${mark}`}
+          />
+          <Caution>
+            An insert on a chip, or in a bent seat, comes loose at speed. Wear gloves, clean each seat, and
+            tighten with the torque key its maker names.
+          </Caution>
+        </Fold>
+      </div>
+      <div>
+        <Fold label="Take the inserts out">
+          <VerbForm
+            verb="unmountInserts"
+            fixed={{ piece: mark }}
+            submit="Take out"
+            fields={[
+              place('to', 'Onto'),
+              body.seats.length
+                ? {
+                    name: 'brokenSeats',
+                    label: 'Of them broken',
+                    kind: 'several',
+                    options: body.good.map((n) => [String(n), String(n)] as const),
                     wide: true,
-                  },
-                ] satisfies FieldSpec[])),
-          ]}
-          shape={seatShape}
-          said={(d) => `${d.turned} turned, ${d.replaced} replaced, ${d.cutsOn} cut on in ${mark}`}
-        />
-        <Caution>
-          An insert on a chip, or in a bent seat, comes loose at speed. Wear gloves, clean each seat, and
-          tighten with the torque key its maker names.
-        </Caution>
-      </Fold>
-      <Fold label="Take the inserts out">
-        <VerbForm
-          verb="unmountInserts"
-          fixed={{ piece: mark }}
-          submit="Take out"
-          fields={[
-            place('to', 'Onto'),
-            body.seats.length
-              ? {
-                  name: 'brokenSeats',
-                  label: 'Of them broken',
-                  kind: 'several',
-                  options: body.good.map((n) => [String(n), `seat ${n}`] as const),
-                  optional: true,
-                }
-              : { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
-          ]}
-          said={(d) =>
-            d.edgesLeft === null
-              ? `${d.back} back, ${d.scrapped} scrapped`
-              : `${d.back} back with ${d.edgesLeft} edges left, ${d.scrapped} scrapped`
-          }
-        />
-      </Fold>
+                    optional: true,
+                  }
+                : { name: 'broken', label: 'Of them broken', kind: 'whole', optional: true },
+            ]}
+            said={(d) =>
+              d.edgesLeft === null
+                ? `${d.back} back, ${d.scrapped} scrapped`
+                : `${d.back} back with ${d.edgesLeft} edges left, ${d.scrapped} scrapped`
+            }
+          />
+        </Fold>
+      </div>
     </>
   );
 }
@@ -128,54 +135,63 @@ function Body({
   const due = body.renewed.filter((r) => r.due);
   return (
     <div>
-      <strong className="fig">{body.mark}</strong> in {body.place ?? 'no place'}:{' '}
-      {body.damaged.length
-        ? `seat${body.damaged.length === 1 ? '' : 's'} ${body.damaged.join(', ')} damaged`
-        : 'no damaged seat known'}
-      {seats === null ? '' : ` of ${seats}`}. {body.inserts ? `Holds ${body.inserts}.` : 'It is bare.'}
-      {body.seats.length > 0 && ` Not alike: ${seatWords(body.seats)}.`} Held {setsWords(body.sets)} so far
-      {body.renewed.map((r) => `, ${setsWords(r.sets)} since ${r.item} was renewed`)}.
-      {body.screwsDue && (
-        <strong>
-          {due.length
-            ? ` Renew ${due.map((r) => r.item).join(', ')}.`
-            : ' No screw of it was renewed so far: renew them.'}
-        </strong>
+      <div>
+        <strong className="fig">{body.mark}</strong> in {body.place ?? 'no place'}:{' '}
+        {body.damaged.length
+          ? `seat${body.damaged.length === 1 ? '' : 's'} ${body.damaged.join(', ')} damaged`
+          : 'no damaged seat known'}
+        {seats === null ? '' : ` of ${seats}`}. {body.inserts ? `Holds ${body.inserts}.` : 'It is bare.'}
+        {body.seats.length > 0 &&
+          ` Not alike: ${edgesLeftWords({ edgesLeft: null, seats: body.seats })}.`}{' '}
+        Held {setsWords(body.sets)} so far
+        {body.renewed.map((r) => `, ${setsWords(r.sets)} since ${r.item} was renewed`)}.
+        {body.screwsDue && (
+          <strong>
+            {due.length
+              ? ` Renew ${due.map((r) => r.item).join(', ')}.`
+              : ' No screw of it was renewed so far: renew them.'}
+          </strong>
+        )}
+      </div>
+      {!body.here && body.inserts !== null && (
+        <div>New edges are a new build: take it down first, there its inserts are turned.</div>
       )}
-      <InsertForms body={body} shop={shop} />
+      {body.here && <InsertForms body={body} shop={shop} />}
       {spares.length > 0 && (
-        <Fold label="Renew screws">
-          <VerbForm
-            verb="renewSpare"
-            fixed={{ piece: body.mark }}
-            submit="Renew"
-            fields={[
-              {
-                name: 'spare',
-                label: 'Which, out of',
-                kind: 'choice',
-                options: spares.map(
-                  (s) =>
-                    [
-                      JSON.stringify({ item: s.code, from: s.place }),
-                      `${s.code}: ${s.quantity} at ${s.place}`,
-                    ] as const,
-                ),
-              },
-              {
-                name: 'quantity',
-                label: 'How many',
-                kind: 'whole',
-                start: seats === null ? '' : String(seats),
-              },
-            ]}
-            shape={({ spare, ...input }) => ({
-              ...input,
-              ...(spare ? (JSON.parse(String(spare)) as object) : {}),
-            })}
-            said={(d) => `${d.quantity} × ${d.item} renewed in ${body.mark}`}
-          />
-        </Fold>
+        <div>
+          <Fold label="Renew screws">
+            <VerbForm
+              verb="renewSpare"
+              fixed={{ piece: body.mark }}
+              submit="Renew"
+              fields={[
+                {
+                  name: 'spare',
+                  label: 'Which, out of',
+                  kind: 'choice',
+                  options: spares.map(
+                    (s) =>
+                      [
+                        JSON.stringify({ item: s.code, from: s.place }),
+                        `${s.code}: ${s.quantity} at ${s.place}`,
+                      ] as const,
+                  ),
+                },
+                {
+                  name: 'quantity',
+                  label: 'How many',
+                  kind: 'whole',
+                  start: seats === null ? '' : String(seats),
+                },
+              ]}
+              shape={({ spare, ...input }) => ({
+                ...input,
+                ...(spare ? (JSON.parse(String(spare)) as object) : {}),
+              })}
+              said={(d) => `${d.quantity} × ${d.item} renewed in ${body.mark}`}
+            />
+          </Fold>
+        </div>
       )}
       <VerbForm
         verb="stateSeat"

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { FRAGMENT_STATES } from '@/core/breakage';
 import { ENDINGS, SIGNS } from '@/core/life';
 import { namesOf } from '@/core/names';
-import { seatWords } from '@/core/stock';
+import { edgesLeftWords } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
 import { Legend, PickOne } from '@/ui/kit/field';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
@@ -81,7 +81,7 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
             ['turned', 'turned to the next edge'],
             ['out', 'come out'],
           ],
-          help: `blank: they stay; ${card.inserts.seats.length ? seatWords(card.inserts.seats) : card.inserts.edgesLeft === null ? 'on their first edge' : `${card.inserts.edgesLeft} ${card.inserts.edgesLeft === 1 ? 'edge' : 'edges'} left`}`,
+          help: `blank: they stay; ${edgesLeftWords(card.inserts)}`,
         },
         ...(bySeat
           ? seatSpecs(card.inserts.numbers)

@@ -1,5 +1,6 @@
 'use client';
 import { Link } from '@/ui/kit/link';
+import { edgesLeftWords } from '@/core/stock';
 import { linkTo, linkToRun } from '@/core/links';
 import { registerText } from '@/core/measuring';
 import type { RegisterForm } from '@/core/measuring';
@@ -100,7 +101,7 @@ export function Uses({ card }: { card: AssemblyCard }) {
 }
 
 /** Life used and left of an assembly's edges. */
-export function LifeRows({ card }: { card: AssemblyCard }) {
+export function LifeRows({ card }: { card: AssemblyView }) {
   const { show } = useLengths();
   const { life } = card;
   return (
@@ -123,6 +124,11 @@ export function LifeRows({ card }: { card: AssemblyCard }) {
             `${life.leftMinutes.toFixed(0)} min`
           )}
         </Row>
+        {card.inserts && (
+          <Row name="Inserts" note={edgesLeftWords(card.inserts)}>
+            {card.inserts.quantity} × {card.inserts.item}
+          </Row>
+        )}
         <Row name="Flank wear" note={`worn at ${show(card.wear.limit.value, 2)}`}>
           {card.wear.flankMm === null ? <NotMeasured /> : show(card.wear.flankMm, 2)}
         </Row>
