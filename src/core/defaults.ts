@@ -67,6 +67,8 @@ export const DEFAULTS = {
   livesReckoned: 100,
   /** So many lives an assumed life counts as, beside those that were seen (practice). */
   assumedCountsAs: 3,
+  /** So many lives what is assumed from others of its family counts as: it is further off than a maker's figure (practice). */
+  familyCountsAs: 1,
   /** Weibull shape of a cutter's lives until they say it, and the spread of its logarithm: two of three between 1.5 and 4.1 (practice). */
   shapeOfLives: 2.5,
   shapeOfLivesSpread: 0.5,

@@ -61,6 +61,8 @@ export { consumption, expectLife, assumedCounts } from './expect/expectLife';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
 export { assumedFromLike } from './expect/likeMaterials';
 export type { LivesElsewhere } from './expect/likeMaterials';
+export { assumedFromOthers, isLike } from './expect/otherLives';
+export type { CutterKind, OtherLives, Weight } from './expect/otherLives';
 export { assumedWeight, nextLife } from './expect/nextLife';
 export type { AssumedAgainstSeen, NextLife } from './expect/nextLife';
 export { cameOut, foretoldHeld, OUTCOMES, SHARES_FORETOLD } from './expect/foretold';

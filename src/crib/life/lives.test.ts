@@ -1,7 +1,7 @@
 import { DEFAULTS } from '@/core/defaults';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { assemblyView } from '@/crib/rack';
-import { loadLifeBook, readAssumedWeights } from '@/crib/lives';
+import { loadLifeBook, readKnownHere } from '@/crib/lives';
 import { lifeSheet, lifeView } from './views/lifeView';
 
 let crib: TestCrib;
@@ -244,7 +244,7 @@ it('as how many lives an assumed one counts is learnt from how such figures did 
     await crib.do('stateFacts', { item: code, assumedLife: { minutes: 500, origin: 'guess' } });
     await crib.do('stateFacts', { item: code, assumedLife: { minutes: 20, origin: 'maker' } });
   }
-  const weights = await readAssumedWeights(crib.db);
+  const { weights } = await readKnownHere(crib.db);
   expect(weights.get('maker')).toEqual({ countsAs: DEFAULTS.assumedCountsBetween[1], learntFrom: 5 });
   const { expectation, next } = (await lifeSheet(crib.db, 'EM-A', 'C45'))!;
   expect(expectation!.because.values).toContainEqual({
@@ -284,4 +284,71 @@ it('of a material in which nobody knows it, its lives in others of the group are
   // What somebody states of it goes before.
   await crib.do('stateFacts', { item: 'EM-Z', assumedLife: { minutes: 70, origin: 'maker' } });
   expect(await in_('C35')).toMatchObject({ minutes: 70 });
+});
+
+it('of a cutter without lives those of what it is linked with tell, then those of its family and size; of no other', async () => {
+  await crib.do('addMaterial', { code: 'TI', name: 'Titanium', isoGroup: 'S' });
+  const { operation } = await crib.do('addJob', {
+    ...{ number: 'J-T', part: 'Rib', material: 'TI', quantity: 1000, due: '2027-02-01', machine: 'M2' },
+  });
+  operations.TI = operation as number;
+  await crib.do('storeProgram', { operation, text: oneToolProgram(1, 1) });
+  const add = async (code: string, DC: string, SUBSTRATE = 'carbide') => {
+    const facts = { SUBSTRATE, DC, DMM: '10', LCF: '22', OAL: '72', NOF: '4' };
+    await crib.do('addItem', {
+      ...{ kind: 'cutter', family: 'barrel', code, maker: 'Skarv' },
+      facts: Object.fromEntries(
+        Object.entries(facts).map(([symbol, value]) => [symbol, { value, origin: 'maker' }]),
+      ),
+    });
+  };
+  await add('BA10', '10');
+  await add('BA12', '12');
+  await add('BA9', '9');
+  await add('BA20', '20');
+  await add('BA9-H', '9', 'HSS');
+  const idOf = async (table: string, code: string) =>
+    (await crib.db.query<{ id: number }>(`select id from ${table} where code = $1`, [code]))[0]!.id;
+  const said = async (code: string) => {
+    const item = await idOf('item', code);
+    return (await loadLifeBook(crib.db, [item])).expectation(item, await idOf('material', 'TI'));
+  };
+  expect(await said('BA9')).toBeNull();
+  for (const item of ['BA10', 'BA12']) await crib.do('receiveStock', { item, place: 'S1', quantity: 6 });
+  for (const parts of [18, 22]) await live({ TI: parts }, 'worn', { item: 'BA10', place: 'S1' });
+  for (const parts of [38, 42]) await live({ TI: parts }, 'worn', { item: 'BA12', place: 'S1' });
+  // Means of 20 and 40 of two failures each, on the scale of logarithms: sqrt(800) = 28.3.
+  expect(await said('BA9')).toMatchObject({
+    ...{ minutes: 28.3, basis: 'assumed', failures: 0 },
+    because: {
+      values: expect.arrayContaining([
+        {
+          name: 'assumed',
+          value: '28.3 min',
+          source: 'lives in TI of others of its family and size: BA12, BA10',
+        },
+        // A family is further off than a maker's figure: it counts as one life (practice).
+        { name: 'it counts as', value: '1 lives', source: 'practice' },
+      ]),
+    },
+  });
+  // More than one and a half times as thick as one, as the other; another substrate.
+  expect(await said('BA20')).toBeNull();
+  expect(await said('BA9-H')).toBeNull();
+  await crib.do('linkItem', { item: 'BA9', earlier: 'BA12', relation: 'substitute', reason: 'same cut' });
+  expect(await said('BA9')).toMatchObject({
+    minutes: 40,
+    because: {
+      values: expect.arrayContaining([
+        {
+          name: 'assumed',
+          value: '40 min',
+          source: 'lives of BA12 in TI: a substitute or a version of it',
+        },
+      ]),
+    },
+  });
+  // What is stated goes before all that, and one life seen fades it.
+  await crib.do('stateFacts', { item: 'BA9', assumedLife: { minutes: 60, origin: 'maker' } });
+  expect(await said('BA9')).toMatchObject({ minutes: 60 });
 });

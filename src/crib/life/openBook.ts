@@ -1,5 +1,5 @@
 import type { ReadOnce } from '@/crib/door';
-import { assumedWeights, type RunningBook, runningBook } from '@/crib/lives';
+import { knownHere, type RunningBook, runningBook } from '@/crib/lives';
 import { openWork } from '@/crib/work';
 import type { Connection } from '@/data/database';
 
@@ -7,5 +7,5 @@ import type { Connection } from '@/data/database';
 export async function openBook(c: Connection, _: string, once: ReadOnce): Promise<RunningBook> {
   const { assemblies } = await once(openWork);
   const items = [...new Set([...assemblies.values()].map((a) => a.cutterItemId))];
-  return runningBook(c, items, await once(assumedWeights));
+  return runningBook(c, items, await once(knownHere));
 }

@@ -1,7 +1,8 @@
 // What lives say, for every room that leans on them
 export { loadLifeBook, runningBook } from './lifeBook';
 export type { LifeBook, RunningBook } from './lifeBook';
-export { assumedWeights, readAssumedWeights } from './assumedWeights';
+export { knownHere, readKnownHere } from './assumedWeights';
+export type { KnownHere } from './assumedWeights';
 export { lifeTime, lifeTimes } from './lifeTimes';
 export { cheaperOf, edgeCosts, edgeRate } from './edgeCosts';
 export type { EdgeCost, EdgeRate } from './edgeCosts';

@@ -22,8 +22,15 @@ import {
   manyRunningEdges,
   type RunningRow,
 } from '@/data/life';
-import { manyMaterials, type MaterialRow } from '@/data/shop';
-import { assumedIn, type AssumedWeights, likeLives, readAssumedWeights } from './assumedWeights';
+import { manyMaterials } from '@/data/shop';
+import {
+  assumedIn,
+  type AssumedWeights,
+  type FromOtherLives,
+  type KnownHere,
+  readKnownHere,
+  readOtherLives,
+} from './assumedWeights';
 import { lifeTimes } from './lifeTimes';
 
 /** What to expect of some cutters in a material, and what some edge sets have left. */
@@ -44,14 +51,10 @@ export const loadLifeBook = async (
   c: Connection,
   itemIds: readonly number[],
   edgeSetIds: readonly number[] = [],
-): Promise<LifeBook> =>
-  lifeBook(
-    await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned),
-    await manyAssumedLives(c, itemIds),
-    await readAssumedWeights(c),
-    await manyMaterials(c),
-    edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [],
-  );
+): Promise<LifeBook> => {
+  const edges = edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [];
+  return readBook(c, itemIds, await readKnownHere(c), edges);
+};
 
 /** A book with the edges it names that go on cutting. */
 export type RunningBook = LifeBook & { running: RunningRow[] };
@@ -60,20 +63,29 @@ export type RunningBook = LifeBook & { running: RunningRow[] };
 export async function runningBook(
   c: Connection,
   items: readonly number[],
-  weights?: AssumedWeights,
+  known?: KnownHere,
 ): Promise<RunningBook> {
   const running = await manyRunningEdges(c, items);
-  const times = await manyLifeTimes(c, items, DEFAULTS.livesReckoned);
-  const assumed = await manyAssumedLives(c, items);
-  const known = weights ?? (await readAssumedWeights(c));
-  return { ...lifeBook(times, assumed, known, await manyMaterials(c), running), running };
+  return { ...(await readBook(c, items, known ?? (await readKnownHere(c)), running)), running };
+}
+
+async function readBook(
+  c: Connection,
+  itemIds: readonly number[],
+  known: KnownHere,
+  edges: readonly EdgeUseRow[],
+): Promise<LifeBook> {
+  const lines = await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned);
+  const materials = await manyMaterials(c);
+  const others = await readOtherLives(c, itemIds, lines, known, materials);
+  return lifeBook(lines, await manyAssumedLives(c, itemIds), known.weights, others, edges);
 }
 
 function lifeBook(
   lines: readonly LifeTimesRow[],
   assumedLives: readonly AssumedLifeRow[],
   weights: AssumedWeights,
-  materials: readonly MaterialRow[],
+  others: FromOtherLives,
   edges: readonly EdgeUseRow[],
 ): LifeBook {
   const times = group(
@@ -82,18 +94,21 @@ function lifeBook(
     (l) => l.materialId,
   );
   const assumed = group(assumedLives, (a) => a.itemId);
-  const like = likeLives(lines, materials);
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const assumedOf = (itemId: number, materialId: number): AssumedLife | null => {
     const a = assumedIn(assumed.get(itemId) ?? [], materialId);
-    return a
-      ? {
-          minutes: a.minutes,
-          origin: ORIGIN_WORDS[a.origin],
-          guess: a.origin === 'guess',
-          ...weights.get(a.origin),
-        }
-      : like(itemId, materialId, weights.get('like materials'));
+    if (a)
+      return {
+        minutes: a.minutes,
+        origin: ORIGIN_WORDS[a.origin],
+        guess: a.origin === 'guess',
+        ...weights.get(a.origin),
+      };
+    for (const [from, of] of others) {
+      const taken = of(itemId, materialId, weights.get(from));
+      if (taken) return taken;
+    }
+    return null;
   };
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();

@@ -4,6 +4,7 @@ export type {
   AssumedLifeRow,
   CatalogueQuestion,
   CatalogueRow,
+  CutterKindRow,
   FactRow,
   FullItemRow,
   ItemPlaces,
@@ -21,6 +22,7 @@ export type {
 // Reading
 export {
   manyAssumedLives,
+  manyCutterKinds,
   manyFirstAssumedLives,
   manyFacts,
   manyFullItems,

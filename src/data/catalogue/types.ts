@@ -38,6 +38,15 @@ export interface NewFacts {
   origin: Origin;
 }
 
+/** What a cutter is, as far as it tells of the lives of others of its family. */
+export interface CutterKindRow {
+  itemId: number;
+  code: string;
+  family: string | null;
+  substrate: string | null;
+  dc: number | null;
+}
+
 export interface LinkRow {
   entryId: number;
   itemId: number;

@@ -43,9 +43,11 @@ export const saidOf = (assumed: AssumedLife | null): Because['values'] =>
         {
           name: 'it counts as',
           value: `${figure(assumedCounts(assumed))} lives`,
-          source: assumed.learntFrom
-            ? `how such figures did on ${assumed.learntFrom} cutters here`
-            : 'practice',
+          // Before so many cutters said it, it is the usual number.
+          source:
+            (assumed.learntFrom ?? 0) >= DEFAULTS.assumedLearntFrom
+              ? `how such figures did on ${assumed.learntFrom} cutters here`
+              : 'practice',
         },
       ]
     : [];

@@ -2,6 +2,7 @@ import { gamma, logGamma, rootOf } from '@/core/statistics';
 import type { Because } from '../../because';
 import { DEFAULTS } from '../../defaults';
 import type { LifeTime } from '../endings';
+import type { Weight } from './otherLives';
 import { assumedCounts, type AssumedLife, saidOf } from './expectLife';
 
 /** What the next fresh edge set will do, with its doubt. */
@@ -154,16 +155,15 @@ export interface AssumedAgainstSeen {
 /**
  * As how many lives an assumed life should count in this shop: its logarithm was off by a spread t beside what few lives
  * are off by themselves, so it is worth (spread of a life / t)² lives. Until DEFAULTS.assumedLearntFrom cutters say so,
- * DEFAULTS.assumedCountsAs. Source: random effects by moments, as DerSimonian and Laird (1986), from memory.
+ * `usual`. Source: random effects by moments, as DerSimonian and Laird (1986), from memory.
  * Example: five cutters that all did what was assumed: 15, the most it may count.
  */
-export function assumedWeight(history: readonly AssumedAgainstSeen[]): {
-  countsAs: number;
-  learntFrom: number;
-} {
+export function assumedWeight(
+  history: readonly AssumedAgainstSeen[],
+  usual: number = DEFAULTS.assumedCountsAs,
+): Weight {
   const told = history.filter((h) => h.failures > 0 && h.assumed > 0 && h.seen > 0);
-  if (told.length < DEFAULTS.assumedLearntFrom)
-    return { countsAs: DEFAULTS.assumedCountsAs, learntFrom: told.length };
+  if (told.length < DEFAULTS.assumedLearntFrom) return { countsAs: usual, learntFrom: told.length };
   const one = DEFAULTS.spreadOfLives ** 2;
   const off =
     told.reduce((sum, h) => sum + Math.log(h.seen / h.assumed) ** 2 - one / h.failures, 0) / told.length;

@@ -2,6 +2,7 @@ import { last } from '@/core/sure';
 import { type Connection, many, maybeOne, one } from '@/data/database';
 import type {
   AssumedLifeRow,
+  CutterKindRow,
   FactRow,
   FullItemRow,
   ItemRow,
@@ -48,6 +49,15 @@ export const manyLinks = (c: Connection, itemIds: readonly number[]) =>
     `select l.*, i.code as item, o.code as earlier, e.happened_at from item_link l join live_entry e on e.id = l.entry_id
      join item i on i.id = l.item_id join item o on o.id = l.earlier_item_id
      where l.item_id = any ($1) or l.earlier_item_id = any ($1) order by l.entry_id`,
+    [itemIds],
+  );
+
+/** What some cutters are, as far as it tells of the lives of others. */
+export const manyCutterKinds = (c: Connection, itemIds: readonly number[]) =>
+  many<CutterKindRow>(
+    c,
+    `select n.item_id, i.code, n.family, f.text as substrate, n.dc from item_now n join item i on i.id = n.item_id
+     left join fact_now f on f.item_id = n.item_id and f.symbol = 'SUBSTRATE' where n.item_id = any ($1)`,
     [itemIds],
   );
 
