@@ -14,7 +14,7 @@ const CUTTERS = [
       maker: 'Tindra',
       supplier: 'NORDKANT',
       priceCents: 5200,
-      quantity: 10,
+      quantity: 14,
     },
     facts: { SUBSTRATE: 'carbide', DC: '14', DMM: '14', LCF: '26', OAL: '83', NOF: '4' },
   },
@@ -66,6 +66,8 @@ const MILLS: readonly Life[] = [
   ['EM14', 33, 'sign'],
   ['EM14-U', 58, 'worn'],
 ].map(([item, parts, kind]) => [String(item), 'SH14-40', Number(parts), String(kind)]);
+/** The same a fifth faster, on another part: they last less. */
+const FASTER: readonly Life[] = [27, 24, 30, 26].map((parts) => ['EM14', 'SH14-40', parts, 'worn']);
 /** One drill in two holders, of which one runs out. */
 const DRILLS: readonly Life[] = [
   ['DC13-40', 92, 'worn'],
@@ -85,7 +87,10 @@ const TRIED: readonly Life[] = [
 ];
 /** Runout at the tip, mm, as each was built: the shrink holder creeps, the collet chuck is past what a drill bears. */
 const RUNOUT: Record<string, readonly number[]> = {
-  'SH14-40': [0.003, 0.004, 0.003, 0.005, 0.004, 0.006, 0.005, 0.006, 0.007, 0.006, 0.008, 0.007],
+  'SH14-40': [
+    0.003, 0.004, 0.003, 0.005, 0.004, 0.006, 0.005, 0.006, 0.007, 0.006, 0.008, 0.007, 0.007, 0.008, 0.007,
+    0.008,
+  ],
   'CC16-40': [0.016, 0.018, 0.017, 0.019],
 };
 const IN_USE_SINCE: Record<string, string> = { 'SH14-40': '2023-09-04', 'CC16-40': '2015-06-01' };
@@ -95,6 +100,7 @@ const STICKOUT: Record<string, string> = { EM14: '38', 'EM14-U': '38', D9: '52',
 /** Minutes of a part: 1 in the mill's, a quarter in the drill's two holes. */
 const MILLED =
   'G21 G90 G17 G54\nT1 M6\nS2200 M3\nG0 X0 Y0\nG0 G43 H1 Z5\nG1 Z-4 F440\nG1 X431 F440\nG0 Z5\nM30';
+const MILLED_FASTER = MILLED.replace('S2200', 'S2640').replaceAll('F440', 'F528').replace('X431', 'X517');
 const DRILLED =
   'G21 G90 G17 G54\nT2 M6\nS2800 M3\nG0 X0 Y0\nG0 G43 H2 Z50\nG81 X20 Y20 Z-28 R2 F240\nX60\nG80\nG0 Z100\nM30';
 
@@ -217,6 +223,8 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     winner: 'second',
     words: 'EM14 no more, but for what lies here',
   });
+  const lid = await job('J-0657', 'Pump lid', FASTER, MILLED_FASTER);
+  for (const life of FASTER) await live(lid, 1, life, 3);
   const drilled = await job(
     'J-0656',
     'Flange',

@@ -361,6 +361,9 @@ test('two cutters are tried by turns: who ends a life is offered whose turn it i
 
 test('which of two pays is reckoned as it is typed, with what the lives leave open', async ({ page }) => {
   await page.goto('/life?item=EM14&material=C45&beside=EM14-U');
+  const speeds = page.getByRole('region', { name: 'By cutting speed' });
+  await expect(speeds).toContainText(/Taylor’s n 0\.\d+ \(.*\): a tenth faster lasts \d+ % less/);
+  await expect(speeds).toContainText('nobody has cut it so slow here');
   await page.getByRole('button', { name: 'which pays, for a part?' }).click();
   const pays = page.getByRole('region', { name: 'Which pays' });
   await expect(pays.getByText(/is needed\.$/)).toBeVisible();

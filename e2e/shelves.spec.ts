@@ -368,9 +368,7 @@ test('scrap is weighed by its outlines, sold by the scales, and taken back where
   await expect(heap.getByText('Weighs at most')).toBeVisible();
 });
 
-test('one seat is turned while the others cut on; why its edges ended is asked for', async ({
-  page,
-}) => {
+test('one seat is turned while the others cut on; why its edges ended is asked for', async ({ page }) => {
   await page.goto('/cutters?open=SM50');
   const tag = tagOf(page);
   await expect(tag.getByText('Not alike: seats 1, 2, 4, 5')).toBeVisible();

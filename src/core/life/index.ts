@@ -31,6 +31,8 @@ export type { Ages, LivesSurveyed } from './survival/surveyLives';
 // Whether two last alike
 export { logRank, stratifiedLogRank } from './compare/logRank';
 export type { LogRank } from './compare/logRank';
+export { cheapestAt, livesBySpeed } from './compare/bySpeed';
+export type { CheapestSpeed, LifeAtSpeed, LivesBySpeed, SpeedGroup, SpeedLaw } from './compare/bySpeed';
 export { keptApart } from './compare/keptApart';
 export type { KeptApart, LifeIn } from './compare/keptApart';
 export { judgeTrial, nextInTrial, timesTold } from './compare/trial';

@@ -155,3 +155,37 @@ it('what changes cost here is said once; the chart stands without anybody typing
   // Of what nobody knows the price nothing is reckoned.
   expect((await lifeSheet(crib.db, 'EM10Y', 'C45'))?.costs.costs ?? null).toBeNull();
 });
+
+it('lives by the speed of the programs they were cut by, with Taylor’s law; one that was cut at two is of neither', async () => {
+  const at = async (item: string) => (await lifeSheet(crib.db, item, 'C45'))!.bySpeed;
+  await crib.do('addItem', {
+    ...{ code: 'EM10V', kind: 'cutter', family: 'square', facts: { DC: guess('10'), DMM: guess('10') } },
+    supply: { supplier: 'NORD', orderCode: 'N-13', priceCents: 3000, pack: 1 },
+  });
+  await crib.do('receiveStock', { item: 'EM10V', place: 'S1', quantity: 30 });
+  const store = (s: number) =>
+    crib.do('storeProgram', { operation, text: oneToolProgram(7, 1).replace('S3000', `S${s}`) });
+  await store(4000);
+  for (const parts of [40, 48, 52, 60]) await live('EM10V', 'SL10', parts);
+  expect(await at('EM10V')).toBeNull();
+  await store(6000);
+  for (const parts of [16, 19, 21, 24]) await live('EM10V', 'SL10', parts);
+  const told = (await at('EM10V'))!;
+  // π × 10 mm × 4000 / 1000 and × 6000 / 1000.
+  expect(told.groups.map((g) => [g.from, g.lives])).toEqual([
+    [expect.closeTo(125.66, 2), 4],
+    [expect.closeTo(188.5, 1), 4],
+  ]);
+  // Half again as fast, and means of 50 and 20: ln 1.5 / ln 2.5 = 0.4425.
+  expect(told.law!.n.value).toBeCloseTo(Math.log(1.5) / Math.log(2.5), 1);
+  expect(told.law!.n.from).toBeLessThan(0.44);
+  expect(told.law!.n.to).toBeGreaterThan(0.44);
+  // Gilbert (1950), from memory: T = (1/n − 1)(tc + Ct/Cm), with 4 min to change, 30.00 an edge and 1.50 a minute.
+  const { n } = told.law!;
+  expect(told.cheapest!.minutes).toBeCloseTo((1 / n.value - 1) * (4 + 3000 / 150), 6);
+  const tag = await live('EM10V', 'SL10', 10, null);
+  await store(4000);
+  await crib.do('logParts', { operation, parts: 10, confirmed: true });
+  await crib.do('endLife', { tag, kind: 'worn' });
+  expect(await at('EM10V')).toMatchObject({ apart: 1, groups: [{ lives: 4 }, { lives: 4 }] });
+});

@@ -49,3 +49,4 @@ export {
 // Trials
 export type { TrialLifeRow, TrialRow } from './trials';
 export { insertTrial, insertTrialEnd, manyTrialLives, manyTrials, manyTrialsOf, maybeTrial } from './trials';
+export { manySpeedsOf } from './speeds';

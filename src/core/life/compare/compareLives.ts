@@ -126,7 +126,7 @@ const ends = (of: readonly number[]): [least: number, most: number] | null =>
  * look better than it is (of five lives 95 % limits held 84 %): it counts as of one failure fewer, by Student's t, as with a
  * mean and its spread; then they hold 94 to 98 % from two failures on, by simulation.
  */
-function meanOf(lives: readonly LifeTime[]): Likely | null {
+export function meanOf(lives: readonly LifeTime[]): Likely | null {
   const failures = lives.filter((l) => l.failed).length;
   if (failures < 2) return null;
   const fit = fitWeibull(lives);

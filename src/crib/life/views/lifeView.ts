@@ -43,6 +43,7 @@ import { costsHere, type CostsHere } from '../costsHere';
 import { type Beside, besideView, type HolderApart, holdersApart } from './besideView';
 import { type Counted, countedIn, withoutCurve } from './countedView';
 import { regroundView, type Reground } from './regroundView';
+import { type BySpeed, speedView } from './speedView';
 import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
 
 interface LifeRecord {
@@ -98,6 +99,8 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   counted: Counted | null;
   /** Those that were ground again beside fresh ones; null: none of them has cut this material since. */
   reground: Reground | null;
+  /** By cutting speed; null: they were all cut at one. */
+  bySpeed: BySpeed | null;
   /** The one it is held beside; null: none was asked for, or it has no lives in this material. */
   beside: Beside | null;
 }
@@ -244,6 +247,7 @@ export async function lifeSheet(
       .slice(0, OTHERS_SHOWN)
       .map(({ code, lives }) => ({ code, lives })),
     reground: await regroundView(c, item, material.id, times, edge),
+    bySpeed: await speedView(c, loaded, lives, edge.cents, costs),
     beside: beside === null ? null : await besideView(c, loaded, material.id, beside),
     next: next && withoutCurve(next),
     counted: measure === 'minutes' ? null : countedIn(lives, measure),

@@ -90,6 +90,7 @@ describe('the survival chart', () => {
       costs: { said: null, costs: null },
       others: [],
       reground: null,
+      bySpeed: null,
       beside: null,
       measure: 'minutes' as const,
       counted: null,

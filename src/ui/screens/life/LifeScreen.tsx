@@ -39,6 +39,9 @@ const medianWords = (l: LifeLine) =>
       ? `${l.median.median.toFixed(0)} min`
       : `more than ${l.median.moreThan.toFixed(0)} min`;
 
+/** Comes where lives were cut at several speeds: most pages do without it. */
+const SpeedRows = dynamic(async () => (await import('./SpeedRows')).SpeedRows);
+
 /** Lives per cutter and material: how long they lasted, how they ended. */
 export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | null }) {
   const query = useQuery('life');
@@ -59,6 +62,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
           <SurvivalChart life={open} />
           <BesideRows line={open} />
           <RegroundRows line={open} />
+          {open.bySpeed && <SpeedRows line={open} of={open.bySpeed} />}
           <h2>All cutters</h2>
           <Table>
             <TableHead>
