@@ -186,7 +186,7 @@ function Body({
               ]}
               shape={({ spare, ...input }) => ({
                 ...input,
-                ...(spare ? (JSON.parse(String(spare)) as object) : {}),
+                ...inputOf(spare),
               })}
               said={(d) => `${d.quantity} × ${d.item} renewed in ${body.mark}`}
             />

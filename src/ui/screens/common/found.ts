@@ -73,6 +73,11 @@ const parcelInput = (l: StockLine) => ({
   ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
 });
 
+/** The input that a chosen value is the text of; nothing chosen is none. */
+export const inputOf = (value: unknown): Record<string, unknown> =>
+  // Written by the options and searches of this file and its neighbours, never by hand.
+  value ? (JSON.parse(String(value)) as Record<string, unknown>) : {};
+
 /** 'EM8|CAB1-A' is stock of an item at a place, 'SL8|CAB1-A H-0003' the one of a mark there. */
 export const stockOf = (value: string): { item: string; place: string; marked?: string } => {
   // A place's code has no bar and no blank; an item's may have either.

@@ -1,5 +1,5 @@
 import type { FieldSpec } from '@/ui/kit/form';
-import { inserts } from './found';
+import { inputOf, inserts } from './found';
 
 /** Which inserts of a body are turned, which are broken, and where new ones come from. */
 export function seatSpecs(numbers: readonly number[]): FieldSpec[] {
@@ -26,8 +26,8 @@ export function seatSpecs(numbers: readonly number[]): FieldSpec[] {
   ];
 }
 
-/** The input of a form with those fields: a found source is the text of one. */
+/** The input of a form with those fields. */
 export const seatShape = <Input extends { fresh?: unknown }>({ fresh, ...input }: Input) => ({
   ...input,
-  ...(fresh ? { fresh: JSON.parse(String(fresh)) as object } : {}),
+  ...(fresh ? { fresh: inputOf(fresh) } : {}),
 });
