@@ -8,7 +8,7 @@ import type { ShopView } from '@/crib/shop';
 import { BecauseThis } from '@/ui/kit/figure';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Caution, Fold } from '@/ui/kit/page';
-import { inserts } from '@/ui/screens/common/found';
+import { inputOf, inserts } from '@/ui/screens/common/found';
 import { placeOptions } from '@/ui/screens/common/options';
 import { seatShape, seatSpecs } from '@/ui/screens/common/seatSpecs';
 
@@ -32,8 +32,7 @@ function InsertForms({ body, shop }: { body: MarkedBody; shop: ShopView }) {
             fields={[{ name: 'inserts', label: 'Inserts from', kind: 'search', search: inserts, wide: true }]}
             shape={({ inserts: taken, ...input }) => ({
               ...input,
-              // A found source is the text of one.
-              ...(taken ? (JSON.parse(String(taken)) as object) : {}),
+              ...inputOf(taken),
             })}
             said={(d) => `${d.quantity} × ${d.item} into ${mark}`}
           />
