@@ -124,6 +124,15 @@ it('a life in two materials, a graded one, and one without a minute logged are s
     'no minutes were logged',
     'not fresh: a graded cutter',
   ]);
+  // By shares, each of what is expected there (Palmgren and Miner's sum): only of the one that cut two materials.
+  const share = view.apart.find((a) => a.why === 'cut several materials')!.share!;
+  const expected = async (material: string) => (await sheet(material)).expectation!.minutes!;
+  expect(share.of.map((u) => [u.material, Math.round(u.minutes), u.expected])).toEqual([
+    ['C45', 10, await expected('C45')],
+    ['AL', 10, await expected('AL')],
+  ]);
+  expect(share.used).toBeCloseTo(10 / (await expected('C45')) + 10 / (await expected('AL')), 2);
+  expect(view.apart.filter((a) => a.share)).toHaveLength(1);
 });
 
 it('a life ends once; the count of its minutes goes on if parts are logged late for an hour before', async () => {

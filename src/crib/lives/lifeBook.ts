@@ -51,9 +51,10 @@ export const loadLifeBook = async (
   c: Connection,
   itemIds: readonly number[],
   edgeSetIds: readonly number[] = [],
+  known?: KnownHere,
 ): Promise<LifeBook> => {
   const edges = edgeSetIds.length ? await manyEdgeUses(c, edgeSetIds) : [];
-  return readBook(c, itemIds, await readKnownHere(c), edges);
+  return readBook(c, itemIds, known ?? (await readKnownHere(c)), edges);
 };
 
 /** A book with the edges it names that go on cutting. */

@@ -13,7 +13,6 @@ import {
   surveyLives,
   type WhenToChange,
   whenToChange,
-  whyApart,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { maybeItem } from '@/data/catalogue';
@@ -24,17 +23,16 @@ import {
   type LifeBook,
   lifeTimes,
   loadLifeBook,
+  readKnownHere,
   type Trial,
 } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import {
-  type LifeRow,
   type LifeTimesRow,
   manyCuttersIn,
   manyFittedLives,
   manyLifeLines,
   manyLifeTimes,
-  manyLivesApart,
   manyTrials,
 } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
@@ -44,28 +42,9 @@ import { type Beside, besideView, type HolderApart, holdersApart } from './besid
 import { type Counted, countedIn, withoutCurve } from './countedView';
 import { regroundView, type Reground } from './regroundView';
 import { type BySpeed, speedView } from './speedView';
-import { type ForetoldLife, foretoldOf, type ForetoldYear, foretoldYear } from './foretoldYear';
-
-interface LifeRecord {
-  edgeSetId: number;
-  mark: string;
-  minutes: number;
-  parts: number;
-  /** null: not known of everything it cut. */
-  holes: number | null;
-  metres: number | null;
-  lowerBound: boolean;
-  began: Date;
-  ended: string | null;
-  endedAt: Date | null;
-  counts: 'failure' | 'censored';
-  signs: string[];
-  costCents: number | null;
-  note: string | null;
-  endedEntry: number | null;
-  /** Between which minutes nine in ten of such were to fail, as it was said when it began, and what came; null: nothing was said. */
-  foretold: ForetoldLife | null;
-}
+import { type ForetoldYear, foretoldYear } from './foretoldYear';
+import { type LifeApart, livesApart } from './livesApart';
+import { type LifeRecord, record } from './record';
 
 /** One cutter in one material: how many lives, how they ended, what they say. */
 export interface LifeLine {
@@ -110,7 +89,7 @@ export interface LifeView {
   /** Where the next page goes on, '12-3' (item and material); null at the end. */
   next: string | null;
   /** The latest lives that are shown apart and not fitted, each with why. */
-  apart: (LifeRecord & { item: string; why: string })[];
+  apart: LifeApart[];
   /** Lives begun in the last twelve months beside what was foretold of them; null on a further page, and where none was. */
   foretold: ForetoldYear | null;
   /** The latest trials; empty on a further page. */
@@ -120,28 +99,8 @@ export interface LifeView {
 }
 
 const PAGE = 25;
-const APART_SHOWN = 50;
 const OTHERS_SHOWN = 12;
 const TRIALS_SHOWN = 12;
-
-const record = (l: LifeRow): LifeRecord => ({
-  edgeSetId: l.edgeSetId,
-  mark: l.mark,
-  minutes: l.minutes,
-  parts: l.parts,
-  holes: l.holes,
-  metres: l.cutMm === null ? null : l.cutMm / 1000,
-  lowerBound: l.lowerBound,
-  began: l.beganAt,
-  ended: l.ended && ENDINGS[l.ended].words,
-  endedAt: l.endedAt,
-  counts: l.ended ? ENDINGS[l.ended].counts : 'censored',
-  signs: l.signs ?? [],
-  costCents: l.costCents,
-  note: l.note,
-  endedEntry: l.endedEntryId,
-  foretold: foretoldOf(l),
-});
 
 /** A page of lives per cutter and material, most lives first. */
 export async function lifeView(
@@ -155,7 +114,8 @@ export async function lifeView(
   const ids = [...new Set(shown.map((r) => r.itemId))];
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
   const materials = new Map((await manyMaterials(c)).map((m) => [m.id, m]));
-  const book = await loadLifeBook(c, ids);
+  const known = await readKnownHere(c);
+  const book = await loadLifeBook(c, ids, [], known);
   const last = shown.at(-1);
   return {
     lines: shown.flatMap((row) => {
@@ -164,14 +124,7 @@ export async function lifeView(
       return item && material ? [lineOf(row, item, material, book)] : [];
     }),
     next: rows.length > PAGE && last ? `${last.itemId}-${last.materialId}` : null,
-    apart:
-      after === null
-        ? (await manyLivesApart(c, APART_SHOWN)).map((l) => ({
-            ...record(l),
-            item: l.item,
-            why: whyApart(l) ?? '',
-          }))
-        : [],
+    apart: after === null ? await livesApart(c, known, materials) : [],
     trials: after === null ? await judgedTrials(c, await manyTrials(c, TRIALS_SHOWN)) : [],
     holders: after === null ? await holdersApart(c) : [],
     foretold: after === null ? await foretoldYear(c, today, zone) : null,

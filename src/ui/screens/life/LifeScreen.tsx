@@ -18,6 +18,7 @@ import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useTimes } from '@/ui/shell';
+import { percent } from '@/ui/screens/common/percent';
 import { BesideRows, RegroundRows } from './BesideRows';
 import { CountedIn } from './CountedIn';
 import { ChangeRows } from './ChangeRows';
@@ -38,6 +39,15 @@ const medianWords = (l: LifeLine) =>
     : 'median' in l.median
       ? `${l.median.median.toFixed(0)} min`
       : `more than ${l.median.moreThan.toFixed(0)} min`;
+
+/** Example: '92 % of a life: 20 of 45 min in C45, 30 of 63 in AL'. */
+const shareWords = ({ used, of }: NonNullable<LifeView['apart'][number]['share']>): string =>
+  `${percent(used)} of a life: ${of
+    .map(
+      (u, i) =>
+        `${u.minutes.toFixed(0)} of ${u.expected.toFixed(0)}${i === 0 ? ' min' : ''} in ${u.material}`,
+    )
+    .join(', ')}`;
 
 /** Comes where lives were cut at several speeds: most pages do without it. */
 const SpeedRows = dynamic(async () => (await import('./SpeedRows')).SpeedRows);
@@ -123,7 +133,10 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
                         {l.minutes > 0 ? `${l.minutes.toFixed(1)} min` : '—'}
                       </TableCell>
                       <TableCell>{l.ended ?? 'still running'}</TableCell>
-                      <TableCell className="soft">{l.why}</TableCell>
+                      <TableCell className="soft">
+                        {l.why}
+                        {l.share && `: ${shareWords(l.share)}`}
+                      </TableCell>
                     </TableRow>
                   ))}
                 </TableBody>
