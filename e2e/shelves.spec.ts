@@ -384,3 +384,17 @@ test('one seat is turned while the others cut on; why its edges ended is asked f
   await page.setViewportSize({ width: 390, height: 844 });
   await fitsWidth(page);
 });
+
+test('at the machine the inserts of a body are turned, and it goes on in its holder', async ({ page }) => {
+  const shown = await page.request.get('/api/v1/assemblies');
+  const { cards } = (await shown.json()) as { cards: { tag: string; cutter: { code: string } }[] };
+  const tag = cards.find((card) => card.cutter.code === 'SM50')!.tag;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/end/${tag}`);
+  await page.getByRole('radio', { name: 'worn' }).check();
+  await expect(page.getByRole('radio', { name: 'turn its inserts, and go on with it' })).toBeChecked();
+  await fitsWidth(page);
+  await page.getByRole('button', { name: 'End this life' }).click();
+  await expect(said(page)).toContainText('is built in its place: measure it');
+  await expect(tagOf(page)).toContainText('3 edges left');
+});

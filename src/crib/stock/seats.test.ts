@@ -186,7 +186,9 @@ it('screws hold so many sets of edges, and are renewed out of what says it fits;
   });
   expect((await itemView(crib.db, 'EM10')).spares).toEqual([]);
   const screws = { piece: mark, item: 'SCREW-M4', from: 'S1', quantity: 5 };
-  expect(await refused('renewSpare', { ...screws, item: 'SE14', quantity: 1 })).toMatchObject({ field: 'item' });
+  expect(await refused('renewSpare', { ...screws, item: 'SE14', quantity: 1 })).toMatchObject({
+    field: 'item',
+  });
   expect(await refused('renewSpare', { ...screws, quantity: 13 })).toMatchObject({ field: 'quantity' });
   await crib.do('renewSpare', screws);
   // Common practice: every tenth set. Two edges of three are left in each of the new ones: two turns, then another kind.
@@ -210,4 +212,49 @@ it('screws hold so many sets of edges, and are renewed out of what says it fits;
   await crib.do('unmountInserts', { piece: mark, to: 'S1' });
   await crib.do('scrapStock', { piece: mark, reason: 'seats worn' });
   expect(await body()).toMatchObject({ body: undefined, bodyLife: { scrapped: 1, sets: { median: 15 } } });
+});
+
+describe('at the machine', () => {
+  it('a body is not scrapped with its inserts in it; turned it goes on in the same holder, on the same T', async () => {
+    await crib.do('receiveStock', { item: 'SE12', place: 'S1', quantity: 10 });
+    const bare = await crib.do('buildAssembly', {
+      ...{ cutter: { item: 'FB50', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: '40' },
+    });
+    mark = String((await crib.do('takeDown', { tag: bare.tag, cutterTo: 'S1' })).piece);
+    await crib.do('mountInserts', { piece: mark, item: 'SE12', from: 'S1' });
+    const { tag } = await cuts(8);
+    const ended = { tag, kind: 'chipped', fragments: 'found' };
+    expect(await refused('endLife', ended)).toMatchObject({
+      ...{ code: 'REFUSED', field: 'cutterTo', message: `5 × SE12 are still in ${mark}` },
+    });
+    const turned = { seats: [4], brokenSeats: [4], fresh: { from: 'S1' } };
+    const rebuild = { stickout: '40', turned };
+    expect(await refused('endLife', { ...ended, rebuild: { stickout: '40' } })).toMatchObject({
+      ...{ code: 'INVALID_INPUT', field: 'rebuild.cutter' },
+    });
+    expect(
+      await refused('endLife', { ...ended, rebuild: { ...rebuild, cutter: { item: 'FB50', place: 'S1' } } }),
+    ).toMatchObject({ code: 'INVALID_INPUT', field: 'rebuild.cutter' });
+    expect(await refused('endLife', { ...ended, cutterTo: 'USED', rebuild })).toMatchObject({
+      ...{ code: 'INVALID_INPUT', field: 'cutterTo' },
+    });
+    expect(await refused('endLife', { ...ended, kind: 'lost', fragments: undefined, rebuild })).toMatchObject(
+      {
+        ...{ code: 'INVALID_INPUT', field: 'kind' },
+      },
+    );
+    const { newTag, entry } = await crib.do('endLife', { ...ended, rebuild });
+    const card = (await assemblyView(crib.db, String(newTag), 'UTC'))!;
+    expect(card).toMatchObject({ mark, ties: [{ t: 7 }], life: { fresh: false } });
+    expect(card.inserts!.seats.map((s) => [s.seat, Math.round(s.minutes)])).toEqual([
+      ...[1, 2, 3].map((seat) => [seat, 8]),
+      [4, 0],
+      [5, 8],
+    ]);
+    // Taken back the old build stands again with all its inserts.
+    await crib.do('counterEntry', { counters: entry });
+    const again = (await assemblyView(crib.db, tag, 'UTC'))!;
+    expect(again.inserts).toMatchObject({ quantity: 5, seats: [], edgesLeft: null });
+    expect(again.life.fresh).toBe(true);
+  });
 });

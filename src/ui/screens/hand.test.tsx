@@ -70,6 +70,22 @@ describe('ending a life', () => {
     ]);
     expect(pushed).toEqual(['/run/1']);
   });
+  it('of a body its inserts are turned, and it goes on: nothing of it is scrap unless said', async () => {
+    const inserts = { item: 'SE12', quantity: 3, edgesLeft: 2, seats: [], numbers: [1, 2, 3] };
+    const { calls } = showIn(
+      <EndScreen card={{ ...card(), inserts }} takeable={[source()]} places={places} />,
+    );
+    expect(screen.getByText('Seats turned; none ticked: all. Now 2 edges left')).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
+    const seats = screen.getByRole('group', { name: /^Seats turned/ });
+    fireEvent.click(within(seats).getByRole('checkbox', { name: '2' }));
+    await tap('End this life');
+    const sent = calls[0]!.input as Record<string, unknown>;
+    expect(sent.rebuild).toEqual({ turned: { seats: ['2'] }, stickout: expect.any(String) });
+    expect(sent).not.toHaveProperty('cutterTo');
+    fireEvent.click(screen.getByRole('radio', { name: 'take it down, holder back to its place' }));
+    expect(screen.getByLabelText<HTMLSelectElement>('The old cutter goes to').value).toBe('S1');
+  });
   it('parts left blank are no parts, not zero parts', async () => {
     const { calls } = showIn(<EndScreen card={card()} takeable={[source()]} places={places} />);
     fireEvent.click(screen.getByRole('radio', { name: 'crash' }));

@@ -12,7 +12,9 @@ import { bookEnding, endingFields, mustBeClear } from '@/crib/breakage';
 import { defineVerb, field, foundInUse, Problem, toNumber } from '@/crib/door';
 import { bookParts } from '@/crib/work';
 import { insertTie, manyOperationsById, manyTiesOfAssemblies } from '@/data/jobs';
-import { maybePlace, onePlaceOfKind } from '@/data/stock';
+import { freshInserts, seatNumbers, turnInserts } from '@/crib/stock';
+import { maybeMounted, maybePiece, maybePlace, onePlaceById, onePlaceOfKind } from '@/data/stock';
+import { sure } from '@/core/sure';
 
 /**
  * Ends a life: books the parts made since the last log first, so that its minutes are whole, then the ending, then
@@ -45,10 +47,16 @@ export const endLife = defineVerb({
       type: 'object',
       properties: {
         cutter: cutterSourceSchema,
+        turned: {
+          type: 'object',
+          description: 'Instead of a cutter: the same body, its inserts turned, all or some seats',
+          properties: { seats: seatNumbers, brokenSeats: seatNumbers, fresh: freshInserts },
+          additionalProperties: false,
+        },
         stickout: field.length(0.5, 800, 'Tip to holder face.'),
         despite: field.words(200),
       },
-      required: ['cutter', 'stickout'],
+      required: ['stickout'],
       additionalProperties: false,
     },
   },
@@ -61,8 +69,12 @@ export const endLife = defineVerb({
           confirmed: input.confirmed,
           lot: input.materialLot,
         });
-    const to =
-      input.kind === 'lost'
+    const turned = input.rebuild?.turned;
+    if (input.rebuild) mustBeOne(assembly.mark, input);
+    const to = turned
+      ? // It is put down there and taken up again at once.
+        await onePlaceById(c, assembly.holderPlaceId)
+      : input.kind === 'lost'
         ? await onePlaceOfKind(c, 'lost')
         : input.cutterTo === undefined
           ? await onePlaceOfKind(c, 'scrap')
@@ -78,8 +90,22 @@ export const endLife = defineVerb({
         value: to.code,
         wayOut: 'Scrap, or a place in the crib until it is graded.',
       });
+    const mounted = to.kind === 'scrap' ? await maybeMounted(c, assembly.pieceId) : null;
+    if (mounted)
+      throw new Problem('REFUSED', `${mounted.quantity} × ${mounted.item} are still in ${assembly.mark}`, {
+        field: 'cutterTo',
+        value: to.code,
+        limit: 'inserts out of a body that is scrapped',
+        wayOut: 'Turn its inserts and go on with it; or put it into the crib, and take them out there first.',
+      });
     const at = await bookEnding(c, moment, assembly, input);
     await dismantle(c, moment, assembly, to, input.rebuild ? 'stays' : BACK);
+    if (turned)
+      await turnInserts(c, moment, sure(await maybePiece(c, assembly.mark), 'the body just put down'), {
+        seats: turned.seats?.map(toNumber),
+        broken: turned.brokenSeats?.map(toNumber),
+        fresh: turned.fresh,
+      });
     if (!input.rebuild)
       return { tag: assembly.tag, piece: assembly.mark, cutterTo: to.code, newTag: null, at };
     const ties = await manyTiesOfAssemblies(c, [assembly.id]);
@@ -87,7 +113,7 @@ export const endLife = defineVerb({
       c,
       moment,
       // The schema of a cutter’s source has three forms, which its type can’t say.
-      input.rebuild.cutter as CutterSource,
+      turned ? { piece: assembly.mark } : (input.rebuild.cutter as CutterSource),
       await heldBy(c, assembly),
       input.rebuild.stickout,
       input.rebuild.despite,
@@ -118,3 +144,32 @@ export const endLife = defineVerb({
   },
   says: (a) => `${a.piece} of ${a.tag} ended${a.newTag ? `, now ${a.newTag}` : ''}`,
 });
+
+/** Refuses a rebuild of nothing, or of two; and where the body goes that is built with again. */
+function mustBeOne(
+  mark: string,
+  {
+    kind,
+    cutterTo,
+    rebuild,
+  }: { kind: string; cutterTo?: string; rebuild?: { cutter?: object; turned?: object } },
+): void {
+  if (!rebuild?.cutter === !rebuild?.turned)
+    throw new Problem(
+      'INVALID_INPUT',
+      'rebuild.cutter: another cutter, or the same body with its inserts turned',
+      {
+        field: 'rebuild.cutter',
+        value: null,
+        limit: 'needed, or turned',
+        wayOut: 'Say one of them.',
+      },
+    );
+  if (rebuild?.turned && (cutterTo !== undefined || kind === 'lost'))
+    throw new Problem('INVALID_INPUT', `cutterTo: ${mark} is built with again`, {
+      field: kind === 'lost' ? 'kind' : 'cutterTo',
+      value: cutterTo ?? kind,
+      limit: 'left out, where its inserts are turned',
+      wayOut: 'Leave it out; or put another cutter in.',
+    });
+}

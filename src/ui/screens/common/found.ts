@@ -78,6 +78,11 @@ export const inputOf = (value: unknown): Record<string, unknown> =>
   // Written by the options and searches of this file and its neighbours, never by hand.
   value ? (JSON.parse(String(value)) as Record<string, unknown>) : {};
 
+/** The parcel of inserts that was chosen; null: none was. */
+export const insertsFrom = (value: string): ReturnType<typeof parcelInput> | null =>
+  // A value of `inserts` is the text of one.
+  value ? (inputOf(value) as ReturnType<typeof parcelInput>) : null;
+
 /** 'EM8|CAB1-A' is stock of an item at a place, 'SL8|CAB1-A H-0003' the one of a mark there. */
 export const stockOf = (value: string): { item: string; place: string; marked?: string } => {
   // A place's code has no bar and no blank; an item's may have either.

@@ -27,7 +27,11 @@ export interface EndTexts {
   recutBy: string;
   lostParts: string;
   lostMinutes: string;
-  then: 'down' | 'rebuild';
+  then: 'down' | 'rebuild' | 'turned';
+  /** Seats that are turned (none: all), those of them that are broken, and from where new inserts come. */
+  seats: string[];
+  brokenSeats: string[];
+  fresh: string;
   next: string;
   stickout: string;
   to: string;

@@ -8,14 +8,15 @@ import { linkTo, linkToRun } from '@/core/links';
 import { isOne } from '@/core/names';
 import type { AN_END, Question } from '@/core/questions';
 import { enteredText, parseLength, readCents } from '@/core/units';
-import type { AssemblyCard } from '@/crib/rack';
+import type { AssemblyCard, AssemblyView } from '@/crib/rack';
 import type { TakeSource } from '@/crib/stock';
 import { Choice, Entry, Field, Fields, PickOne, Stepper } from '@/ui/kit/field';
-import { ProblemNote, SearchField, SendButton, useVerb } from '@/ui/kit/form';
+import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
 import { Acts, Caution, Hand, Notice } from '@/ui/kit/page';
-import { foundSource, sourceOf, takeables } from '@/ui/screens/common/found';
+import { foundSource, sourceOf } from '@/ui/screens/common/found';
 import { Middle, useLengths, useSurroundings } from '@/ui/shell';
 import { placeOptions } from '@/ui/screens/common/options';
+import { NextCutter, TurnedInserts, turnedOf } from './NextCutter';
 import { brokeOf, CAUTIONS, type EndTexts, FOR_A_THUMB, Fragments, Lost, WhereItBroke } from './Broke';
 import { SeenPicks } from '@/ui/screens/common/signs/SeenPicks';
 
@@ -29,7 +30,7 @@ export function EndScreen({
   places,
   asked = {},
 }: {
-  card: AssemblyCard;
+  card: AssemblyCard & Partial<Pick<AssemblyView, 'inserts'>>;
   /** What is known from where somebody came: how it ended, and on which T. */
   asked?: Question<typeof AN_END>;
   /** What can be taken in its place, the same cutter first. */
@@ -46,7 +47,6 @@ export function EndScreen({
     const same = takeable[0];
     return same && takeable.some((s) => s.item === card.cutter.code) ? foundSource(same) : null;
   });
-  const [search] = useState(() => takeables('cutter', card.cutter.code));
   const { control, register, handleSubmit, setError, formState } = useForm<EndTexts>({
     defaultValues: {
       since: {},
@@ -60,15 +60,19 @@ export function EndScreen({
       recutBy: '',
       lostParts: '',
       lostMinutes: '',
-      then: 'down',
+      then: card.inserts ? 'turned' : 'down',
+      seats: [],
+      brokenSeats: [],
+      fresh: '',
       next: first?.value ?? '',
       stickout: card.stickoutEntered,
-      to: 'SCRAP',
+      // A body is worth more than its edges, and its inserts are still in it.
+      to: card.inserts ? card.holder.from : 'SCRAP',
       cost: '',
       despite: '',
     },
   });
-  const [kind, then, next] = useWatch({ control, name: ['kind', 'then', 'next'] });
+  const [kind, then] = useWatch({ control, name: ['kind', 'then'] });
   const broke = kind !== null && isBreak(kind);
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
@@ -96,11 +100,11 @@ export function EndScreen({
           const parts = texts.since[`o${operation}`]?.trim();
           return parts ? [{ operation, parts }] : [];
         }),
-        ...(texts.kind === 'lost' ? {} : { cutterTo: texts.to }),
-        ...(texts.then === 'rebuild'
+        ...(texts.kind === 'lost' || texts.then === 'turned' ? {} : { cutterTo: texts.to }),
+        ...(texts.then !== 'down'
           ? {
               rebuild: {
-                cutter: sourceOf(texts.next),
+                ...(texts.then === 'turned' ? { turned: turnedOf(texts) } : { cutter: sourceOf(texts.next) }),
                 stickout: length ? enteredText(length) : texts.stickout,
                 ...(despite ? { despite } : {}),
               },
@@ -196,6 +200,7 @@ export function EndScreen({
               label="What now?"
               options={[
                 ['down', 'take it down, holder back to its place'],
+                ...(card.inserts ? [['turned', 'turn its inserts, and go on with it'] as const] : []),
                 ['rebuild', 'another cutter into it', takeable.length === 0],
               ]}
               value={field.value}
@@ -204,33 +209,19 @@ export function EndScreen({
           )}
         />
         {then === 'rebuild' && (
-          <Fields style={{ marginTop: 10 }}>
-            <Field>
-              <label htmlFor="next">Cutter from</label>
-              <Controller
-                name="next"
-                control={control}
-                render={({ field }) => (
-                  <SearchField
-                    id="next"
-                    search={search}
-                    value={field.value}
-                    onChange={field.onChange}
-                    start={first}
-                    minHeight={44}
-                  />
-                )}
-              />
-              {first?.caution && next === first.value && <p className="small">{first.caution}</p>}
-            </Field>
-            <Field>
-              <label htmlFor="stickout">Stickout</label>
-              <Entry id="stickout" className="fig" style={FOR_A_THUMB} {...register('stickout')} />
-            </Field>
-          </Fields>
+          <NextCutter control={control} register={register} like={card.cutter.code} first={first} />
+        )}
+        {then === 'turned' && card.inserts && (
+          <>
+            <TurnedInserts control={control} register={register} of={card.inserts} />
+            <Caution>
+              An insert on a chip, or in a bent seat, comes loose at speed: clean each seat, and tighten with
+              the torque key its maker names.
+            </Caution>
+          </>
         )}
         <Fields style={{ marginTop: 10 }}>
-          {kind !== 'lost' && (
+          {kind !== 'lost' && then !== 'turned' && (
             <Field>
               <label htmlFor="to">The old cutter goes to</label>
               <Choice id="to" style={FOR_A_THUMB} {...register('to')}>
