@@ -387,8 +387,10 @@ test('one seat is turned while the others cut on; why its edges ended is asked f
 
 test('at the machine the inserts of a body are turned, and it goes on in its holder', async ({ page }) => {
   const shown = await page.request.get('/api/v1/assemblies');
-  const { cards } = (await shown.json()) as { cards: { tag: string; cutter: { code: string } }[] };
-  const tag = cards.find((card) => card.cutter.code === 'SM50')!.tag;
+  const { assemblies } = (await shown.json()) as {
+    assemblies: { tag: string; cutter: { code: string } }[];
+  };
+  const tag = assemblies.find((card) => card.cutter.code === 'SM50')!.tag;
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/end/${tag}`);
   await page.getByRole('radio', { name: 'worn' }).check();
