@@ -8,7 +8,7 @@ import type { ShopView } from '@/crib/shop';
 import { BecauseThis } from '@/ui/kit/figure';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Caution, Fold } from '@/ui/kit/page';
-import { inputOf, inserts } from '@/ui/screens/common/found';
+import { parcelOf, inserts } from '@/ui/screens/common/found';
 import { placeOptions } from '@/ui/screens/common/options';
 import { seatShape, seatSpecs } from '@/ui/screens/common/seatSpecs';
 
@@ -32,7 +32,7 @@ function InsertForms({ body, shop }: { body: MarkedBody; shop: ShopView }) {
             fields={[{ name: 'inserts', label: 'Inserts from', kind: 'search', search: inserts, wide: true }]}
             shape={({ inserts: taken, ...input }) => ({
               ...input,
-              ...inputOf(taken),
+              ...parcelOf(taken),
             })}
             said={(d) => `${d.quantity} × ${d.item} into ${mark}`}
           />
@@ -185,7 +185,7 @@ function Body({
               ]}
               shape={({ spare, ...input }) => ({
                 ...input,
-                ...inputOf(spare),
+                ...parcelOf(spare),
               })}
               said={(d) => `${d.quantity} × ${d.item} renewed in ${body.mark}`}
             />

@@ -73,15 +73,10 @@ const parcelInput = (l: StockLine) => ({
   ...(l.edgesLeft !== null ? { edgesLeft: l.edgesLeft } : {}),
 });
 
-/** The input that a chosen value is the text of; nothing chosen is none. */
-export const inputOf = (value: unknown): Record<string, unknown> =>
+/** The parcel that a chosen value is the text of: what takes it; null: none was chosen. */
+export const parcelOf = (value: unknown): ReturnType<typeof parcelInput> | null =>
   // Written by the options and searches of this file and its neighbours, never by hand.
-  value ? (JSON.parse(String(value)) as Record<string, unknown>) : {};
-
-/** The parcel of inserts that was chosen; null: none was. */
-export const insertsFrom = (value: string): ReturnType<typeof parcelInput> | null =>
-  // A value of `inserts` is the text of one.
-  value ? (inputOf(value) as ReturnType<typeof parcelInput>) : null;
+  value ? (JSON.parse(String(value)) as ReturnType<typeof parcelInput>) : null;
 
 /** 'EM8|CAB1-A' is stock of an item at a place, 'SL8|CAB1-A H-0003' the one of a mark there. */
 export const stockOf = (value: string): { item: string; place: string; marked?: string } => {

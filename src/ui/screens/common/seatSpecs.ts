@@ -1,5 +1,5 @@
 import type { FieldSpec } from '@/ui/kit/form';
-import { inputOf, inserts } from './found';
+import { parcelOf, inserts } from './found';
 
 /** Which inserts of a body are turned, which are broken, and where new ones come from. */
 export function seatSpecs(numbers: readonly number[]): FieldSpec[] {
@@ -29,5 +29,5 @@ export function seatSpecs(numbers: readonly number[]): FieldSpec[] {
 /** The input of a form with those fields. */
 export const seatShape = <Input extends { fresh?: unknown }>({ fresh, ...input }: Input) => ({
   ...input,
-  ...(fresh ? { fresh: inputOf(fresh) } : {}),
+  ...(fresh ? { fresh: parcelOf(fresh) } : {}),
 });

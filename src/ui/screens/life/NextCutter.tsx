@@ -5,7 +5,7 @@ import { edgesLeftWords } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
 import { Entry, Field, Fields, PickSome } from '@/ui/kit/field';
 import { SearchField } from '@/ui/kit/form';
-import { type FoundSource, inserts, insertsFrom, takeables } from '@/ui/screens/common/found';
+import { type FoundSource, inserts, parcelOf, takeables } from '@/ui/screens/common/found';
 import { type EndTexts, FOR_A_THUMB } from './Broke';
 
 interface Props {
@@ -110,7 +110,7 @@ export function TurnedInserts({
 
 /** What is said of the turned inserts, as it is sent. */
 export function turnedOf({ seats, brokenSeats, fresh }: EndTexts) {
-  const parcel = insertsFrom(fresh);
+  const parcel = parcelOf(fresh);
   return {
     ...(seats.length ? { seats } : {}),
     ...(brokenSeats.length ? { brokenSeats } : {}),
