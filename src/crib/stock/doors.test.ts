@@ -101,6 +101,7 @@ it.each<[string, Record<string, unknown>, string, string | null]>([
   ['unmountInserts', { piece: 'E-0001', to: 'S1' }, 'REFUSED', 'piece'],
   ['turnSeats', { piece: 'E-0001' }, 'REFUSED', 'piece'],
   ['turnSeats', { piece: 'E-0001', seats: [] }, 'INVALID_INPUT', 'seats'],
+  ['turnSeats', { piece: 'E-0001', seats: [2, 2] }, 'INVALID_INPUT', 'seats'],
   ['turnSeats', { piece: 'E-0001', brokenSeats: [61] }, 'INVALID_INPUT', 'brokenSeats.0'],
   ['turnSeats', { piece: 'E-0001', ended: { kind: 'lost' } }, 'INVALID_INPUT', 'ended.kind'],
   ['renewSpare', { piece: 'E-0001', item: 'INS', from: 'S1', quantity: 1 }, 'REFUSED', 'piece'],

@@ -92,7 +92,7 @@ function brokenOf(
   mounted: Mounted,
   broken: Broken,
 ): { lotId: number | null; edgesLeft: number | null; quantity: number; broken: number }[] {
-  const many = typeof broken === 'number' ? broken : broken.length;
+  const many = typeof broken === 'number' ? broken : new Set(broken).size;
   if (many > mounted.quantity)
     throw new Problem('INVALID_INPUT', `${many} broken of ${mounted.quantity}`, {
       field: 'broken',

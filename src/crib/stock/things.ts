@@ -36,6 +36,7 @@ export const seatNumbers = {
   items: field.whole(1, 60),
   minItems: 1,
   maxItems: 60,
+  uniqueItems: true,
 } as const;
 
 /** Where new inserts come from. */

@@ -77,7 +77,8 @@ export async function turnInserts(
       limit: 'left out',
       wayOut: 'Leave it out.',
     });
-  const broken = typeof said.broken === 'object' ? said.broken : [];
+  // '2' and 2 are one seat.
+  const broken = typeof said.broken === 'object' ? [...new Set(said.broken)] : [];
   const before = await seatsOf(c, piece, mounted);
   const all = before.map((s) => s.seat);
   mustHoldInserts(piece, before, said.seats ?? [], 'seats');
