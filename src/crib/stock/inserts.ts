@@ -8,6 +8,7 @@ import {
   insertMovement,
   insertUnmounting,
   lotOf,
+  manyGoodSeats,
   maybeLotCode,
   maybeMounted,
   type Mounted,
@@ -153,6 +154,11 @@ export async function takeInsertsOut(
   broken: Broken,
 ): Promise<InsertsOut> {
   const { mounted, item, whole } = await insideOf(c, moment, piece);
+  if (typeof broken === 'object' && !mounted.seats.length) {
+    const seats = (await manyGoodSeats(c, piece.id)).map((seat) => ({ seat }));
+    // Where a seat was marked damaged since, only how many they are counts.
+    if (seats.length === mounted.quantity) mustHoldInserts(piece, seats, broken, 'brokenSeats');
+  }
   const parcels = brokenOf(piece, mounted, broken);
   const build = await onePlaceOfKind(c, 'build');
   const scrap = await onePlaceOfKind(c, 'scrap');

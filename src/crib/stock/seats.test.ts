@@ -162,8 +162,14 @@ it('out of a mixed set each comes back with its own edges; which are broken is s
   expect(await lies()).toEqual({ 'S1 all': 1, 'SCRAP 1': 4, 'SCRAP 2': 1, 'SCRAP all': 1, 'USED 2': 1 });
 });
 
-it('a seat marked damaged while it holds one: where they sit is not known', async () => {
+it('of inserts that are alike a seat that holds none is no broken one', async () => {
   await crib.do('mountInserts', { piece: mark, item: 'SE14', from: 'S1' });
+  expect(await refused('unmountInserts', { piece: mark, to: 'S1', brokenSeats: [6] })).toMatchObject({
+    ...{ code: 'INVALID_INPUT', field: 'brokenSeats', message: `Seat 6 of ${mark} holds no insert` },
+  });
+});
+
+it('a seat marked damaged while it holds one: where they sit is not known', async () => {
   await crib.do('stateSeat', { piece: mark, seat: 4, damaged: 'yes' });
   expect(await refused('turnSeats', { piece: mark, seats: [1], ended: { kind: 'worn' } })).toMatchObject({
     code: 'REFUSED',
