@@ -83,6 +83,11 @@ describe('ending a life', () => {
     const sent = calls[0]!.input as Record<string, unknown>;
     expect(sent.rebuild).toEqual({ turned: { seats: ['2'] }, stickout: expect.any(String) });
     expect(sent).not.toHaveProperty('cutterTo');
+    // A lost one is not built with again.
+    fireEvent.click(screen.getByRole('radio', { name: 'lost' }));
+    await tap('End this life');
+    expect(calls[1]!.input).not.toHaveProperty('rebuild');
+    fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
     fireEvent.click(screen.getByRole('radio', { name: 'take it down, holder back to its place' }));
     expect(screen.getByLabelText<HTMLSelectElement>('The old cutter goes to').value).toBe('S1');
   });

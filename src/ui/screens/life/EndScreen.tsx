@@ -77,7 +77,9 @@ export function EndScreen({
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 
-  const end = async (texts: EndTexts, confirmed: boolean) => {
+  const end = async (said: EndTexts, confirmed: boolean) => {
+    // What is lost is not built with again.
+    const texts = said.kind === 'lost' && said.then === 'turned' ? { ...said, then: 'down' as const } : said;
     const missing = (message: string) => setError('root', { message });
     if (!texts.kind) return missing('Say how it ended.');
     if (texts.then === 'rebuild' && !texts.next) return missing('Say which cutter goes into it.');
@@ -200,7 +202,9 @@ export function EndScreen({
               label="What now?"
               options={[
                 ['down', 'take it down, holder back to its place'],
-                ...(card.inserts ? [['turned', 'turn its inserts, and go on with it'] as const] : []),
+                ...(card.inserts
+                  ? [['turned', 'turn its inserts, and go on with it', kind === 'lost'] as const]
+                  : []),
                 ['rebuild', 'another cutter into it', takeable.length === 0],
               ]}
               value={field.value}
@@ -211,7 +215,7 @@ export function EndScreen({
         {then === 'rebuild' && (
           <NextCutter control={control} register={register} like={card.cutter.code} first={first} />
         )}
-        {then === 'turned' && card.inserts && (
+        {then === 'turned' && kind !== 'lost' && card.inserts && (
           <>
             <TurnedInserts control={control} register={register} of={card.inserts} />
             <Caution>
