@@ -87,6 +87,9 @@ describe('ending a life', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'lost' }));
     await tap('End this life');
     expect(calls[1]!.input).not.toHaveProperty('rebuild');
+    // Nor one that was in a crash, unless somebody says so: its seats may be bent.
+    fireEvent.click(screen.getByRole('radio', { name: 'crash' }));
+    expect(screen.getByRole<HTMLInputElement>('radio', { name: /^take it down/ }).checked).toBe(true);
     fireEvent.click(screen.getByRole('radio', { name: 'worn' }));
     fireEvent.click(screen.getByRole('radio', { name: 'take it down, holder back to its place' }));
     expect(screen.getByLabelText<HTMLSelectElement>('The old cutter goes to').value).toBe('S1');

@@ -84,5 +84,10 @@ it('the cheapest speed is that of the law, with what n leaves likely, and says w
   expect([cheapest.from, cheapest.to]).toEqual([expect.closeTo(158.0, 0), expect.closeTo(165.0, 0)]);
   expect(cheapestAt({ ...law, seen: [190, 250] }, costs)!.beyond).toBe('slower');
   expect(cheapestAt({ ...law, seen: [100, 150] }, costs)!.beyond).toBe('faster');
+  // Where n may be 1 or more there is no end to it: nothing is said of how fast it may be.
+  expect(cheapestAt({ ...law, n: { value: 0.25, from: 0.2, to: 1.1 } }, costs)).toMatchObject({
+    from: expect.closeTo(158.0, 0),
+    to: null,
+  });
   expect(cheapestAt({ ...law, n: { value: 1.2, from: 0.9, to: 1.5 } }, costs)).toBeNull();
 });

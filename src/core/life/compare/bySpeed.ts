@@ -168,7 +168,11 @@ function likeliest(likely: (m: number) => number): number {
 }
 
 /** The speed at which a part costs least, m/min, with what n leaves likely. */
-export interface CheapestSpeed extends Likely {
+export interface CheapestSpeed {
+  value: number;
+  from: number;
+  /** null: n may be 1 or more, and then faster is always cheaper. */
+  to: number | null;
   /** Mean life there, minutes. */
   minutes: number;
   /** It is outside the speeds that were cut: nobody has seen what happens there. */
@@ -187,12 +191,11 @@ export function cheapestAt({ n, middle, seen }: SpeedLaw, costs: CutCosts): Chea
       : null;
   const [best, ...limits] = [by(n.value), by(n.from), by(n.to)];
   if (!best) return null;
-  // n of 1 and more has its cheapest speed without end: the limit is what is likely below that.
   const speeds = [best, ...limits].flatMap((x) => (x ? [x.speed] : []));
   return {
     value: best.speed,
     from: Math.min(...speeds),
-    to: Math.max(...speeds),
+    to: n.to < 1 ? Math.max(...speeds) : null,
     minutes: best.minutes,
     beyond: best.speed < seen[0] ? 'slower' : best.speed > seen[1] ? 'faster' : null,
   };

@@ -7,9 +7,10 @@ import type { ItemLine, MarkedBody, OneItemView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { BecauseThis } from '@/ui/kit/figure';
 import { type FieldSpec, VerbForm } from '@/ui/kit/form';
-import { Caution, Fold } from '@/ui/kit/page';
+import { Fold } from '@/ui/kit/page';
 import { parcelOf, inserts } from '@/ui/screens/common/found';
 import { placeOptions } from '@/ui/screens/common/options';
+import { SeatCaution } from '@/ui/screens/common/SeatCaution';
 import { seatShape, seatSpecs } from '@/ui/screens/common/seatSpecs';
 
 /** Inserts into a bare body, to their next edge, or out of it again. */
@@ -80,10 +81,7 @@ function InsertForms({ body, shop }: { body: MarkedBody; shop: ShopView }) {
             shape={seatShape}
             said={(d) => `${d.turned} turned, ${d.replaced} replaced, ${d.cutsOn} cut on in ${mark}`}
           />
-          <Caution>
-            An insert on a chip, or in a bent seat, comes loose at speed. Wear gloves, clean each seat, and
-            tighten with the torque key its maker names.
-          </Caution>
+          <SeatCaution />
         </Fold>
       </div>
       <div>

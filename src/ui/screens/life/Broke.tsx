@@ -27,7 +27,8 @@ export interface EndTexts {
   recutBy: string;
   lostParts: string;
   lostMinutes: string;
-  then: 'down' | 'rebuild' | 'turned';
+  /** null: what is usual after such an end. */
+  then: 'down' | 'rebuild' | 'turned' | null;
   /** Seats that are turned (none: all), those of them that are broken, and from where new inserts come. */
   seats: string[];
   brokenSeats: string[];

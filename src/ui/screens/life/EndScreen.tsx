@@ -16,6 +16,7 @@ import { Acts, Caution, Hand, Notice } from '@/ui/kit/page';
 import { foundSource, sourceOf } from '@/ui/screens/common/found';
 import { Middle, useLengths, useSurroundings } from '@/ui/shell';
 import { placeOptions } from '@/ui/screens/common/options';
+import { SeatCaution } from '@/ui/screens/common/SeatCaution';
 import { NextCutter, TurnedInserts, turnedOf } from './NextCutter';
 import { brokeOf, CAUTIONS, type EndTexts, FOR_A_THUMB, Fragments, Lost, WhereItBroke } from './Broke';
 import { SeenPicks } from '@/ui/screens/common/signs/SeenPicks';
@@ -60,7 +61,7 @@ export function EndScreen({
       recutBy: '',
       lostParts: '',
       lostMinutes: '',
-      then: card.inserts ? 'turned' : 'down',
+      then: null,
       seats: [],
       brokenSeats: [],
       fresh: '',
@@ -72,14 +73,19 @@ export function EndScreen({
       despite: '',
     },
   });
-  const [kind, then] = useWatch({ control, name: ['kind', 'then'] });
+  const [kind, chosen] = useWatch({ control, name: ['kind', 'then'] });
+  /** A body goes on with its inserts turned; one that was in a crash only where somebody says so, a lost one never. */
+  const thenOf = ({ kind: how, then: what }: Pick<EndTexts, 'kind' | 'then'>) =>
+    how === 'lost' && what === 'turned'
+      ? 'down'
+      : (what ?? (card.inserts && how !== 'crash' && how !== 'lost' ? 'turned' : 'down'));
+  const then = thenOf({ kind, then: chosen });
   const broke = kind !== null && isBreak(kind);
   // One row an operation, even where a tool has two T in it.
   const operations = [...new Map(card.ties.map((t) => [t.operation, t])).values()];
 
   const end = async (said: EndTexts, confirmed: boolean) => {
-    // What is lost is not built with again.
-    const texts = said.kind === 'lost' && said.then === 'turned' ? { ...said, then: 'down' as const } : said;
+    const texts = { ...said, then: thenOf(said) };
     const missing = (message: string) => setError('root', { message });
     if (!texts.kind) return missing('Say how it ended.');
     if (texts.then === 'rebuild' && !texts.next) return missing('Say which cutter goes into it.');
@@ -207,7 +213,7 @@ export function EndScreen({
                   : []),
                 ['rebuild', 'another cutter into it', takeable.length === 0],
               ]}
-              value={field.value}
+              value={then}
               onChange={field.onChange}
             />
           )}
@@ -215,13 +221,10 @@ export function EndScreen({
         {then === 'rebuild' && (
           <NextCutter control={control} register={register} like={card.cutter.code} first={first} />
         )}
-        {then === 'turned' && kind !== 'lost' && card.inserts && (
+        {then === 'turned' && card.inserts && (
           <>
             <TurnedInserts control={control} register={register} of={card.inserts} />
-            <Caution>
-              An insert on a chip, or in a bent seat, comes loose at speed: clean each seat, and tighten with
-              the torque key its maker names.
-            </Caution>
+            <SeatCaution />
           </>
         )}
         <Fields style={{ marginTop: 10 }}>

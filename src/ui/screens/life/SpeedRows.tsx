@@ -61,7 +61,7 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
 
 const span = (from: number, to: number): string =>
   from.toFixed(0) === to.toFixed(0) ? from.toFixed(0) : `${from.toFixed(0)} to ${to.toFixed(0)}`;
-const likely = ({ from, to }: Likely, digits: number): string =>
+const likely = ({ from, to }: Omit<Likely, 'value'>, digits: number): string =>
   `${from.toFixed(digits)} to ${to.toFixed(digits)}`;
 
 function cheapestWords(cheapest: BySpeed['cheapest']): string {
@@ -70,5 +70,5 @@ function cheapestWords(cheapest: BySpeed['cheapest']): string {
     cheapest.beyond === null
       ? ''
       : `; nobody has cut it ${cheapest.beyond === 'slower' ? 'so slow' : 'so fast'} here: go there in steps`;
-  return `A part costs least at about ${cheapest.value.toFixed(0)} m/min (${likely(cheapest, 0)}), where it lasts ${cheapest.minutes.toFixed(0)} min${beyond}.`;
+  return `A part costs least at about ${cheapest.value.toFixed(0)} m/min (${cheapest.to === null ? `${cheapest.from.toFixed(0)} or faster` : likely({ ...cheapest, to: cheapest.to }, 0)}), where it lasts ${cheapest.minutes.toFixed(0)} min${beyond}.`;
 }

@@ -10,6 +10,7 @@ import { type FieldSpec, VerbForm } from '@/ui/kit/form';
 import { Caution } from '@/ui/kit/page';
 import { gradeSpecs } from '@/ui/screens/common/gradeSpecs';
 import { placeOptions } from '@/ui/screens/common/options';
+import { SeatCaution } from '@/ui/screens/common/SeatCaution';
 import { seatShape, seatSpecs } from '@/ui/screens/common/seatSpecs';
 import { useBarred } from '@/ui/shell';
 
@@ -159,6 +160,7 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
         }}
         said={(d) => `${card.tag} taken down, cutter ${d.piece} to ${d.cutterTo}`}
       />
+      {card.inserts && <SeatCaution />}
       <Caution>
         Edges cut even worn: hold it by the shank, with gloves at the bench and none near a spindle that
         turns. Loosen it in the fixture that is made for it.
