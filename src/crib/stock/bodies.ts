@@ -6,7 +6,7 @@ import { nextNumber } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { insertEdgeSet } from '@/data/life';
 import { insertMovement, insertPiece, maybePiece, onePlaceOfKind, type PieceRow } from '@/data/stock';
-import { mustBeInCrib } from './placeInCrib';
+import { BACK_FIRST, mustBeInCrib } from './placeInCrib';
 import { takeThing } from './things';
 
 export const fact = (item: CribItem, symbol: string) => item.facts.find((f) => f.symbol === symbol);
@@ -23,7 +23,10 @@ export async function bodyPiece(
       throw new Problem('REFUSED', `${piece.mark} is in ${piece.place ?? 'no place'}, not in the crib`, {
         field: 'piece',
         value: piece.mark,
-        wayOut: 'Take its assembly down first: new edges are a new build.',
+        wayOut:
+          piece.placeKind === 'build'
+            ? 'Take its assembly down first: new edges are a new build.'
+            : (BACK_FIRST[piece.placeKind ?? ''] ?? 'Choose another.'),
       });
     moment.leansOn(piece.entryId);
     return piece;

@@ -218,6 +218,11 @@ it('screws hold so many sets of edges, and are renewed out of what says it fits;
   await crib.do('unmountInserts', { piece: mark, to: 'S1' });
   await crib.do('scrapStock', { piece: mark, reason: 'seats worn' });
   expect(await body()).toMatchObject({ body: undefined, bodyLife: { scrapped: 1, sets: { median: 15 } } });
+  const gone = await crib.do('turnSeats', { piece: mark }).then(
+    () => null,
+    (p: { code: string; wayOut: string }) => [p.code, p.wayOut],
+  );
+  expect(gone).toEqual(['REFUSED', expect.not.stringContaining('assembly down')]);
 });
 
 describe('at the machine', () => {
