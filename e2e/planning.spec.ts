@@ -406,4 +406,27 @@ test('a cut is tried on the bench: two figures give the rest, what binds is name
   await typed('Depth, Beside it', '1');
   await typed('Width, Beside it', '6');
   await expect(row('Flute that wears')).toContainText('5');
+  // Past what its edge stands: in a slot half of what a tooth is fed is no longer taken off its chip.
+  await page.getByText('What else is asked of it').click();
+  await typed('Thickest chip it stands, mm', '0.03');
+  await expect(row('What binds')).toContainText('of 0.03 mm that its edge stands');
+  await typed('Goes down at, °', '5');
+  await expect(row('What binds')).toContainText('ramp: ');
+  // The map of speeds: the keys raise Vc, and the cut with it.
+  await page.getByLabel('The map goes over').selectOption('speed');
+  await page.getByRole('slider', { name: 'This cut: speed and feed' }).focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect
+    .poll(async () => Number(await page.getByLabel('Speed, This cut').inputValue()))
+    .toBeGreaterThan(120);
+  await typed('Speed, This cut', '110');
+  // What was found is kept, with what was typed; the bench stays beside it.
+  await page.getByRole('button', { name: 'Keep as a recipe, This cut' }).click();
+  await expect(tagOf(page).getByLabel('Speed (if known)')).toHaveValue('110');
+  await fill(tagOf(page), { 'What it does': 'roughs' });
+  await page.getByRole('button', { name: 'State it' }).click();
+  await expect(said(page)).toContainText(/recipe R-\d+ stated/);
+  await expect(tagOf(page)).toContainText('110');
+  await expect(tagOf(page)).toContainText('Reckoned on the bench.');
+  await expect(page.getByLabel('Speed, This cut')).toHaveValue('110');
 });

@@ -58,6 +58,13 @@ export const SYMBOLS = {
   STA: { words: 'included angle of the step', kind: 'degree', limits: [20, 180], shapes: 'its own' },
   NOF: { words: 'flutes', kind: 'count', limits: [1, 200], shapes: 'any' },
   RMPX: { words: 'ramp limit', kind: 'degree', limits: [0, 90], shapes: 'any' },
+  CHIP_MAX: {
+    words: 'thickest chip it stands',
+    kind: 'length',
+    limits: [0.001, 10],
+    own: true,
+    shapes: 'any',
+  },
   CCC: { words: 'centre cutting', kind: 'choice', options: YES_NO },
   // Neck, shank, whole
   DN: { words: 'neck diameter', kind: 'length', limits: [0.05, 500], shapes: 'any' },

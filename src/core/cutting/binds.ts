@@ -1,5 +1,5 @@
 import { mm } from '../because';
-import type { CutterGeometry } from '../cutters';
+import { type CutterGeometry, rampLimit } from '../cutters';
 import { DEFAULTS } from '../defaults';
 import type { Chip } from './chip';
 import { type Gear, spindleAt } from './spindle';
@@ -19,11 +19,13 @@ export interface CutLimits {
   gears?: readonly Gear[];
   /** How much of its power comes to the cutter, 0 to 1; null: not known, reckoned with all of it. */
   eta: number | null;
+  /** mm, of the chip where it is thickest, as somebody says; left out or null: as the cutter's own facts do. */
+  thickestChip?: number | null;
 }
 
 /** A limit beside a cut. */
 export interface Bind {
-  of: 'rpm' | 'hunting' | 'feed' | 'power' | 'torque' | 'thin chip' | 'deflection';
+  of: 'rpm' | 'hunting' | 'feed' | 'power' | 'torque' | 'thin chip' | 'thick chip' | 'ramp' | 'deflection';
   /** What it comes to as a share of what may be; null: there is no share, or the limit or the figure is not known. */
   share: number | null;
   /** It is past it: the cut is not to be run so. */
@@ -39,6 +41,10 @@ interface Comes {
   power: number | null;
   torque: number | null;
   deflection: number | null;
+  /** Degrees at which it goes down into the solid; null: it does not. */
+  ramp: number | null;
+  /** It cuts at its centre; null: not known. */
+  centreCutting: boolean | null;
 }
 
 const round = (n: number, places = 0) => Number(n.toFixed(places));
@@ -107,13 +113,35 @@ export function bindsOf(comes: Comes, limits: CutLimits, tolerance: number | nul
       words: `the spindle hunts between ${hunts.from} and ${hunts.to}: take one below or above`,
     });
   if (comes.chip)
-    list.push({
-      of: 'thin chip',
-      share: DEFAULTS.thinChipMm / comes.chip.max,
-      over: comes.chip.max < DEFAULTS.thinChipMm,
-      words: `thickest chip ${mm(comes.chip.max)}, below ${mm(DEFAULTS.thinChipMm)} an edge rubs`,
-    });
+    list.push(
+      {
+        of: 'thin chip',
+        share: DEFAULTS.thinChipMm / comes.chip.max,
+        over: comes.chip.max < DEFAULTS.thinChipMm,
+        words: `thickest chip ${mm(comes.chip.max)}, below ${mm(DEFAULTS.thinChipMm)} an edge rubs`,
+      },
+      limitOf(
+        'thick chip',
+        comes.chip.max,
+        limits.thickestChip ?? comes.cutter.CHIP_MAX,
+        (v, l) => `thickest chip ${mm(v)} of ${mm(l)} that its edge stands`,
+        'thickest chip its edge stands',
+      ),
+    );
+  if (comes.ramp !== null) list.push(rampOf(comes.ramp, comes));
   return list.toSorted((a, b) => Number(b.over) - Number(a.over) || (b.share ?? -1) - (a.share ?? -1));
+}
+
+/** How steep it goes down, against the cutter's own limit; one that may plunge has none. */
+function rampOf(ramp: number, { cutter, centreCutting }: Comes): Bind {
+  const limit = rampLimit(cutter, centreCutting);
+  if (limit.degrees === null) return { of: 'ramp', share: null, over: false, words: `ramp: ${limit.words}` };
+  return {
+    of: 'ramp',
+    share: limit.degrees === 0 ? null : ramp / limit.degrees,
+    over: ramp > limit.degrees,
+    words: `goes down at ${round(ramp, 2)}° of ${round(limit.degrees, 2)}°, its ramp limit`,
+  };
 }
 
 function limitOf(

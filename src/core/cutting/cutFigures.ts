@@ -1,10 +1,10 @@
 import { type CutterDetails, deflection } from '../assemblies';
-import { type Because, type Figure, mm } from '../because';
-import { type CutterGeometry, effectiveDiameter, familySpec, ridgeHeight } from '../cutters';
+import { type Figure, mm } from '../because';
+import { type CutterGeometry, effectiveDiameter, familySpec, rampLength, ridgeHeight } from '../cutters';
 import { centreFeed, type Chip, chipOf, feedForChip, inCorner } from './chip';
 import { type Bind, bindsOf, type CutLimits } from './binds';
-import { middle, type StartingMaterial } from './materials';
-import { cuttingPower, specificForce, tangentialForce, torqueOf, unitPower } from './power';
+import { figure, short, val } from './reckoned';
+import { type CutMaterial, type Takes, takes } from './takes';
 import { cuttingSpeed, feedPerTooth, tableFeed, turnsFor } from './speeds';
 
 /** A cut as somebody thinks of it: two figures of speed and feed, the pass, what is cut, with what, on what. mm, minutes. */
@@ -16,8 +16,7 @@ export interface CutAsked {
   feed: { fz: number } | { vf: number };
   ap: number;
   ae: number;
-  /** `source`: where its figures come from, in words. */
-  material: (Pick<StartingMaterial, 'kc11' | 'mc' | 'unit'> & { source?: string | null }) | null;
+  material: CutMaterial | null;
   limits: CutLimits;
   /** What bends: null where nobody says how it is held. */
   build: { details: CutterDetails; stickout: number } | null;
@@ -26,9 +25,15 @@ export interface CutAsked {
   /** Radius of an inside corner of the wall, and diameter of a bore it goes round in; null: there is none. */
   corner: number | null;
   bore: number | null;
+  /** Degrees at which it goes down to its depth; left out or null: it comes from beside the work. */
+  ramp?: number | null;
+  /** mm3 that are cut away of a part; left out or null: not said. */
+  volume?: number | null;
+  /** It cuts at its centre; left out or null: not known. */
+  centreCutting?: boolean | null;
 }
 
-export interface CutFigures {
+export interface CutFigures extends Takes {
   /** Diameter that cuts at the depth. */
   D: Figure;
   n: Figure;
@@ -38,13 +43,10 @@ export interface CutFigures {
   /** mm3/min */
   Q: Figure<number | null>;
   minutesALitre: Figure<number | null>;
+  /** Minutes in the cut for what is cut away of a part. */
+  minutesAPart: Figure<number | null>;
   /** null: the width is not one of this cutter, or its teeth are not counted. */
   chip: Figure<Chip | null>;
-  /** kW at the cutter: Kienzle's, with the spread of what is known of the material, and by unit power. */
-  power: Figure<number | null>;
-  byUnit: Figure<number | null>;
-  torque: Figure<number | null>;
-  force: Figure<number | null>;
   deflection: Figure<number | null>;
   /** Ridge between passes ae apart. */
   ridge: Figure<number | null>;
@@ -53,28 +55,11 @@ export interface CutFigures {
   /** Inside the corner: the arc there, and the feed that keeps the chip. */
   corner: Figure<{ arc: number; vf: number } | null>;
   centre: Figure<number | null>;
+  /** Way along the ramp down to the depth. */
+  way: Figure<number | null>;
   /** What it comes closest to, or is over, first. */
   binds: Bind[];
 }
-
-type Value = Because['values'][number];
-const figure = <V>(
-  value: V,
-  words: string,
-  formula: string,
-  values: Value[],
-  assumed: string[] = [],
-): Figure<V> => ({
-  value,
-  because: { words, formula, values },
-  assumed,
-});
-const val = (name: string, value: string, source?: string): Value => ({
-  name,
-  value,
-  ...(source ? { source } : {}),
-});
-const short = (n: number, places: number) => String(Number(n.toFixed(places)));
 
 /**
  * What a cut comes to: the rest of its speeds and feeds, its chip, what it takes, what gives way, and which limit it comes
@@ -85,6 +70,7 @@ const short = (n: number, places: number) => String(Number(n.toFixed(places)));
 export function cutFigures(asked: CutAsked): CutFigures {
   const { cutter, ap, ae, limits } = asked;
   const teeth = cutter.NOF;
+  const [ramp, volume] = [asked.ramp ?? null, asked.volume ?? null];
   const D = cutsOn(cutter, ap);
   const dVal = val('D', mm(D.value));
   const n = 'n' in asked.speed ? asked.speed.n : turnsFor(asked.speed.vc, D.value);
@@ -120,7 +106,7 @@ export function cutFigures(asked: CutAsked): CutFigures {
       val('κ', `${kapr}°`, cutter.KAPR === null ? 'straight' : 'KAPR'),
     ],
   );
-  const taken = takes(asked, Q, chip, n, vc, [qVal, nVal, vcVal]);
+  const taken = takes(asked.material, Q, chip, n, vc, [qVal, nVal, vcVal]);
   const bent =
     asked.build && taken.force.value !== null
       ? deflection(cutter, asked.build.details, [], asked.build.stickout, taken.force.value, ap / 2).tip
@@ -140,6 +126,14 @@ export function cutFigures(asked: CutAsked): CutFigures {
     minutesALitre: figure(Q ? 1e6 / Q : null, 'Minutes in the cut for a litre of chips.', '1,000,000 / Q', [
       qVal,
     ]),
+    minutesAPart: figure(
+      Q && volume !== null ? volume / Q : null,
+      volume === null
+        ? 'What is cut away of a part is not said.'
+        : 'In the cut alone: the ways between the cuts come on top.',
+      'V / Q',
+      [val('V', volume === null ? 'not said' : `${short(volume / 1000, 2)} cm³`), qVal],
+    ),
     chip: chipFigure,
     ...taken,
     deflection: bent,
@@ -162,12 +156,20 @@ export function cutFigures(asked: CutAsked): CutFigures {
       'Vf (Db − D) / Db',
       [vfVal, val('Db', asked.bore === null ? 'none' : mm(asked.bore))],
     ),
+    way: figure(
+      ramp === null || ramp >= 90 ? null : rampLength(ap, ramp),
+      ramp === null
+        ? 'It does not go down a ramp.'
+        : ramp >= 90
+          ? 'Straight down is no ramp.'
+          : 'Along the floor, until it stands at its depth; the slot it leaves there is as wide as the cutter.',
+      'ap / tan α',
+      [apVal, val('α', ramp === null ? 'none' : `${short(ramp, 2)}°`)],
+    ),
     binds: bindsOf(
       {
-        cutter,
-        n,
-        vf,
-        chip,
+        ...{ cutter, n, vf, chip, ramp },
+        centreCutting: asked.centreCutting ?? null,
         ...{ power: taken.power.value, torque: taken.torque.value, deflection: bent.value },
       },
       limits,
@@ -193,69 +195,6 @@ function cutsOn(cutter: CutterGeometry, ap: number): Figure {
       val('RE', cutter.RE === null ? 'not known' : mm(cutter.RE)),
     ],
     D === null ? ['RE'] : [],
-  );
-}
-
-/** Power by both schools, torque and force. */
-function takes(
-  { material }: CutAsked,
-  Q: number | null,
-  chip: Chip | null,
-  n: number,
-  vc: number,
-  [qVal, nVal, vcVal]: [Value, Value, Value],
-): Pick<CutFigures, 'power' | 'byUnit' | 'torque' | 'force'> {
-  const known = material && Q !== null && chip ? { material, Q, chip } : null;
-  const power = known ? kienzle(known.material, known.Q, known.chip) : null;
-  const unit = material?.unit && Q !== null ? unitPower(Q, middle(material.unit)) : null;
-  const pVal = val('Pc', power === null ? 'not known' : `${short(power.value, 3)} kW`);
-  const none = 'Cannot say: what is cut, or how thick its chip is, is not known.';
-  return {
-    power: power ?? figure(null, none, 'Pc = Q kc / 60,000,000, kc = kc1.1 h⁻ᵐᶜ', [qVal]),
-    byUnit: figure(
-      unit,
-      unit === null
-        ? 'Cannot say: no unit power is known for what is cut.'
-        : 'The quicker school: it knows nothing of how thick the chip is, and the two differ at thin ones.',
-      'Q × hp per in³/min',
-      [
-        qVal,
-        ...(material?.unit ? [val('unit power', `${middle(material.unit)} hp per in³/min`, 'practice')] : []),
-      ],
-    ),
-    torque: figure(
-      power === null ? null : torqueOf(power.value, n),
-      'At the spindle, as the cutter takes it.',
-      'M = 9550 Pc / n',
-      [pVal, nVal],
-    ),
-    force: figure(
-      power === null ? null : tangentialForce(power.value, vc),
-      'Mean along the way of the edge; while one tooth is thickest in the cut it is more.',
-      'F = 60,000 Pc / Vc',
-      [pVal, vcVal],
-    ),
-  };
-}
-
-function kienzle(material: NonNullable<CutAsked['material']>, Q: number, chip: Chip): Figure {
-  const [kc11, mc] = [middle(material.kc11), middle(material.mc)];
-  const { kc, extrapolated } = specificForce(kc11, mc, chip.mean);
-  const spread =
-    material.kc11.least === material.kc11.most ? '' : `, ${material.kc11.least} to ${material.kc11.most}`;
-  return figure(
-    cuttingPower(Q, kc),
-    `At the cutter with a sharp edge; a worn one takes about a third more.${
-      extrapolated ? ' The chip is thinner than what kc1.1 was measured for: beyond what is known.' : ''
-    }`,
-    'Pc = Q kc / 60,000,000, kc = kc1.1 h⁻ᵐᶜ',
-    [
-      val('Q', `${short(Q / 1000, 2)} cm³/min`),
-      val('kc1.1', `${short(kc11, 0)} N/mm²${spread}`, material.source ?? undefined),
-      val('mc', short(mc, 3)),
-      val('mean chip h', mm(chip.mean)),
-      val('kc', `${short(kc, 0)} N/mm²`),
-    ],
   );
 }
 

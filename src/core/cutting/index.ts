@@ -23,8 +23,8 @@ export type { StartingMaterial, StartingName } from './materials';
 export { cutFigures } from './cutFigures';
 export type { CutAsked, CutFigures } from './cutFigures';
 export type { Bind, CutLimits } from './binds';
-export { cutMap, mapReach } from './cutMap';
-export type { CutMap } from './cutMap';
+export { cutMap, huntingSpeeds, mapReach, speedMap, speedReach } from './cutMap';
+export type { CutMap, SpeedMap } from './cutMap';
 // What a spindle gives
 export { spindleAt } from './spindle';
 export type { Gear, Gives } from './spindle';

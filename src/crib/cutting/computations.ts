@@ -37,6 +37,7 @@ export const CUTTING_COMPUTATIONS: readonly Computation[] = [
               torque: orNone(part.positive),
             },
             eta: orNone(share),
+            thickestChip: orNone(part.positive),
             gears: part.list(
               part.shape(
                 {
@@ -54,6 +55,9 @@ export const CUTTING_COMPUTATIONS: readonly Computation[] = [
           part.shape({ details: part.cutterDetails, stickout: part.positive }, ['details', 'stickout']),
         ),
         ...{ tolerance: orNone(part.positive), corner: orNone(part.positive), bore: orNone(part.positive) },
+        ramp: orNone({ type: 'number', exclusiveMinimum: 0, maximum: 90 } as const),
+        volume: orNone(part.positive),
+        centreCutting: part.yesNo,
       },
       ['cutter', 'speed', 'feed', 'ap', 'ae', 'material', 'limits', 'build', 'tolerance', 'corner', 'bore'],
     ),

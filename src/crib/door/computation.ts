@@ -72,7 +72,7 @@ export const holder = shape(
   },
   ['LF', 'CLAMP_MIN', 'CLAMP_MAX', 'GRIP_MIN', 'DEPTH_MAX', 'RPM_MAX', 'segments'],
 );
-const yesNo = { type: ['boolean', 'null'] } as const;
+export const yesNo = { type: ['boolean', 'null'] } as const;
 /** What is between holder and cutter, or beside them; each fact null where it is not known. */
 const heldFacts = {
   code: text,

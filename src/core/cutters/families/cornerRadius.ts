@@ -6,7 +6,7 @@ export const cornerRadiusMill: FamilySpec = {
   tip: 'flat',
   lengthTo: 'tip',
   diameterAt: 'over the flutes, above the radius',
-  facts: ['RE', 'LCF', 'NOF', 'DN', 'BHTA1', 'LU', 'RMPX'],
+  facts: ['RE', 'LCF', 'NOF', 'DN', 'BHTA1', 'LU', 'RMPX', 'CHIP_MAX'],
   mills: true,
   body: true,
   outline: (c, known) => straight(c, known, cornerRadius(c, known)),

@@ -11,7 +11,7 @@ export const face: FamilySpec = {
   tip: 'flat',
   lengthTo: 'lowest edge',
   diameterAt: 'at the lowest edge; DCX is the widest',
-  facts: ['DCX', 'KAPR', 'RE', 'APMX', 'LCF', 'NOF', 'RMPX'],
+  facts: ['DCX', 'KAPR', 'RE', 'APMX', 'LCF', 'NOF', 'RMPX', 'CHIP_MAX'],
   mills: true,
   body: true,
   outline: (c, known) => {

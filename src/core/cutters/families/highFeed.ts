@@ -6,7 +6,7 @@ export const highFeed: FamilySpec = {
   tip: 'shallow arc',
   lengthTo: 'lowest point of the edge',
   diameterAt: 'flat under the edges; DCX is the widest',
-  facts: ['DCX', 'RE', 'APMX', 'LCF', 'NOF', 'DN', 'LU', 'RMPX'],
+  facts: ['DCX', 'RE', 'APMX', 'LCF', 'NOF', 'DN', 'LU', 'RMPX', 'CHIP_MAX'],
   mills: true,
   body: true,
   outline: (c, known) => {

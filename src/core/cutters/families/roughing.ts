@@ -6,7 +6,7 @@ export const roughing: FamilySpec = {
   tip: 'flat',
   lengthTo: 'tip',
   diameterAt: 'over the crests',
-  facts: ['RE', 'LCF', 'NOF', 'DN', 'LU', 'RMPX'],
+  facts: ['RE', 'LCF', 'NOF', 'DN', 'LU', 'RMPX', 'CHIP_MAX'],
   mills: true,
   outline: (c, known) => straight(c, known, cornerRadius(c, known)),
   drawnFrom: ['LCF', 'RE'],

@@ -6,7 +6,7 @@ export const square: FamilySpec = {
   tip: 'flat',
   lengthTo: 'tip',
   diameterAt: 'over the flutes',
-  facts: ['LCF', 'NOF', 'DN', 'BHTA1', 'LU', 'RMPX'],
+  facts: ['LCF', 'NOF', 'DN', 'BHTA1', 'LU', 'RMPX', 'CHIP_MAX'],
   mills: true,
   body: true,
   outline: (c, known) => straight(c, known, 0),

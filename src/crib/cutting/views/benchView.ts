@@ -17,6 +17,8 @@ export interface BenchView {
     details: CutterDetails;
     /** Of a body; null: none of its own, or not known. */
     rpmMax: number | null;
+    /** It cuts at its centre; null: not known. */
+    centreCutting: boolean | null;
   } | null;
   recipe: Recipe | null;
 }
@@ -32,6 +34,7 @@ export async function benchView(c: Connection, { item, recipe }: Question<typeof
     cutter: full && {
       ...{ code: full.code, words: full.words, shape: cutterOf(full), details: cutterDetails(full) },
       rpmMax: full.kind === 'body' ? factNumber(full, 'RPM_MAX') : null,
+      centreCutting: full.centreCutting,
     },
     recipe: row && recipeOf(row),
   };

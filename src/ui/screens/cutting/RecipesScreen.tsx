@@ -6,6 +6,8 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { CUTS } from '@/core/cutting';
 import { linkTo } from '@/core/links';
 import type { BenchView, RecipeLine, RecipesView, RecipeView } from '@/crib/cutting';
@@ -17,6 +19,7 @@ import { Asking, AskOne } from '@/ui/screens/common/asking';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle } from '@/ui/shell';
 import { StateMark, useFigures } from './figures';
+import type { RecipeStart } from './StateRecipeTag';
 
 /** Forms come when they are asked for. */
 const BenchSheet = dynamic(() => import('./bench/BenchSheet').then((m) => m.BenchSheet));
@@ -37,13 +40,24 @@ export function RecipesScreen({
   shop: ShopView;
 }) {
   const query = useQuery('cutting');
+  const router = useRouter();
+  /** A cut of the bench that is being kept. */
+  const [kept, setKept] = useState<RecipeStart | null>(null);
   const asked = query.get('open');
   const close = query.href({ open: null, new: null, do: null });
   return (
     <Middle
       beside={
         query.get('new') === 'recipe' ? (
-          <StateRecipeTag key="new" shop={shop} instead={null} closeHref={close} />
+          <StateRecipeTag
+            key={bench && kept ? JSON.stringify(kept) : 'new'}
+            shop={shop}
+            instead={null}
+            begun={(bench && kept) ?? undefined}
+            closeHref={close}
+            // What was typed on the bench stays beside the recipe that was made of it.
+            doneHref={bench ? (code) => query.href({ new: null, open: code }) : undefined}
+          />
         ) : open && query.get('do') === 'instead' ? (
           <StateRecipeTag key={open.code} shop={shop} instead={open} closeHref={query.href({ do: null })} />
         ) : open ? (
@@ -59,7 +73,12 @@ export function RecipesScreen({
           <div className="soft">How cutters are run in what is cut here, and what a cut comes to</div>
         </div>
         <Acts>
-          <Button component={Link} href={query.href({ new: 'recipe', open: null, do: null })} scroll={false}>
+          <Button
+            component={Link}
+            href={query.href({ new: 'recipe', open: null, do: null })}
+            scroll={false}
+            onClick={() => setKept(null)}
+          >
             State a recipe
           </Button>
         </Acts>
@@ -73,7 +92,15 @@ export function RecipesScreen({
       />
       {bench ? (
         // Another cutter is another figure and no other cut: what was typed stays.
-        <BenchSheet key={bench.recipe?.code ?? ''} view={bench} shop={shop} />
+        <BenchSheet
+          key={bench.recipe?.code ?? ''}
+          view={bench}
+          shop={shop}
+          onKeep={(start) => {
+            setKept(start);
+            router.push(query.href({ new: 'recipe', open: null, do: null }), { scroll: false });
+          }}
+        />
       ) : (
         <Kept view={view} open={open?.code ?? null} shop={shop} />
       )}

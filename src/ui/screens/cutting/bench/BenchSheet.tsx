@@ -5,15 +5,16 @@ import { type CutFigures, cutFigures, STARTING_MATERIALS } from '@/core/cutting'
 import { namesOf } from '@/core/names';
 import type { BenchView } from '@/crib/cutting';
 import type { ShopView } from '@/crib/shop';
-import { Caution } from '@/ui/kit/page';
+import { Caution, Fold } from '@/ui/kit/page';
 import { SearchField } from '@/ui/kit/form';
 import { Choice, Entry } from '@/ui/kit/field';
 import { items } from '@/ui/screens/common/found';
 import { inUseOptions } from '@/ui/screens/common/options';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
+import type { RecipeStart } from '../StateRecipeTag';
 import styles from './Bench.module.css';
-import { CutMapChart } from './CutMapChart';
+import { CutMapChart, type MapOver } from './CutMapChart';
 import { CutTable } from './CutTable';
 import {
   type BenchTexts,
@@ -23,11 +24,25 @@ import {
   readCut,
   chosenOf,
   ownMaterials,
+  startFromBench,
   textsOf,
 } from './readBench';
 
+/** What most cuts are tried with, and what is asked of some. */
+const FIRST = ['holderRpm', 'power', 'torque', 'stickout', 'tolerance'] as const;
+const ELSE = ['corner', 'bore', 'ramp', 'chip', 'volume'] as const;
+
 /** A cut is tried before it is run: two figures give the rest, and what binds is named. A second one stands beside it. */
-export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) {
+export function BenchSheet({
+  view,
+  shop,
+  onKeep,
+}: {
+  view: BenchView;
+  shop: ShopView;
+  /** A cut is to be kept: what a recipe of it begins with. */
+  onKeep: (start: RecipeStart) => void;
+}) {
   const query = useQuery('cutting');
   const router = useRouter();
   const { unit, unitWord, show } = useLengths();
@@ -36,6 +51,7 @@ export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) 
     ...BLANK_BENCH,
     material: recipe ? chosenOf(shop, recipe.material) : '',
     machine: recipe?.machine ?? '',
+    ramp: recipe?.ramp == null ? '' : String(recipe.ramp),
   }));
   const [cuts, setCuts] = useState<[CutTexts, CutTexts]>(() => [
     recipe ? textsOf(recipe, cutter) : BLANK,
@@ -56,9 +72,32 @@ export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) 
   const change = (which: number, over: Partial<CutTexts>) =>
     setCuts(([a, b]) => (which === 0 ? [{ ...a, ...over }, b] : [a, { ...b, ...over }]));
   const [first, second] = read;
+  const [asked, setAsked] = useState<MapOver>('pass');
+  // A map of speeds needs the feed a tooth: where the teeth are not counted there is none.
+  const over = figures[0]?.fz.value == null ? 'pass' : asked;
   const typed = (mm: number) => show(mm, 2);
+  const stands = cutter?.shape.CHIP_MAX ?? null;
+  const labels: Record<(typeof FIRST)[number] | (typeof ELSE)[number], string> = {
+    holderRpm: 'Holder up to, rev/min',
+    ...{ power: 'Spindle gives, kW', torque: 'and N m' },
+    ...{ stickout: `Stands out, ${unitWord}`, tolerance: `May bend, ${unitWord}` },
+    ...{ corner: `Inside corner R, ${unitWord}`, bore: `Bore it goes round in, ${unitWord}` },
+    ...{ ramp: 'Goes down at, °', chip: `Thickest chip it stands, ${unitWord}` },
+    volume: 'Cut away of a part, cm³',
+  };
+  const field = (name: keyof typeof labels) => (
+    <label key={name}>
+      {labels[name]}
+      <Entry
+        className="fig"
+        inputMode="decimal"
+        placeholder={name === 'chip' && stands !== null ? show(stands, 3) : undefined}
+        {...common(name)}
+      />
+    </label>
+  );
   return (
-    <>
+    <div className={styles.bench}>
       <div className={styles.common}>
         <div className={styles.cutter}>
           <label htmlFor="bench-cutter">Cutter</label>
@@ -104,36 +143,47 @@ export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) 
             ))}
           </Choice>
         </label>
-        {(
-          [
-            ['holderRpm', 'Holder up to, rev/min'],
-            ['power', 'Spindle gives, kW'],
-            ['torque', 'and N m'],
-            ['stickout', `Stands out, ${unitWord}`],
-            ['tolerance', `May bend, ${unitWord}`],
-            ['corner', `Inside corner R, ${unitWord}`],
-            ['bore', `Bore it goes round in, ${unitWord}`],
-          ] as const
-        ).map(([name, label]) => (
-          <label key={name}>
-            {label}
-            <Entry className="fig" inputMode="decimal" {...common(name)} />
-          </label>
-        ))}
+        {FIRST.map(field)}
       </div>
+      <Fold label="What else is asked of it" open={ELSE.some((name) => bench[name] !== '')}>
+        <div className={styles.common}>{ELSE.map(field)}</div>
+      </Fold>
       <div className={styles.both}>
         <CutTable
           cuts={cuts}
           figures={figures}
-          asks={{ corner: bench.corner.trim() !== '', bore: bench.bore.trim() !== '' }}
+          asks={{
+            ...{ corner: bench.corner.trim() !== '', bore: bench.bore.trim() !== '' },
+            ...{ ramp: bench.ramp.trim() !== '', volume: bench.volume.trim() !== '' },
+          }}
           onChange={change}
+          onKeep={(which) => onKeep(startFromBench(shop, cutter?.code ?? null, bench, cuts[which] ?? BLANK))}
         />
         {first && !('missing' in first) && (
-          <CutMapChart
-            cut={first}
-            beside={second && !('missing' in second) ? second : null}
-            onMove={(ap, ae) => change(0, { ap: typed(ap), ae: typed(ae) })}
-          />
+          <div>
+            <label className="small">
+              The map goes over{' '}
+              <Choice value={over} onChange={(e) => setAsked(e.target.value === 'speed' ? 'speed' : 'pass')}>
+                <option value="pass">depth and width</option>
+                <option value="speed" disabled={figures[0]?.fz.value == null}>
+                  speed and feed
+                </option>
+              </Choice>
+            </label>
+            <CutMapChart
+              cut={first}
+              beside={second && !('missing' in second) ? second : null}
+              over={over}
+              onMove={(up, along) =>
+                change(
+                  0,
+                  over === 'pass'
+                    ? { ap: typed(up), ae: typed(along) }
+                    : { speedAs: 'Vc', speed: up.toFixed(1), feedAs: 'tooth', feed: show(along, 4) },
+                )
+              }
+            />
+          </div>
         )}
       </div>
       {first && 'missing' in first && (
@@ -144,6 +194,6 @@ export function BenchSheet({ view, shop }: { view: BenchView; shop: ShopView }) 
         a worn edge, a weak clamping or a long reach change them. Follow the maker of the cutter, the machine
         and your shop’s rules.
       </Caution>
-    </>
+    </div>
   );
 }

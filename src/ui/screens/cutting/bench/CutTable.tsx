@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -21,12 +22,14 @@ export function CutTable({
   figures,
   asks,
   onChange,
+  onKeep,
 }: {
   cuts: readonly [CutTexts, CutTexts];
   figures: readonly (CutFigures | null)[];
-  /** Whether a corner and a bore are asked about. */
-  asks: { corner: boolean; bore: boolean };
+  /** Whether a corner, a bore, a ramp and a part's volume are asked about. */
+  asks: { corner: boolean; bore: boolean; ramp: boolean; volume: boolean };
   onChange: (which: number, over: Partial<CutTexts>) => void;
+  onKeep: (which: number) => void;
 }) {
   const { show, unitWord } = useLengths();
   const mm = (n: number | null, places = 3) => (n === null ? null : show(n, places));
@@ -74,6 +77,9 @@ export function CutTable({
       `${unitWord} a minute`,
       (f) => [mm(f.centre.value, 0), f.centre.because],
     ]);
+  if (asks.ramp) rows.push(['Way along the ramp', unitWord, (f) => [mm(f.way.value, 1), f.way.because]]);
+  if (asks.volume)
+    rows.push(['A part takes', 'min', (f) => [plain(f.minutesAPart.value, 2), f.minutesAPart.because]]);
   return (
     <Table className={styles.cuts}>
       <TableHead>
@@ -151,6 +157,22 @@ export function CutTable({
             <TableCell key={NAMES[i]}>{f && <Binds of={f} />}</TableCell>
           ))}
         </TableRow>
+        {figures.some((f) => f) && (
+          <TableRow>
+            <TableCell component="th" scope="row">
+              To be kept
+            </TableCell>
+            {figures.map((f, i) => (
+              <TableCell key={NAMES[i]} className="num">
+                {f && (
+                  <Button size="small" aria-label={`Keep as a recipe, ${NAMES[i]}`} onClick={() => onKeep(i)}>
+                    as a recipe
+                  </Button>
+                )}
+              </TableCell>
+            ))}
+          </TableRow>
+        )}
         {figures.some((f) => f) &&
           rows.map(([name, unit, of]) => {
             const [a] = figures;

@@ -4,6 +4,7 @@ import { isOne, namesOf } from '@/core/names';
 import { type LengthUnit, parseLength, parseNumber } from '@/core/units';
 import type { BenchView } from '@/crib/cutting';
 import type { ShopView } from '@/crib/shop';
+import type { RecipeStart } from '../StateRecipeTag';
 
 /** What is typed of one cut. */
 export interface CutTexts {
@@ -25,11 +26,17 @@ export interface BenchTexts {
   tolerance: string;
   corner: string;
   bore: string;
+  /** Degrees at which it goes down. */
+  ramp: string;
+  /** Thickest chip its edge stands. */
+  chip: string;
+  /** cm3 that are cut away of a part. */
+  volume: string;
 }
 export const BLANK: CutTexts = { speedAs: 'Vc', speed: '', feedAs: 'tooth', feed: '', ap: '', ae: '' };
 export const BLANK_BENCH: BenchTexts = {
   ...{ material: '', machine: '', holderRpm: '', power: '', torque: '' },
-  ...{ stickout: '', tolerance: '', corner: '', bore: '' },
+  ...{ stickout: '', tolerance: '', corner: '', bore: '', ramp: '', chip: '', volume: '' },
 };
 
 /** The cut that a recipe is, as it would be typed; a range by its middle. */
@@ -102,7 +109,7 @@ export function readCut(
   if (!view.cutter || speed === null || feed === null || ap === null || ae === null) return { missing };
   const machine = shop.machines.find((m) => m.code === bench.machine) ?? null;
   const { shape, details, rpmMax } = view.cutter;
-  const stickout = length(bench.stickout);
+  const [stickout, volume] = [length(bench.stickout), plain(bench.volume)];
   return {
     cutter: shape,
     speed: cut.speedAs === 'Vc' ? { vc: speed } : { n: speed },
@@ -121,9 +128,29 @@ export function readCut(
           : null,
       feedMax: machine?.feedMaxMmMin ?? null,
       ...{ power: plain(bench.power), torque: plain(bench.torque), eta: null },
+      thickestChip: length(bench.chip),
       gears: shop.spindles[bench.machine] ?? [],
     },
     build: stickout === null ? null : { details, stickout },
     ...{ tolerance: length(bench.tolerance), corner: length(bench.corner), bore: length(bench.bore) },
+    volume: volume === null ? null : volume * 1000,
+    ...{ ramp: plain(bench.ramp), centreCutting: view.cutter.centreCutting },
   };
 }
+
+/** A cut of the bench as a recipe is begun from it; what it cuts is the shop's own material, or still to be chosen. */
+export const startFromBench = (
+  shop: ShopView,
+  item: string | null,
+  bench: BenchTexts,
+  cut: CutTexts,
+): RecipeStart => ({
+  item: item ?? '',
+  material:
+    bench.material === ''
+      ? ''
+      : (shop.materials.find((m) => chosenOf(shop, m.code) === bench.material)?.code ?? ''),
+  ...{ machine: bench.machine, speedAs: cut.speedAs, speed: cut.speed },
+  ...{ feedAs: cut.feedAs, feed: cut.feed, ap: cut.ap, ae: cut.ae, ramp: bench.ramp },
+  words: 'Reckoned on the bench.',
+});
