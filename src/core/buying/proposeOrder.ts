@@ -18,6 +18,8 @@ export interface BookedUse {
   operationMinutes: number;
   /** The program was not read whole: the minutes are at least so many. */
   atLeast?: boolean;
+  /** Its T counts it as worn at less than its lives were counted to: it takes more. Left out: it does not. */
+  wornSooner?: boolean;
   /** What an edge set does before it is used up in this material; null: cannot say. */
   life: { minutesPerEdge: number; spread: number; basis: string; guess: boolean } | null;
   /** Pieces of what is bought that go with one life: 1 of a solid cutter; seats / edges of inserts. */
@@ -134,6 +136,9 @@ export function proposeOrder(
   const chance = chanceOfLasting(stock + onOrder, need);
   const caveat = [
     ...(booked.some((u) => u.atLeast) ? ['a program was not read whole, so it takes at least so long'] : []),
+    ...(booked.some((u) => u.wornSooner)
+      ? ['a T changes it at less wear than its lives were counted to, so it takes more']
+      : []),
     ...(booked.some((u) => u.life?.guess) ? ['a life is a guess'] : []),
   ];
   const but = caveat.length ? `; but ${caveat.join(', and ')}` : '';

@@ -1,11 +1,12 @@
 import { namesOf } from '../names';
 /**
  * How a life can end, and what that says about the cutter. 'failure' counts as one in the statistics; 'censored'
- * means that the cutter might have gone on: crash or another outside cause, pulled out, lost, changed at a set count.
+ * means that the cutter might have gone on: worn only by what was said of the T it ran on, crash or another outside cause, pulled out, lost, changed at a set count.
  * Source: right censoring as in Kaplan and Meier (1958); the sorting is the trade's common practice.
  */
 export const ENDINGS = {
   worn: { words: 'worn', counts: 'failure' },
+  'worn-here': { words: 'worn for its T, not yet as usual', counts: 'censored' },
   sign: { words: 'changed on a sign (sound, burr, finish, size)', counts: 'failure' },
   chipped: { words: 'chipped', counts: 'failure' },
   broken: { words: 'broken', counts: 'failure' },
@@ -16,6 +17,10 @@ export const ENDINGS = {
 } as const;
 export type Ending = keyof typeof ENDINGS;
 export const ENDING_NAMES = namesOf(ENDINGS);
+
+/** Endings to choose from; `here`: another wear than the usual was said of the T it runs on, and it may be worn by that alone. */
+export const endingChoices = (here: boolean): Ending[] =>
+  ENDING_NAMES.filter((e) => here || e !== 'worn-here');
 
 /** One life as the statistics see it: minutes in the cut, and whether it ended in a failure. */
 export interface LifeTime {

@@ -1,5 +1,5 @@
 // Endings and what they count as
-export { ENDINGS, ENDING_NAMES } from './endings';
+export { endingChoices, ENDINGS, ENDING_NAMES } from './endings';
 // What a life is counted in
 export { amountWords, MEASURE_NAMES, measureOf, MEASURES } from './measures';
 export type { Measure } from './measures';
@@ -76,7 +76,8 @@ export { lifeUsed } from './lifeUsed';
 export type { UseInMaterial } from './lifeUsed';
 export { lifeState } from './lifeState';
 export type { LifeState } from './lifeState';
-export { cornerLimit, wearLimit } from './wear/wearLimit';
+export { cornerLimit, strictestHere, wearLimit } from './wear/wearLimit';
+export type { WornHere } from './wear/wearLimit';
 export { gaugeOfSize, sizeOutlook } from './wear/sizeOutlook';
 export type { HoleSize, HoleWithin, SizeOutlook } from './wear/sizeOutlook';
 export { isWorn, NOT_READ, wearOutlook } from './wear/wearOutlook';

@@ -37,6 +37,7 @@ export const BUYING_COMPUTATIONS: readonly Computation[] = [
               operationMinutes: part.amount,
               perLife: part.positive,
               atLeast: { type: 'boolean' },
+              wornSooner: { type: 'boolean' },
               life: {
                 anyOf: [
                   part.shape(

@@ -1,10 +1,10 @@
 import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
-import { isWorn, NOT_READ } from '@/core/life';
+import { cornerLimit, isWorn, NOT_READ, strictestHere, wearLimit, type WornHere } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
 import { type CribItem, edgesOf, loadItems } from '@/crib/catalogue';
 import type { LifeBook } from '@/crib/lives';
-import type { Work } from '@/crib/work';
+import { type Work, wornHereOf, wornHereOn } from '@/crib/work';
 import type { PurchaseRow } from '@/data/buying';
 import type { Connection } from '@/data/database';
 import { manyLatestWear, type RunningRow } from '@/data/life';
@@ -59,13 +59,28 @@ export async function insertsOfBodies(
   };
 }
 
+/** Whether wear that was said of a T is less than what a cutter's lives are counted to. */
+const isSooner = (here: WornHere | null, DC: number | undefined): boolean =>
+  here !== null &&
+  DC !== undefined &&
+  (wearLimit(DC, here).value < wearLimit(DC).value || cornerLimit(DC, here).value < cornerLimit(DC).value);
+
+/** Wear that was said of the T with parts to make that each assembly runs on, by tag. */
+export const wornByTag = (work: Work): Map<string, (WornHere | null)[]> =>
+  new Map(
+    [...wornHereOn(work)].flatMap(([id, here]) => {
+      const tag = work.assemblies.get(id)?.tag;
+      return tag === undefined ? [] : [[tag, here] as const];
+    }),
+  );
+
 /** What open operations will use up, by what is tied to each T, and what of it can't be said. */
 export function demandOf(
   work: Work,
   inserts: ReadonlyMap<number, InsertsOf>,
 ): { booked: Booked[]; unknown: NotReckoned[] } {
   const ties = new Map(work.ties.map((t) => [`${t.operationId} ${t.t}`, t]));
-  const changes = new Map(work.changes.map((x) => [`${x.operationId} ${x.t}`, x.parts]));
+  const changes = new Map(work.changes.map((x) => [`${x.operationId} ${x.t}`, x]));
   const booked: Booked[] = [];
   const unknown: NotReckoned[] = [];
   for (const o of work.operations) {
@@ -95,12 +110,13 @@ export function demandOf(
         cannot(tool.t, 'how many edges its inserts have is not known');
         continue;
       }
+      const change = changes.get(`${o.id} ${tool.t}`) ?? null;
       booked.push({
         itemId: insert?.itemId ?? tied.cutterItemId,
         cutterItemId: tied.cutterItemId,
         materialId: o.materialId,
         job: o.job,
-        changedAfter: changes.get(`${o.id} ${tool.t}`) ?? null,
+        changedAfter: change?.parts ?? null,
         use: {
           job: `${o.job} T${tool.t}`,
           due: o.due,
@@ -111,6 +127,7 @@ export function demandOf(
           operationMinutes,
           atLeast: tool.lower_bound,
           perLife: insert?.perLife ?? 1,
+          wornSooner: isSooner(wornHereOf(change, o), work.items.get(tied.cutterItemId)?.cutter?.DC),
         },
       });
     }
@@ -132,7 +149,8 @@ export async function edgesLeft(
   running: readonly RunningRow[],
   book: LifeBook,
   items: ReadonlyMap<number, CribItem>,
-  inserts: ReadonlyMap<number, InsertsOf>,
+  /** Inserts of bodies by piece, and wear that was said of the T they run on by tag. */
+  { of: inserts, here }: { of: ReadonlyMap<number, InsertsOf>; here: ReturnType<typeof wornByTag> },
 ): Promise<Map<number, EdgeLeft[]>> {
   const wear = new Map(
     (
@@ -157,7 +175,10 @@ export async function edgesLeft(
         ended: false,
         grade: e.fresh ? null : 'used again',
         groups: e.fresh ? [] : ['any'],
-        worn: DC === undefined ? null : isWorn(wear.get(e.edgeSetId) ?? NOT_READ, DC),
+        worn:
+          DC === undefined
+            ? null
+            : isWorn(wear.get(e.edgeSetId) ?? NOT_READ, DC, strictestHere(here.get(tag) ?? [], DC)),
         heldBack: e.heldBack,
       },
       null,

@@ -48,7 +48,10 @@ export interface ToolLine {
   wasTag: string | null;
   passDepth: string | null;
   /** When its cutter is changed; null: nobody said. */
-  change: Pick<ChangeRuleRow, 'parts' | 'basis' | 'who' | 'entryId'> | null;
+  change: Pick<
+    ChangeRuleRow,
+    'parts' | 'basis' | 'flankMm' | 'flankEntered' | 'cornerMm' | 'cornerEntered' | 'who' | 'entryId'
+  > | null;
   reachMm: number | null;
   /** What it is planned to be, and to do; null: nobody said. */
   plan: PlannedLine | null;
@@ -157,6 +160,8 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
     passDepth: pass?.depthEntered ?? null,
     change: change && {
       ...{ parts: change.parts, basis: change.basis, who: change.who, entryId: change.entryId },
+      ...{ flankMm: change.flankMm, flankEntered: change.flankEntered },
+      ...{ cornerMm: change.cornerMm, cornerEntered: change.cornerEntered },
     },
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
     plan: plan && plannedLine(plan, around.recipes),

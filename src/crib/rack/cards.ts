@@ -2,11 +2,12 @@ import { group } from 'd3';
 import { type AssemblyOutline, assemblyOutline, judgeBuild } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
+import { strictestHere, type WornHere } from '@/core/life';
 import { held, first } from '@/core/sure';
-import { buildOf, partsWith, putTogether } from '@/crib/assemblies';
+import { buildOf, partsLeftOf, partsWith, putTogether } from '@/crib/assemblies';
 import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue';
 import { type ReadOnce, readOnce } from '@/crib/door';
-import { openWork, type Work } from '@/crib/work';
+import { openWork, type Work, wornHereOf } from '@/crib/work';
 import { openBook } from '@/crib/life';
 import { type LifeBook, loadLifeBook } from '@/crib/lives';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
@@ -19,7 +20,7 @@ import { manyTightened } from '@/data/devices';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
 import type { Asked } from './judgedUse';
 import { type HoldersOn, holdersOn } from './holdersOn';
-import { type LifeLeft, lifeOf } from './stands';
+import { type LifeLeft, lifeOf, saysNothing } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
 import { lastTiesOf, tiesOf } from './tiesOf';
 import { type EdgeWear, wearOf, wearState } from './wearOf';
@@ -205,8 +206,16 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
   const readings = around.wear.get(row.edgeSetId) ?? [];
   const cut = around.book.cut(row.edgeSetId);
-  const wear = wearOf(readings, present.DC, cut?.minutes ?? 0, cut?.holes ?? null);
-  const life = lifeOf(row, around.book, ties[0]?.operation ?? null, wear.worn === true);
+  const wearIf = (here: WornHere | null) =>
+    wearOf(readings, present.DC, cut?.minutes ?? 0, cut?.holes ?? null, here);
+  // It is to be good for each T that still calls it; on one T it is judged by what was said of that.
+  const wear = wearIf(
+    strictestHere(
+      ties.filter((x) => partsLeftOf(x.operation) > 0).map((x) => wornHereOf(x.change, x.operation)),
+      present.DC,
+    ),
+  );
+  const life = lifeOf(row, around.book, ties[0]?.operation ?? null);
   const judgements = judgeBuild(build);
   const outline = assemblyOutline(present, stack.holder, row.stickoutMm, length);
   const seating = around.seatings.get(row.pieceId);
@@ -220,7 +229,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     measured,
     item: { code: cutter.code, substrate: cutter.substrate },
     inserts: inserts ?? null,
-    wear: wearState(wear),
+    wearIf: (here) => wearState(wearIf(here)),
     life,
     offWrench: tightened?.doubted ? tightened.wrench : null,
     holders: holders.against,
@@ -258,7 +267,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     outline: { ...outline, assumed: [...stack.assumed, ...outline.assumed] },
     judgements,
     measured,
-    life,
+    life: wear.worn ? { ...life, leftMinutes: 0 } : wear.here ? saysNothing(life) : life,
     wear,
     ties: ties.map((asked) =>
       tiedTo(asked, state, around.setThere.get(`${row.id} ${asked.machine.id}`) ?? null),

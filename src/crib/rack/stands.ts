@@ -55,13 +55,8 @@ export function lengthOn(
   };
 }
 
-/** Wear at the criterion leaves nothing, whatever the minutes say. */
-export function lifeOf(
-  row: AssemblyRow,
-  book: LifeBook,
-  operation: OperationRow | null,
-  worn: boolean,
-): LifeLeft {
+/** What the lives of its cutter say of it, worn or not. */
+export function lifeOf(row: AssemblyRow, book: LifeBook, operation: OperationRow | null): LifeLeft {
   const cut = book.cut(row.edgeSetId);
   const minutes = cut?.minutes ?? 0;
   const used = book.used(row.edgeSetId);
@@ -74,7 +69,7 @@ export function lifeOf(
     fresh: row.fresh,
     freshMinutes: expected,
     material: operation?.material ?? null,
-    leftMinutes: worn ? 0 : used === null || expected === null ? null : (1 - used) * expected,
+    leftMinutes: used === null || expected === null ? null : (1 - used) * expected,
     because: expectation && {
       words: expectation.because.words,
       formula: 'life left = expected life × (1 − share used)',
@@ -94,3 +89,11 @@ export function lifeOf(
     },
   };
 }
+
+/** Where it runs it is worn at another wear than its lives were counted to: they say nothing of what is left. */
+export const saysNothing = (life: LifeLeft): LifeLeft => ({
+  ...life,
+  used: null,
+  leftMinutes: null,
+  freshMinutes: null,
+});

@@ -1,10 +1,10 @@
 import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
-import { minutesUntilChange } from '@/core/life';
+import { minutesUntilChange, type WornHere } from '@/core/life';
 import { partsLeftOf } from '@/crib/assemblies';
 import type { MeasuredState } from '@/crib/measuring';
-import { judgePlanned } from '@/crib/work';
+import { judgePlanned, wornHereOf } from '@/crib/work';
 import { type Asked, judgedUse } from './judgedUse';
-import { lengthOn } from './stands';
+import { type LifeLeft, lengthOn, saysNothing } from './stands';
 
 export interface TiedTo {
   operation: number;
@@ -15,14 +15,19 @@ export interface TiedTo {
   minutesPerPart: number;
   partsLeft: number;
   reachMm: number | null;
+  /** Its wear is at the criterion there. */
+  worn: boolean;
   /** Whether it may run there now. */
   use: UseJudgement;
 }
 
 /** An assembly as it stands, before it is known on which machine it is to run. */
 export type Stands = UseBuild &
-  Pick<UseState, 'build' | 'inserts' | 'wear' | 'life' | 'offWrench' | 'holders' | 'heldBack'> & {
+  Pick<UseState, 'build' | 'inserts' | 'offWrench' | 'holders' | 'heldBack'> & {
     measured: MeasuredState;
+    life: LifeLeft;
+    /** What its readings say, where wear was said of the T it runs on; null: as usual. */
+    wearIf: (here: WornHere | null) => UseState['wear'];
     /** Its cutter as an item, which what is planned is held against. */
     item: { code: string; substrate: string | null };
     /** Parts its edges cut on an operation. */
@@ -34,6 +39,8 @@ export type Stands = UseBuild &
 /** A T it is tied to, with whether it may run there now. `setAt`: when the machine's own setter last read it. */
 export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo {
   const { operation: o, t, tool } = asked;
+  const here = wornHereOf(asked.change, o);
+  const wear = stands.wearIf(here);
   return {
     operation: o.id,
     job: o.job,
@@ -43,9 +50,11 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
     minutesPerPart: (tool?.cutting_s ?? 0) / 60,
     partsLeft: partsLeftOf(o),
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
+    worn: wear?.worn === true,
     use: judgedUse(asked, {
       ...stands,
-      life: lifeHere(asked, stands),
+      wear,
+      life: lifeHere(asked, stands, here),
       partsCut: stands.cutOn(o.id),
       ...lengthOn(asked, stands.measured, setAt),
       planned: judgePlanned(asked.plan, { ...stands.item, shape: stands.cutter }),
@@ -53,8 +62,16 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
   };
 }
 
-/** Where it is changed after a number of parts, a fresh one cuts no longer than that in the mean. */
-function lifeHere({ operation, tool, change }: Asked, { life, lastsIn }: Stands): Stands['life'] {
+/**
+ * Where it is changed after a number of parts, a fresh one cuts no longer than that in the mean. Where it is worn at another
+ * wear than its lives were counted to, they say nothing of it.
+ */
+function lifeHere(
+  { operation, tool, change }: Asked,
+  { life, lastsIn }: Stands,
+  here: WornHere | null,
+): UseState['life'] {
+  if (here) return { ...saysNothing(life), otherWear: true };
   if (change?.parts == null || !tool || !(tool.cutting_s > 0)) return life;
   const survival = lastsIn(operation.materialId);
   const until = minutesUntilChange(survival, (change.parts * tool.cutting_s) / 60);

@@ -1,16 +1,35 @@
 import type { Figure } from '@/core/because';
 import type { UseState } from '@/core/jobs';
-import { wearLimit, type WearOutlook, wearOutlook, type WearReading } from '@/core/life';
+import {
+  cornerLimit,
+  wearLimit,
+  type WearOutlook,
+  wearOutlook,
+  type WearReading,
+  type WornHere,
+} from '@/core/life';
 import type { WearRow } from '@/data/life';
 
 /** What the readings of an edge set say, and the readings in the order of their time. */
-export type EdgeWear = WearOutlook & { limit: Figure; readings: WearRow[] };
+export type EdgeWear = WearOutlook & {
+  limit: Figure;
+  cornerAt: Figure;
+  /** What was said of the T it runs on; null: it is worn as usual. */
+  here: WornHere | null;
+  readings: WearRow[];
+};
 
 /** Of an edge set of a diameter that has cut so many minutes and made so many holes; null: not known. */
-export const wearOf = (readings: WearRow[], DC: number, minutes: number, holes: number | null): EdgeWear => ({
-  ...wearOutlook(readings.map(wearReading), DC, minutes, holes),
-  limit: wearLimit(DC),
-  readings,
+export const wearOf = (
+  readings: WearRow[],
+  DC: number,
+  minutes: number,
+  holes: number | null,
+  here: WornHere | null,
+): EdgeWear => ({
+  ...wearOutlook(readings.map(wearReading), DC, minutes, holes, here),
+  ...{ limit: wearLimit(DC, here), cornerAt: cornerLimit(DC, here) },
+  ...{ here, readings },
 });
 
 /** The same as the judgement of a use asks for it; null: nobody read the edge. */

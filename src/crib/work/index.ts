@@ -3,6 +3,7 @@ export { askedOf, openWork, workAround, workWith } from './openWork';
 export type { Work } from './openWork';
 export { judgePlanned, plannedOf } from './planned';
 export type { Planned } from './planned';
+export { wornHereOf, wornHereOn } from './wornHere';
 // What was made
 export { onItsMachine } from './onItsMachine';
 export { bookParts } from './bookParts';

@@ -8,6 +8,11 @@ export interface ChangeRuleRow {
   t: number;
   parts: number | null;
   basis: ChangeBasis | null;
+  /** Wear of the flank and of a corner at which it counts as worn there; null: as usual. */
+  flankMm: number | null;
+  flankEntered: string | null;
+  cornerMm: number | null;
+  cornerEntered: string | null;
   who: string;
   happenedAt: Date;
 }
@@ -21,12 +26,7 @@ export const manyChangeRules = (c: Connection, operationIds: readonly number[]) 
     [operationIds],
   );
 
-export const insertChangeRule = inserts<{
-  operationId: number;
-  t: number;
-  parts: number | null;
-  basis: ChangeBasis | null;
-}>('change_rule');
+export const insertChangeRule = inserts<Omit<ChangeRuleRow, 'entryId' | 'who' | 'happenedAt'>>('change_rule');
 
 /** Parts that some edge sets cut on each operation, however many T of it they were: a part counts once. */
 export const manyPartsCut = (c: Connection, edgeSetIds: readonly number[]) =>

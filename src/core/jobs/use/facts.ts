@@ -164,6 +164,8 @@ export interface UseState {
     fresh: boolean;
     /** Expected life of fresh edges in this material; null or left out: not known. */
     freshMinutes?: number | null;
+    /** It counts as worn here at another wear than its lives were counted to: they say nothing of it. Left out: it does not. */
+    otherWear?: boolean;
   };
 }
 

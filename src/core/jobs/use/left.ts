@@ -144,7 +144,11 @@ function life({ asks, partsLeft }: Pick<Use, 'asks' | 'partsLeft'>, s: UseState)
         say(
           'LIFE',
           'not judged',
-          s.life.fresh ? 'Life left: cannot say' : 'Graded: life left cannot be said',
+          s.life.otherWear
+            ? 'Life left: cannot say, its lives were counted to another wear'
+            : s.life.fresh
+              ? 'Life left: cannot say'
+              : 'Graded: life left cannot be said',
           why,
           values,
         ),

@@ -1,7 +1,7 @@
 import type { Because } from '../../because';
 import { sizeOutlook, type SizeOutlook } from './sizeOutlook';
 import { type WearCrossing, type WearPoint, wearCrossing } from './wearCrossing';
-import { cornerLimit, wearLimit } from './wearLimit';
+import { cornerLimit, wearLimit, type WornHere } from './wearLimit';
 import type { Gauge, WearReading } from './wearReading';
 
 /** What the readings of one edge set say of it. */
@@ -76,7 +76,8 @@ const at = (value: number | null, most: number) => value !== null && value >= mo
 
 /**
  * What of an edge is at its criterion, by the latest reading of each: the one definition of worn, which every screen asks. What
- * sizes a hole or cuts a thread is worn where the gauge says so, whatever its flank. 'not read' where none was ever read; null:
+ * sizes a hole or cuts a thread is worn where the gauge says so, whatever its flank. `here`: wear that was said of the T it
+ * runs on. 'not read' where none was ever read; null:
  * it is not worn. All in mm. Example: DC 10, flank 0.2: 'flank'; a tap whose thread is too tight: 'gauge'.
  */
 export function wornAt(
@@ -86,18 +87,27 @@ export function wornAt(
     gauge = null,
   }: { flankMm: number | null; cornerMm: number | null; gauge?: Gauge | null },
   DC: number,
+  here: WornHere | null = null,
 ): 'flank' | 'corner' | 'gauge' | 'not read' | null {
   if (flankMm === null && cornerMm === null && gauge === null) return 'not read';
   if (gauge !== null && gauge !== 'passes') return 'gauge';
-  return at(flankMm, wearLimit(DC).value) ? 'flank' : at(cornerMm, cornerLimit(DC).value) ? 'corner' : null;
+  return at(flankMm, wearLimit(DC, here).value)
+    ? 'flank'
+    : at(cornerMm, cornerLimit(DC, here).value)
+      ? 'corner'
+      : null;
 }
 
 /** Of an edge that nobody read. */
 export const NOT_READ = { flankMm: null, cornerMm: null, gauge: null } as const;
 
 /** The same as yes or no; null: not known. Example: DC 10, flank 0.2: true. */
-export const isWorn = (wear: Parameters<typeof wornAt>[0], DC: number): boolean | null => {
-  const worn = wornAt(wear, DC);
+export const isWorn = (
+  wear: Parameters<typeof wornAt>[0],
+  DC: number,
+  here: WornHere | null = null,
+): boolean | null => {
+  const worn = wornAt(wear, DC, here);
   return worn === 'not read' ? null : worn !== null;
 };
 
@@ -112,16 +122,17 @@ export function wearOutlook(
   DC: number,
   minutesNow: number,
   holesNow: number | null = null,
+  here: WornHere | null = null,
 ): WearOutlook {
-  const limit = wearLimit(DC);
-  const corner = cornerLimit(DC);
+  const limit = wearLimit(DC, here);
+  const corner = cornerLimit(DC, here);
   const points = flankPoints(readings);
   const latest = <K extends 'flankMm' | 'cornerMm'>(k: K) =>
     readings.findLast((r) => r[k] !== null)?.[k] ?? null;
   const flankMm = latest('flankMm');
   const cornerMm = latest('cornerMm');
   const gauge = readings.findLast((r) => r.gauge != null)?.gauge ?? null;
-  const state = wornAt({ flankMm, cornerMm, gauge }, DC);
+  const state = wornAt({ flankMm, cornerMm, gauge }, DC, here);
   const worn = state === 'not read' ? null : state !== null;
   const { steady, runningIn, faster } = stretches(points);
   const crossing = wearCrossing(steady, limit.value);

@@ -26,7 +26,15 @@ import {
 import { manySupplies, type SupplyRow } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyBodiesWith, manyReservations } from '@/data/stock';
-import { type Booked, demandOf, edgesLeft, insertsOfBodies, type NotReckoned, supplyOf } from '../demand';
+import {
+  type Booked,
+  demandOf,
+  edgesLeft,
+  insertsOfBodies,
+  type NotReckoned,
+  supplyOf,
+  wornByTag,
+} from '../demand';
 
 export interface BuyingLine {
   item: Pick<CribItem, 'id' | 'code' | 'words'>;
@@ -115,19 +123,21 @@ export async function proposalFor(c: Connection, today: string, itemId: number):
   const items = new Map([...work.items, ...(await loadItems(c, [itemId])).map((i) => [i.id, i] as const)]);
   const book = await runningBook(c, [...new Set(uses.map((u) => u.cutterItemId))]);
   return (
-    (await linesOf(c, await daysOf(c, today), uses, items, book, around.of, await manyOpenPurchases(c)))[0] ??
+    (await linesOf(c, await daysOf(c, today), uses, items, book, around, await manyOpenPurchases(c)))[0] ??
     null
   );
 }
 
-/** The inserts of all bodies that are tied or stand. */
-const bodiesOf = (c: Connection, work: Work) =>
-  insertsOfBodies(
+/** The inserts of all bodies that are tied or stand, and the wear that was said of the T they run on. */
+const bodiesOf = async (c: Connection, work: Work) => ({
+  ...(await insertsOfBodies(
     c,
     [...work.assemblies.values()].flatMap((a) =>
       work.items.get(a.cutterItemId)?.kind === 'body' ? [a.pieceId] : [],
     ),
-  );
+  )),
+  here: wornByTag(work),
+});
 
 /** What to buy, from booked jobs, lives, stock, life left and open orders; the most urgent first. */
 export async function proposals(
@@ -142,7 +152,7 @@ export async function proposals(
   const { booked, unknown } = demandOf(work, around.of);
   const items = new Map([...work.items, ...around.items]);
   const days = await daysOf(c, today);
-  const lines = await linesOf(c, days, booked, items, book, around.of, orders);
+  const lines = await linesOf(c, days, booked, items, book, around, orders);
   return {
     lines: inOrder(await withKept(c, days, lines, orders)),
     unknown,
@@ -161,13 +171,13 @@ async function linesOf(
   booked: readonly Booked[],
   items: ReadonlyMap<number, CribItem>,
   book: RunningBook,
-  inserts: Awaited<ReturnType<typeof insertsOfBodies>>['of'],
+  around: Awaited<ReturnType<typeof bodiesOf>>,
   orders: readonly PurchaseRow[],
 ): Promise<BuyingLine[]> {
   // Only what is booked is bought for: the rest of the catalogue is not read.
   const usesOf = group(booked, (b) => b.itemId);
   const supplies = await suppliesOf(c, [...usesOf.keys()]);
-  const left = await edgesLeft(c, book.running, book, items, inserts);
+  const left = await edgesLeft(c, book.running, book, items, around);
   const ordered = group(orders, (o) => o.itemId);
   const reserved = group(await manyReservations(c, [...usesOf.keys()]), (r) => r.itemId);
   const lines = [...usesOf].flatMap(([itemId, uses]): BuyingLine[] => {

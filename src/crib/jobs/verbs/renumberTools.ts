@@ -136,6 +136,8 @@ async function moveTools(
       await insertChangeRule(c, moment.entryId, {
         ...{ operationId: operation.id, t: number },
         ...{ parts: change?.parts ?? null, basis: change?.basis ?? null },
+        ...{ flankMm: change?.flankMm ?? null, flankEntered: change?.flankEntered ?? null },
+        ...{ cornerMm: change?.cornerMm ?? null, cornerEntered: change?.cornerEntered ?? null },
       });
     if (tie || ties.some((x) => x.t === number))
       await insertTie(c, moment.entryId, {

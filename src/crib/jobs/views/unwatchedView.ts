@@ -16,7 +16,7 @@ import { workAround } from '@/crib/work';
 import type { AssemblyRow } from '@/data/assemblies';
 import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { maybeOperation } from '@/data/jobs';
+import { maybeOperation, type OperationRow } from '@/data/jobs';
 import { jobLines, type ToolLine } from '../jobLines';
 
 /** A tool of a run that is left alone, with its chance and what to do before leaving. */
@@ -83,7 +83,7 @@ export async function unwatchedView(
     return {
       line,
       card,
-      tool: toolOf(line, card, row, operation.materialId, book, prices),
+      tool: toolOf(line, card, row, operation, book, prices),
     };
   });
   const all = found.map((f) => f.tool);
@@ -116,7 +116,7 @@ function toolOf(
   line: ToolLine,
   card: AssemblyCard | null,
   row: Pick<AssemblyRow, 'cutterItemId' | 'edgeSetId'> | null,
-  materialId: number,
+  { id: operationId, materialId }: Pick<OperationRow, 'id' | 'materialId'>,
   book: LifeBook,
   prices: ReadonlyMap<number, number | null>,
 ): UnwatchedTool {
@@ -126,14 +126,16 @@ function toolOf(
   const here = cut?.fresh && cut.uses.every((u) => u.materialId === materialId) ? cut.minutes : null;
   const next = itemId === null ? null : book.next(itemId, materialId);
   const used = card?.life.used ?? null;
+  const on = card?.ties.find((x) => x.operation === operationId && x.t === line.t);
   const mean = itemId === null ? null : (book.expectation(itemId, materialId)?.minutes ?? null);
   const price = itemId === null ? null : (prices.get(itemId) ?? null);
   const left = used === null ? null : Math.max(0, 1 - used);
   return {
     t: line.t,
-    survival: next?.survival ?? null,
+    // Where it is worn at another wear than its lives were counted to, they say nothing of it.
+    survival: line.change?.flankMm == null && line.change?.cornerMm == null ? (next?.survival ?? null) : null,
     usedMinutes: here ?? (used === null || mean === null ? null : used * mean),
-    worn: card?.wear.worn === true,
+    worn: on?.worn === true,
     minutesPerPart: line.minutesPerPart,
     leftMinutes: left === null || mean === null ? null : left * mean,
     leftCost: left === null || price === null ? null : (left * price) / 100,

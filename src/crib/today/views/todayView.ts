@@ -129,7 +129,7 @@ export async function todayView(
         kind: 'wear',
         todo: `Change the cutter of ${a.tag}`,
         why: wornWords(a.wear),
-        because: a.wear.limit.because,
+        because: (a.wear.wornAt === 'corner' ? a.wear.cornerAt : a.wear.limit).because,
         href,
         ...what,
       });

@@ -1,6 +1,6 @@
 'use client';
 import { FRAGMENT_STATES } from '@/core/breakage';
-import { ENDINGS } from '@/core/life';
+import { endingChoices, ENDINGS } from '@/core/life';
 import { namesOf } from '@/core/names';
 import { edgesLeftWords } from '@/core/stock';
 import type { ItemLine, MarkedBody, OneItemView } from '@/crib/catalogue';
@@ -58,7 +58,7 @@ function InsertForms({ body, shop }: { body: MarkedBody; shop: ShopView }) {
                       label: 'How the life of these edges ended',
                       kind: 'choice',
                       optional: true,
-                      options: namesOf(ENDINGS)
+                      options: endingChoices(false)
                         .filter((e) => e !== 'lost')
                         .map((e) => [e, ENDINGS[e].words] as const),
                       help: 'blank: all changed in good time',

@@ -13,14 +13,23 @@ import { Acts, Fold } from '@/ui/kit/page';
 import { ask } from '@/ui/screens/common/ask';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { percent } from '@/ui/screens/common/percent';
+import { useLengths } from '@/ui/shell';
 
 type ToolLine = JobLine['tools'][number];
 
-/** When the cutter of a T is changed, in words. Example: 'changed after 40 parts, by cost'. */
-export const changedWords = (change: ToolLine['change']): string =>
-  change?.parts == null
-    ? 'runs until a sign shows'
-    : `changed after ${change.parts} parts${change.basis ? `, ${CHANGE_BASES[change.basis]}` : ''}`;
+/** When the cutter of a T is changed, in words. Example: 'changed after 40 parts, by cost; worn here at 0.10'. */
+export function changedWords(change: ToolLine['change'], { entered }: ReturnType<typeof useLengths>): string {
+  const worn = [
+    change?.flankMm == null ? null : `${entered(change.flankEntered, change.flankMm, 2)} of its flank`,
+    change?.cornerMm == null ? null : `${entered(change.cornerEntered, change.cornerMm, 2)} of a corner`,
+  ].filter(Boolean);
+  return [
+    change?.parts == null
+      ? 'runs until a sign shows'
+      : `changed after ${change.parts} parts${change.basis ? `, ${CHANGE_BASES[change.basis]}` : ''}`,
+    ...(worn.length ? [`worn here at ${worn.join(', ')}`] : []),
+  ].join('; ');
+}
 
 /** Two schools: run to the sign, or change after a number of parts; said here for a T. */
 export function WhenChanged({
@@ -36,8 +45,9 @@ export function WhenChanged({
   item: string | null;
 }) {
   const [put, setPut] = useState<Record<string, string> | null>(null);
+  const lengths = useLengths();
   return (
-    <Fold label={`T${t} ${changedWords(change)}`}>
+    <Fold label={`T${t} ${changedWords(change, lengths)}`}>
       {item && minutesPerPart > 0 && (
         <WhenItPays item={item} material={material} minutes={minutesPerPart} onTake={setPut} />
       )}
@@ -62,6 +72,16 @@ export function WhenChanged({
             optional: true,
             start: change?.basis ?? '',
             options: namesOf(CHANGE_BASES).map((b) => [b, CHANGE_BASES[b]] as const),
+          },
+          {
+            ...{ name: 'flank', label: 'Worn here at, of its flank', kind: 'length', optional: true },
+            start: change?.flankEntered ?? '',
+            help: 'blank: as usual. A finisher is often changed sooner; its lives then say nothing of it',
+          },
+          {
+            ...{ name: 'corner', label: 'of a corner', kind: 'length', optional: true },
+            start: change?.cornerEntered ?? '',
+            help: 'blank: as usual',
           },
         ]}
         said={(d) =>

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { isBreak, leavesFragments, signsAsked } from '@/core/breakage';
-import { ENDING_NAMES, ENDINGS } from '@/core/life';
+import { endingChoices, ENDINGS } from '@/core/life';
 import { linkTo, linkToRun } from '@/core/links';
 import { isOne } from '@/core/names';
 import type { AN_END, Question } from '@/core/questions';
@@ -176,7 +176,7 @@ export function EndScreen({
           render={({ field }) => (
             <PickOne
               label="How did it end?"
-              options={ENDING_NAMES.map((k) => [k, ENDINGS[k].words] as const)}
+              options={endingChoices(card.wear.here !== null).map((k) => [k, ENDINGS[k].words] as const)}
               value={field.value}
               onChange={field.onChange}
             />

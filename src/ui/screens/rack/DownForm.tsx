@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { FRAGMENT_STATES } from '@/core/breakage';
-import { ENDINGS, SIGNS } from '@/core/life';
+import { endingChoices, ENDINGS, SIGNS } from '@/core/life';
 import { namesOf } from '@/core/names';
 import { edgesLeftWords } from '@/core/stock';
 import type { AssemblyView } from '@/crib/rack';
@@ -31,7 +31,7 @@ export function DownForm({ card, places }: { card: AssemblyView; places: readonl
       name: 'kind',
       label: 'How it ended',
       kind: 'choice',
-      options: namesOf(ENDINGS)
+      options: endingChoices(card.wear.here !== null)
         .filter((e) => e !== 'lost')
         .map((e) => [e, ENDINGS[e].words] as const),
     },

@@ -112,11 +112,13 @@ export function LifeRows({ card }: { card: AssemblyView }) {
         <Row name="Life left" note={life.material ? `in ${life.material}` : undefined}>
           {life.leftMinutes === null ? (
             <Unknown>
-              {life.fresh
-                ? 'cannot say'
-                : card.cutter.kind === 'body'
-                  ? 'some edges had cut before: cannot say'
-                  : 'graded: cannot say'}
+              {card.wear.here
+                ? 'cannot say: its lives were counted to another wear'
+                : life.fresh
+                  ? 'cannot say'
+                  : card.cutter.kind === 'body'
+                    ? 'some edges had cut before: cannot say'
+                    : 'graded: cannot say'}
             </Unknown>
           ) : life.leftMinutes < 0 ? (
             `${(-life.leftMinutes).toFixed(0)} min past`
@@ -129,7 +131,10 @@ export function LifeRows({ card }: { card: AssemblyView }) {
             {card.inserts.quantity} × {card.inserts.item}
           </Row>
         )}
-        <Row name="Flank wear" note={`worn at ${show(card.wear.limit.value, 2)}`}>
+        <Row
+          name="Flank wear"
+          note={`worn at ${show(card.wear.limit.value, 2)}${card.wear.here?.flank ? ` on ${card.wear.here.flank.of}` : ''}`}
+        >
           {card.wear.flankMm === null ? <NotMeasured /> : show(card.wear.flankMm, 2)}
         </Row>
       </Rows>

@@ -23,7 +23,10 @@ export function WearRows({ card }: { card: AssemblyView }) {
       <h2>Wear</h2>
       <Rows>
         {wear.cornerMm !== null && (
-          <Row name="Corner" note={`worn at ${show(wear.cornerLimitMm, 2)}`}>
+          <Row
+            name="Corner"
+            note={`worn at ${show(wear.cornerLimitMm, 2)}${wear.here?.corner ? ` on ${wear.here.corner.of}` : ''}`}
+          >
             {show(wear.cornerMm, 2)}
           </Row>
         )}
