@@ -44,6 +44,7 @@ export default defineConfig({
       name: 'writes',
       testMatch: [
         'broken.spec.ts',
+        'changes.spec.ts',
         'holders.spec.ts',
         'builds.spec.ts',
         'measuring.spec.ts',

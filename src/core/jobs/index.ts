@@ -11,7 +11,7 @@ export type {
   UseMachine,
   UseState,
 } from './use/facts';
-export { CHANGE_BASES } from './use/changeAt';
+export { CHANGE_BASES, partsUntilChange } from './use/changeAt';
 export type { ChangeAt, ChangeBasis } from './use/changeAt';
 export { reachNeeded } from './use/depths';
 export { aboveEnd } from './use/zLimits';

@@ -49,7 +49,7 @@ export type { ChangeCosts } from './change/ageReplacement';
 export { minutesUntilChange } from './change/minutesUntilChange';
 export { whenToChange } from './change/whenToChange';
 export { lastsOn, MOST_UNWATCHED_PARTS, unwatchedRun } from './change/unwatched';
-export type { UnwatchedChance, UnwatchedRun, UnwatchedTool } from './change/unwatched';
+export type { Sister, UnwatchedChance, UnwatchedRun, UnwatchedTool } from './change/unwatched';
 export type { WhenToChange } from './change/whenToChange';
 export { cheapestSpeed, costOfPart, fitTaylor, lifeAt, lifeFactor, speedFor } from './change/taylor';
 export type { CutCosts, Taylor, TaylorFit } from './change/taylor';

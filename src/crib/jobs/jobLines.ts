@@ -52,6 +52,8 @@ export interface ToolLine {
     ChangeRuleRow,
     'parts' | 'basis' | 'flankMm' | 'flankEntered' | 'cornerMm' | 'cornerEntered' | 'who' | 'entryId'
   > | null;
+  /** Parts until then; null: it runs until a sign shows, or nothing is tied to it. */
+  untilChange: number | null;
   reachMm: number | null;
   /** What it is planned to be, and to do; null: nobody said. */
   plan: PlannedLine | null;
@@ -163,6 +165,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
       ...{ flankMm: change.flankMm, flankEntered: change.flankEntered },
       ...{ cornerMm: change.cornerMm, cornerEntered: change.cornerEntered },
     },
+    untilChange: on?.untilChange ?? null,
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
     plan: plan && plannedLine(plan, around.recipes),
     here: hereOf(o, pass, recipes?.named ? recipes : null, change),

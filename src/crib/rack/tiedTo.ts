@@ -1,4 +1,4 @@
-import { reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
+import { partsUntilChange, reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
 import { minutesUntilChange, type WornHere } from '@/core/life';
 import { partsLeftOf } from '@/crib/assemblies';
 import type { MeasuredState } from '@/crib/measuring';
@@ -17,6 +17,8 @@ export interface TiedTo {
   reachMm: number | null;
   /** Its wear is at the criterion there. */
   worn: boolean;
+  /** Parts until its cutter is changed there; null: when a sign shows. */
+  untilChange: number | null;
   /** Whether it may run there now. */
   use: UseJudgement;
 }
@@ -51,6 +53,10 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
     partsLeft: partsLeftOf(o),
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
     worn: wear?.worn === true,
+    untilChange:
+      asked.change?.parts == null
+        ? null
+        : partsUntilChange({ parts: asked.change.parts, basis: asked.change.basis }, stands.cutOn(o.id)),
     use: judgedUse(asked, {
       ...stands,
       wear,

@@ -135,6 +135,8 @@ describe('a run left alone', () => {
     atLeast: false,
     fresh: 0.99,
     change: false,
+    sisters: [],
+    counted: null,
   };
   const view = (more: Partial<UnwatchedView>): UnwatchedView => ({
     ...{ operation: 1, job: 'J-1', part: 'Block', machine: 'M2', partsLeft: 40, parts: 6, wanted: 0.95 },

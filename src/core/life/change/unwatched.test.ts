@@ -66,3 +66,38 @@ it('an edge that fails by chance is not changed: a fresh one is no better', () =
   expect(
     unwatchedRun([tool(1, { survival: byChance(20), usedMinutes: 30 })], 10, 0.99).tools[0]!.change,
   ).toBe(false));
+
+describe('sister tools: the counter goes on to the next edge after so many parts', () => {
+  const sister = { usedMinutes: 0, worn: false, until: 20 };
+  const now = (more: Partial<UnwatchedTool>, parts: number) => unwatchedRun([tool(1, more)], parts, 0.9);
+  it('each edge lasts its own share: 20 parts and 10 (the product, by hand)', () => {
+    const run = now({ counted: { until: 20, fresh: 20, sisters: [sister] } }, 30);
+    expect(run.now).toBeCloseTo(wears(20) * wears(10), 12);
+    expect(run.goesFor.asItStands).toBeGreaterThan(now({}, 30).goesFor.asItStands);
+  });
+  it('one that has cut before lasts on from there, and is counted from there', () => {
+    const run = now(
+      { usedMinutes: 15, counted: { until: 5, fresh: 20, sisters: [{ ...sister, usedMinutes: 10 }] } },
+      12,
+    );
+    expect(run.now).toBeCloseTo((wears(20) / wears(15)) * (wears(17) / wears(10)), 12);
+    // A fresh one in its place does all twelve itself.
+    expect(run.tools[0]!.fresh).toBeCloseTo(wears(12), 12);
+  });
+  it('the last takes what is left; a run that needs no sister is as without', () => {
+    const two = { counted: { until: 20, fresh: 20, sisters: [sister, sister] } };
+    expect(now(two, 100).now).toBeCloseTo(wears(20) * wears(20) * wears(60), 12);
+    expect(now(two, 15).now).toBe(now({}, 15).now);
+  });
+  it('a worn sister lets nothing go past the counter, one nobody knows says nothing', () => {
+    const with_ = (s: object) => ({ counted: { until: 20, fresh: 20, sisters: [{ ...sister, ...s }] } });
+    expect(now(with_({ worn: true }), 21).now).toBe(0);
+    expect(now(with_({ worn: true }), 20).now).toBeGreaterThan(0.9);
+    expect(now(with_({ usedMinutes: null }), 21)).toMatchObject({ unknown: [1], reached: false });
+    expect(now(with_({ usedMinutes: null }), 20)).toMatchObject({ unknown: [], reached: true });
+  });
+  it('of a worn edge at its count the sister does all: nothing is wrong with that', () =>
+    expect(
+      now({ worn: true, usedMinutes: null, counted: { until: 0, fresh: 20, sisters: [sister] } }, 10).now,
+    ).toBeCloseTo(wears(10), 12));
+});

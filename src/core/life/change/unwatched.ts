@@ -1,3 +1,11 @@
+/** A sister tool: another edge of the same cutter, on which the machine goes on when its counter says so. */
+export interface Sister {
+  usedMinutes: number | null;
+  worn: boolean;
+  /** Parts it does before the counter goes on to the next. */
+  until: number;
+}
+
 /** One tool of a run that nobody watches. */
 export interface UnwatchedTool {
   t: number;
@@ -12,6 +20,11 @@ export interface UnwatchedTool {
   /** What is thrown away by changing it now: minutes of its life that are left, and what they cost; null: not known. */
   leftMinutes: number | null;
   leftCost: number | null;
+  /**
+   * Its sisters in the order in which they come, with the parts that this edge still does, and a fresh one in its place would
+   * do, until the machine's counter goes on to the first; left out: it has none, or nothing is counted.
+   */
+  counted?: { until: number; fresh: number; sisters: readonly Sister[] };
 }
 
 /** The chance of one tool, and whether to change it before leaving. */
@@ -98,11 +111,32 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
   };
 }
 
-/** Of one edge over so many parts, as it stands or a fresh one in its place; null: cannot say. */
+/**
+ * Of one T over so many parts, its edge as it stands or a fresh one in its place; null: cannot say. With sisters each edge has
+ * its own share of the parts and must last that: the counter goes on whether an edge would have lasted or not, and knows
+ * nothing of one that broke. The last takes what is left.
+ */
 function chanceOf(tool: UnwatchedTool, parts: number, fresh: boolean): number | null {
-  if (!tool.survival || (tool.usedMinutes === null && !tool.worn)) return null;
-  if (fresh) return lastsOn(tool.survival, 0, parts * tool.minutesPerPart);
-  return tool.worn ? 0 : lastsOn(tool.survival, tool.usedMinutes ?? 0, parts * tool.minutesPerPart);
+  const { survival, minutesPerPart, counted } = tool;
+  if (!survival) return null;
+  const of = (edge: Pick<Sister, 'usedMinutes' | 'worn'>, share: number): number | null => {
+    if (share <= 0) return 1;
+    if (edge.worn) return 0;
+    return edge.usedMinutes === null ? null : lastsOn(survival, edge.usedMinutes, share * minutesPerPart);
+  };
+  if (!fresh && tool.usedMinutes === null && !tool.worn) return null;
+  const own = fresh ? { usedMinutes: 0, worn: false } : tool;
+  const sisters = counted?.sisters ?? [];
+  const first = sisters.length && counted ? Math.min(parts, fresh ? counted.fresh : counted.until) : parts;
+  let chance = of(own, first);
+  let rest = parts - first;
+  for (const [i, sister] of sisters.entries()) {
+    const share = i === sisters.length - 1 ? rest : Math.min(rest, sister.until);
+    const its = of(sister, share);
+    chance = chance === null || its === null ? null : chance * its;
+    rest -= share;
+  }
+  return chance;
 }
 
 /** Nobody leaves a machine for more. */

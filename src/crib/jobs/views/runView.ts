@@ -1,3 +1,4 @@
+import type { UseJudgement } from '@/core/jobs';
 import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
@@ -12,6 +13,7 @@ import {
   type PartsLogRow,
 } from '@/data/jobs';
 import { type JobLine, jobLines } from '../jobLines';
+import { sistersOn } from '../sisters';
 import { type JobView, standingChoices } from './jobView';
 
 /** What the machine's screen shows: an operation, the assemblies on its tools, minutes that belong to no cutter. */
@@ -22,6 +24,8 @@ export interface RunView {
   /** What its tools have in the control; empty for one that is closed. */
   control: InControl[];
   assemblies: RackCard[];
+  /** Other edges of one cutter in its pockets under the same T, on which it can go on. */
+  sisters: SisterLine[];
   /** What was logged last, to be taken back where it was wrong. */
   lastLog: PartsLogRow | null;
   /** The last part that was found good, and the check that said so; null: none was checked. */
@@ -29,6 +33,18 @@ export interface RunView {
   openUses: Pick<OpenUseSum, 't' | 'minutes'>[];
   /** Assemblies that may have run them; empty where none are open. */
   standing: JobView['standing'];
+}
+
+/** A sister tool, with what may run on it. */
+export interface SisterLine {
+  t: number;
+  tag: string;
+  pocket: number;
+  h: number | null;
+  d: number | null;
+  /** Parts it is expected to do; null: cannot say. */
+  goodFor: number | null;
+  use: Pick<UseJudgement, 'grade' | 'why'>;
 }
 
 /** An operation at the machine; null where there is none of that number. */
@@ -48,6 +64,10 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     registers: controlRules(machine),
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
+    sisters: (await sistersOn(c, work, operation)).map(({ t, load, on }) => ({
+      ...{ t, tag: load.tag, pocket: load.pocket, h: load.h, d: load.d },
+      ...{ goodFor: on.use.goodFor, use: { grade: on.use.grade, why: on.use.why } },
+    })),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),

@@ -18,6 +18,7 @@ import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeOperation, type OperationRow } from '@/data/jobs';
 import { jobLines, type ToolLine } from '../jobLines';
+import { type SisterOn, sistersByT } from '../sisters';
 
 /** A tool of a run that is left alone, with its chance and what to do before leaving. */
 export interface AloneLine extends UnwatchedChance {
@@ -31,6 +32,9 @@ export interface AloneLine extends UnwatchedChance {
   worn: boolean;
   /** Something of its program was not understood: it cuts at least so long, and lasts with that chance at most. */
   atLeast: boolean;
+  /** Its sisters in the machine, in the order of their pockets; `counted`: the machine's counter goes on to them after so many parts. */
+  sisters: { tag: string; pocket: number; worn: boolean }[];
+  counted: number | null;
   /** Whether it may run there at all. */
   use: Pick<UseJudgement, 'grade' | 'why'>;
 }
@@ -69,7 +73,11 @@ export async function unwatchedView(
   const work = await workAround(c, [operation]);
   const cards = new Map((await standingOn(c, work)).map((card) => [card.tag, card]));
   const job = first(jobLines(work, [...cards.values()]));
-  const rows = [...work.assemblies.values()].filter((a) => cards.has(a.tag));
+  const sisters = await sistersByT(c, work, operation);
+  const rows = [
+    ...[...work.assemblies.values()].filter((a) => cards.has(a.tag)),
+    ...[...sisters.values()].flat().map((s) => s.row),
+  ];
   const items = [...new Set(rows.map((r) => r.cutterItemId))];
   const book = await loadLifeBook(
     c,
@@ -83,7 +91,7 @@ export async function unwatchedView(
     return {
       line,
       card,
-      tool: toolOf(line, card, row, operation, book, prices),
+      tool: toolOf(line, card, row, operation, book, prices, sisters.get(line.t) ?? []),
     };
   });
   const all = found.map((f) => f.tool);
@@ -107,37 +115,66 @@ export async function unwatchedView(
       use: { grade: line.use.grade, why: line.use.why },
       used: card?.life.used ?? null,
       worn: tool.worn,
+      sisters: (sisters.get(line.t) ?? []).map((s) => ({
+        ...{ tag: s.load.tag, pocket: s.load.pocket, worn: s.on.worn },
+      })),
+      counted: tool.counted?.until ?? null,
     })),
   };
 }
 
-/** What is known of a tool: the lives of its cutter in this material, and how much of one is gone, wherever it was cut away. */
+/** Of an edge, what decides how long it goes on in this material, wherever it was cut away. */
+function edgeOf(
+  card: AssemblyCard,
+  row: Pick<AssemblyRow, 'cutterItemId' | 'edgeSetId'>,
+  { materialId }: Pick<OperationRow, 'materialId'>,
+  book: LifeBook,
+) {
+  const cut = book.cut(row.edgeSetId);
+  const { used } = card.life;
+  const mean = book.expectation(row.cutterItemId, materialId)?.minutes ?? null;
+  // Cut in this material alone, its minutes are known whatever is expected of it.
+  const here = cut?.fresh && cut.uses.every((u) => u.materialId === materialId) ? cut.minutes : null;
+  return { used, mean, usedMinutes: here ?? (used === null || mean === null ? null : used * mean) };
+}
+
+/** What is known of a tool and its sisters: the lives of its cutter in this material, and how much of one is gone. */
 function toolOf(
   line: ToolLine,
   card: AssemblyCard | null,
-  row: Pick<AssemblyRow, 'cutterItemId' | 'edgeSetId'> | null,
-  { id: operationId, materialId }: Pick<OperationRow, 'id' | 'materialId'>,
+  row: AssemblyRow | null,
+  operation: OperationRow,
   book: LifeBook,
   prices: ReadonlyMap<number, number | null>,
+  sisters: readonly SisterOn[],
 ): UnwatchedTool {
-  const itemId = row?.cutterItemId ?? null;
-  const cut = row && book.cut(row.edgeSetId);
-  // Cut in this material alone, its minutes are known whatever is expected of it.
-  const here = cut?.fresh && cut.uses.every((u) => u.materialId === materialId) ? cut.minutes : null;
-  const next = itemId === null ? null : book.next(itemId, materialId);
-  const used = card?.life.used ?? null;
-  const on = card?.ties.find((x) => x.operation === operationId && x.t === line.t);
-  const mean = itemId === null ? null : (book.expectation(itemId, materialId)?.minutes ?? null);
-  const price = itemId === null ? null : (prices.get(itemId) ?? null);
+  const edge = card && row ? edgeOf(card, row, operation, book) : null;
+  const { used, mean } = edge ?? { used: null, mean: null };
+  const next = row === null ? null : book.next(row.cutterItemId, operation.materialId);
+  const on = card?.ties.find((x) => x.operation === operation.id && x.t === line.t);
+  const price = row === null ? null : (prices.get(row.cutterItemId) ?? null);
   const left = used === null ? null : Math.max(0, 1 - used);
+  const fresh = line.change?.parts ?? null;
   return {
     t: line.t,
     // Where it is worn at another wear than its lives were counted to, they say nothing of it.
     survival: line.change?.flankMm == null && line.change?.cornerMm == null ? (next?.survival ?? null) : null,
-    usedMinutes: here ?? (used === null || mean === null ? null : used * mean),
+    usedMinutes: edge?.usedMinutes ?? null,
     worn: on?.worn === true,
     minutesPerPart: line.minutesPerPart,
     leftMinutes: left === null || mean === null ? null : left * mean,
     leftCost: left === null || price === null ? null : (left * price) / 100,
+    // The machine goes on to a sister by its counter: where nothing is counted, it never does.
+    ...(fresh !== null && on && sisters.length
+      ? {
+          counted: {
+            ...{ until: on.untilChange ?? fresh, fresh },
+            sisters: sisters.map((s) => ({
+              usedMinutes: edgeOf(s.card, s.row, operation, book).usedMinutes,
+              ...{ worn: s.on.worn, until: s.on.untilChange ?? fresh },
+            })),
+          },
+        }
+      : {}),
   };
 }

@@ -83,6 +83,7 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
                 {l.minutes.toFixed(1)} min in the cut
                 {l.used === null ? '' : ` · ${Math.round(l.used * 100)} % of its life gone`}
               </div>
+              {l.sisters.length > 0 && <div className="soft small">{sistersWords(l)}</div>}
             </li>
           ))}
         </Lines>
@@ -102,6 +103,15 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
 
 const whyUnknown = (l: UnwatchedView['lines'][number]): string =>
   l.tag === null ? 'nothing is tied to it' : 'no life of it here and none assumed';
+
+/** Example: 'after 8 more by its counter its sister A-0012 in pocket 5 goes on'. */
+function sistersWords({ sisters, counted }: UnwatchedView['lines'][number]): string {
+  const who = sisters.map((s) => `${s.tag} in pocket ${s.pocket}${s.worn ? ', worn' : ''}`).join(', then ');
+  const ones = sisters.length === 1 ? 'its sister' : 'its sisters';
+  return counted === null
+    ? `${ones} ${who}: not reckoned with, nobody said after how many parts the machine changes`
+    : `after ${counted} more, by the machine’s counter, goes on with ${ones} ${who}`;
+}
 
 /** What it comes to, in a sentence. */
 function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {

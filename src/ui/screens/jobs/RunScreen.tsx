@@ -16,12 +16,13 @@ import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
 import { PartChecked } from './PartChecked';
 import styles from './Run.module.css';
+import { AcrossTheCount, Sisters } from './Sisters';
 import { SizeOff } from './SizeOff';
 import { WhenChanged } from './WhenChanged';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({
-  view: { job, registers, control, assemblies, lastLog, lastGood, openUses, standing },
+  view: { job, registers, control, assemblies, sisters, lastLog, lastGood, openUses, standing },
 }: {
   view: RunView;
 }) {
@@ -82,6 +83,12 @@ export function RunScreen({
             {log.pending ? 'Writing …' : 'Log parts'}
           </SendButton>
         </Acts>
+        <AcrossTheCount
+          job={job}
+          sisters={sisters}
+          parts={Number(parts)}
+          onLogged={(left) => setParts(String(left))}
+        />
         <ProblemNote problem={log.problem} fields={[{ name: 'parts', label: 'Parts made' }]} />
         {log.problem?.problems.some((p) => p.field === 'confirmed') && (
           <Acts>
@@ -150,6 +157,12 @@ export function RunScreen({
                 </div>
                 <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>
                 {card && <LifeBar card={card} use={t.use} most={job.partsLeft} tool={t.tool} />}
+                <Sisters
+                  operation={o.id}
+                  t={t.t}
+                  sisters={sisters.filter((s) => s.t === t.t)}
+                  own={{ tag: t.tag, goodFor: t.use.goodFor }}
+                />
                 {card && (
                   <Acts style={{ marginTop: 0 }}>
                     <Button component={Link} href={linkToEnd(card.tag)}>

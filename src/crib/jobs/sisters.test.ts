@@ -1,0 +1,100 @@
+import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { runView } from './views/runView';
+import { unwatchedView } from './views/unwatchedView';
+
+/** Sister tools: a machine changes to another edge of one cutter after so many parts (common practice). EM10 in C45, 40 min assumed. */
+let crib: TestCrib;
+let operation: number;
+const build = async (item = 'EM10') =>
+  String(
+    (
+      await crib.do('buildAssembly', {
+        ...{ cutter: { item, place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: 34 },
+      })
+    ).tag,
+  );
+let first: string;
+let second: string;
+beforeAll(async () => {
+  crib = await openTestCrib();
+  await furnish(crib);
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 10 });
+  await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 10 });
+  const job = await crib.do('addJob', {
+    ...{ number: 'J-S', part: 'Block', material: 'C45', quantity: 200, due: '2027-02-01', machine: 'M2' },
+    highestBeside: 0,
+  });
+  operation = job.operation as number;
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 1) });
+  await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 8 });
+  [first, second] = [await build(), await build()];
+  for (const tag of [first, second]) await crib.do('recordMeasurement', { tag, gaugeLength: 94 });
+  await crib.do('tieTool', { operation, t: 7, tag: first });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 2, tag: first, t: 7, h: 7, d: 7 });
+});
+afterAll(() => crib.db.close());
+const run = async () => (await runView(crib.db, operation))!;
+const alone = async (parts: number) => (await unwatchedView(crib.db, { operation, parts, chance: '0.9' }))!;
+
+it('what its T is tied to is no sister of itself', async () => expect((await run()).sisters).toEqual([]));
+
+it('another edge of it in a pocket under the same T is one, judged for that T', async () => {
+  await crib.do('loadPocket', { machine: 'M2', pocket: 5, tag: second, t: 7, h: 27, d: 27 });
+  expect((await run()).sisters).toMatchObject([
+    { t: 7, tag: second, pocket: 5, h: 27, d: 27, goodFor: 40, use: { grade: expect.any(String) } },
+  ]);
+  // As it would be judged if the T were tied to it.
+  const { use } = (await run()).sisters[0]!;
+  await crib.do('tieTool', { operation, t: 7, tag: second });
+  expect((await run()).job.tools[0]!.use).toMatchObject(use);
+  expect((await run()).sisters).toMatchObject([{ tag: first, pocket: 2 }]);
+  await crib.do('tieTool', { operation, t: 7, tag: first });
+});
+
+it('where nothing is counted the machine never goes on to it: alone it is as without', async () => {
+  const view = await alone(30);
+  expect(view.lines[0]).toMatchObject({ sisters: [{ tag: second, pocket: 5 }], counted: null });
+  expect(view.now).toBeLessThan(0.8);
+});
+
+it('counted, each does its share, and it goes for about twice as many', async () => {
+  const before = (await alone(1)).goesFor.asItStands;
+  await crib.do('stateChange', { operation, t: 7, parts: 10 });
+  const view = await alone(18);
+  expect(view.lines[0]).toMatchObject({ counted: 10, sisters: [{ tag: second, worn: false }] });
+  // Ten by one and eight by the other: each by itself, multiplied.
+  const chance = async (parts: number) => (await alone(parts)).now;
+  expect(view.now).toBeCloseTo((await chance(10)) * (await chance(8)), 9);
+  expect(view.goesFor.asItStands).toBeGreaterThan(before);
+  await crib.do('logParts', { operation, parts: 6, confirmed: true });
+  expect((await run()).job.tools[0]!).toMatchObject({ untilChange: 4, use: { goodFor: 4 } });
+  expect((await alone(18)).lines[0]).toMatchObject({ counted: 4 });
+});
+
+it('a worn sister is named, and lets nothing go past the count', async () => {
+  await crib.do('recordUse', { tag: second, material: 'C45', minutes: 3 });
+  await crib.do('recordWear', { tag: second, flankWear: 0.25 });
+  expect((await run()).sisters[0]).toMatchObject({ goodFor: 0, use: { grade: 'stop' } });
+  expect((await alone(5)).now).toBe(0);
+  expect((await alone(4)).now).toBeGreaterThan(0.9);
+});
+
+it('gone on with, what is logged is booked on it, and the first one is its sister', async () => {
+  const third = await build();
+  await crib.do('recordMeasurement', { tag: third, gaugeLength: 94 });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 6, tag: third, t: 7, h: 28, d: 28 });
+  await crib.do('logParts', { operation, parts: 4, confirmed: true });
+  await crib.do('tieTool', { operation, t: 7, tag: third });
+  await crib.do('logParts', { operation, parts: 3, confirmed: true });
+  const view = await run();
+  expect(view.job.tools[0]).toMatchObject({ tag: third, untilChange: 7 });
+  expect(view.sisters.map((s) => [s.tag, s.goodFor])).toEqual([
+    [first, 0],
+    [second, 0],
+  ]);
+});
+
+it('taken out of its pocket, or another cutter under that T of another machine: none', async () => {
+  for (const pocket of [2, 5]) await crib.do('emptyPocket', { machine: 'M2', pocket });
+  expect((await run()).sisters).toEqual([]);
+});
