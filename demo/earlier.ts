@@ -93,7 +93,8 @@ const RUNOUT: Record<string, readonly number[]> = {
   ],
   'CC16-40': [0.016, 0.018, 0.017, 0.019],
 };
-const IN_USE_SINCE: Record<string, string> = { 'SH14-40': '2023-09-04', 'CC16-40': '2015-06-01' };
+/** Days before now since which holders are in use. */
+const IN_USE_SINCE: Record<string, number> = { 'SH14-40': 1226, 'CC16-40': 4243 };
 /** Parts of drills that were ground again: two thirds of a new one, for a third of its price. */
 const GROUND = [58, 66, 51];
 const STICKOUT: Record<string, string> = { EM14: '38', 'EM14-U': '38', D9: '52', 'D9-S': '52' };
@@ -117,6 +118,7 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     said();
     return perform(crib, verbNamed(name)!, { who, formId: randomUUID(), ...input });
   };
+  const daysAgo = (days: number) => new Date(now.getTime() - days * DAY).toISOString().slice(0, 10);
   const marks = new Map<string, string>();
   const clamped = new Map<string, number>();
   const facts = (given: Record<string, string>) =>
@@ -139,7 +141,7 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
       ],
     });
     await act('receiveStock', { item: code, place: 'HOLD', quantity: 1 });
-    const { mark } = await act('markHolder', { item: code, since: IN_USE_SINCE[code] });
+    const { mark } = await act('markHolder', { item: code, since: daysAgo(IN_USE_SINCE[code] ?? 0) });
     marks.set(code, String(mark));
   }
   const job = async (number: string, part: string, of: readonly Life[], text: string) => {
@@ -266,9 +268,9 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   await act('changeStud', { mark: marks.get('SH14-40'), torque: '60' }, 'JB');
   clock = new Date(now.getTime() - 90 * 60_000);
   // One that stands, and one of a drawer of which nobody knows when anybody looked at it.
-  const { mark: standing } = await act('markHolder', { tag: 'A-0042', since: '2024-02-12' });
+  const { mark: standing } = await act('markHolder', { tag: 'A-0042', since: daysAgo(1065) });
   await act('lookOverHolder', { mark: standing, found: 'good', runout: '0.003' }, 'JB');
-  await act('markHolder', { item: 'DC13-40', since: '2022-05-02' });
+  await act('markHolder', { item: 'DC13-40', since: daysAgo(1716) });
   await act(
     'setChangeCosts',
     { minuteCents: 110, changeMinutes: 6, failureMinutes: 25, partCents: 3800 },

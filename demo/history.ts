@@ -41,6 +41,11 @@ interface Tool {
   ends: number;
 }
 
+/** A morning begins so long before the hour of day at which the demo is started. */
+const MORNING = 2.5 * 3_600_000;
+/** Two days of seven are free, counted back from the day it is started: Saturdays and Sundays where that is a Tuesday. */
+const isFree = (daysAgo: number): boolean => [2, 3].includes(daysAgo % 7);
+
 /**
  * Four months of the shop, done with the same verbs that people use, a turned clock and a seeded random source:
  * builds, measurements, parts, endings, orders early and late, up to a morning with something of everything to do.
@@ -218,9 +223,9 @@ export async function fillDemo(
 
   const arriving: { day: number; number: string; item: string; quantity: number }[] = [];
   for (let day = 1; day < DAYS - 1; day += 1) {
-    const morning = new Date(now.getTime() - (DAYS - day) * DAY);
-    clock = new Date(Date.UTC(morning.getUTCFullYear(), morning.getUTCMonth(), morning.getUTCDate(), 6, 30));
-    if ([0, 6].includes(clock.getUTCDay())) continue;
+    // By days and hours before now alone, and free on two of seven: on any day and at any hour it is the same shop.
+    clock = new Date(now.getTime() - (DAYS - day) * DAY - MORNING);
+    if (isFree(DAYS - day)) continue;
     await onMorning?.(clock.toISOString().slice(0, 10));
     who = 'IK';
     for (const order of arriving.filter((o) => o.day <= day).splice(0)) {
@@ -525,14 +530,16 @@ export async function fillDemo(
       ...{ code: 'STAND-1', name: 'Height stand', kind: 'height stand', port: '4401', master: '100' },
     });
     await quietly('checkDevice', { device: 'STAND-1', reading: '100.001' });
-    for (const [code, name, kind, size, due] of [
-      ['MASTER-200', 'Master of the presetter', 'master', '200.002', '2027-10-04'],
-      ['BLOCK-100', 'Block of the height stand', 'gauge block', '100', '2027-02-01'],
-      ['WRENCH-1', 'Torque wrench at the bench', 'torque wrench', null, '2027-06-30'],
+    for (const [code, name, kind, size, dueIn] of [
+      ['MASTER-200', 'Master of the presetter', 'master', '200.002', 265],
+      ['BLOCK-100', 'Block of the height stand', 'gauge block', '100', 20],
+      ['WRENCH-1', 'Torque wrench at the bench', 'torque wrench', null, 169],
       ['BORE-20', 'Bore gauge 18 to 35', 'bore gauge', null, null],
     ] as const) {
       await quietly('addGauge', { code, name, kind, ...(size ? { size } : {}) });
-      if (due) await quietly('recordCalibration', { of: code, found: 'good', due });
+      if (dueIn === null) continue;
+      const due = new Date(now.getTime() + dueIn * DAY).toISOString().slice(0, 10);
+      await quietly('recordCalibration', { of: code, found: 'good', due });
     }
   }
 

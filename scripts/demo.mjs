@@ -2,7 +2,7 @@
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { spawn, spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { copyDemo, fill } from './keptDemo.mjs';
+import { copyDemo, fillBeside } from './keptDemo.mjs';
 import { makeFolder } from './makeFolder.mjs';
 import { ensureBuilt, ensureInstalled, ROOT } from './prepare.mjs';
 import { BadSetting, DEMO_FOLDER, demoMark, markDemo, readSettings } from './settings.mjs';
@@ -25,7 +25,8 @@ if (process.argv.includes('--fresh') && begun) {
   rmSync(folder, { recursive: true });
 }
 ensureInstalled();
-await ensureBuilt(process.env.STABLE_DIST);
+/** A shop that is filled while the app is built; null: it is there, or copied. */
+let filling = null;
 if (!demoMark(folder)?.complete) {
   if (locked())
     stop(`The demo folder ${folder} is in use: another start is filling it. Wait for that one, or stop it.`);
@@ -36,8 +37,10 @@ if (!demoMark(folder)?.complete) {
   console.log('Filling the demo shop …');
   // Tests and pictures say where it is kept, with the time it pretends.
   if (process.env.STABLE_KEEP_DEMO && process.env.STABLE_NOW) copyDemo(process.env.STABLE_KEEP_DEMO, folder);
-  else fill(folder);
+  else filling = fillBeside(folder);
 }
+await ensureBuilt(process.env.STABLE_DIST);
+if (filling && !(await filling.done)) stop('The demo shop was not filled: start again, it begins anew.');
 // What the shop measures with, simulated: processes of their own, which end with the demo. Their ports are in the demo's books.
 for (const [device, port] of [
   ['presetter', '4400'],

@@ -72,6 +72,12 @@ export function RunScreen({
             onChange={(e) => setLot(e.target.value)}
           />
         </Field>
+        <AcrossTheCount
+          job={job}
+          sisters={sisters}
+          parts={Number(parts)}
+          onLogged={(left) => setParts(String(left))}
+        />
         <Acts>
           <SendButton
             variant="contained"
@@ -83,12 +89,6 @@ export function RunScreen({
             {log.pending ? 'Writing …' : 'Log parts'}
           </SendButton>
         </Acts>
-        <AcrossTheCount
-          job={job}
-          sisters={sisters}
-          parts={Number(parts)}
-          onLogged={(left) => setParts(String(left))}
-        />
         <ProblemNote problem={log.problem} fields={[{ name: 'parts', label: 'Parts made' }]} />
         {log.problem?.problems.some((p) => p.field === 'confirmed') && (
           <Acts>
