@@ -239,6 +239,9 @@ export function EndScreen({
                   </option>
                 ))}
               </Choice>
+              {kind === 'worn-here' && (
+                <div className="small">Not worn as usual: graded, it may still rough.</div>
+              )}
             </Field>
           )}
           <Field>
