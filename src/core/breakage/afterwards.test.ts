@@ -120,6 +120,7 @@ describe('fragments', () => {
   it('lie where something broke, chipped or crashed, not where it came out whole or wore', () =>
     expect(ENDING_NAMES.map((k) => [k, isBreak(k), leavesFragments(k)])).toEqual([
       ['worn', false, false],
+      ['worn-here', false, false],
       ['sign', false, false],
       ['chipped', true, true],
       ['broken', true, true],

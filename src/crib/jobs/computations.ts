@@ -180,6 +180,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                   part.shape(
                     {
                       ...{ reading: part.orNull, limit: part.positive, worn: yes, asks: part.textOrNull },
+                      limitOf: part.textOrNull,
                       corner: orNone(
                         part.shape({ reading: notNegative, limit: part.positive }, ['reading', 'limit']),
                       ),
@@ -191,7 +192,10 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                   ),
                 ),
                 life: part.shape(
-                  { used: part.orNull, leftMinutes: part.orNull, fresh: yes, freshMinutes: part.orNull },
+                  {
+                    ...{ used: part.orNull, leftMinutes: part.orNull, fresh: yes, freshMinutes: part.orNull },
+                    otherWear: yes,
+                  },
                   ['used', 'leftMinutes', 'fresh'],
                 ),
               },

@@ -66,6 +66,9 @@ it('worn at 0.10 on its T: worn on every screen, and each says of which T', asyn
     ...{ job: 'stop', run: 'stop', goodFor: [0, 0, 0], tag: true, life: 0, alone: true, today: true },
     ...{ rack: expect.closeTo(1.2, 9), buying: true },
   });
+  expect((await t7()).use.judgements.find((j) => j.code === 'WEAR')!.because.values).toContainEqual({
+    ...{ name: 'worn at', value: '0.1 mm', source: 'said of T7 of J-1' },
+  });
   const card = await assemblyView(crib.db, tag, crib.zone);
   expect(card!.wear.limit).toMatchObject({
     value: 0.1,

@@ -37,7 +37,7 @@ export const wearState = (wear: EdgeWear): UseState['wear'] =>
   wear.readings.length
     ? {
         ...{ reading: wear.flankMm, limit: wear.limitMm, worn: wear.worn === true },
-        ...{ left: wear.left, asks: wear.asks, gauge: wear.gauge },
+        ...{ limitOf: wear.here?.flank?.of ?? null, left: wear.left, asks: wear.asks, gauge: wear.gauge },
         corner: wear.cornerMm === null ? null : { reading: wear.cornerMm, limit: wear.cornerLimitMm },
       }
     : null;

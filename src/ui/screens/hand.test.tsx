@@ -306,6 +306,52 @@ describe('at the machine', () => {
     await tap('Counted again: 1 were made');
     expect(calls.map((c) => c.input)).toMatchObject([{ parts: '1' }, { parts: '1', confirmed: true }]);
   });
+  describe('a T with a sister in a pocket', () => {
+    const { job } = answer('run');
+    const tool = first(job.tools);
+    const sister = (use: RunView['sisters'][number]['use'] = { grade: 'good', why: null }) => ({
+      ...{ t: tool.t, tag: 'A-0099', pocket: 5, h: 27, d: null, goodFor: 12, use },
+    });
+    const counted = (untilChange: number | null, sisters = [sister()]) =>
+      view({ job: { ...job, tools: [{ ...tool, tag: 'A-0001', untilChange }] }, sisters });
+    const type = (parts: string) =>
+      fireEvent.change(screen.getByRole('textbox', { name: 'Parts made' }), { target: { value: parts } });
+    const asked = () => screen.queryByText(/is at its count|was at its count/);
+
+    it('asks who cut the parts past its count, and logs up to it before it goes on', async () => {
+      const { calls } = showIn(<RunScreen view={counted(2)} />);
+      type('2');
+      expect(asked()).toBeNull();
+      type('5');
+      expect(asked()?.textContent).toBe(`T${tool.t} is at its count after 2 of these 5.`);
+      await tap('Yes: log 2, go on with A-0099');
+      expect(calls.map((c) => [c.verb, c.input])).toMatchObject([
+        ['logParts', { operation: OPERATION, parts: 2 }],
+        ['tieTool', { operation: OPERATION, t: tool.t, tag: 'A-0099' }],
+      ]);
+      expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '3');
+    });
+    it('at its count already it only goes on; a count that can’t be, or a sister that must not run, is not asked about', async () => {
+      const { calls, unmount } = showIn(<RunScreen view={counted(0)} />);
+      expect(asked()?.textContent).toBe(`T${tool.t} was at its count before these.`);
+      await tap('Yes: go on with A-0099');
+      expect(calls.map((c) => c.verb)).toEqual(['tieTool']);
+      type(String(job.partsLeft + 1));
+      expect(asked()).toBeNull();
+      unmount();
+      showIn(<RunScreen view={counted(0, [sister({ grade: 'stop', why: 'its edge is gone' })])} />);
+      expect(asked()).toBeNull();
+      expect(screen.getByText('its edge is gone', { exact: false })).toBeTruthy();
+    });
+    it('where nobody counts nothing is asked; it is gone on with by a tap', async () => {
+      const { calls } = showIn(<RunScreen view={counted(null)} />);
+      type('9');
+      expect(asked()).toBeNull();
+      expect(screen.getByText(/in pocket 5, H27: good for about 12/)).toBeTruthy();
+      await tap('Go on with A-0099');
+      expect(calls).toMatchObject([{ verb: 'tieTool', input: { tag: 'A-0099' } }]);
+    });
+  });
   it('says who signs, and offers to take back the last log', () => {
     showIn(<RunScreen view={view()} />);
     expect(screen.getByText('You sign as', { exact: false })).toBeTruthy();

@@ -148,6 +148,8 @@ export interface UseState {
     /** Flank wear and its criterion, mm; null: it was not read. */
     reading: number | null;
     limit: number;
+    /** The T of which that criterion was said; null or left out: it is the usual one. */
+    limitOf?: string | null;
     worn: boolean;
     /** Wear of the corner and its criterion, mm; null or left out: it was not read. */
     corner?: { reading: number; limit: number } | null;

@@ -76,9 +76,9 @@ function wear({ asks }: Pick<Use, 'asks'>, { wear: w }: UseState): Judgement | n
   if (!w) return null;
   const why = 'At the criterion a cutter has nothing left, whatever its minutes say.';
   const { corner = null, left = null } = w;
-  const values: [string, string][] = [
+  const values: [name: string, value: string, source?: string][] = [
     ['flank wear', w.reading === null ? 'not read' : mm(w.reading)],
-    ['worn at', mm(w.limit)],
+    w.limitOf ? ['worn at', mm(w.limit), `said of ${w.limitOf}`] : ['worn at', mm(w.limit)],
     ...(w.gauge ? ([['gauge', GAUGE[w.gauge]]] satisfies [string, string][]) : []),
     ...(corner
       ? ([
