@@ -176,3 +176,23 @@ export async function furnish(crib: TestCrib): Promise<void> {
 /** A program of one tool that feeds exactly so many minutes a part, 100 mm/min along a line at depth z. */
 export const oneToolProgram = (t: number, minutes: number, z = -10): string =>
   `G21 G90 G17 G54\nT${t} M6\nS3000 M3\nG0 X0 Y0\nG0 G43 H${t} Z5\nG0 Z${z}\nG1 X${minutes * 100} F100\nG0 Z5\nM30`;
+
+/**
+ * A job of 60 Blocks in C45 on M2 whose T7 cuts 2 min a part with an EM10 of its own, built for it and measured: 40 min are
+ * assumed of its life, so 20 parts.
+ */
+export async function blockOnT7(crib: TestCrib): Promise<{ operation: number; tag: string }> {
+  await furnish(crib);
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 5 });
+  const { operation } = await crib.do('addJob', {
+    ...{ number: 'J-1', part: 'Block', material: 'C45', quantity: 60, due: '2027-02-01', machine: 'M2' },
+    highestBeside: 0,
+  });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
+  const { tag } = await crib.do('buildAssembly', {
+    ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: 34 },
+    for: { operation, t: 7 },
+  });
+  await crib.do('recordMeasurement', { tag, gaugeLength: 94 });
+  return { operation: Number(operation), tag: String(tag) };
+}

@@ -1,7 +1,7 @@
 import { buyingView } from '@/crib/buying';
 import { jobView, runView } from '@/crib/jobs';
 import { assemblyView } from '@/crib/rack';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { blockOnT7, openTestCrib, type TestCrib } from '@/crib/testing';
 import { todayView } from '@/crib/today';
 
 /** A T whose cutter is changed after a number of parts: every screen counts alike. EM10 in C45: 40 min assumed, 2 min a part. */
@@ -11,22 +11,7 @@ let tag: string;
 const TODAY = '2027-01-05';
 beforeAll(async () => {
   crib = await openTestCrib();
-  await furnish(crib);
-  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 5 });
-  ({ operation } = (await crib.do('addJob', {
-    ...{ number: 'J-1', part: 'Block', material: 'C45', quantity: 60, due: '2027-02-01', machine: 'M2' },
-    highestBeside: 0,
-  })) as unknown as { operation: number });
-  await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
-  tag = String(
-    (
-      await crib.do('buildAssembly', {
-        ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: 34 },
-        for: { operation, t: 7 },
-      })
-    ).tag,
-  );
-  await crib.do('recordMeasurement', { tag, gaugeLength: 94 });
+  ({ operation, tag } = await blockOnT7(crib));
 });
 afterAll(() => crib.db.close());
 
