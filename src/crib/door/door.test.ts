@@ -20,6 +20,37 @@ const problemOf = (work: () => unknown): Problem | null => {
   }
 };
 
+describe('something, or none', () => {
+  const schema = {
+    type: 'object',
+    properties: {
+      ramp: { anyOf: [{ type: 'number', exclusiveMinimum: 0, maximum: 90 }, { type: 'null' }] },
+      either: {
+        anyOf: [
+          { type: 'object', properties: { n: { type: 'number' } }, required: ['n'] },
+          { type: 'object', properties: { vc: { type: 'number' } }, required: ['vc'] },
+        ],
+      },
+    },
+    additionalProperties: false,
+  } as const;
+  it.each([
+    [{ ramp: 95 }, 'ramp: 95 does not fit (at most 90)'],
+    [{ ramp: 0 }, 'ramp: 0 does not fit (above 0)'],
+    [{ ramp: 'steep' }, 'ramp: “steep” does not fit (a number)'],
+    [{ ramp: null }, undefined],
+    [{ ramp: 3 }, undefined],
+  ])('%j: what is wrong with it is said, not that it fits neither', (input, says) =>
+    expect(problemOf(() => validate(schema, input))?.message).toBe(says),
+  );
+  it('of two that are something each, what both need', () =>
+    expect(problemOf(() => validate(schema, { either: {} }))?.parts.map((p) => p.field)).toEqual([
+      'either.n',
+      'either.vc',
+      'either',
+    ]));
+});
+
 describe('validate', () => {
   const schema = {
     type: 'object',

@@ -75,7 +75,8 @@ export function validate(schema: JSONSchema & object, input: unknown): void {
   let check = compiled.get(schema);
   if (!check) compiled.set(schema, (check = ajv.compile(schema)));
   if (check(input)) return;
-  const parts = [...new Map((check.errors ?? []).map(part).map((p) => [p.field, p])).values()];
+  const faults = withoutNone(check.errors ?? []);
+  const parts = [...new Map(faults.map(part).map((p) => [p.field, p])).values()];
   const more = parts.length - LIMITS.faults.most;
   throw new Problem(
     'INVALID_INPUT',
@@ -88,6 +89,36 @@ export function validate(schema: JSONSchema & object, input: unknown): void {
     },
   );
 }
+
+const isNone = (schema: unknown): boolean =>
+  typeof schema === 'object' && schema !== null && 'type' in schema && schema.type === 'null';
+
+/**
+ * Where something or none may stand, what is wrong with the something is said: neither that it is not none, nor that it fits
+ * neither.
+ */
+function withoutNone(errors: readonly ErrorObject[]): ErrorObject[] {
+  const orNone = errors.filter(
+    (e) => e.keyword === 'anyOf' && Array.isArray(e.schema) && e.schema.some(isNone),
+  );
+  return errors.filter(
+    (e) =>
+      !orNone.includes(e) &&
+      !(
+        e.keyword === 'type' &&
+        e.params.type === 'null' &&
+        orNone.some((o) => o.instancePath === e.instancePath)
+      ),
+  );
+}
+
+/** How far a number may go, by what refused it. */
+const BOUNDS: Readonly<Record<string, string>> = {
+  minimum: 'at least',
+  maximum: 'at most',
+  exclusiveMinimum: 'above',
+  exclusiveMaximum: 'below',
+};
 
 function part(e: ErrorObject): ProblemPart {
   const path = e.instancePath.slice(1).replaceAll('/', '.');
@@ -110,7 +141,9 @@ function part(e: ErrorObject): ProblemPart {
           ((e.parentSchema as { description?: string })?.description ?? 'not blank')
         : e.keyword === 'type'
           ? `a ${String(e.params.type).replace(',', ' or ')}`
-          : String(e.params.limit ?? e.params.format ?? e.message ?? '');
+          : e.keyword in BOUNDS
+            ? `${BOUNDS[e.keyword]} ${String(e.params.limit)}`
+            : String(e.params.limit ?? e.params.format ?? e.message ?? '');
   const said = e.keyword.startsWith('x-')
     ? (e.message ?? '')
     : e.keyword === 'minLength'
