@@ -59,6 +59,11 @@ it('worn at 0.10 on its T: worn on every screen, and each says of which T', asyn
     value: 0.1,
     because: { words: 'Said of T7 of J-1: it is worn there at 0.1 mm, as usual at 0.2 mm.' },
   });
+  // Worn, it does not last; of a fresh one its lives say nothing, since they were counted to another wear.
+  expect((await unwatchedView(crib.db, { operation, parts: 1 }))!).toMatchObject({
+    ...{ unknown: [7], reached: false },
+    lines: [{ chance: 0, fresh: null, change: true, otherWear: true }],
+  });
   expect((await t7()).change).toMatchObject({ flankEntered: '0.10 mm', cornerEntered: null, parts: null });
 });
 

@@ -135,6 +135,7 @@ describe('a run left alone', () => {
     atLeast: false,
     fresh: 0.99,
     change: false,
+    otherWear: false,
     sisters: [],
     counted: null,
   };
@@ -175,11 +176,13 @@ describe('a run left alone', () => {
         { ...line, t: 1, chance: 0, worn: true, change: true, use: { grade: 'stop', why: 'Worn' } },
         { ...line, t: 2, chance: 0.9, use: { grade: 'question', why: 'Length in question' } },
         { ...line, t: 3, tag: null, chance: null, fresh: null, use: { grade: 'not judged', why: null } },
+        { ...line, t: 4, chance: null, fresh: null, otherWear: true, use: { grade: 'good', why: null } },
       ],
     });
     expect(screen.getByText(/change it before you leave: it is worn/)).toBeTruthy();
     expect(screen.getByText('Length in question')).toBeTruthy();
     expect(screen.getByText(/cannot say: nothing is tied to it/)).toBeTruthy();
+    expect(screen.getByText(/cannot say: it is worn here at another wear/)).toBeTruthy();
     expect(screen.getByText(/Not in it: T3/)).toBeTruthy();
     expect(screen.getByText(/With the worn changed 95 % goes for no part/)).toBeTruthy();
   });

@@ -54,6 +54,13 @@ it('one of which nothing is known keeps it from being reached, and is named', ()
   expect(run.tools[1]).toEqual({ t: 2, chance: null, fresh: null, change: false });
 });
 
+it('a worn one does not last whatever is known; of a fresh one in its place nothing may be', () => {
+  const run = unwatchedRun([tool(1), tool(2, { survival: null, usedMinutes: null, worn: true })], 10, 0.5);
+  expect(run.tools[1]).toEqual({ t: 2, chance: 0, fresh: null, change: true });
+  expect(run).toMatchObject({ now: 0, unknown: [2], reached: false });
+  expect(run.after).toBeCloseTo(wears(10), 12);
+});
+
 it('where even fresh edges do not reach it, it says so', () => {
   const run = unwatchedRun([tool(1, { minutesPerPart: 6 })], 10, 0.9);
   expect(run.after).toBeLessThan(0.9);

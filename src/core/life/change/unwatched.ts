@@ -74,8 +74,9 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
     const chance = chanceOf(tool, parts, false);
     return { tool, chance, fresh: chance === null ? null : chanceOf(tool, parts, true), change: tool.worn };
   });
+  // A worn one is known not to last; of the fresh one in its place nothing may be known all the same.
   const product = (changed: boolean) =>
-    said.reduce((p, s) => p * (s.chance === null ? 1 : changed && s.change ? (s.fresh ?? 0) : s.chance), 1);
+    said.reduce((p, s) => p * (s.chance === null ? 1 : changed && s.change ? (s.fresh ?? 1) : s.chance), 1);
   const enough = () => product(true) >= wanted;
   const thrownBy = (s: (typeof said)[number]) =>
     s.tool.worn ? 0 : (s.tool.leftCost ?? s.tool.leftMinutes ?? 1);
@@ -83,7 +84,10 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
   const helped = said
     .filter((s) => !s.change && s.chance !== null && (s.fresh ?? 0) > s.chance)
     .sort((a, b) => gain(b) / (thrownBy(b) + 1e-6) - gain(a) / (thrownBy(a) + 1e-6));
-  const withAll = said.reduce((p, s) => p * (s.chance === null ? 1 : Math.max(s.chance, s.fresh ?? 0)), 1);
+  const withAll = said.reduce(
+    (p, s) => p * (s.chance === null ? 1 : Math.max(s.chance, s.fresh ?? (s.tool.worn ? 1 : 0))),
+    1,
+  );
   for (const s of helped) {
     if (enough() || withAll < wanted) break;
     s.change = true;
@@ -94,7 +98,9 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
     if (!enough()) s.change = true;
   }
   const changed = said.filter((s) => s.change && !s.tool.worn);
-  const unknown = said.filter((s) => s.chance === null).map((s) => s.tool.t);
+  const unknown = said
+    .filter((s) => s.chance === null || (s.change && s.fresh === null))
+    .map((s) => s.tool.t);
   return {
     tools: said.map(({ tool, chance, fresh, change }) => ({ t: tool.t, chance, fresh, change })),
     unknown,
@@ -118,13 +124,12 @@ export function unwatchedRun(tools: readonly UnwatchedTool[], parts: number, wan
  */
 function chanceOf(tool: UnwatchedTool, parts: number, fresh: boolean): number | null {
   const { survival, minutesPerPart, counted } = tool;
-  if (!survival) return null;
   const of = (edge: Pick<Sister, 'usedMinutes' | 'worn'>, share: number): number | null => {
     if (share <= 0) return 1;
     if (edge.worn) return 0;
-    return edge.usedMinutes === null ? null : lastsOn(survival, edge.usedMinutes, share * minutesPerPart);
+    if (survival === null || edge.usedMinutes === null) return null;
+    return lastsOn(survival, edge.usedMinutes, share * minutesPerPart);
   };
-  if (!fresh && tool.usedMinutes === null && !tool.worn) return null;
   const own = fresh ? { usedMinutes: 0, worn: false } : tool;
   const sisters = counted?.sisters ?? [];
   const first = sisters.length && counted ? Math.min(parts, fresh ? counted.fresh : counted.until) : parts;
@@ -133,7 +138,8 @@ function chanceOf(tool: UnwatchedTool, parts: number, fresh: boolean): number | 
   for (const [i, sister] of sisters.entries()) {
     const share = i === sisters.length - 1 ? rest : Math.min(rest, sister.until);
     const its = of(sister, share);
-    chance = chance === null || its === null ? null : chance * its;
+    // What is worn does not last, whatever is known of the others.
+    chance = chance === 0 || its === 0 ? 0 : chance === null || its === null ? null : chance * its;
     rest -= share;
   }
   return chance;

@@ -32,6 +32,8 @@ export interface AloneLine extends UnwatchedChance {
   worn: boolean;
   /** Something of its program was not understood: it cuts at least so long, and lasts with that chance at most. */
   atLeast: boolean;
+  /** It counts as worn here at another wear than its lives were counted to: they say nothing of it. */
+  otherWear: boolean;
   /** Its sisters in the machine, in the order of their pockets; `counted`: the machine's counter goes on to them after so many parts. */
   sisters: { tag: string; pocket: number; worn: boolean }[];
   counted: number | null;
@@ -115,6 +117,7 @@ export async function unwatchedView(
       use: { grade: line.use.grade, why: line.use.why },
       used: card?.life.used ?? null,
       worn: tool.worn,
+      otherWear: isOtherWear(line),
       sisters: (sisters.get(line.t) ?? []).map((s) => ({
         ...{ tag: s.load.tag, pocket: s.load.pocket, worn: s.on.worn },
       })),
@@ -122,6 +125,9 @@ export async function unwatchedView(
     })),
   };
 }
+
+const isOtherWear = ({ change }: ToolLine): boolean =>
+  change !== null && (change.flankMm !== null || change.cornerMm !== null);
 
 /** Of an edge, what decides how long it goes on in this material, wherever it was cut away. */
 function edgeOf(
@@ -158,7 +164,7 @@ function toolOf(
   return {
     t: line.t,
     // Where it is worn at another wear than its lives were counted to, they say nothing of it.
-    survival: line.change?.flankMm == null && line.change?.cornerMm == null ? (next?.survival ?? null) : null,
+    survival: isOtherWear(line) ? null : (next?.survival ?? null),
     usedMinutes: edge?.usedMinutes ?? null,
     worn: on?.worn === true,
     minutesPerPart: line.minutesPerPart,

@@ -102,7 +102,11 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
 }
 
 const whyUnknown = (l: UnwatchedView['lines'][number]): string =>
-  l.tag === null ? 'nothing is tied to it' : 'no life of it here and none assumed';
+  l.tag === null
+    ? 'nothing is tied to it'
+    : l.otherWear
+      ? 'it is worn here at another wear than its lives were counted to'
+      : 'no life of it here and none assumed';
 
 /** Example: 'after 8 more by its counter its sister A-0012 in pocket 5 goes on'. */
 function sistersWords({ sisters, counted }: UnwatchedView['lines'][number]): string {
