@@ -1,7 +1,8 @@
 import { namesOf } from '../names';
 /**
  * How a life can end, and what that says about the cutter. 'failure' counts as one in the statistics; 'censored'
- * means that the cutter might have gone on: worn only by what was said of the T it ran on, crash or another outside cause, pulled out, lost, changed at a set count.
+ * means that the cutter might have gone on: worn only by what was said of the T it ran on, crash or another outside
+ * cause, pulled out, lost, changed at a set count.
  * Source: right censoring as in Kaplan and Meier (1958); the sorting is the trade's common practice.
  */
 export const ENDINGS = {

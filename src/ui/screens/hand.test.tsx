@@ -323,10 +323,11 @@ describe('at the machine', () => {
       type('2');
       expect(asked()).toBeNull();
       type('5');
+      fireEvent.change(screen.getByRole('textbox', { name: /Material lot/ }), { target: { value: 'H-7 ' } });
       expect(asked()?.textContent).toBe(`T${tool.t} is at its count after 2 of these 5.`);
       await tap('Yes: log 2, go on with A-0099');
       expect(calls.map((c) => [c.verb, c.input])).toMatchObject([
-        ['logParts', { operation: OPERATION, parts: 2 }],
+        ['logParts', { operation: OPERATION, parts: 2, materialLot: 'H-7' }],
         ['tieTool', { operation: OPERATION, t: tool.t, tag: 'A-0099' }],
       ]);
       expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '3');
@@ -342,6 +343,20 @@ describe('at the machine', () => {
       showIn(<RunScreen view={counted(0, [sister({ grade: 'stop', why: 'its edge is gone' })])} />);
       expect(asked()).toBeNull();
       expect(screen.getByText('its edge is gone', { exact: false })).toBeTruthy();
+    });
+    it('what is refused is said where it was tapped, and nothing counts as logged', async () => {
+      const { calls } = showIn(<RunScreen view={counted(2)} />, async () => ({
+        ok: false,
+        problem: {
+          ...{ type: '', title: '', status: 409, code: 'REFUSED', detail: 'fragments of T7 are not found' },
+          ...{ way_out: 'Say what became of them.', problems: [] },
+        },
+      }));
+      type('5');
+      await tap('Yes: log 2, go on with A-0099');
+      expect(screen.getByRole('alert').textContent).toMatch(/fragments of T7 are not found/);
+      expect(calls.map((c) => c.verb)).toEqual(['logParts']);
+      expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '5');
     });
     it('where nobody counts nothing is asked; it is gone on with by a tap', async () => {
       const { calls } = showIn(<RunScreen view={counted(null)} />);

@@ -108,7 +108,7 @@ const whyUnknown = (l: UnwatchedView['lines'][number]): string =>
       ? 'it is worn here at another wear than its lives were counted to'
       : 'no life of it here and none assumed';
 
-/** Example: 'after 8 more by its counter its sister A-0012 in pocket 5 goes on'. */
+/** Example: 'after 8 more, by the machine’s counter, goes on with its sister A-0012 in pocket 5'. */
 function sistersWords({ sisters, counted }: UnwatchedView['lines'][number]): string {
   const who = sisters.map((s) => `${s.tag} in pocket ${s.pocket}${s.worn ? ', worn' : ''}`).join(', then ');
   const ones = sisters.length === 1 ? 'its sister' : 'its sisters';

@@ -76,6 +76,7 @@ export function RunScreen({
           job={job}
           sisters={sisters}
           parts={Number(parts)}
+          lot={lot}
           onLogged={(left) => setParts(String(left))}
         />
         <Acts>

@@ -2,7 +2,7 @@
 import { linkTo } from '@/core/links';
 import type { RunView } from '@/crib/jobs';
 import { GradeMark } from '@/ui/kit/figure';
-import { SendButton, useVerb } from '@/ui/kit/form';
+import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
 import { Link } from '@/ui/kit/link';
 import { Acts, Notice } from '@/ui/kit/page';
 
@@ -65,6 +65,7 @@ export function Sisters({
           </Acts>
         </div>
       ))}
+      <ProblemNote problem={tie.problem} />
     </>
   );
 }
@@ -77,12 +78,15 @@ export function AcrossTheCount({
   job: { operation, tools, partsLeft },
   sisters,
   parts,
+  lot,
   onLogged,
 }: {
   job: RunView['job'];
   sisters: readonly Sister[];
   /** What is to be logged; no number: nothing is asked. */
   parts: number;
+  /** The lot of their material; blank: not known. */
+  lot: string;
   /** Parts that are still to be logged. */
   onLogged: (left: number) => void;
 }) {
@@ -101,7 +105,10 @@ export function AcrossTheCount({
     const logged =
       untilChange === 0 ||
       (await log.send(
-        { operation: operation.id, parts: untilChange, confirmed: true },
+        {
+          ...{ operation: operation.id, parts: untilChange, confirmed: true },
+          ...(lot.trim() ? { materialLot: lot.trim() } : {}),
+        },
         (d) => `${d.parts} parts of ${operation.job} logged`,
       ));
     if (!logged) return;
@@ -131,6 +138,7 @@ export function AcrossTheCount({
             : `Yes: log ${untilChange}, go on with ${sister.tag}`}
         </SendButton>
       </Acts>
+      <ProblemNote problem={log.problem ?? tie.problem} />
     </Notice>
   );
 }

@@ -17,11 +17,18 @@ import { useLengths } from '@/ui/shell';
 
 type ToolLine = JobLine['tools'][number];
 
-/** When the cutter of a T is changed, in words. Example: 'changed after 40 parts, by cost; worn here at 0.10'. */
-export function changedWords(change: ToolLine['change'], { entered }: ReturnType<typeof useLengths>): string {
+/** When the cutter of a T is changed, in words. Example: 'changed after 40 parts, by cost; worn here at 0.10 mm of its flank'. */
+export function changedWords(
+  change: ToolLine['change'],
+  { entered, unitWord }: ReturnType<typeof useLengths>,
+): string {
   const worn = [
-    change?.flankMm == null ? null : `${entered(change.flankEntered, change.flankMm, 2)} of its flank`,
-    change?.cornerMm == null ? null : `${entered(change.cornerEntered, change.cornerMm, 2)} of a corner`,
+    change?.flankMm == null
+      ? null
+      : `${entered(change.flankEntered, change.flankMm, 2)} ${unitWord} of its flank`,
+    change?.cornerMm == null
+      ? null
+      : `${entered(change.cornerEntered, change.cornerMm, 2)} ${unitWord} of a corner`,
   ].filter(Boolean);
   return [
     change?.parts == null

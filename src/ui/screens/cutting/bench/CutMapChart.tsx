@@ -5,6 +5,7 @@ import {
   type Bind,
   type CutAsked,
   cutFigures,
+  type CutMap,
   cutMap,
   huntingSpeeds,
   mapReach,
@@ -245,7 +246,7 @@ const withEdge = (values: readonly number[]): number[] =>
   });
 
 /** What lies past each limit, in columns and rows, and where its name stands: the first place along its line. */
-function linesOf(shares: Partial<Record<Bind['of'], number[]>>) {
+function linesOf(shares: CutMap['shares']) {
   return namesOf(WORDS).flatMap((of, i, all) => {
     const values = shares[of];
     if (!values) return [];
