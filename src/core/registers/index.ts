@@ -1,8 +1,8 @@
 // What a machine does with its registers
-export { hasWear, OWN_SETTERS } from './machine';
-export type { OwnSetter } from './machine';
+export { hasWear, OWN_SETTERS, TAKES } from './machine';
+export type { OwnSetter, Takes } from './machine';
 // Where a tool's figures stand
-export { registerNumbers } from './registerNumbers';
+export { callsAnother, registerNumbers } from './registerNumbers';
 export type { RegisterNumbers } from './registerNumbers';
 // What a machine was given, and what changed since
 export { sinceGiven, sinceItsSetter } from './sinceGiven';

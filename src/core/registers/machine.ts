@@ -9,3 +9,7 @@ export const hasWear = (machine: {
   wearRegisters: boolean | null;
   g10Form: G10Form | null;
 }): boolean | null => machine.wearRegisters ?? (machine.g10Form === 'geometry and wear' ? true : null);
+
+/** Whose H and D a machine takes when it changes to a sister: those of what it put in, or those its program calls. */
+export const TAKES = ['its own', 'as called'] as const;
+export type Takes = (typeof TAKES)[number];

@@ -24,3 +24,10 @@ export function registerNumbers(
   const h = only(called.h) ?? t;
   return { h, d: only(called.d) ?? (called.d.includes(t) ? t : h) };
 }
+
+/**
+ * Whether what is called for a tool takes another's register than its own. Nothing called, or 0, takes none. Example:
+ * H7 called, its own H27: true.
+ */
+export const callsAnother = (called: readonly number[], own: number): boolean =>
+  called.some((n) => n !== 0) && !called.includes(own);

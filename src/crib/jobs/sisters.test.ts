@@ -1,4 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { rackView } from '@/crib/rack';
 import { runView } from './views/runView';
 import { unwatchedView } from './views/unwatchedView';
 
@@ -51,6 +52,39 @@ it('another edge of it in a pocket under the same T is one, judged for that T', 
   await crib.do('tieTool', { operation, t: 7, tag: first });
 });
 
+// Common practice: with the length of the tool beside it a cutter goes too deep; some controls take the length with the tool.
+it('her length is in an H of her own: whether the machine takes that is asked until it is stated', async () => {
+  const said = async () => {
+    const { grade, use } = (await run()).sisters.map((s) => ({ grade: s.use.grade, use: s.use.why }))[0]!;
+    return [grade, use];
+  };
+  const magazine = (takes?: string) =>
+    crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 8, ...(takes ? { takes } : {}) });
+  expect(await said()).toEqual([
+    'question',
+    'Its length is in H27, the program calls H7: does M2 take its own all the same?',
+  ]);
+  // One answer wherever it is judged: on the rack too, where the T is tied to her.
+  await magazine('as called');
+  expect(await said()).toEqual([
+    'stop',
+    'Its length is in H27, the program calls H7, and M2 takes what is called',
+  ]);
+  const { entry } = await crib.do('tieTool', { operation, t: 7, tag: second });
+  const onRack = async () =>
+    (await rackView(crib.db, { find: second })).assemblies.find((x) => x.tag === second)!.ties[0]!.use;
+  expect(await onRack()).toMatchObject({ grade: 'stop', why: (await run()).job.tools[0]!.use.why });
+  // The first is under H7 still, and nothing is asked of it.
+  expect((await run()).sisters).toMatchObject([{ tag: first, h: 7 }]);
+  expect((await run()).sisters[0]!.use.why ?? '').not.toMatch(/H7/);
+  await magazine('its own');
+  expect((await run()).job.tools[0]!.use.judgements.find((j) => j.code === 'H_T')).toMatchObject({
+    grade: 'good',
+    words: 'Its length is in H27, the program calls H7: M2 takes its own',
+  });
+  await crib.do('counterEntry', { counters: entry });
+});
+
 it('where nothing is counted the machine never goes on to it: alone it is as without', async () => {
   const view = await alone(30);
   expect(view.lines[0]).toMatchObject({ sisters: [{ tag: second, pocket: 5 }], counted: null });
@@ -69,6 +103,19 @@ it('counted, each does its share, and it goes for about twice as many', async ()
   await crib.do('logParts', { operation, parts: 6, confirmed: true });
   expect((await run()).job.tools[0]!).toMatchObject({ untilChange: 4, use: { goodFor: 4 } });
   expect((await alone(18)).lines[0]).toMatchObject({ counted: 4 });
+});
+
+it('one that must not run there lets nothing go past the count, whatever is left in her', async () => {
+  const before = (await alone(5)).now;
+  expect(before).toBeGreaterThan(0.5);
+  const { entry } = await crib.do('stateMagazine', {
+    ...{ machine: 'M2', kind: 'carousel', pockets: 8, takes: 'as called' },
+  });
+  expect((await alone(5)).now).toBe(0);
+  expect((await alone(4)).now).toBeGreaterThan(0.9);
+  expect((await alone(5)).lines[0]!.sisters).toMatchObject([{ worn: false, use: { grade: 'stop' } }]);
+  await crib.do('counterEntry', { counters: entry });
+  expect((await alone(5)).now).toBe(before);
 });
 
 it('a worn sister is named, and lets nothing go past the count', async () => {

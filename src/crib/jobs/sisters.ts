@@ -1,7 +1,7 @@
 import { group } from 'd3';
 import { loadItems } from '@/crib/catalogue';
 import { type AssemblyCard, standingOn } from '@/crib/rack';
-import type { Work } from '@/crib/work';
+import { loadsOf, type Work } from '@/crib/work';
 import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import type { OperationRow } from '@/data/jobs';
@@ -51,6 +51,10 @@ export async function sistersOn(c: Connection, work: Work, operation: OperationR
     (
       await standingOn(c, {
         ...work,
+        loads: await loadsOf(
+          c,
+          of.map(({ row }) => row.id),
+        ),
         assemblies: new Map(of.map(({ row }) => [row.id, row])),
         items: new Map([...work.items, ...more.map((i) => [i.id, i] as const)]),
         ties: of.map(({ load, row }) => ({

@@ -11,6 +11,7 @@ import type { ToolReport } from '@/core/programs';
 import { hereOf, machineOf, partsLeftOf, readOtherwiseOn } from '@/crib/assemblies';
 import type { Planned } from '@/crib/work';
 import type { ChangeRuleRow, OperationRow, PassDepthRow, ProgramRow } from '@/data/jobs';
+import type { LoadedRow } from '@/data/pockets';
 import type { MachineRow } from '@/data/shop';
 
 /** A T of an operation: what its program and its planner say of it. */
@@ -23,6 +24,8 @@ export interface Asked {
   /** null: the program in force does not call it. */
   tool: ToolReport | null;
   pass: PassDepthRow | null;
+  /** The pocket it stands in there under this T; null: it does not. */
+  load: LoadedRow | null;
   /** When its cutter is changed; null: nobody said, or when a sign shows. */
   change: ChangeRuleRow | null;
   plan: Planned | null;

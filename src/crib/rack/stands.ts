@@ -21,12 +21,13 @@ export interface LifeLeft {
 
 /** What the length of an assembly is worth on one machine. */
 export function lengthOn(
-  { machine, operation }: Asked,
+  { machine, operation, load }: Asked,
   measured: MeasuredState,
   /** When the machine's own setter last read it; null: it has none, or did not. */
   setAt: Date | null,
 ): Pick<
   UseState,
+  | 'pocket'
   | 'setThere'
   | 'measured'
   | 'question'
@@ -40,6 +41,7 @@ export function lengthOn(
   const m = measured.state === 'not measured' ? null : measured.measurement;
   const H = m && hOn(machine, m, operation);
   return {
+    pocket: load,
     ...(machine.ownSetter === null
       ? {}
       : { setThere: setAt !== null && setAt >= machine.lengthsSince ? 'read' : 'not read' }),

@@ -4,6 +4,7 @@ import { recipesHere } from '@/crib/cutting';
 import { askedOf, type Work } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyTiesOfAssemblies } from '@/data/jobs';
+import type { LoadedRow } from '@/data/pockets';
 import type { Asked } from './judgedUse';
 
 /** Each T of the work's operations, by the assembly tied to it. */
@@ -25,6 +26,7 @@ export function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Map<number, As
       tool: program?.tools.find((x) => x.t === tie.t) ?? null,
       pass: passes.get(`${operation.id} ${tie.t}`) ?? null,
       plan,
+      load: loadUnder(work.loads.get(tie.assemblyId), operation.machineId, tie.t),
       change: changes.get(`${operation.id} ${tie.t}`) ?? null,
       recipes: recipesHere(work.recipes, operation.material, plan?.row.recipeId ?? null),
     };
@@ -32,6 +34,10 @@ export function tiesOf(work: Omit<Work, 'assemblies' | 'items'>): Map<number, As
   });
   return new Map([...group(tied, (t) => t.assembly)].map(([id, list]) => [id, list.map((t) => t.asked)]));
 }
+
+/** Where it stands under that T of that machine; null: elsewhere, or in no pocket. */
+const loadUnder = (load: LoadedRow | undefined, machineId: number, t: number): LoadedRow | null =>
+  load?.machineId === machineId && load.t === t ? load : null;
 
 /** Ties of assemblies by themselves: of open operations, and where none calls them, the last one. */
 export async function lastTiesOf(

@@ -1,5 +1,6 @@
 import { registerText } from '@/core/measuring';
 import {
+  callsAnother,
   hasWear,
   isWear,
   type Numbers,
@@ -245,10 +246,9 @@ function wearOf(w: Wanted, machine: MachineRow, had: Numbers | null): SheetLine[
 
 /** A program that calls another H than its pocket has takes the length of another tool, unless a sister has that H. */
 function elsewhere(load: LoadRow, called: readonly number[], loads: readonly LoadRow[]): string | null {
-  const [first, ...more] = called.filter((h) => h !== 0);
-  if (first === undefined || load.h === null || [first, ...more].includes(load.h)) return null;
-  if (loads.some((l) => l !== load && l.t === load.t && [first, ...more].includes(l.h ?? l.t))) return null;
-  return `its program calls H${[first, ...more].join(', H')}, its pocket says H${load.h}`;
+  if (load.h === null || !callsAnother(called, load.h)) return null;
+  if (loads.some((l) => l !== load && l.t === load.t && called.includes(l.h ?? l.t))) return null;
+  return `its program calls H${called.filter((h) => h !== 0).join(', H')}, its pocket says H${load.h}`;
 }
 
 function lacksOf(w: Wanted, machine: MachineRow): string[] {

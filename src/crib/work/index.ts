@@ -1,5 +1,5 @@
 // What is to be made, with everything around it; read once for all who judge by it
-export { askedOf, openWork, workAround, workWith } from './openWork';
+export { askedOf, loadsOf, openWork, workAround, workWith } from './openWork';
 export type { Work } from './openWork';
 export { judgePlanned, plannedOf } from './planned';
 export type { Planned } from './planned';

@@ -15,6 +15,7 @@ import {
   type ProgramRow,
   type TieRow,
 } from '@/data/jobs';
+import { type LoadedRow, manyLoaded } from '@/data/pockets';
 import { type MachineRow, manyMachines } from '@/data/shop';
 import { type Planned, plannedOf } from './planned';
 import { type RecipesAround, recipesAround } from '@/crib/cutting';
@@ -28,6 +29,8 @@ export interface Work {
   passes: PassDepthRow[];
   /** What each T is planned to be. */
   plans: Planned[];
+  /** Where what is tied is loaded now. */
+  loads: Map<number, LoadedRow>;
   /** When the cutter of each T is changed, where somebody said. */
   changes: ChangeRuleRow[];
   /** How their cutters are run. */
@@ -78,6 +81,7 @@ export async function askedOf(
 ): Promise<Omit<Work, 'assemblies' | 'items'>> {
   const ids = operations.map((o) => o.id);
   const rows = await manyToolPlans(c, ids);
+  const tied = [...new Set(ties.flatMap((t) => t.assemblyId ?? []))];
   return {
     operations,
     machines: new Map((await manyMachines(c)).map((m) => [m.id, m])),
@@ -85,12 +89,17 @@ export async function askedOf(
     ties,
     passes: await manyPassDepths(c, ids),
     plans: await plannedOf(c, rows),
+    loads: await loadsOf(c, tied),
     changes: await manyChangeRules(c, ids),
     recipes: await recipesAround(
       c,
       rows.flatMap((r) => r.recipeId ?? []),
-      ties.flatMap((t) => t.assemblyId ?? []),
+      tied,
       operations.map((o) => o.materialId),
     ),
   };
 }
+
+/** Where some assemblies are loaded now, by assembly. */
+export const loadsOf = async (c: Connection, assemblyIds: readonly number[]) =>
+  new Map((await manyLoaded(c, assemblyIds)).map((l) => [l.assemblyId, l]));

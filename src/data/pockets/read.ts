@@ -1,5 +1,5 @@
 import { type Connection, many, maybeOne } from '@/data/database';
-import type { KeptRow, LoadRow, MagazineRow } from './types';
+import type { KeptRow, LoadedRow, LoadRow, MagazineRow } from './types';
 
 /** A machine's magazine as it holds now; null: nobody stated it. */
 export const maybeMagazine = (c: Connection, machineId: number) =>
@@ -56,6 +56,22 @@ export const maybeLoadOf = (c: Connection, assemblyId: number) =>
      where l.entry_id = (select g.entry_id from pocket_load g join live_entry ge on ge.id = g.entry_id
        where g.machine_id = l.machine_id and g.pocket = l.pocket order by ge.happened_at desc, ge.id desc limit 1)`,
     [assemblyId],
+  );
+
+/** Where some assemblies are loaded now; one that is in no pocket is left out. */
+export const manyLoaded = (c: Connection, assemblyIds: readonly number[]) =>
+  many<LoadedRow>(
+    c,
+    `select l.assembly_id, l.machine_id, l.pocket, l.t, l.h, l.d, g.takes
+     from unnest($1::bigint[]) i (id) join assembly_now n on n.assembly_id = i.id
+     cross join lateral (select y.* from pocket_load y join live_entry ye on ye.id = y.entry_id where y.assembly_id = i.id
+       order by ye.happened_at desc, ye.id desc limit 1) l
+     cross join lateral (select y.entry_id from pocket_load y join live_entry ye on ye.id = y.entry_id
+       where y.machine_id = l.machine_id and y.pocket = l.pocket order by ye.happened_at desc, ye.id desc limit 1) w
+     left join lateral (select m.takes from magazine m join live_entry e on e.id = m.entry_id where m.machine_id = l.machine_id
+       order by e.happened_at desc, e.id desc limit 1) g on true
+     where w.entry_id = l.entry_id`,
+    [assemblyIds],
   );
 
 /** What is kept in a machine under its T. */

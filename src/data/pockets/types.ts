@@ -1,4 +1,5 @@
 import type { MagazineKind } from '@/core/pockets';
+import type { Takes } from '@/core/registers';
 
 /** A machine's magazine as it holds now; null: not known. */
 export interface MagazineRow {
@@ -14,6 +15,19 @@ export interface MagazineRow {
   aloneEntered: string | null;
   lengthMm: number | null;
   lengthEntered: string | null;
+  /** Whose H and D it takes when it changes to a sister. */
+  takes: Takes | null;
+}
+
+/** Where a tool is loaded now, and whose H and D its machine takes there. */
+export interface LoadedRow {
+  assemblyId: number;
+  machineId: number;
+  pocket: number;
+  t: number;
+  h: number | null;
+  d: number | null;
+  takes: Takes | null;
 }
 
 /** What is in a pocket now. */

@@ -1,4 +1,5 @@
 import type { MagazineKind } from '@/core/pockets';
+import type { Takes } from '@/core/registers';
 import { inserts } from '@/data/database';
 
 export const insertMagazine = inserts<{
@@ -12,6 +13,7 @@ export const insertMagazine = inserts<{
   aloneEntered: string | null;
   lengthMm: number | null;
   lengthEntered: string | null;
+  takes: Takes | null;
 }>('magazine');
 
 export const insertPocketLoad = inserts<{

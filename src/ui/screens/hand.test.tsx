@@ -363,10 +363,6 @@ describe('at the machine', () => {
       type('9');
       expect(asked()).toBeNull();
       expect(screen.getByText(/in pocket 5, H27: good for about 12/)).toBeTruthy();
-      expect(first(tool.tool.h)).not.toBe(27);
-      expect(
-        screen.getByText(/Its length is in H27, the program calls H\d+: sure that the control/),
-      ).toBeTruthy();
       await tap('Go on with A-0099');
       expect(calls).toMatchObject([{ verb: 'tieTool', input: { tag: 'A-0099' } }]);
     });

@@ -2,6 +2,7 @@ import type { Grade, Judgement } from '../../because';
 import type { CutterGeometry } from '../../cutters';
 import type { Recipe } from '../../cutting';
 import type { Gauge } from '../../life';
+import type { Takes } from '../../registers';
 import type { ChangeAt } from './changeAt';
 import type { EdgesNeeded } from './edgesNeeded';
 import type { Extent, InForce, Tapping, WarningCode } from '../../programs';
@@ -127,6 +128,8 @@ export interface UseState {
   runout: number | null;
   /** What its H still needs on this machine, such as a part zero. */
   registerNeeds: string | null;
+  /** The pocket it is in under its T, with its H and D; null or left out: it is in none, or under another T. */
+  pocket?: { pocket: number; h: number | null; d: number | null; takes: Takes | null } | null;
   /** The device it was measured with was off at its check. */
   deviceDoubt?: boolean;
   /** Of a machine that measures its tools itself: whether it did, and was read back; left out: it does not. */

@@ -114,6 +114,75 @@ const CASES: [code: string, what: string, over: Over, grade: Grade | null][] = [
   ['H_T', 'H0 alone', { asks: { h: [0] } }, 'question'],
   ['H_T', 'no H at all', { asks: { h: [] } }, 'question'],
   ['D_T', 'D of another tool', { asks: { d: [12] } }, 'question'],
+  // Common practice: a sister in the magazine has registers of her own; who takes them is the control's doing.
+  [
+    'H_T',
+    'its H by its pocket, the program’s another: nobody said',
+    { on: { pocket: { pocket: 5, h: 27, d: 27, takes: null } } },
+    'question',
+  ],
+  [
+    'H_T',
+    'the machine takes what is called',
+    { on: { pocket: { pocket: 5, h: 27, d: 27, takes: 'as called' } } },
+    'stop',
+  ],
+  [
+    'H_T',
+    'the machine takes its own',
+    { on: { pocket: { pocket: 5, h: 27, d: 27, takes: 'its own' } } },
+    'good',
+  ],
+  [
+    'H_T',
+    'an H of its own, and none is called',
+    { asks: { h: [] }, on: { pocket: { pocket: 5, h: 27, d: 27, takes: 'its own' } } },
+    'question',
+  ],
+  [
+    'H_T',
+    'a pocket that does not say',
+    { on: { pocket: { pocket: 5, h: null, d: null, takes: 'as called' } } },
+    'good',
+  ],
+  [
+    'H_T',
+    'the H of its pocket is called, where H must be T',
+    { asks: { h: [27] }, on: { pocket: { pocket: 5, h: 27, d: 27, takes: null } } },
+    'stop',
+  ],
+  [
+    'H_T',
+    'the H of its pocket is called',
+    {
+      asks: { h: [27] },
+      machine: { hEqualsT: false },
+      on: { pocket: { pocket: 5, h: 27, d: 27, takes: null } },
+    },
+    'good',
+  ],
+  [
+    'H_T',
+    'and another beside it',
+    {
+      asks: { h: [27, 7] },
+      machine: { hEqualsT: false },
+      on: { pocket: { pocket: 5, h: 27, d: 27, takes: null } },
+    },
+    'question',
+  ],
+  [
+    'D_T',
+    'its D by its pocket, where that is taken',
+    { on: { pocket: { pocket: 5, h: 7, d: 27, takes: 'its own' } } },
+    'good',
+  ],
+  [
+    'D_T',
+    'where what is called is taken',
+    { on: { pocket: { pocket: 5, h: 7, d: 27, takes: 'as called' } } },
+    'stop',
+  ],
   [
     'D_T',
     'D where the machine keeps its own numbers',

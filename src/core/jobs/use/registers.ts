@@ -1,31 +1,69 @@
 import { type Judgement, mm, say } from '../../because';
 import { DEFAULTS } from '../../defaults';
+import { callsAnother } from '../../registers';
 import type { Use, UseState } from './facts';
 
 /** The length that is called, the length that was measured, and whether what was entered at the machine still holds. */
 export const judgeRegisters = (use: Pick<Use, 'asks' | 'machine'>, state: UseState | null): Judgement[] =>
   [
-    length(use),
-    diameter(use, state),
+    elsewhere('H', use, state) ?? length(use, state),
+    elsewhere('D', use, state) ?? diameter(use, state),
     state && measured(use, state),
     state && runout(state),
     state && entered(use, state),
   ].filter((j) => j !== null);
 
+/**
+ * A sister in a pocket of her own has registers of her own, and a program calls those of the tool it was written for. Who
+ * follows is the control's doing: some take her length with her, some the one that is called, which is another tool's.
+ */
+function elsewhere(
+  letter: 'H' | 'D',
+  { asks, machine }: Pick<Use, 'asks' | 'machine'>,
+  state: UseState | null,
+): Judgement | null {
+  const pocket = state?.pocket ?? null;
+  const own = letter === 'H' ? pocket?.h : pocket?.d;
+  const called = letter === 'H' ? asks.h : asks.d;
+  if (!pocket || own == null || own === asks.t || !callsAnother(called, own)) return null;
+  const { takes } = pocket;
+  const words = `Its ${letter === 'H' ? 'length' : 'diameter'} is in ${letter}${own}, the program calls ${called
+    .map((n) => `${letter}${n}`)
+    .join(', ')}`;
+  return say(
+    `${letter}_T`,
+    takes === 'its own' ? 'good' : takes === null ? 'question' : 'stop',
+    takes === 'its own'
+      ? `${words}: ${machine.code} takes its own`
+      : takes === null
+        ? `${words}: does ${machine.code} take its own all the same?`
+        : `${words}, and ${machine.code} takes what is called`,
+    letter === 'H'
+      ? 'With the length of another tool it goes too deep, or into what holds the part. What the machine takes is stated at its magazine.'
+      : 'With the diameter of another tool it cuts another size. What the machine takes is stated at its magazine.',
+    [
+      [`${letter} called`, called.map((n) => `${letter}${n}`).join(', '), 'program'],
+      [`its ${letter}`, `${letter}${own}`, `pocket ${pocket.pocket}`],
+    ],
+  );
+}
+
 /** Every H the program calls with this T: its own must be among them, no other where the machine wants H = T. */
-function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>): Judgement {
+function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>, state: UseState | null): Judgement {
   const { t, h } = asks;
+  const own = state?.pocket?.h ?? t;
   const values: [string, string, string][] = [
     ['H called', h.map((n) => `H${n}`).join(', ') || 'none', 'program'],
     ['T', String(t), 'program'],
   ];
-  const foreign = h.filter((n) => n !== t && n !== 0);
+  const foreign = h.filter((n) => n !== own && n !== 0);
   const names = foreign.map((n) => `H${n}`).join(', ');
-  if (foreign.length && machine.hEqualsT)
+  const wanted = machine.hEqualsT ? h.filter((n) => n !== t && n !== 0) : [];
+  if (wanted.length)
     return say(
       'H_T',
       'stop',
-      `${names} is called with T${t}`,
+      `${wanted.map((n) => `H${n}`).join(', ')} is called with T${t}`,
       'A length of another tool puts the tip elsewhere.',
       values,
       'H = T',
@@ -38,7 +76,7 @@ function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>): Judgement {
       'A length of another tool puts the tip elsewhere.',
       values,
     );
-  if (!h.includes(t))
+  if (!h.includes(own))
     return say(
       'H_T',
       'question',
@@ -49,10 +87,10 @@ function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>): Judgement {
   return say(
     'H_T',
     'good',
-    `H${t} with T${t}`,
+    `H${own} with T${t}`,
     'A length of another tool puts the tip elsewhere.',
-    values,
-    'H = T',
+    own === t ? values : [...values, ['its H', `H${own}`, `pocket ${state?.pocket?.pocket}`]],
+    own === t ? 'H = T' : undefined,
   );
 }
 
@@ -68,7 +106,8 @@ function diameter(
     ['T', String(asks.t), 'program'],
   ];
   const why = 'Compensation offsets the path by this register: another one cuts another size.';
-  const foreign = called.filter((n) => n !== asks.t);
+  const own = state?.pocket?.d ?? asks.t;
+  const foreign = called.filter((n) => n !== own);
   if (foreign.length && machine.hEqualsT)
     return say(
       'D_T',

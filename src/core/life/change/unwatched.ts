@@ -1,6 +1,7 @@
 /** A sister tool: another edge of the same cutter, on which the machine goes on when its counter says so. */
 export interface Sister {
   usedMinutes: number | null;
+  /** Nothing is left in it, or it must not run there. */
   worn: boolean;
   /** Parts it does before the counter goes on to the next. */
   until: number;

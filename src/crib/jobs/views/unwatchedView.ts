@@ -35,7 +35,7 @@ export interface AloneLine extends UnwatchedChance {
   /** It counts as worn here at another wear than its lives were counted to: they say nothing of it. */
   otherWear: boolean;
   /** Its sisters in the machine, in the order of their pockets; `counted`: the machine's counter goes on to them after so many parts. */
-  sisters: { tag: string; pocket: number; worn: boolean }[];
+  sisters: { tag: string; pocket: number; worn: boolean; use: Pick<UseJudgement, 'grade' | 'why'> }[];
   counted: number | null;
   /** Whether it may run there at all. */
   use: Pick<UseJudgement, 'grade' | 'why'>;
@@ -120,6 +120,7 @@ export async function unwatchedView(
       otherWear: isOtherWear(line),
       sisters: (sisters.get(line.t) ?? []).map((s) => ({
         ...{ tag: s.load.tag, pocket: s.load.pocket, worn: s.on.worn },
+        use: { grade: s.on.use.grade, why: s.on.use.why },
       })),
       counted: tool.counted?.until ?? null,
     })),
@@ -177,7 +178,9 @@ function toolOf(
             ...{ until: on.untilChange ?? fresh, fresh },
             sisters: sisters.map((s) => ({
               usedMinutes: edgeOf(s.card, s.row, operation, book).usedMinutes,
-              ...{ worn: s.on.worn, until: s.on.untilChange ?? fresh },
+              until: s.on.untilChange ?? fresh,
+              // The counter goes on to one that must not run there all the same: no part is good by it.
+              worn: s.on.worn || s.on.use.grade === 'stop',
             })),
           },
         }

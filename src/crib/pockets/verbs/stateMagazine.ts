@@ -1,4 +1,5 @@
 import { MAGAZINES } from '@/core/pockets';
+import { TAKES } from '@/core/registers';
 import { defineVerb, field, found, maybeLength, maybeNumber, Problem, toNumber } from '@/crib/door';
 import { insertMagazine, manyLoads } from '@/data/pockets';
 import { maybeMachine } from '@/data/shop';
@@ -17,6 +18,10 @@ export const stateMagazine = defineVerb({
     diameter: field.length(5, 1500, 'Widest tool with tools beside it.'),
     alone: field.length(5, 1500, 'Widest tool with both pockets beside it empty.'),
     length: field.length(20, 3000, 'Longest tool, from the gauge line.'),
+    takes: {
+      enum: TAKES,
+      description: 'Whose H and D it takes when it changes to a sister: her own, or those the program calls.',
+    },
   },
   required: ['machine', 'kind', 'pockets'],
   async run(c, input, moment) {
@@ -67,6 +72,7 @@ export const stateMagazine = defineVerb({
       aloneEntered: alone?.entered ?? null,
       lengthMm: length?.mm ?? null,
       lengthEntered: length?.entered ?? null,
+      takes: input.takes ?? null,
     });
     return { machine: machine.code, kind: input.kind, pockets };
   },

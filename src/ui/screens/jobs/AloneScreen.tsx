@@ -110,7 +110,12 @@ const whyUnknown = (l: UnwatchedView['lines'][number]): string =>
 
 /** Example: 'after 8 more, by the machine’s counter, goes on with its sister A-0012 in pocket 5'. */
 function sistersWords({ sisters, counted }: UnwatchedView['lines'][number]): string {
-  const who = sisters.map((s) => `${s.tag} in pocket ${s.pocket}${s.worn ? ', worn' : ''}`).join(', then ');
+  const who = sisters
+    .map(({ tag, pocket, worn, use }) => {
+      const why = worn ? 'worn' : use.grade === 'good' ? null : (use.why ?? 'may not run');
+      return `${tag} in pocket ${pocket}${why ? ` (${why})` : ''}`;
+    })
+    .join(', then ');
   const ones = sisters.length === 1 ? 'its sister' : 'its sisters';
   return counted === null
     ? `${ones} ${who}: not reckoned with, nobody said after how many parts the machine changes`

@@ -163,7 +163,6 @@ export function RunScreen({
                   t={t.t}
                   sisters={sisters.filter((s) => s.t === t.t)}
                   own={{ tag: t.tag, goodFor: t.use.goodFor }}
-                  calls={t.tool.h}
                 />
                 {card && (
                   <Acts style={{ marginTop: 0 }}>

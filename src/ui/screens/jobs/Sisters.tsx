@@ -17,15 +17,12 @@ export function Sisters({
   t,
   sisters,
   own,
-  calls,
 }: {
   operation: number;
   t: number;
   sisters: readonly Sister[];
   /** What is on the T: its tag, and parts it is still good for; null: cannot say. */
   own: { tag: string | null; goodFor: number | null };
-  /** H that the program calls on it. */
-  calls: readonly number[];
 }) {
   const tie = useVerb('tieTool');
   if (sisters.length === 0) return null;
@@ -54,12 +51,6 @@ export function Sisters({
             {s.goodFor === null ? '' : `: good for about ${s.goodFor}`}
           </div>
           {s.use.grade !== 'good' && <GradeMark grade={s.use.grade}>{s.use.why ?? 'may not run'}</GradeMark>}
-          {s.h !== null && calls.length > 0 && !calls.includes(s.h) && (
-            // With another's length it goes too deep, or into what holds the part.
-            <GradeMark grade="question">
-              {`Its length is in H${s.h}, the program calls H${calls.join(', H')}: sure that the control swaps it?`}
-            </GradeMark>
-          )}
           <Acts style={{ marginTop: 0 }}>
             <SendButton
               variant={due && s.use.grade !== 'stop' ? 'contained' : 'outlined'}

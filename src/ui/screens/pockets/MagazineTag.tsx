@@ -1,5 +1,6 @@
 'use client';
 import { MAGAZINES } from '@/core/pockets';
+import type { Takes } from '@/core/registers';
 import type { PocketsView } from '@/crib/pockets';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
@@ -13,6 +14,12 @@ const WORDS: Record<(typeof MAGAZINES)[number], string> = {
   turret: 'turret',
   'by hand': 'none: swapped by hand',
 };
+
+const TAKES_WORDS: readonly (readonly [Takes | '', string])[] = [
+  ['', 'not known'],
+  ['its own', 'those of the tool it put in'],
+  ['as called', 'those the program calls'],
+];
 
 /** How a machine keeps its tools, with its maker's limits. */
 export function MagazineTag({
@@ -65,6 +72,15 @@ export function MagazineTag({
             ...start(m?.diameterEntered),
           },
           { name: 'alone', label: 'Widest alone', kind: 'length', optional: true, ...start(m?.aloneEntered) },
+          {
+            name: 'takes',
+            label: 'H and D after a change to a sister',
+            kind: 'choice',
+            optional: true,
+            wide: true,
+            options: TAKES_WORDS,
+            ...start(m?.takes),
+          },
         ]}
         said={(d) => `magazine of ${d.machine} stated`}
       />
