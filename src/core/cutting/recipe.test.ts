@@ -1,4 +1,14 @@
-import { byTrust, feedAs, feedText, feedWords, notFor, type Recipe, speedWords, turnsOf } from './index';
+import {
+  byTrust,
+  feedAs,
+  feedText,
+  feedWords,
+  notFor,
+  type Recipe,
+  removalOf,
+  speedWords,
+  turnsOf,
+} from './index';
 
 /** Speeds by n = 1000 Vc / (π D), worked beside each; what a recipe covers is common practice. */
 const RECIPE: Recipe = {
@@ -93,4 +103,45 @@ it('says itself in a few words', () => {
     '955 mm a minute',
   ]);
   expect([speedWords({ speed: null }), feedWords({ feed: null }, String, 'mm')]).toEqual([null, null]);
+});
+
+// By hand: 2 × 10 × 4 × 0.05 × 4775 = 19 100 mm³/min; a feed in mm/min asks for neither speed nor teeth.
+describe('what a recipe takes off', () => {
+  const of = (over: Partial<Recipe>, teeth: number | null = 4) =>
+    removalOf(
+      {
+        ...RECIPE,
+        ...{ speed: { as: 'n', least: 4775, most: 4775 }, feed: { as: 'tooth', least: 0.05, most: 0.06 } },
+        ...{ ap: 10, ae: 2 },
+        ...over,
+      },
+      { DC: 10, teeth },
+    );
+  const near = (q: ReturnType<typeof of>) => q && [Math.round(q.least), Math.round(q.most)];
+  it.each([
+    ['by the tooth', {}, 4, [19_100, 22_920]],
+    ['nobody knows how many teeth', {}, null, null],
+    [
+      'by the turn, whatever its teeth',
+      { feed: { as: 'turn', least: 0.2, most: 0.2 } },
+      null,
+      [19_100, 19_100],
+    ],
+    [
+      'mm/min, at whatever speed',
+      { speed: null, feed: { as: 'minute', least: 955, most: 955 } },
+      null,
+      [19_100, 19_100],
+    ],
+    ['by the tooth at no stated speed', { speed: null }, 4, null],
+    [
+      'Vc on its diameter: 150 m/min is 4774.6',
+      { speed: { as: 'Vc', least: 150, most: 150 } },
+      4,
+      [19_099, 22_918],
+    ],
+    ['no depth', { ap: null }, 4, null],
+    ['no width', { ae: null }, 4, null],
+    ['no feed', { feed: null }, 4, null],
+  ] as const)('%s', (_, over, teeth, q) => expect(near(of(over, teeth))).toEqual(q));
 });

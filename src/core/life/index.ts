@@ -34,6 +34,8 @@ export type { LogRank } from './compare/logRank';
 export { cheapestAt, livesBySpeed } from './compare/bySpeed';
 export type { CheapestSpeed, LifeAtSpeed, LivesBySpeed, SpeedGroup, SpeedLaw } from './compare/bySpeed';
 export { keptApart } from './compare/keptApart';
+export { livesByKind } from './compare/livesByKind';
+export type { KindOfLives, LivesByKind } from './compare/livesByKind';
 export type { KeptApart, LifeIn } from './compare/keptApart';
 export { judgeTrial, nextInTrial, timesTold } from './compare/trial';
 export type { Side, TrialJudgement } from './compare/trial';

@@ -3,6 +3,7 @@ import {
   chiSquareBeyond,
   chiSquareQuantile,
   gamma,
+  holm,
   lineThrough,
   logGamma,
   lowerGamma,
@@ -72,4 +73,22 @@ describe('lineThrough', () => {
       ]),
     ).toMatchObject({ slope: 2, intercept: 1, s: null, slopeSe: null });
   });
+});
+
+describe('chances of several tests', () => {
+  // R, p.adjust(c(0.01, 0.04, 0.03), "holm"): 0.03 0.06 0.06; and of its help page’s kind, ties and 1 kept (from memory).
+  it.each([
+    [
+      [0.01, 0.04, 0.03],
+      [0.03, 0.06, 0.06],
+    ],
+    [
+      [0.5, 0.001, 0.9],
+      [1, 0.003, 1],
+    ],
+    [[0.02], [0.02]],
+    [[], []],
+  ])('%j raised are %j', (chances, raised) =>
+    holm(chances).forEach((p, i) => expect(p).toBeCloseTo(raised[i]!, 12)),
+  );
 });

@@ -103,6 +103,17 @@ it('a holder whose cutters die young is called out once chance does not do it, a
   });
   await crib.do('logParts', { operation, parts: 1, confirmed: true });
   expect((await holders()).find((h) => h.by === 'CH10')!.lives).toBe(7);
+  // Of this cutter alone: five of CH10, none of the other cutter, and the one of both is of neither.
+  const { byHolder } = (await sheet(null))!;
+  expect(byHolder).toMatchObject({
+    kinds: [
+      { by: 'SL10', lives: 5, told: 'longer', rate: { edge: { cents: 3150 } } },
+      { by: 'CH10', lives: 5, failed: 5, told: 'shorter' },
+    ],
+    apart: 1,
+  });
+  const [slow] = byHolder!.kinds;
+  expect(slow!.rate.aMinute!.cents).toBeCloseTo(3150 / slow!.mean!.value, 10);
 });
 
 it('an edge set of a body costs what its seats take of its inserts, not a new body', async () => {

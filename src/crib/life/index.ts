@@ -12,6 +12,7 @@ export { lifeSheet, lifeView } from './views/lifeView';
 export type { LifeLine, LifeSheet, LifeView } from './views/lifeView';
 export type { Beside } from './views/besideView';
 export type { Reground } from './views/regroundView';
+export type { ByHolder, ByRecipe } from './views/kindsView';
 export type { BySpeed } from './views/speedView';
 export type { Counted } from './views/countedView';
 export type { ForetoldLife, ForetoldYear } from './views/foretoldYear';

@@ -52,7 +52,7 @@ export function compareLives(first: readonly LifeTime[], second: readonly LifeTi
     longer: !told ? null : rank.observed[0] < rank.expected[0] ? 'first' : 'second',
     times: rank.p === null ? null : timesAsLong(first, second),
     means: { first: meanOf(first), second: meanOf(second) },
-    moreFailures: told ? 0 : missing(rank),
+    moreFailures: told ? 0 : failuresToTell(rank),
     because: {
       words:
         'The chance is that of a difference as great or greater if both lasted alike. The times are those that this test leaves likely.',
@@ -69,8 +69,12 @@ export function compareLives(first: readonly LifeTime[], second: readonly LifeTi
   };
 }
 
-/** The test's statistic with its sign grows with the root of the failures: from what they gave so far to what would tell. */
-function missing({ chiSquare, observed }: LogRank): number | null {
+/**
+ * How many more failures of each would tell two kinds apart, if they differ as they did so far; null: they do not differ, or
+ * more than MOST_MORE. The test's statistic with its sign grows with the root of the failures. Source: Schoenfeld, Biometrika 68
+ * (1981) 316-319.
+ */
+export function failuresToTell({ chiSquare, observed }: LogRank): number | null {
   if (!chiSquare) return null;
   const wanted = (normalQuantile((1 + CHANCE) / 2) + normalQuantile(POWER)) ** 2;
   const each = Math.ceil(((observed[0] + observed[1]) / 2) * (wanted / chiSquare - 1));

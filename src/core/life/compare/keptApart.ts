@@ -1,3 +1,4 @@
+import { holm } from '@/core/statistics';
 import type { LifeTime } from '../endings';
 import { stratifiedLogRank } from './logRank';
 
@@ -54,12 +55,11 @@ export function keptApart(lives: readonly LifeIn[]): KeptApart[] {
           },
         ];
   });
-  let least = 0;
+  const raised = holm(shown.map((k) => k.alone));
   return shown
-    .sort((a, b) => a.alone - b.alone)
     .map(({ alone, ...k }, i) => {
-      least = Math.max(least, Math.min(1, alone * (shown.length - i)));
-      return { ...k, p: least, diesYoung: least < LEAST && k.failed > k.expected };
+      const p = raised[i] ?? alone;
+      return { ...k, p, diesYoung: p < LEAST && k.failed > k.expected };
     })
     .sort((a, b) => b.failed * a.expected - a.failed * b.expected);
 }

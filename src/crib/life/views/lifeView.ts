@@ -41,6 +41,7 @@ import { costsHere, type CostsHere } from '../costsHere';
 import { type Beside, besideView, type HolderApart, holdersApart } from './besideView';
 import { type Counted, countedIn, withoutCurve } from './countedView';
 import { regroundView, type Reground } from './regroundView';
+import { type ByHolder, type ByRecipe, livesByHolder, livesByRecipe } from './kindsView';
 import { type BySpeed, speedView } from './speedView';
 import { type ForetoldYear, foretoldYear } from './foretoldYear';
 import { type LifeApart, livesApart } from './livesApart';
@@ -80,6 +81,9 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   reground: Reground | null;
   /** By cutting speed; null: they were all cut at one. */
   bySpeed: BySpeed | null;
+  /** By recipe, and by the kind of holder; null: they were all of one, or of none. */
+  byRecipe: ByRecipe | null;
+  byHolder: ByHolder | null;
   /** The one it is held beside; null: none was asked for, or it has no lives in this material. */
   beside: Beside | null;
 }
@@ -201,6 +205,8 @@ export async function lifeSheet(
       .map(({ code, lives }) => ({ code, lives })),
     reground: await regroundView(c, item, material.id, times, edge),
     bySpeed: await speedView(c, loaded, lives, edge.cents, costs),
+    byRecipe: await livesByRecipe(c, loaded, lives, edge, costs),
+    byHolder: await livesByHolder(c, lives, edge),
     beside: beside === null ? null : await besideView(c, loaded, material.id, beside),
     next: next && withoutCurve(next),
     counted: measure === 'minutes' ? null : countedIn(lives, measure),

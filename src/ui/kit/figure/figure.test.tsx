@@ -91,6 +91,8 @@ describe('the survival chart', () => {
       others: [],
       reground: null,
       bySpeed: null,
+      byRecipe: null,
+      byHolder: null,
       beside: null,
       measure: 'minutes' as const,
       counted: null,

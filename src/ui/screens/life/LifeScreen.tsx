@@ -51,6 +51,8 @@ const shareWords = ({ used, of }: NonNullable<LifeView['apart'][number]['share']
 
 /** Comes where lives were cut at several speeds: most pages do without it. */
 const SpeedRows = dynamic(async () => (await import('./SpeedRows')).SpeedRows);
+/** And where they were cut by several recipes, or stood in several holders. */
+const KindRows = dynamic(async () => (await import('./KindRows')).KindRows);
 
 /** Lives per cutter and material: how long they lasted, how they ended. */
 export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | null }) {
@@ -73,6 +75,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
           <BesideRows line={open} />
           <RegroundRows line={open} />
           {open.bySpeed && <SpeedRows line={open} of={open.bySpeed} />}
+          {(open.byRecipe || open.byHolder) && <KindRows line={open} />}
           <h2>All cutters</h2>
           <Table>
             <TableHead>

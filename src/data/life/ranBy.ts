@@ -1,0 +1,58 @@
+import { type Connection, many } from '@/data/database';
+
+/** How long some edge sets cut at each spindle speed, by the programs they were logged by; rev/min. */
+export const manySpeedsOf = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<{ edgeSetId: number; s: number; minutes: number }>(
+    c,
+    `with cut as materialized (
+       select x.edge_set_id, l.program_id, u.t, sum(x.minutes) as minutes from cut_of($1) x
+       join use u on u.id = x.use_id join parts_log l on l.id = u.parts_log_id
+       where x.minutes > 0 and l.program_id is not null group by 1, 2, 3),
+     forced as materialized (
+       select p.program_id, p.t, (f ->> 's')::double precision as s, sum((f ->> 'cutting_s')::double precision) as seconds
+       from (select distinct program_id, t from cut) p join program g on g.entry_id = p.program_id
+       cross join lateral jsonb_array_elements(g.report -> 'tools') o cross join lateral jsonb_array_elements(o -> 'in_force') f
+       where (o ->> 't')::int = p.t group by 1, 2, 3),
+     whole as (select program_id, t, sum(seconds) as seconds from forced group by 1, 2)
+     select cut.edge_set_id, f.s, sum(cut.minutes * f.seconds / w.seconds) as minutes
+     from cut join forced f using (program_id, t) join whole w using (program_id, t)
+     where f.s > 0 and w.seconds > 0 group by 1, 2 order by 1, 2`,
+    [edgeSetIds],
+  );
+
+/**
+ * How long some edge sets cut by each recipe: the one their T was planned to run by when parts were logged, or that was kept
+ * since from what the same program ran with.
+ */
+export const manyRecipesCutBy = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<{ edgeSetId: number; recipeId: number; minutes: number }>(
+    c,
+    `with cut as materialized (
+       select x.edge_set_id, l.operation_id, u.t, l.program_id, x.happened_at, x.entry_id, sum(x.minutes) as minutes from cut_of($1) x
+       join use u on u.id = x.use_id join parts_log l on l.id = u.parts_log_id where x.minutes > 0 group by 1, 2, 3, 4, 5, 6)
+     select cut.edge_set_id, own.id as recipe_id, sum(cut.minutes) as minutes from cut
+     cross join lateral (select coalesce(
+       (select p.recipe_id from tool_plan p join live_entry e on e.id = p.entry_id
+        where p.operation_id = cut.operation_id and p.t = cut.t and (e.happened_at, e.id) <= (cut.happened_at, cut.entry_id)
+        order by e.happened_at desc, e.id desc limit 1),
+       (select k.id from tool_plan p join live_entry e on e.id = p.entry_id
+        join recipe k on k.id = p.recipe_id and k.entry_id = p.entry_id
+        where p.operation_id = cut.operation_id and p.t = cut.t and cut.program_id = (
+          select g.entry_id from program g join live_entry ge on ge.id = g.entry_id
+          where g.operation_id = p.operation_id and (ge.happened_at, ge.id) <= (e.happened_at, e.id)
+          order by ge.happened_at desc, ge.id desc limit 1)
+        order by e.happened_at desc, e.id desc limit 1)) as id) own
+     where own.id is not null group by 1, 2 order by 1, 2`,
+    [edgeSetIds],
+  );
+
+/** The kind of holder that each of some edge sets stood in all along; one that stood in several is left out. */
+export const manyHoldersOf = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<{ edgeSetId: number; holder: string }>(
+    c,
+    `select n.edge_set_id, i.code as holder from (
+       select a.edge_set_id, min(a.holder_item_id) as holder_item_id from assembly a join live_entry e on e.id = a.entry_id
+       where a.edge_set_id = any ($1) group by 1 having count(distinct a.holder_item_id) = 1) n
+     join item i on i.id = n.holder_item_id order by 1`,
+    [edgeSetIds],
+  );
