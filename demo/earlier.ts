@@ -214,7 +214,28 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
         'JB',
       );
   };
+  /** The same edge at two speeds: each part's T runs by its own recipe. */
+  const runsBy = async (operation: number, n: string, words: string) => {
+    const { code } = await act(
+      'stateRecipe',
+      {
+        ...{
+          family: 'square',
+          dcFrom: '14',
+          dcTo: '14',
+          material: 'C45',
+          cut: 'roughing',
+          speedAs: 'n',
+          speed: n,
+        },
+        ...{ feedAs: 'tooth', feed: '0.05', ap: '4', ae: '7', coolant: 'flood', words },
+      },
+      'MS',
+    );
+    await act('planTool', { operation, t: 1, does: 'outline', recipe: code }, 'MS');
+  };
   const milled = await job('J-0655', 'Pump foot', MILLS, MILLED);
+  await runsBy(milled, '2200', 'As the maker’s chart has it.');
   await act('beginTrial', {
     ...{ item: 'EM14', against: 'EM14-U', material: 'C45', failuresEach: 6 },
     why: 'unequal flutes, a sixth dearer',
@@ -226,6 +247,7 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     words: 'EM14 no more, but for what lies here',
   });
   const lid = await job('J-0657', 'Pump lid', FASTER, MILLED_FASTER);
+  await runsBy(lid, '2640', 'A fifth faster, to see what it costs.');
   for (const life of FASTER) await live(lid, 1, life, 3);
   const drilled = await job(
     'J-0656',
@@ -300,5 +322,22 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
     { piece: body, seats: [3], ended: { kind: 'sign' }, note: 'one edge frayed: a line on the wall' },
     'JB',
   );
+  // The valve block's drill has a sister beside it, on which MILL-2 goes on by its counter.
+  const [block] = await db.query<{ id: number }>(
+    `select o.id from operation o join job j on j.id = o.job_id where j.number = 'J-4417'`,
+  );
+  await act('receiveStock', { item: 'D12', place: 'CAB1-B', quantity: 1 }, 'JB');
+  await act('receiveStock', { item: 'CC20-40', place: 'HOLD', quantity: 1 }, 'JB');
+  const { tag: sister } = await act(
+    'buildAssembly',
+    {
+      ...{ cutter: { item: 'D12', place: 'CAB1-B' }, holder: { item: 'CC20-40', place: 'HOLD' } },
+      stickout: '58',
+    },
+    'JB',
+  );
+  await act('recordMeasurement', { tag: sister, gaugeLength: '142.967', diameter: '11.994' }, 'JB');
+  await act('loadPocket', { machine: 'MILL-2', pocket: 9, tag: sister, t: 6, h: 26, d: 26 }, 'TO');
+  await act('stateChange', { operation: block!.id, t: 6, parts: 120, basis: 'risk' }, 'MS');
   return { lives };
 }

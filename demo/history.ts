@@ -327,6 +327,7 @@ export async function fillDemo(
     const limits = { weight: '7', length: '300' };
     await quietly('stateMagazine', {
       ...{ machine: 'MILL-2', kind: 'carousel', pockets: '20', diameter: '80', alone: '150' },
+      takes: 'its own',
       ...limits,
     });
     await quietly('stateMagazine', {

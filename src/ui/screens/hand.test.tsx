@@ -343,6 +343,8 @@ describe('at the machine', () => {
       showIn(<RunScreen view={counted(0, [sister({ grade: 'stop', why: 'its edge is gone' })])} />);
       expect(asked()).toBeNull();
       expect(screen.getByText('its edge is gone', { exact: false })).toBeTruthy();
+      // Nor is she counted in with the other.
+      expect(screen.queryByText(/With its sister good for about/)).toBeNull();
     });
     it('what is refused is said where it was tapped, and nothing counts as logged', async () => {
       const { calls } = showIn(<RunScreen view={counted(2)} />, async () => ({

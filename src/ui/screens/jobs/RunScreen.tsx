@@ -157,7 +157,15 @@ export function RunScreen({
                   <span className="soft small">{t.words ?? t.tool.name}</span>
                 </div>
                 <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>
-                {card && <LifeBar card={card} use={t.use} most={job.partsLeft} tool={t.tool} />}
+                {card && (
+                  <LifeBar
+                    card={card}
+                    use={t.use}
+                    most={job.partsLeft}
+                    untilChange={t.untilChange}
+                    tool={t.tool}
+                  />
+                )}
                 <Sisters
                   operation={o.id}
                   t={t.t}
@@ -225,17 +233,26 @@ function LifeBar({
   card,
   use,
   most,
+  untilChange,
   tool: { holes, lower_bound: atLeast },
 }: {
   card: RackCard;
   use: UseJudgement;
   /** Parts that are left to make. */
   most: number;
+  /** Parts until its cutter is changed; null: when a sign shows. */
+  untilChange: number | null;
   tool: Pick<ToolReport, 'holes' | 'lower_bound'>;
 }) {
   const used = use.goodFor === 0 ? 1 : card.life.used;
   const left = use.judgements.find((j) => j.code === 'LIFE');
   const change = use.judgements.find((j) => j.code === 'CHANGE');
+  // What is said in holes is of the one that comes first, and stands under it.
+  const changed = change !== undefined && use.goodFor === untilChange;
+  const inHoles =
+    holes > 0 && !atLeast && use.goodFor !== null && use.goodFor > 0 && most > 0
+      ? amountWords(Math.min(use.goodFor, most) * holes, 'holes')
+      : null;
   return (
     <div>
       {used !== null && (
@@ -253,10 +270,9 @@ function LifeBar({
         </div>
       )}
       {left && left.words !== use.why && <div className="small">{left.words}</div>}
-      {holes > 0 && !atLeast && use.goodFor !== null && use.goodFor > 0 && most > 0 && (
-        <div className="small soft">that is {amountWords(Math.min(use.goodFor, most) * holes, 'holes')}</div>
-      )}
+      {!changed && inHoles !== null && <div className="small soft">that is {inHoles}</div>}
       {change && change.words !== use.why && <div className="small">{change.words}</div>}
+      {changed && inHoles !== null && <div className="small soft">that is {inHoles} until then</div>}
     </div>
   );
 }

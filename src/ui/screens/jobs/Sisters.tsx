@@ -26,15 +26,17 @@ export function Sisters({
 }) {
   const tie = useVerb('tieTool');
   if (sisters.length === 0) return null;
-  const all = [own, ...sisters].map((s) => s.goodFor);
+  // The machine goes on to one that must not run all the same: it makes no good part.
+  const able = sisters.filter((s) => s.use.grade !== 'stop');
+  const all = [own, ...able].map((s) => s.goodFor);
   const known = all.filter((n) => n !== null);
   // What runs out is gone on from: that is the first thing to tap then.
   const due = own.goodFor === 0 || own.tag === null;
   return (
     <>
-      {known.length === all.length && own.tag !== null && (
+      {able.length > 0 && known.length === all.length && own.tag !== null && (
         <div className="small">
-          With {sisters.length === 1 ? 'its sister' : `its ${sisters.length} sisters`} good for about{' '}
+          With {able.length === 1 ? 'its sister' : `its ${able.length} sisters`} good for about{' '}
           {known.reduce((sum, n) => sum + n, 0)}
         </div>
       )}

@@ -23,10 +23,16 @@ export const KindRows = ({ line: { byRecipe, byHolder, edge } }: { line: LifeShe
         title="By recipe"
         head={['Recipe', 'cm³ a minute', 'A litre costs']}
         kinds={byRecipe.kinds}
+        under={(k) => <RecipeFigures recipe={k.recipe} />}
         columns={(k) => [
-          <RecipeCell key="recipe" recipe={k.recipe} />,
+          <span key="recipe">
+            <Link className="fig" href={linkTo('cutting', { open: k.recipe.code })}>
+              {k.recipe.code}
+            </Link>{' '}
+            <span className="small">{k.recipe.cut}</span>
+          </span>,
           k.removal ? span(k.removal.least / 1000, k.removal.most / 1000) : unknown,
-          k.litre ? likely(k.litre, (cents) => money(Math.round(cents))) : unknown,
+          k.litre ? <Limits key="litre" of={k.litre} show={(cents) => money(Math.round(cents))} /> : unknown,
         ]}
       >
         By the recipe that its T was planned to run by; a life counts where nine tenths of it were cut by one
@@ -43,11 +49,15 @@ export const KindRows = ({ line: { byRecipe, byHolder, edge } }: { line: LifeShe
           <Link key="holder" className="fig" href={linkTo('cutters', { open: k.by })}>
             {k.by}
           </Link>,
-          k.rate.aMinute
-            ? likely({ ...k.rate.aMinute, value: k.rate.aMinute.cents }, (cents) =>
-                money(Math.round(cents * 100)),
-              )
-            : unknown,
+          k.rate.aMinute ? (
+            <Limits
+              key="rate"
+              of={{ ...k.rate.aMinute, value: k.rate.aMinute.cents }}
+              show={(cents) => money(Math.round(cents * 100))}
+            />
+          ) : (
+            unknown
+          ),
         ]}
       >
         This cutter in this material alone, by the kind of holder it stood in all along
@@ -63,14 +73,23 @@ const others = (apart: number): string =>
 const short = (n: number): string => n.toFixed(n < 10 ? 1 : 0);
 const span = (least: number, most: number): string =>
   short(least) === short(most) ? short(least) : `${short(least)} to ${short(most)}`;
-const likely = ({ value, from, to }: Likely, show: (n: number) => string): string =>
-  `${show(value)} (${show(from)} to ${show(to)})`;
+
+/** A figure, and its limits under it. */
+const Limits = ({ of: { value, from, to }, show }: { of: Likely; show: (n: number) => string }) => (
+  <>
+    {show(value)}
+    <div className="soft small">
+      {show(from)} to {show(to)}
+    </div>
+  </>
+);
 
 function Kinds<K extends KindOfLives>({
   title,
   head: [first = '', ...more],
   kinds,
   columns,
+  under,
   children,
 }: {
   title: string;
@@ -78,6 +97,8 @@ function Kinds<K extends KindOfLives>({
   head: readonly string[];
   kinds: readonly K[];
   columns: (kind: K) => ReactNode[];
+  /** What stands under its line; left out: nothing but how it does beside the others. */
+  under?: (kind: K) => ReactNode;
   children: ReactNode;
 }) {
   return (
@@ -87,7 +108,6 @@ function Kinds<K extends KindOfLives>({
         <TableHead>
           <TableRow>
             <TableCell>{first}</TableCell>
-            <TableCell className="num">Lives</TableCell>
             <TableCell className="num">Failed</TableCell>
             <TableCell className="num">Mean life, min</TableCell>
             {more.map((words) => (
@@ -95,39 +115,43 @@ function Kinds<K extends KindOfLives>({
                 {words}
               </TableCell>
             ))}
-            <TableCell>Beside the others</TableCell>
           </TableRow>
         </TableHead>
-        <TableBody>
-          {kinds.map((k) => {
-            const [name, ...rest] = columns(k);
-            return (
-              <TableRow key={k.by}>
+        {kinds.map((k) => {
+          const [name, ...rest] = columns(k);
+          return (
+            <TableBody key={k.by} aria-label={k.by}>
+              <TableRow sx={{ '& > td': { borderBottom: 0, paddingBottom: 0, verticalAlign: 'top' } }}>
                 <TableCell>{name}</TableCell>
-                <TableCell className="num fig">{k.lives}</TableCell>
-                <TableCell className="num fig">{k.failed}</TableCell>
+                <TableCell className="num">
+                  <span className="fig">{k.failed}</span> of <span className="fig">{k.lives}</span>
+                </TableCell>
                 <TableCell className="num fig">
-                  {k.mean ? likely(k.mean, (n) => n.toFixed(0)) : unknown}
+                  {k.mean ? <Limits of={k.mean} show={(n) => n.toFixed(0)} /> : unknown}
                 </TableCell>
                 {rest.map((cell, i) => (
                   <TableCell key={more[i]} className="num fig">
                     {cell}
                   </TableCell>
                 ))}
-                <TableCell>
+              </TableRow>
+              <TableRow>
+                <TableCell colSpan={3 + more.length} sx={{ paddingTop: '2px' }}>
+                  {under?.(k)}
                   <Told kind={k} />
                 </TableCell>
               </TableRow>
-            );
-          })}
-        </TableBody>
+            </TableBody>
+          );
+        })}
       </Table>
-      <p className="soft small">{children} In brackets the 95 % limits.</p>
+      <p className="soft small">{children} Under a figure its 95 % limits.</p>
     </section>
   );
 }
 
-function RecipeCell({ recipe }: { recipe: Recipe }) {
+/** Its speed, feed and pass in words. */
+function RecipeFigures({ recipe }: { recipe: Recipe }) {
   const { show, unitWord } = useLengths();
   const figures = [
     speedWords(recipe),
@@ -135,15 +159,7 @@ function RecipeCell({ recipe }: { recipe: Recipe }) {
     recipe.ap === null ? null : `ap ${show(recipe.ap, 2)}`,
     recipe.ae === null ? null : `ae ${show(recipe.ae, 2)}`,
   ];
-  return (
-    <>
-      <Link className="fig" href={linkTo('cutting', { open: recipe.code })}>
-        {recipe.code}
-      </Link>{' '}
-      <span className="small">{recipe.cut}</span>
-      <div className="soft small">{figures.filter((f) => f !== null).join(', ')}</div>
-    </>
-  );
+  return <div className="soft small">{figures.filter((f) => f !== null).join(', ')}</div>;
 }
 
 /** Example: 'lasts 1.80 times as long (1.30 to 2.60); by chance in 1 % of such lists'. */
@@ -167,6 +183,6 @@ function Told({ kind: { told, p, times, moreFailures } }: { kind: KindOfLives })
         : to === undefined
           ? ''
           : ` (${to} at most)`;
-  const words = `${value === undefined ? `lasts ${told}` : `lasts ${value} times as long`}${limits}: by chance in ${percent(p)} of such lists`;
+  const words = `${value === undefined ? `lasts ${told} than the others` : `lasts ${value} times as long as the others`}${limits}: by chance in ${percent(p)} of such lists`;
   return told === 'shorter' ? <GradeMark grade="question">{words}</GradeMark> : <span>{words}</span>;
 }
