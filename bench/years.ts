@@ -18,6 +18,7 @@ async function questions(w: Worked): Promise<Record<string, string[]>> {
   const open = await list('select operation_id as v from operation_now where open order by 1 limit 10');
   const jobs = await list('select distinct job as v from operation_now where open order by 1');
   const sheet = await list('select number as v from count_sheet order by id desc limit 1');
+  const broken = await list('select entry_id as v from breakage order by 1 desc limit 5');
   const items = ['D5', 'EM6', 'EM12', 'EM23', 'H4'];
   return {
     item: items.map((code) => `code=${code}`),
@@ -35,8 +36,16 @@ async function questions(w: Worked): Promise<Record<string, string[]>> {
     job: jobs.map((j) => `number=${j}`),
     kit: jobs.map((j) => `number=${j}`),
     run: open.map((o) => `operation=${o}`),
+    alone: open.map((o) => `operation=${o}`),
+    holder: ['mark=H-0001', 'mark=H-0017'],
+    breakage: broken.map((e) => `ending=${e}`),
+    hold: ['number=Q-0003', 'number=Q-0150'],
+    registers: ['machine=M1'],
+    pockets: ['machine=M2'],
+    recipe: ['code=R-0007'],
+    trace: jobs.slice(0, 3).map((number) => `job=${number}&op=10&part=12`),
     jobs: ['', 'after=100'],
-    life: ['item=EM6&material=MAT1', 'item=EM12&material=MAT2', 'item=EM23&material=MAT4'],
+    life: ['item=EM11&material=MAT1', 'item=EM56&material=MAT2', 'item=EM43&material=MAT3&beside=EM48'],
     items: ['', 'q=drill', 'q=DC 6..8', 'sort=dc'],
     stock: ['', 'q=drill', 'sort=place', 'place=P17'],
     entries: ['', 'before=5000'],

@@ -5,6 +5,7 @@ import { verbNamed } from '../src/crib/verbs';
 import { enterKindWords } from '../src/data/catalogue';
 import { type Database, migrate, openInMemory } from '../src/data/database';
 import { largeCrib, settle } from './largeCrib';
+import { livesRecorded } from './yearsOfLives';
 
 /** What a shop does in a year, and what it has standing at any time, however old it is. */
 const YEAR = {
@@ -134,8 +135,9 @@ export async function yearsOfWork(
   S(
     `insert into wear_reading (entry_id, edge_set_id, flank_wear_mm, flank_wear_entered) select ${worn} + g - 1, g, 0.01 * (g % 18), 'x' from generate_series(1, ${lives}) g`,
   );
+  // Material by weeks of jobs: a life that cut two is shown apart, and then there would be none to survey.
   S(`insert into job (number, part, revision, material_id, quantity, due, entry_id)
-     select 'J-' || lpad(g::text, 5, '0'), 'Housing ' || g, 'A', 1 + g % 5, case when g > ${n('jobs')} then 400 else 40 end,
+     select 'J-' || lpad(g::text, 5, '0'), 'Housing ' || g, 'A', 1 + (g / 100) % 5, case when g > ${n('jobs')} then 400 else 40 end,
        (${day('g', jobs)})::date + 30, ${added} + g - 1 from generate_series(1, ${jobs}) g`);
   S(`insert into operation (job_id, number, machine_id, entry_id)
      select j, 10 * (1 + (g - 1) % ${YEAR.operationsPerJob}), 1 + g % 4, ${added} + j - 1 from generate_series(1, ${operations + open}) g
@@ -183,6 +185,10 @@ export async function yearsOfWork(
   S(
     `insert into grade (entry_id, piece_id, grade, signs) select ${graded} + g - 1, g, 'plastics', '[]' from generate_series(1, ${lives}) g where g % 4 = 0 and g < ${lives - 4 * STANDING.toGrade}`,
   );
+  for (const sql of livesRecorded({
+    ...{ lives, operations, open, tools, standing, ended, programs, tied, built },
+  }))
+    S(sql);
   S(`select setval(pg_get_serial_sequence('entry', 'id'), ${next})`);
   for (const sql of script) await db.script(`set session_replication_role = replica; ${sql};`);
   await settle(db);

@@ -22,7 +22,7 @@ export { middle, STARTING_MATERIALS, startingOf } from './materials';
 export type { StartingMaterial, StartingName } from './materials';
 export { cutFigures } from './cutFigures';
 export type { CutAsked, CutFigures } from './cutFigures';
-export { removalOf } from './removal';
+export { chipsAtMost, removalOf } from './removal';
 export type { Bind, CutLimits } from './binds';
 export { cutMap, huntingSpeeds, mapReach, speedMap, speedReach } from './cutMap';
 export type { CutMap, SpeedMap } from './cutMap';

@@ -1,5 +1,6 @@
 import {
   byTrust,
+  chipsAtMost,
   feedAs,
   feedText,
   feedWords,
@@ -144,4 +145,32 @@ describe('what a recipe takes off', () => {
     ['no width', { ae: null }, 4, null],
     ['no feed', { feed: null }, 4, null],
   ] as const)('%s', (_, over, teeth, q) => expect(near(of(over, teeth))).toEqual(q));
+});
+
+// By hand: 2 m at 4 × 7 is 56 cm³; π/4 × 10² × 30 = 2356 mm³.
+it('chips at most: of all ways or of none', () => {
+  const r = (ap: number | null, ae: number | null) => ({ ap, ae });
+  expect(chipsAtMost([{ mm: 2000, recipe: r(4, 7) }], null)).toBe(56_000);
+  expect(
+    chipsAtMost(
+      [
+        { mm: 2000, recipe: r(4, 7) },
+        { mm: 100, recipe: r(1, 1) },
+      ],
+      null,
+    ),
+  ).toBe(56_100);
+  expect(
+    chipsAtMost(
+      [
+        { mm: 2000, recipe: r(4, 7) },
+        { mm: 100, recipe: null },
+      ],
+      null,
+    ),
+  ).toBeNull();
+  expect(chipsAtMost([{ mm: null, recipe: r(4, 7) }], null)).toBeNull();
+  expect(chipsAtMost([{ mm: 2000, recipe: r(4, null) }], null)).toBeNull();
+  expect(chipsAtMost([{ mm: 30, recipe: null }], { DC: 10 })).toBeCloseTo(2356.194, 3);
+  expect(chipsAtMost([], { DC: 10 })).toBeNull();
 });

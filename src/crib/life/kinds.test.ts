@@ -1,4 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { assemblyView } from '@/crib/rack';
 import { lifeSheet } from './index';
 
 /** Lives of one cutter in one material told apart by recipe: 1 min a part, EM10 at 31.50. */
@@ -115,4 +116,18 @@ it('what a T ran with becomes a recipe, and the lives before it by that program 
   expect((await byRecipe())!.kinds.find((k) => k.by === later)).toMatchObject({ lives: 1, failed: 0 });
   await crib.do('endLife', { tag, kind: 'worn' });
   expect((await byRecipe())!.kinds.find((k) => k.by === later)).toMatchObject({ lives: 1, failed: 1 });
+});
+
+it('the tag says the chips of each T at most, where the recipe of all of it says how deep and wide', async () => {
+  const chips = async (tag: string) =>
+    (await assemblyView(crib.db, tag, 'UTC'))!.cut.on.map((x) => [x.t, x.chipsMm3 && Math.round(x.chipsMm3)]);
+  const tag = await live(10, null);
+  // 10 parts, each 100 mm fed at 10 deep and 2 wide by the fast recipe that T7 was planned by last.
+  const [cut] = (await assemblyView(crib.db, tag, 'UTC'))!.cut.on;
+  expect(await chips(tag)).toEqual([[7, Math.round(cut!.cutMm! * 20)]]);
+  expect(cut!.cutMm).toBeCloseTo(1000, 6);
+  // With parts by no recipe it is not known of all.
+  await runsBy(null);
+  await crib.do('logParts', { operation, parts: 1, confirmed: true });
+  expect(await chips(tag)).toEqual([[7, null]]);
 });

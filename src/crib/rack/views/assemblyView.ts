@@ -1,10 +1,21 @@
 import { buildFigures, type BuildFigures } from '@/core/assemblies';
-import { familySpec, sameTaper } from '@/core/cutters';
+import { group } from 'd3';
+import { type CutterGeometry, familySpec, sameTaper } from '@/core/cutters';
+import { chipsAtMost } from '@/core/cutting';
 import { type Measure, measureOf } from '@/core/life';
+import { recipeOf } from '@/crib/cutting';
 import { gradesFor } from '@/crib/secondlife';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
+import { manyRecipesById } from '@/data/cutting';
 import type { Connection } from '@/data/database';
-import { type CutLogRow, type CutSumRow, manyCutLogs, manyCutSums, manyEdgePictures } from '@/data/life';
+import {
+  type CutLogRow,
+  type CutSumRow,
+  manyCutLogs,
+  manyCutSums,
+  manyEdgePictures,
+  manyWaysOf,
+} from '@/data/life';
 import { maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
@@ -20,10 +31,10 @@ export interface AssemblyView extends AssemblyCard {
   registers: MachineRegisters[];
   /** Pictures of its edge, the latest twelve, by the minutes it had cut by then, the fewest first. */
   pictures: { entryId: number; shows: string; happenedAt: Date; minutes: number }[];
-  /** What its edge has cut on each T, the latest twelve, and what its family counts a life in. */
+  /** What its edge has cut on each T, the latest twelve, with its chips at most (null: not known), and what its family counts a life in. */
   cut: {
     measure: Measure;
-    on: CutSumRow[];
+    on: (CutSumRow & { chipsMm3: number | null })[];
     logs: CutLogRow[];
     /** In which it may have cut. */
     materials: { code: string; name: string }[];
@@ -59,7 +70,7 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
     pictures: (await manyEdgePictures(c, row.pieceId, row.edgeSetId)).toReversed(),
     cut: {
       measure: measureOf(card.cutter.family && familySpec(card.cutter.family)),
-      on: await manyCutSums(c, row.edgeSetId, CUT_SHOWN),
+      on: await withChips(c, row.edgeSetId, await manyCutSums(c, row.edgeSetId, CUT_SHOWN), cutter),
       logs: await manyCutLogs(c, row.edgeSetId, CUT_SHOWN),
       materials: (await manyMaterials(c)).filter((m) => m.inUse).map(({ code, name }) => ({ code, name })),
     },
@@ -98,4 +109,28 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
             )
         : [],
   };
+}
+
+/** What was cut on each T, with the chips of it. */
+async function withChips(
+  c: Connection,
+  edgeSetId: number,
+  sums: readonly CutSumRow[],
+  cutter: CutterGeometry,
+): Promise<AssemblyView['cut']['on']> {
+  const ways = group(await manyWaysOf(c, edgeSetId), (w) => `${w.operationId} ${w.t}`);
+  const ids = [...ways.values()].flat().flatMap((w) => w.recipeId ?? []);
+  const recipes = new Map((await manyRecipesById(c, [...new Set(ids)])).map((r) => [r.id, recipeOf(r)]));
+  const drill = cutter.family === 'drill' ? { DC: cutter.DC } : null;
+  return sums.map((sum) => ({
+    ...sum,
+    chipsMm3: chipsAtMost(
+      // What was said beside the logs is of no T, and nobody said how deep.
+      (ways.get(`${sum.operationId} ${sum.t}`) ?? []).map((w) => ({
+        mm: w.cutMm,
+        recipe: recipes.get(w.recipeId ?? -1) ?? null,
+      })),
+      drill,
+    ),
+  }));
 }

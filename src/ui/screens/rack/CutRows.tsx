@@ -35,6 +35,10 @@ function cutWords(x: Cut['on'][number] | Cut['logs'][number], holes: boolean): s
     .join(', ');
 }
 
+/** Example: 1 240 000 mm³ is '1.2 l', 56 000 '56 cm³'. */
+const chipsWords = (mm3: number): string =>
+  mm3 >= 1e6 ? `${(mm3 / 1e6).toFixed(1)} l` : `${(mm3 / 1000).toFixed(mm3 < 10_000 ? 1 : 0)} cm³`;
+
 /** What its edge has cut, by job and material, and log by log with the way to correct each. */
 export function CutRows({ card }: { card: AssemblyView }) {
   const [beside, setBeside] = useState(false);
@@ -57,6 +61,9 @@ export function CutRows({ card }: { card: AssemblyView }) {
           <div className="fig small" style={{ whiteSpace: 'normal' }}>
             {cutWords(x, holes)}
           </div>
+          {x.chipsMm3 !== null && x.chipsMm3 > 0 && (
+            <div className="soft small">at most {chipsWords(x.chipsMm3)} of chips</div>
+          )}
         </div>
       ))}
       {cut.logs.length > 0 && (
