@@ -15,6 +15,7 @@ export { CHANGE_BASES, partsUntilChange } from './use/changeAt';
 export type { ChangeAt, ChangeBasis } from './use/changeAt';
 export { reachNeeded } from './use/depths';
 export { aboveEnd } from './use/zLimits';
+export { edgesWithSisters } from './use/edgesNeeded';
 export type { EdgesNeeded } from './use/edgesNeeded';
 // How long does a part take?
 export { cycleMinutes, reckonedMinutes } from './cycleMinutes';

@@ -36,6 +36,7 @@ export { programPieces } from './checkProgramText';
 export { READ_QUERY, readOptionsOf } from './readOptions';
 export { readProgramFile, readProgramText, renumberText } from './tasks';
 export { jobLines, openJobs, plannedLine } from './jobLines';
+export { sistersReady } from './sisters';
 export type { JobLine, PlannedLine, ToolLine } from './jobLines';
 // What can be reckoned
 export { JOBS_COMPUTATIONS } from './computations';

@@ -1,5 +1,7 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { rackView } from '@/crib/rack';
+import { todayView } from '@/crib/today';
+import { jobView } from './views/jobView';
 import { runView } from './views/runView';
 import { unwatchedView } from './views/unwatchedView';
 
@@ -103,6 +105,27 @@ it('counted, each does its share, and it goes for about twice as many', async ()
   await crib.do('logParts', { operation, parts: 6, confirmed: true });
   expect((await run()).job.tools[0]!).toMatchObject({ untilChange: 4, use: { goodFor: 4 } });
   expect((await alone(18)).lines[0]).toMatchObject({ counted: 4 });
+});
+
+it('what is needed of fresh ones for the parts, and what Today asks for, go by her too', async () => {
+  const tool = async () => (await jobView(crib.db, 'J-S'))!;
+  // 194 left: 4 until the count, then 10 by her; fresh ones last 9 in the mean, since some fail before their count.
+  expect((await tool()).tools[0]!.use.edges).toMatchObject({ fresh: 20, first: 14, every: 9 });
+  expect((await tool()).tools[0]!.use.edges!.words).toMatch(/^with its sister 20 fresh ones: after 14 parts/);
+  expect((await tool()).sisters).toMatchObject([{ t: 7, tag: second, goodFor: 10 }]);
+  const asked = async () =>
+    (await todayView(crib.db, '2027-01-05')).lines.filter((l) => l.todo.includes(first)).map((l) => l.todo);
+  const { entry } = await crib.do('stateChange', { operation, t: 7, parts: 6 });
+  expect(await asked()).toEqual([`Go on with ${second} in place of ${first}`]);
+  // One that must not run is no other: the cutter is changed.
+  const { entry: called } = await crib.do('stateMagazine', {
+    ...{ machine: 'M2', kind: 'carousel', pockets: 8, takes: 'as called' },
+  });
+  expect(await asked()).toEqual([`Change the cutter of ${first}`]);
+  expect((await tool()).tools[0]!.use.edges!.words).not.toMatch(/sister/);
+  await crib.do('counterEntry', { counters: called });
+  await crib.do('counterEntry', { counters: entry });
+  expect(await asked()).toEqual([]);
 });
 
 it('one that must not run there lets nothing go past the count, whatever is left in her', async () => {

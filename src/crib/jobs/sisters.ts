@@ -1,11 +1,14 @@
 import { group } from 'd3';
+import { edgesWithSisters, type UseJudgement } from '@/core/jobs';
 import { loadItems } from '@/crib/catalogue';
+import type { ReadOnce } from '@/crib/door';
 import { type AssemblyCard, standingOn } from '@/crib/rack';
-import { loadsOf, type Work } from '@/crib/work';
+import { loadsOf, openWork, type Work } from '@/crib/work';
 import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import type { OperationRow } from '@/data/jobs';
 import { type LoadRow, manyLoads } from '@/data/pockets';
+import type { JobLine, ToolLine } from './jobLines';
 
 /** Another edge of one cutter in a pocket of the machine under the T of an operation, judged as if that T were tied to it. */
 export interface SisterOn {
@@ -73,3 +76,65 @@ export async function sistersOn(c: Connection, work: Work, operation: OperationR
 /** The same by their T. */
 export const sistersByT = async (c: Connection, work: Work, operation: OperationRow) =>
   group(await sistersOn(c, work, operation), (s) => s.t);
+
+/** A sister tool, with what may run on it. */
+export interface SisterLine {
+  t: number;
+  tag: string;
+  pocket: number;
+  h: number | null;
+  d: number | null;
+  /** Parts it is expected to do; null: cannot say. */
+  goodFor: number | null;
+  use: Pick<UseJudgement, 'grade' | 'why'>;
+}
+
+export const sisterLine = ({ t, load, on }: SisterOn): SisterLine => ({
+  ...{ t, tag: load.tag, pocket: load.pocket, h: load.h, d: load.d },
+  ...{ goodFor: on.use.goodFor, use: { grade: on.use.grade, why: on.use.why } },
+});
+
+/** A sister on which it can go on: it may run there, as far as is known, and something is left in it. */
+export const isAble = ({ use, goodFor }: Pick<SisterLine, 'use' | 'goodFor'>): boolean =>
+  use.grade !== 'stop' && goodFor !== 0;
+
+/** A T with the edges its parts need beside what is in and its sisters. */
+export function withSisters(
+  line: ToolLine,
+  { partsLeft }: Pick<JobLine, 'partsLeft'>,
+  cards: readonly AssemblyCard[],
+  operation: Pick<OperationRow, 'id'>,
+  sisters: readonly SisterLine[],
+): ToolLine {
+  const on = cards
+    .find((card) => card.tag === line.tag)
+    ?.ties.find((x) => x.operation === operation.id && x.t === line.t);
+  const able = sisters.filter((s) => s.t === line.t && isAble(s));
+  if (!on || !able.length) return line;
+  const edges = edgesWithSisters(
+    partsLeft,
+    line.use.goodFor,
+    able.map((s) => s.goodFor),
+    {
+      minutesPerPart: line.minutesPerPart,
+      minutes: on.freshMinutes,
+      changedAfter: line.change?.parts ?? null,
+    },
+  );
+  return { ...line, use: { ...line.use, edges } };
+}
+
+/** On which sister each T it is wanted on can go on, where there is one; asked of an operation when the first of its T asks. */
+export async function sistersReady(c: Connection, once: ReadOnce) {
+  const work = await once(openWork);
+  const read = new Map<number, SisterLine[]>();
+  return async (ties: AssemblyCard['ties']): Promise<SisterLine | null> => {
+    const [tie, ...more] = ties;
+    // On several T a sister of one says nothing of the others.
+    const operation = tie && !more.length && work.operations.find((o) => o.id === tie.operation);
+    if (!tie || !operation) return null;
+    const of = read.get(operation.id) ?? (await sistersOn(c, work, operation)).map(sisterLine);
+    read.set(operation.id, of);
+    return of.find((s) => s.t === tie.t && isAble(s)) ?? null;
+  };
+}

@@ -24,7 +24,8 @@ it('after random acts and counter-entries everything in force is what the ledger
   await crib.do('addMachine', { code: 'M7', name: 'Mill 7', ...MILL });
   await crib.do('addMaterial', { code: 'AL', name: 'Aluminium', isoGroup: 'N' });
   await crib.do('receiveStock', { item: 'EM10', place: 'S1', quantity: 60 });
-  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 6 });
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 12 });
+  await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 4 });
 
   /** Each act, from what stands now; the clock may be turned back an hour, as people enter things late. */
   const ACTS: Record<string, () => Promise<{ entry: number }>> = {
@@ -195,6 +196,31 @@ it('after random acts and counter-entries everything in force is what the ledger
         name: `Nord ${upTo(9)}`,
         inUse: pick(['yes', 'yes', 'no']),
       }),
+    load: async () =>
+      crib.do('loadPocket', {
+        ...{ machine: 'M2', pocket: upTo(4), tag: pick(await standing()), t: upTo(4), instead: 'out' },
+        ...(random() < 0.3 ? { happenedAt: new Date(crib.now().getTime() - 3_600_000).toISOString() } : {}),
+      }),
+    mark: async () =>
+      crib.do(
+        'markHolder',
+        pick<Record<string, unknown>>([{ tag: pick(await standing()) }, { item: 'SL10' }]),
+      ),
+    clamp: async () =>
+      crib.do('buildAssembly', {
+        cutter: { item: 'EM10', place: 'S1' },
+        holder: {
+          ...{ item: 'SL10', place: 'S1' },
+          marked: pick(await column('select mark as v from marked_holder order by 1')),
+        },
+        stickout: 34,
+      }),
+    look: async () =>
+      crib.do('lookOverHolder', {
+        mark: pick(await column('select mark as v from marked_holder order by 1')),
+        found: 'good',
+        ...(random() < 0.5 ? { happenedAt: new Date(crib.now().getTime() - 3_600_000).toISOString() } : {}),
+      }),
     counter: async () =>
       crib.do('counterEntry', {
         counters: Number(
@@ -218,6 +244,13 @@ it('after random acts and counter-entries everything in force is what the ledger
       'tie',
       'hold',
       'fragments',
+      'load',
+      'clamp',
+      'break',
+      'fragments',
+      'decide',
+      'doubt',
+      'clear',
     ]);
     try {
       await ACTS[name]!();
@@ -237,7 +270,7 @@ it('after random acts and counter-entries everything in force is what the ledger
 
   // Loaded past the triggers, as a restored ledger would be, it is the same again.
   await crib.db.script(
-    `set session_replication_role = replica; delete from tie_now; delete from life_now; update piece_place set gone = not gone;
+    `set session_replication_role = replica; delete from tie_now; delete from life_now; delete from holder_now; delete from pocket_now; update piece_place set gone = not gone;
      call rebuild_in_force(); set session_replication_role = default;`,
   );
   await agree('rebuilt');
@@ -300,6 +333,8 @@ it('nobody writes what is derived', async () => {
     'use_open',
     'purchase_now',
     'place_now',
+    'holder_now',
+    'pocket_now',
     'naming_now',
   ]) {
     expect([table, await crib.db.query(`select 1 as there from ${table} limit 1`)]).toEqual([

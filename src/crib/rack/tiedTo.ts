@@ -19,6 +19,8 @@ export interface TiedTo {
   worn: boolean;
   /** Parts until its cutter is changed there; null: when a sign shows. */
   untilChange: number | null;
+  /** Mean life of fresh edges there, or until they are changed; null: not known. */
+  freshMinutes: number | null;
   /** Whether it may run there now. */
   use: UseJudgement;
 }
@@ -43,6 +45,7 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
   const { operation: o, t, tool } = asked;
   const here = wornHereOf(asked.change, o);
   const wear = stands.wearIf(here);
+  const life = lifeHere(asked, stands, here);
   return {
     operation: o.id,
     job: o.job,
@@ -57,10 +60,11 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
       asked.change?.parts == null
         ? null
         : partsUntilChange({ parts: asked.change.parts, basis: asked.change.basis }, stands.cutOn(o.id)),
+    freshMinutes: life.freshMinutes ?? null,
     use: judgedUse(asked, {
       ...stands,
       wear,
-      life: lifeHere(asked, stands, here),
+      life,
       partsCut: stands.cutOn(o.id),
       ...lengthOn(asked, stands.measured, setAt),
       planned: judgePlanned(asked.plan, { ...stands.item, shape: stands.cutter }),

@@ -93,3 +93,23 @@ it('where more was done than is looked through, it says that there is more', asy
   for (let i = 0; i < 405; i += 1) await crib.do('saveView', { name: `v${i}`, address: '/cutters?q=drill' });
   expect((await shift()).more).toBe(true);
 });
+
+it('where nobody ever took over, it says what was done since the day before, and not all the years', async () => {
+  const alone = await openTestCrib();
+  await furnish(alone);
+  const job = await alone.do('addJob', {
+    ...{ number: 'J-1', part: 'Block', material: 'C45', quantity: 60, due: '2027-02-01', machine: 'M2' },
+  });
+  await alone.do('storeProgram', { operation: job.operation, text: oneToolProgram(7, 2) });
+  const made = async (day: string) => (await shiftView(alone.db, day, VERBS)).made.map((m) => m.parts);
+  const log = (parts: number) => alone.do('logParts', { operation: job.operation, parts, confirmed: true });
+  await log(4);
+  expect(await made('2027-01-05')).toEqual([4]);
+  alone.at('2027-01-08T09:00:00Z');
+  await log(3);
+  const view = await shiftView(alone.db, '2027-01-08', VERBS);
+  expect(view).toMatchObject({ since: null, moreMade: false, more: false });
+  expect(view.made.map((m) => m.parts)).toEqual([3]);
+  expect(view.done.map((d) => d.words).join()).not.toMatch(/J-1 added/);
+  await alone.db.close();
+});

@@ -5,24 +5,29 @@ import type { ClampingRow, HolderEventRow, HolderInRow, HolderRuleRow, MarkedRow
 const lastOf = (table: string, columns: string) =>
   `left join lateral (select ${columns}, xe.happened_at, xe.id from ${table} x join live_entry xe on xe.id = x.entry_id
      where x.marked_id = h.id order by xe.happened_at desc, xe.id desc limit 1)`;
+/**
+ * The builds a marked one h was in, the last one first. What stands keeps its holder: it is written into no other build before
+ * that is taken down, so that the last that was written is the one it is in, or was freed of.
+ */
+const LAST_IN = `select y.assembly_id from holder_in y join live_entry ye on ye.id = y.entry_id
+    where y.marked_id = h.id order by y.entry_id desc`;
 const MARKED = `select h.id, h.mark, h.item_id, i.code as item, i.kind, h.since::text, h.entry_id, e.happened_at as marked_at,
     l.happened_at as looked_at, l.found, l.runout_mm, l.words as look_words, s.happened_at as stud_at,
     d.happened_at as dropped_at, d.words as drop_words,
     d.id is not null and (l.id is null or (d.happened_at, d.id) > (l.happened_at, l.id)) as dropped_since,
-    (select count(distinct x.assembly_id)::int from holder_in x join live_entry xe on xe.id = x.entry_id
-      where x.marked_id = h.id and (l.happened_at is null or xe.happened_at > l.happened_at)) as clampings,
+    coalesce(c.clampings, 0) as clampings,
     b.tag, case when b.tag is null then w.place end as place, w.freed_entry_id
   from marked_holder h join live_entry e on e.id = h.entry_id join item i on i.id = h.item_id
   ${lastOf('holder_look', 'x.found, x.runout_mm, x.words')} l on true
   ${lastOf('holder_stud', 'x.torque')} s on true
   ${lastOf('holder_drop', 'x.words')} d on true
-  left join lateral (select a.tag from holder_in x join live_entry xe on xe.id = x.entry_id
-    join assembly_now n on n.assembly_id = x.assembly_id join assembly a on a.id = n.assembly_id
-    where x.marked_id = h.id limit 1) b on true
-  left join lateral (select q.code as place, te.id as freed_entry_id from holder_in x join live_entry xe on xe.id = x.entry_id
+  left join holder_now c on c.marked_id = h.id
+  left join lateral (${LAST_IN} limit 1) k on true
+  left join assembly_now n on n.assembly_id = k.assembly_id left join assembly b on b.id = n.assembly_id
+  left join lateral (select q.code as place, te.id as freed_entry_id from (${LAST_IN} limit 3) x
     join take_down t on t.assembly_id = x.assembly_id join live_entry te on te.id = t.entry_id
     join movement m on m.entry_id = t.entry_id and m.item_id = h.item_id join place q on q.id = m.to_place_id
-    where x.marked_id = h.id order by te.happened_at desc, te.id desc limit 1) w on true`;
+    order by te.happened_at desc, te.id desc limit 1) w on true`;
 
 /** A page of all that have a mark, after a number of theirs. */
 export const manyMarked = (c: Connection, after: number, limit: number) =>

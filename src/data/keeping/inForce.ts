@@ -121,6 +121,20 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
          where d.entry_id not in (select k.doubt_id from piece_cleared k join live_entry ke on ke.id = k.entry_id)) x order by 1, 2`,
   ],
   [
+    'clampings of marked holders since they were looked over',
+    'select marked_id, clampings from holder_now order by 1',
+    `select h.id as marked_id, (select count(distinct x.assembly_id)::int from holder_in x join live_entry xe on xe.id = x.entry_id
+       where x.marked_id = h.id and xe.happened_at > coalesce((select max(le.happened_at) from holder_look k join live_entry le on le.id = k.entry_id
+         where k.marked_id = h.id), '-infinity')) as clampings
+     from marked_holder h join live_entry e on e.id = h.entry_id order by 1`,
+  ],
+  [
+    'what was put into each pocket last',
+    'select machine_id, pocket, entry_id from pocket_now order by 1, 2',
+    `select machine_id, pocket, entry_id from (select distinct on (g.machine_id, g.pocket) g.* from pocket_load g join live_entry e on e.id = g.entry_id
+       order by g.machine_id, g.pocket, e.happened_at desc, e.id desc) x order by 1, 2`,
+  ],
+  [
     'how much lies at each place',
     'select place_id, items, pieces from place_now where items > 0 order by 1',
     'select place_id, count(*)::int as items, sum(quantity)::int as pieces from balance where quantity > 0 group by 1 order by 1',

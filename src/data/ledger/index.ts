@@ -3,6 +3,7 @@ export type { EntryRow } from './types';
 // Reading
 export {
   lastEntry,
+  lastEntryBefore,
   lastRecorded,
   manyEntries,
   manyFormAnswers,

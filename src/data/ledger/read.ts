@@ -32,6 +32,16 @@ export const manyFormAnswers = (c: Connection, formIds: readonly string[]) =>
 export const lastEntry = async (c: Connection): Promise<number> =>
   (await one<{ n: number }>(c, 'select coalesce(max(id), 0) as n from entry')).n;
 
+/** Number of the newest entry that was recorded before a time; 0: none was. It is looked for from the newest on. */
+export const lastEntryBefore = async (c: Connection, time: Date): Promise<number> =>
+  (
+    await one<{ n: number }>(
+      c,
+      'select coalesce((select id from entry where recorded_at < $1 order by id desc limit 1), 0) as n',
+      [time],
+    )
+  ).n;
+
 /** When the newest entry was recorded; null: there is none. */
 export const lastRecorded = async (c: Connection): Promise<Date | null> =>
   (await one<{ at: Date | null }>(c, 'select (select recorded_at from entry order by id desc limit 1) as at'))

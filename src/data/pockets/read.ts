@@ -27,20 +27,15 @@ const STILL = `join assembly_now n on n.assembly_id = l.assembly_id join assembl
   cross join lateral (${LAST_OF}) w`;
 const IS_THERE = 'w.entry_id = l.entry_id and w.machine_id = l.machine_id and w.pocket = l.pocket';
 
-/** What is in a machine's pockets now. They are found one after another by their index, however often each was loaded. */
+/** What is in a machine's pockets now. */
 export const manyLoads = (c: Connection, machineId: number) =>
   many<LoadRow>(
     c,
-    `with recursive known (pocket) as (
-       (select g.pocket from pocket_load g where g.machine_id = $1 order by g.pocket limit 1)
-       union all
-       select (select g.pocket from pocket_load g where g.machine_id = $1 and g.pocket > k.pocket order by g.pocket limit 1)
-       from known k where k.pocket is not null
-     )
-     select l.*, a.tag from known k cross join lateral (
-       select g.*, e.happened_at, e.who from pocket_load g join live_entry e on e.id = g.entry_id
-       where g.machine_id = $1 and g.pocket = k.pocket order by e.happened_at desc, e.id desc limit 1) l ${STILL}
-     where k.pocket is not null and ${IS_THERE} order by l.pocket`,
+    `select l.*, a.tag from (
+       select g.*, e.happened_at, e.who from pocket_now p
+       join pocket_load g on g.entry_id = p.entry_id and g.machine_id = p.machine_id and g.pocket = p.pocket
+       join entry e on e.id = g.entry_id where p.machine_id = $1) l ${STILL}
+     where ${IS_THERE} order by l.pocket`,
     [machineId],
   );
 
@@ -53,8 +48,7 @@ export const maybeLoadOf = (c: Connection, assemblyId: number) =>
            order by ye.happened_at desc, ye.id desc limit 1) l
      join entry e on e.id = l.entry_id join assembly_now n on n.assembly_id = l.assembly_id join assembly a on a.id = l.assembly_id
      join machine m on m.id = l.machine_id
-     where l.entry_id = (select g.entry_id from pocket_load g join live_entry ge on ge.id = g.entry_id
-       where g.machine_id = l.machine_id and g.pocket = l.pocket order by ge.happened_at desc, ge.id desc limit 1)`,
+     join pocket_now w on w.machine_id = l.machine_id and w.pocket = l.pocket where w.entry_id = l.entry_id`,
     [assemblyId],
   );
 
@@ -66,8 +60,7 @@ export const manyLoaded = (c: Connection, assemblyIds: readonly number[]) =>
      from unnest($1::bigint[]) i (id) join assembly_now n on n.assembly_id = i.id
      cross join lateral (select y.* from pocket_load y join live_entry ye on ye.id = y.entry_id where y.assembly_id = i.id
        order by ye.happened_at desc, ye.id desc limit 1) l
-     cross join lateral (select y.entry_id from pocket_load y join live_entry ye on ye.id = y.entry_id
-       where y.machine_id = l.machine_id and y.pocket = l.pocket order by ye.happened_at desc, ye.id desc limit 1) w
+     join pocket_now w on w.machine_id = l.machine_id and w.pocket = l.pocket
      left join lateral (select m.takes from magazine m join live_entry e on e.id = m.entry_id where m.machine_id = l.machine_id
        order by e.happened_at desc, e.id desc limit 1) g on true
      where w.entry_id = l.entry_id`,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { edgesNeeded, edgesWords } from './edgesNeeded';
+import { edgesNeeded, edgesWithSisters, edgesWords } from './edgesNeeded';
 
 /** Hand arithmetic; that an edge is changed between parts and not within one is common practice. */
 it.each([
@@ -50,3 +50,39 @@ it('in words', () =>
     '1 fresh one: after 1 part',
     '3 fresh ones: after 9 parts, then every 33',
   ]));
+
+// Hand arithmetic: what is in and its sisters go before a fresh one.
+describe('with sisters in the machine', () => {
+  const fresh = { minutesPerPart: 2, minutes: 66, changedAfter: null };
+  it.each([
+    ['one that does the rest', 105, 33, [120], 0, 'what is in and its sister last for all'],
+    ['two that do not', 105, 9, [20, 10], 2, 'with its sisters 2 fresh ones: after 39 parts, then every 33'],
+    ['none is needed, nor they', 9, 9, [20], 0, 'what is in lasts for all'],
+    [
+      'a sister with nothing left',
+      105,
+      9,
+      [0],
+      3,
+      'with its sister 3 fresh ones: after 9 parts, then every 33',
+    ],
+    [
+      'enough without the one that is not known',
+      40,
+      9,
+      [31, null],
+      0,
+      'what is in and its sisters last for all',
+    ],
+  ])('%s', (_, left, own, sisters, needed, words) =>
+    expect(edgesWithSisters(left, own, sisters, fresh)).toMatchObject({ fresh: needed, words }),
+  );
+  it.each([
+    ['a sister of which nobody knows', 105, 9, [20, null]],
+    ['what is in', 105, null, [200]],
+  ])('without %s it cannot say', (_, left, own, sisters) =>
+    expect(edgesWithSisters(left, own, sisters, fresh)).toBeNull(),
+  );
+  it('says so too where nobody knows how long a fresh one lasts and the sisters do the rest', () =>
+    expect(edgesWithSisters(50, 20, [30], { ...fresh, minutes: null })).toMatchObject({ fresh: 0 }));
+});

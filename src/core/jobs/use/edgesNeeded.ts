@@ -38,3 +38,34 @@ export const edgesWords = ({ fresh, first, every }: EdgesNeeded): string =>
   fresh === 0
     ? 'what is in lasts for all'
     : `${fresh} fresh ${fresh === 1 ? 'one' : 'ones'}: ${first === 0 ? 'at once' : `after ${first} ${first === 1 ? 'part' : 'parts'}`}${every === null ? '' : `, then every ${every}`}`;
+
+/** What an edge or its sister is expected to do: parts, null: cannot say; one that must not run does none. */
+export type GoodFor = number | null;
+
+/**
+ * The same with its sisters in the machine, on which it goes on before a fresh one is needed; `first` is what all of them do.
+ * null: cannot say, as where nobody knows how long a sister lasts and the others do not last for all.
+ * Example: 105 left, good for 33, a sister for 120: none fresh.
+ */
+export function edgesWithSisters(
+  partsLeft: number,
+  own: GoodFor,
+  sisters: readonly GoodFor[],
+  fresh: { minutesPerPart: number; minutes: number | null; changedAfter: number | null },
+): (EdgesNeeded & { words: string }) | null {
+  if (own === null) return null;
+  const all = sisters.reduce<number>((sum, s) => sum + (s ?? 0), own);
+  if (all < partsLeft && sisters.includes(null)) return null;
+  const needed = edgesNeeded(partsLeft, all, fresh.minutesPerPart, fresh.minutes, fresh.changedAfter);
+  if (!needed) return null;
+  const ones = sisters.length === 1 ? 'its sister' : 'its sisters';
+  return {
+    ...needed,
+    words:
+      own >= partsLeft || sisters.length === 0
+        ? edgesWords(needed)
+        : needed.fresh === 0
+          ? `what is in and ${ones} last for all`
+          : `with ${ones} ${edgesWords(needed)}`,
+  };
+}

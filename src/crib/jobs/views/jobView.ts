@@ -15,6 +15,7 @@ import {
 } from '@/data/jobs';
 import { cycleFactors, type TimedParts } from '../cycleOf';
 import { type JobLine, jobLines } from '../jobLines';
+import { type SisterLine, sisterLine, sistersOn, withSisters } from '../sisters';
 import { type SetupView, setupView } from '../setup/setupView';
 
 /** One of the operations of a job, beside the one that is shown. */
@@ -44,6 +45,8 @@ export interface JobView extends JobLine {
   /** The latest logs, and whether there are more. */
   logs: PartsLogRow[];
   moreLogs: boolean;
+  /** Other edges of one cutter in its machine under the same T. */
+  sisters: SisterLine[];
   /** Assemblies that stand. */
   standing: { tag: string; words: string; stickoutMm: number }[];
 }
@@ -68,8 +71,11 @@ export async function jobView(
   if (!line) return null;
   const machine = held(work.machines, operation.machineId);
   const logs = await manyPartsLogs(c, operation.id, LOGS_SHOWN + 1);
+  const sisters = (await sistersOn(c, work, operation)).map(sisterLine);
   return {
     ...line,
+    tools: line.tools.map((tool) => withSisters(tool, line, cards, operation, sisters)),
+    sisters,
     operations: operations.map((o) => ({
       ...{ id: o.id, number: o.number, machine: o.machine, partsMade: o.partsMade },
       done: partsLeftOf(o) === 0,

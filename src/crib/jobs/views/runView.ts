@@ -1,4 +1,3 @@
-import type { UseJudgement } from '@/core/jobs';
 import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
@@ -13,7 +12,7 @@ import {
   type PartsLogRow,
 } from '@/data/jobs';
 import { type JobLine, jobLines } from '../jobLines';
-import { sistersOn } from '../sisters';
+import { type SisterLine, sisterLine, sistersOn } from '../sisters';
 import { type JobView, standingChoices } from './jobView';
 
 /** What the machine's screen shows: an operation, the assemblies on its tools, minutes that belong to no cutter. */
@@ -35,18 +34,6 @@ export interface RunView {
   standing: JobView['standing'];
 }
 
-/** A sister tool, with what may run on it. */
-export interface SisterLine {
-  t: number;
-  tag: string;
-  pocket: number;
-  h: number | null;
-  d: number | null;
-  /** Parts it is expected to do; null: cannot say. */
-  goodFor: number | null;
-  use: Pick<UseJudgement, 'grade' | 'why'>;
-}
-
 /** An operation at the machine; null where there is none of that number. */
 export async function runView(c: Connection, operationId: number): Promise<RunView | null> {
   const operation = await maybeOperation(c, operationId);
@@ -64,10 +51,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     registers: controlRules(machine),
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
-    sisters: (await sistersOn(c, work, operation)).map(({ t, load, on }) => ({
-      ...{ t, tag: load.tag, pocket: load.pocket, h: load.h, d: load.d },
-      ...{ goodFor: on.use.goodFor, use: { grade: on.use.grade, why: on.use.why } },
-    })),
+    sisters: (await sistersOn(c, work, operation)).map(sisterLine),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),

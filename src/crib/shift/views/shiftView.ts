@@ -1,9 +1,10 @@
+import { addDays } from '@/core/units';
 import { type ReadOnce, readOnce, type Verb } from '@/crib/door';
 import { type HistoryLine, historyView } from '@/crib/ledger';
 import { awaitedBack } from '@/crib/places';
 import { todayView, type WorkKind, type WorkLine } from '@/crib/today';
 import type { Connection } from '@/data/database';
-import { lastEntry } from '@/data/ledger';
+import { lastEntry, lastEntryBefore } from '@/data/ledger';
 import { type HandOverRow, manyHandOvers, manyPartsBetween } from '@/data/shift';
 
 /** What whoever takes over must know, in the order in which it is read. */
@@ -18,12 +19,14 @@ export const SHIFT_HEAPS: readonly (readonly [name: string, kinds: readonly Work
 ];
 
 export interface ShiftView {
-  /** The one that was taken over last: what follows is since then; null: all there is. */
+  /** The one that was taken over last: what follows is since then; null: none was, and it is since the day before. */
   since: HandOverRow | null;
   /** Handed over, and nobody took it over yet; null: none waits. */
   waiting: HandOverRow | null;
   /** Parts made, by operation. */
   made: { operationId: number; job: string; part: string; machine: string; parts: number }[];
+  /** More operations were worked on than are shown: those that were logged last are. */
+  moreMade: boolean;
   /** What was changed, the latest first; `more`: there is more than is shown. */
   done: Pick<HistoryLine, 'id' | 'words' | 'who' | 'happenedAt' | 'note'>[];
   more: boolean;
@@ -59,7 +62,8 @@ export async function shiftView(
   const [latest] = overs;
   const waiting = latest && latest.takenBy === null ? latest : null;
   const since = overs.find((h) => h.takenBy !== null) ?? null;
-  const after = since?.entryId ?? 0;
+  // Where nobody ever took over, nobody asks what was made in all the years.
+  const after = since?.entryId ?? (await lastEntryBefore(c, new Date(`${addDays(today, -1)}T00:00:00Z`)));
   const upTo = waiting?.entryId ?? (await lastEntry(c));
   // One page of the ledger is looked through; a shift seldom writes more, and what is below it is said to be there.
   const page = await historyView(c, verbs, PAGE, upTo + 1);
@@ -67,12 +71,14 @@ export async function shiftView(
   const lines = page.filter(
     (l) => l.id > after && l.counters === null && l.counteredBy === null && !LEFT_OUT.includes(l.kind),
   );
+  const made = await manyPartsBetween(c, after, upTo, SHOWN + 1);
   const { lines: work } = await once(todayView);
   const { loans } = await awaitedBack(c, today);
   return {
     since,
     waiting,
-    made: await manyPartsBetween(c, after, upTo),
+    made: made.slice(0, SHOWN),
+    moreMade: made.length > SHOWN,
     done: lines
       .slice(0, SHOWN)
       .map(({ id, words, who, happenedAt, note }) => ({ id, words, who, happenedAt, note })),

@@ -4,7 +4,7 @@ import { first } from '@/core/sure';
 import { proposals } from '@/crib/buying';
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { gaugesView } from '@/crib/devices';
-import { openJobs } from '@/crib/jobs';
+import { openJobs, sistersReady } from '@/crib/jobs';
 import { awaitedBack } from '@/crib/places';
 import { standingCards } from '@/crib/rack';
 import type { Connection } from '@/data/database';
@@ -54,6 +54,7 @@ export async function todayView(
   const byOperation = new Map(jobs.map((j) => [j.operation.id, j.operation]));
   const dayOf = (o: OperationRow) => o.starts ?? o.due;
 
+  const readySister = await sistersReady(c, once);
   for (const a of rack) {
     const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
@@ -101,24 +102,29 @@ export async function todayView(
     const due = wanted
       .flatMap((t) => t.use.judgements)
       .find((j) => j.code === 'CHANGE' && j.grade === 'question');
+    const state = lifeState(a.life.used);
+    // What is worn has nothing left, whatever its minutes say.
+    const ends = !due && !a.wear.worn && (state === 'past' || state === 'ending') ? state : null;
+    const sister = due || ends ? await readySister(wanted) : null;
+    const goOn = sister && `Go on with ${sister.tag} in place of ${a.tag}`;
+    const itIs = sister ? `; its sister is in pocket ${sister.pocket}` : '';
     if (due && !a.wear.worn)
       add({
         kind: 'life',
-        todo: `Change the cutter of ${a.tag}`,
-        why: due.words,
+        todo: goOn ?? `Change the cutter of ${a.tag}`,
+        why: `${due.words}${itIs}`,
         because: due.because,
         href,
         ...what,
       });
-    const state = lifeState(a.life.used);
-    // What is worn has nothing left, whatever its minutes say.
-    if (!due && !a.wear.worn && a.life.used !== null && (state === 'past' || state === 'ending'))
+    // Another is ready where a sister stands beside it: then nothing is to be done before it is through.
+    if (ends && a.life.used !== null && (ends === 'past' || !sister))
       add({
         kind: 'life',
-        todo: `Have another ready for ${a.tag}`,
+        todo: goOn ?? `Have another ready for ${a.tag}`,
         why:
-          state === 'past'
-            ? `past its expected life: ${Math.round(a.life.used * 100)} % used`
+          ends === 'past'
+            ? `past its expected life: ${Math.round(a.life.used * 100)} % used${itIs}`
             : `${Math.round(a.life.used * 100)} % of its expected life used`,
         because: a.life.because,
         href,

@@ -4,7 +4,7 @@ import { CUTS } from '@/core/cutting';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';
 import type { JobView, ToolLine } from '@/crib/jobs';
-import { Judgements, Row, Rows, Unknown } from '@/ui/kit/figure';
+import { GradeMark, Judgements, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
@@ -49,6 +49,24 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
           )}
         </p>
       )}
+      {job.sisters
+        .filter((s) => s.t === line.t)
+        .map((s) => (
+          <p key={s.tag}>
+            Sister{' '}
+            <Link className="fig" href={linkTo('rack', { open: s.tag })}>
+              {s.tag}
+            </Link>{' '}
+            in pocket {s.pocket}
+            {s.goodFor === null ? '' : `: good for about ${s.goodFor}`}
+            {s.use.grade !== 'good' && (
+              <>
+                {' '}
+                <GradeMark grade={s.use.grade}>{s.use.why ?? 'may not run'}</GradeMark>
+              </>
+            )}
+          </p>
+        ))}
       <Judgements list={line.use.judgements} />
       {job.program && (
         <p>

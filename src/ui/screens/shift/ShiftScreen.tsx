@@ -22,7 +22,7 @@ export function ShiftScreen({ view }: { view: ShiftView }) {
           <div className="soft">
             {since
               ? `since ${since.takenBy} took over ${since.takenAt ? moment(since.takenAt) : ''} from ${since.who}`
-              : 'nothing was handed over yet: all there is'}
+              : 'nothing was taken over yet: since the day before'}
             {waiting && '; what stands is as of now, what was made and done up to the hand-over'}
           </div>
         </div>
@@ -111,6 +111,7 @@ export function ShiftScreen({ view }: { view: ShiftView }) {
               </li>
             ))}
           </Lines>
+          {view.moreMade && <p className="soft">And more: these were logged last.</p>}
         </section>
         <section aria-label="Done">
           <h2>Done</h2>
