@@ -37,6 +37,7 @@ export { READ_QUERY, readOptionsOf } from './readOptions';
 export { readProgramFile, readProgramText, renumberText } from './tasks';
 export { jobLines, openJobs, plannedLine } from './jobLines';
 export { sistersReady } from './sisters';
+export type { SisterLine } from './sisters';
 export type { JobLine, PlannedLine, ToolLine } from './jobLines';
 // What can be reckoned
 export { JOBS_COMPUTATIONS } from './computations';

@@ -1,4 +1,3 @@
-import { lifeState } from '@/core/life';
 import { linkTo, linkToRun, pathOf } from '@/core/links';
 import { first } from '@/core/sure';
 import { proposals } from '@/crib/buying';
@@ -12,6 +11,7 @@ import { manyOpenUseSums, type OperationRow } from '@/data/jobs';
 import { manyToGrade } from '@/data/stock';
 import { manyWorkWords } from '@/data/today';
 import { brokenLines } from '../brokenLines';
+import { endingLines } from '../endingLines';
 import { holderLines } from '../holderLines';
 import { inDoubt, wornWords } from '../inDoubt';
 import { inOrder, keyOf, mayWait, type WorkKind, type WorkLine, withWords } from '../worklist';
@@ -99,37 +99,7 @@ export async function todayView(
         href,
         ...what,
       });
-    const due = wanted
-      .flatMap((t) => t.use.judgements)
-      .find((j) => j.code === 'CHANGE' && j.grade === 'question');
-    const state = lifeState(a.life.used);
-    // What is worn has nothing left, whatever its minutes say.
-    const ends = !due && !a.wear.worn && (state === 'past' || state === 'ending') ? state : null;
-    const sister = due || ends ? await readySister(wanted) : null;
-    const goOn = sister && `Go on with ${sister.tag} in place of ${a.tag}`;
-    const itIs = sister ? `; its sister is in pocket ${sister.pocket}` : '';
-    if (due && !a.wear.worn)
-      add({
-        kind: 'life',
-        todo: goOn ?? `Change the cutter of ${a.tag}`,
-        why: `${due.words}${itIs}`,
-        because: due.because,
-        href,
-        ...what,
-      });
-    // Another is ready where a sister stands beside it: then nothing is to be done before it is through.
-    if (ends && a.life.used !== null && (ends === 'past' || !sister))
-      add({
-        kind: 'life',
-        todo: goOn ?? `Have another ready for ${a.tag}`,
-        why:
-          ends === 'past'
-            ? `past its expected life: ${Math.round(a.life.used * 100)} % used${itIs}`
-            : `${Math.round(a.life.used * 100)} % of its expected life used`,
-        because: a.life.because,
-        href,
-        ...what,
-      });
+    for (const line of await endingLines(a, wanted, readySister)) add({ ...line, href, ...what });
     if (a.wear.worn)
       add({
         kind: 'wear',
