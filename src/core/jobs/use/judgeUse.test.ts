@@ -173,6 +173,12 @@ const CASES: [code: string, what: string, over: Over, grade: Grade | null][] = [
   ],
   [
     'D_T',
+    'the same, and its diameter was never measured',
+    { on: { diameterMeasured: false, pocket: { pocket: 5, h: 7, d: 27, takes: 'its own' } } },
+    'question',
+  ],
+  [
+    'D_T',
     'its D by its pocket, where that is taken',
     { on: { pocket: { pocket: 5, h: 7, d: 27, takes: 'its own' } } },
     'good',

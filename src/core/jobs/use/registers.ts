@@ -7,7 +7,7 @@ import type { Use, UseState } from './facts';
 export const judgeRegisters = (use: Pick<Use, 'asks' | 'machine'>, state: UseState | null): Judgement[] =>
   [
     elsewhere('H', use, state) ?? length(use, state),
-    elsewhere('D', use, state) ?? diameter(use, state),
+    diameter(use, state),
     state && measured(use, state),
     state && runout(state),
     state && entered(use, state),
@@ -96,9 +96,10 @@ function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>, state: UseStat
 
 /** Every D it calls; where one is called there must be a diameter to enter. */
 function diameter(
-  { asks, machine }: Pick<Use, 'asks' | 'machine'>,
+  use: Pick<Use, 'asks' | 'machine'>,
   state: UseState | null,
 ): Judgement | null {
+  const { asks, machine } = use;
   const called = asks.d.filter((n) => n !== 0);
   if (!called.length) return null;
   const values: [string, string, string][] = [
@@ -107,7 +108,9 @@ function diameter(
   ];
   const why = 'Compensation offsets the path by this register: another one cuts another size.';
   const own = state?.pocket?.d ?? asks.t;
-  const foreign = called.filter((n) => n !== own);
+  const another = elsewhere('D', use, state);
+  if (another && another.grade !== 'good') return another;
+  const foreign = another ? [] : called.filter((n) => n !== own);
   if (foreign.length && machine.hEqualsT)
     return say(
       'D_T',
@@ -124,6 +127,7 @@ function diameter(
       why,
       values,
     );
+  if (another) return another;
   return say('D_T', 'good', `${called.map((n) => `D${n}`).join(', ')} with T${asks.t}`, why, values);
 }
 

@@ -2,7 +2,7 @@ import { group } from 'd3';
 import type { Range, Recipe } from '@/core/cutting';
 import { removalOf } from '@/core/cutting';
 import { costOfWay, type KindOfLives, type Likely, livesByKind } from '@/core/life';
-import { type CribItem, factNumber } from '@/crib/catalogue';
+import type { CribItem } from '@/crib/catalogue';
 import { recipeOf } from '@/crib/cutting';
 import { type EdgeCost, edgeRate, type EdgeRate, lifeTime } from '@/crib/lives';
 import { manyRecipesById } from '@/data/cutting';
@@ -61,11 +61,12 @@ export async function livesByRecipe(
       };
     }),
   );
-  const cutter = { DC: factNumber(item, 'DC'), teeth: factNumber(item, 'NOF') };
+  // A body's teeth are its seats: the shape knows them as it knows those of a solid one.
+  const cutter = item.cutter && { DC: item.cutter.DC, teeth: item.cutter.NOF };
   const of = kinds.flatMap((kind): RecipeKind[] => {
     const recipe = byCode.get(kind.by);
     if (!recipe) return [];
-    const removal = cutter.DC === null ? null : removalOf(recipe, { ...cutter, DC: cutter.DC });
+    const removal = cutter && removalOf(recipe, cutter);
     const minute = said && edge.cents !== null ? { ...said, edgeCents: edge.cents } : null;
     return [{ ...kind, recipe, removal, litre: litreOf(kind.mean, removal, minute) }];
   });
