@@ -48,6 +48,16 @@ test('a T is changed at its count, its machine goes on to the sister in its pock
   await expect(page.getByText(`Sister ${second} in pocket 4, H17 D17: good for about 5`)).toBeVisible();
   await expect(page.getByText('With its sister good for about 10')).toBeVisible();
   await fitsWidth(page);
+  // She has registers of her own: whose the machine takes is asked until its magazine says so.
+  const asked = page.getByText('Its length is in H17, the program calls H7: does SIST-1 take its own');
+  await expect(asked).toBeVisible();
+  await page.goto('/pockets?machine=SIST-1&do=magazine');
+  await page.getByLabel('H and D after a change to a sister').selectOption('its own');
+  await page.getByRole('button', { name: 'State it' }).click();
+  await expect(said(page)).toContainText('magazine of SIST-1 stated');
+  await page.goto(`/run/${String(operation)}`);
+  await expect(page.getByText(`Sister ${second} in pocket 4`)).toBeVisible();
+  await expect(asked).toHaveCount(0);
   // Eight were made: five are the first one's, the others its sister's.
   await page.getByRole('textbox', { name: 'Parts made' }).fill('8');
   await expect(page.getByText(/T7 is at its count after 5 of these 8/)).toBeVisible();

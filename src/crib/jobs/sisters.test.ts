@@ -1,5 +1,5 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
-import { rackView } from '@/crib/rack';
+import { assemblyView, rackView } from '@/crib/rack';
 import { todayView } from '@/crib/today';
 import { jobView } from './views/jobView';
 import { runView } from './views/runView';
@@ -46,6 +46,10 @@ it('another edge of it in a pocket under the same T is one, judged for that T', 
   expect((await run()).sisters).toMatchObject([
     { t: 7, tag: second, pocket: 5, h: 27, d: 27, goodFor: 40, use: { grade: expect.any(String) } },
   ]);
+  // Its tag says whose it is, and so does the other's.
+  const tag = async (of: string) => (await assemblyView(crib.db, of, 'UTC'))!.loaded;
+  expect(await tag(second)).toEqual({ machine: 'M2', pocket: 5, t: 7, sisters: [first] });
+  expect(await tag(first)).toMatchObject({ sisters: [second] });
   // As it would be judged if the T were tied to it.
   const { use } = (await run()).sisters[0]!;
   await crib.do('tieTool', { operation, t: 7, tag: second });

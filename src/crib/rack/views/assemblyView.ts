@@ -16,7 +16,7 @@ import {
   manyEdgePictures,
   manyWaysOf,
 } from '@/data/life';
-import { maybeLoadOf } from '@/data/pockets';
+import { manyLoads, maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines, manyMaterials } from '@/data/shop';
@@ -45,8 +45,8 @@ export interface AssemblyView extends AssemblyCard {
   grades: string[];
   /** Inserts in a body, and the numbers of the seats that hold one; null: none, or it is no body. */
   inserts: (Pick<Mounted, 'item' | 'quantity' | 'edgesLeft' | 'seats'> & { numbers: number[] }) | null;
-  /** Where it is loaded now; null: in no machine. */
-  loaded: { machine: string; pocket: number; t: number } | null;
+  /** Where it is loaded now, with the others under its T there; null: in no machine. */
+  loaded: { machine: string; pocket: number; t: number; sisters: string[] } | null;
   /** The sheet it was built from, and the version that stands now; null: from none. */
   builtFrom: { code: string; version: number; now: number | null } | null;
 }
@@ -83,7 +83,12 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
       seats: mounted.seats,
       numbers: await manyGoodSeats(c, row.pieceId),
     },
-    loaded: load && { machine: load.machine, pocket: load.pocket, t: load.t },
+    loaded: load && {
+      ...{ machine: load.machine, pocket: load.pocket, t: load.t },
+      sisters: (await manyLoads(c, load.machineId)).flatMap((l) =>
+        l.t === load.t && l.assemblyId !== row.id ? [l.tag] : [],
+      ),
+    },
     builtFrom: from && {
       code: from.code,
       version: from.version,

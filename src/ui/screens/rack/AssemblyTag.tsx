@@ -44,7 +44,13 @@ export function AssemblyTag({
   const done = () => history.replaceState(null, '', query.href({ do: null }));
   return (
     <Tag
-      over={card.ties.length ? 'An assembly' : 'An assembly, tied to no job'}
+      over={
+        card.ties.length
+          ? 'An assembly'
+          : card.loaded?.sisters.length
+            ? 'A sister tool'
+            : 'An assembly, tied to no job'
+      }
       number={card.tag}
       words={`${card.cutter.words}, in ${card.holder.words}`}
       closeHref={close}
@@ -153,6 +159,7 @@ export function AssemblyTag({
               {card.loaded.machine}, pocket {card.loaded.pocket}
             </Link>
             , as T{card.loaded.t}
+            {card.loaded.sisters.length > 0 && `, a sister of ${card.loaded.sisters.join(', ')}`}
           </>
         ) : (
           card.registers.length > 0 && (
