@@ -95,10 +95,7 @@ function length({ asks, machine }: Pick<Use, 'asks' | 'machine'>, state: UseStat
 }
 
 /** Every D it calls; where one is called there must be a diameter to enter. */
-function diameter(
-  use: Pick<Use, 'asks' | 'machine'>,
-  state: UseState | null,
-): Judgement | null {
+function diameter(use: Pick<Use, 'asks' | 'machine'>, state: UseState | null): Judgement | null {
   const { asks, machine } = use;
   const called = asks.d.filter((n) => n !== 0);
   if (!called.length) return null;
