@@ -22,7 +22,7 @@ export interface KindOfLives {
   p: number | null;
   /** How many times as long it lasts as the others, where that is told or there are but two; else null. */
   times: LivesCompared['times'];
-  /** How many more failures of it and of the others would tell; 0: they are told apart; null: cannot say, or more than anybody waits for. */
+  /** How many more failures of each side would tell; 0: they are told apart; null: cannot say, or more than anybody waits for. */
   moreFailures: number | null;
 }
 
@@ -39,8 +39,8 @@ const MOST_KINDS = 8;
 
 /**
  * Lives of one cutter in one material by what they are told apart by, each kind beside all others by the log-rank test of
- * `compareLives`; of two it is that comparison. Those with the most lives are taken, MOST_KINDS of them. The chances of more than two are raised by Holm's steps; of two there is but
- * one question. Sources: as for `compareLives` and `holm`.
+ * `compareLives`; of two it is that comparison. Those with the most lives are taken, MOST_KINDS of them. The chances of more
+ * than two are raised by Holm's steps; of two there is but one question. Sources: as for `compareLives` and `holm`.
  * Throws RangeError on a negative or non-finite time. Example: of lives by one recipe alone nothing is said.
  */
 export function livesByKind(all: readonly LifeBy[]): LivesByKind {

@@ -31,7 +31,7 @@ export interface AssemblyView extends AssemblyCard {
   registers: MachineRegisters[];
   /** Pictures of its edge, the latest twelve, by the minutes it had cut by then, the fewest first. */
   pictures: { entryId: number; shows: string; happenedAt: Date; minutes: number }[];
-  /** What its edge has cut on each T, the latest twelve, with its chips at most (null: not known), and what its family counts a life in. */
+  /** What its edge has cut on each T, the latest twelve, chips at most (null: not known), and what its family counts a life in. */
   cut: {
     measure: Measure;
     on: (CutSumRow & { chipsMm3: number | null })[];
