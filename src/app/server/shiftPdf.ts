@@ -14,7 +14,7 @@ export function shiftPdf(shift: ShiftView, printed: Date, zone: string): Promise
     'words',
     since
       ? `since ${since.takenBy} took over from ${since.who} on ${localDay(since.takenAt ?? since.happenedAt, zone)}`
-      : 'nothing was handed over before',
+      : 'nothing was taken over before: since the day before',
     { x: PAGE.edge, y: PAGE.edge + 10, wide: INSIDE, size: 3.8 },
   );
   let y = PAGE.edge + 17;
@@ -43,12 +43,10 @@ export function shiftPdf(shift: ShiftView, printed: Date, zone: string): Promise
     y,
     shift.lent.map((l) => [`${l.what} to ${l.person}`, l.due === null ? '' : `back by ${l.due}`]),
   );
-  y = heap(
-    doc,
-    'Made',
-    y,
-    shift.made.map((m) => [`${m.parts} of ${m.job} ${m.part}, ${m.machine}`, '']),
-  );
+  y = heap(doc, 'Made', y, [
+    ...shift.made.map((m): [string, string] => [`${m.parts} of ${m.job} ${m.part}, ${m.machine}`, '']),
+    ...(shift.moreMade ? [['And more: these were logged last.', ''] satisfies [string, string]] : []),
+  ]);
   y = heap(
     doc,
     'Done',

@@ -111,5 +111,13 @@ it('where nobody ever took over, it says what was done since the day before, and
   expect(view).toMatchObject({ since: null, moreMade: false, more: false });
   expect(view.made.map((m) => m.parts)).toEqual([3]);
   expect(view.done.map((d) => d.words).join()).not.toMatch(/J-1 added/);
+  // Handed over and left lying over some days, it says what it said.
+  await alone.do('handOver', {});
+  alone.at('2027-01-12T09:00:00Z');
+  expect(await shiftView(alone.db, '2027-01-12', VERBS)).toMatchObject({
+    since: null,
+    waiting: { who: 'IK' },
+  });
+  expect(await made('2027-01-12')).toEqual([3]);
   await alone.db.close();
 });

@@ -62,8 +62,9 @@ export async function shiftView(
   const [latest] = overs;
   const waiting = latest && latest.takenBy === null ? latest : null;
   const since = overs.find((h) => h.takenBy !== null) ?? null;
-  // Where nobody ever took over, nobody asks what was made in all the years.
-  const after = since?.entryId ?? (await lastEntryBefore(c, new Date(`${addDays(today, -1)}T00:00:00Z`)));
+  // Where nobody ever took over, nobody asks what was made in all the years; what waits since days is of the days it was written in.
+  const day = waiting ? waiting.happenedAt.toISOString().slice(0, 10) : today;
+  const after = since?.entryId ?? (await lastEntryBefore(c, new Date(`${addDays(day, -1)}T00:00:00Z`)));
   const upTo = waiting?.entryId ?? (await lastEntry(c));
   // One page of the ledger is looked through; a shift seldom writes more, and what is below it is said to be there.
   const page = await historyView(c, verbs, PAGE, upTo + 1);
