@@ -1,10 +1,8 @@
 'use client';
-import { linkTo } from '@/core/links';
 import type { RunView } from '@/crib/jobs';
-import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
-import { Link } from '@/ui/kit/link';
 import { Acts, Notice } from '@/ui/kit/page';
+import { SisterWords } from './SisterWords';
 
 type Sister = RunView['sisters'][number];
 
@@ -42,17 +40,7 @@ export function Sisters({
       )}
       {sisters.map((s) => (
         <div key={s.tag}>
-          <div className="small">
-            Sister{' '}
-            <Link className="fig" href={linkTo('rack', { open: s.tag })}>
-              {s.tag}
-            </Link>{' '}
-            in pocket {s.pocket}
-            {s.h === null ? '' : `, H${s.h}`}
-            {s.d === null ? '' : ` D${s.d}`}
-            {s.goodFor === null ? '' : `: good for about ${s.goodFor}`}
-          </div>
-          {s.use.grade !== 'good' && <GradeMark grade={s.use.grade}>{s.use.why ?? 'may not run'}</GradeMark>}
+          <SisterWords of={s} />
           <Acts style={{ marginTop: 0 }}>
             <SendButton
               variant={due && s.use.grade !== 'stop' ? 'contained' : 'outlined'}

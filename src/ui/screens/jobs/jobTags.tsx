@@ -4,11 +4,12 @@ import { CUTS } from '@/core/cutting';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';
 import type { JobView, ToolLine } from '@/crib/jobs';
-import { GradeMark, Judgements, Row, Rows, Unknown } from '@/ui/kit/figure';
+import { Judgements, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { VerbForm } from '@/ui/kit/form';
 import { Tag } from '@/ui/kit/tag';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths } from '@/ui/shell';
+import { SisterWords } from './SisterWords';
 
 /** One T of a job: what the program asks of it, its checks, the assembly tied to it. */
 export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
@@ -52,20 +53,7 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
       {job.sisters
         .filter((s) => s.t === line.t)
         .map((s) => (
-          <p key={s.tag}>
-            Sister{' '}
-            <Link className="fig" href={linkTo('rack', { open: s.tag })}>
-              {s.tag}
-            </Link>{' '}
-            in pocket {s.pocket}
-            {s.goodFor === null ? '' : `: good for about ${s.goodFor}`}
-            {s.use.grade !== 'good' && (
-              <>
-                {' '}
-                <GradeMark grade={s.use.grade}>{s.use.why ?? 'may not run'}</GradeMark>
-              </>
-            )}
-          </p>
+          <SisterWords key={s.tag} of={s} />
         ))}
       <Judgements list={line.use.judgements} />
       {job.program && (
