@@ -2,8 +2,10 @@ import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import {
   assumedWeight,
   fitWeibull,
+  livesAtSpeed,
   type LifeTime,
   nextLife,
+  usualExponent,
   type Weibull,
   weibullMean,
 } from '../src/core/life';
@@ -58,6 +60,37 @@ function covered(d: Draw, takenOut: boolean, assumedOff: number | null): number 
     }
   }
   return held / asked;
+}
+
+/**
+ * How often the interval for the first life at another speed holds it, by lives taken there with the usual exponent, and by them
+ * as they are; the exponent of a cutter is off the usual by a spread.
+ */
+function coveredElsewhere(d: Draw, faster: number, off: number): { taken: number; asTheyAre: number } {
+  const usual = usualExponent('carbide');
+  if (!usual) throw new Error('no usual exponent');
+  let [taken, asTheyAre, asked] = [0, 0, 0];
+  for (let shop = 0; shop < SHOPS; shop += 1) {
+    const cutter = cutterOf(d);
+    const lives = livesOf(d, cutter, 5 + Math.floor(20 * d.even()), true);
+    const n = usual.n * Math.exp(off * d.normal());
+    const slower = { ...cutter, scale: cutter.scale * faster ** (1 / n) };
+    const there = livesAtSpeed(
+      lives.map((life) => ({ speed: faster, parts: null, life })),
+      1,
+      usual,
+      String,
+    );
+    const [by, plain] = [nextLife(there.lives, there.taken), nextLife(lives, null)];
+    if (!by || !plain) continue;
+    for (let i = 0; i < 10; i += 1) {
+      const came = d.life(slower);
+      asked += 1;
+      if (came >= by.from && came <= by.to) taken += 1;
+      if (came >= plain.from && came <= plain.to) asTheyAre += 1;
+    }
+  }
+  return { taken: taken / asked, asTheyAre: asTheyAre / asked };
 }
 
 /** Mean error of the mean life at three lives, with what was assumed and without; the weight is learnt from twelve other cutters. */
@@ -152,6 +185,14 @@ export async function benchLife(say: (name: string, ratio: number, note: string)
       `error of the mean at 3 lives with assumed lives off by ${100 * off} %, against without`,
       e.with / e.without,
       `at most 0.5 where they are good; ${(100 * e.without).toFixed(1)} % without; counts as ${e.weight.toFixed(1)} lives`,
+    );
+  }
+  for (const faster of [1.1, 1.25, 1.45]) {
+    const held = coveredElsewhere(drawn(31), faster, 0.15);
+    say(
+      `90 % interval for the first life at another speed holds it: lives cut ${faster} times as fast, n off by 15 %`,
+      100 * held.taken,
+      `${(100 * held.asTheyAre).toFixed(0)} by the lives as they are`,
     );
   }
   const { ratio, passes } = await fitsInWorker();

@@ -99,8 +99,9 @@ export async function yearsOfWork(
       select g, g, '40 taper', 490, '490', 'datum', 'radius', 'mm', true, 10000, 6000, 20000, 5 from generate_series(1, 4) g;
     insert into place (code, name, kind, entry_id) values ('GRIND', 'Grinder', 'regrind', 1), ('USED', 'Used drawer', 'drawer', 1);
     insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
-      select i.entry_id, i.id, 'CCMS', '40 taper', 'words', null, 'maker' from item i where i.kind = 'holder';
-    insert into fact_now select item_id, symbol, entry_id, text, unit, value, origin from fact where symbol = 'CCMS';
+      select i.entry_id, i.id, 'CCMS', '40 taper', 'words', null, 'maker' from item i where i.kind = 'holder'
+      union all select i.entry_id, i.id, 'SUBSTRATE', 'carbide', 'words', null::float8, 'maker' from item i where i.kind = 'cutter';
+    insert into fact_now select item_id, symbol, entry_id, text, unit, value, origin from fact where symbol in ('CCMS', 'SUBSTRATE');
     insert into supply (entry_id, item_id, supplier_id, order_code, price_cents, pack, minimum)
       select i.entry_id, i.id, 1, 'N-' || i.id, 3000 + i.id, 2, 1 from item i where i.kind = 'cutter';
     insert into assumed_life (entry_id, item_id, material_id, minutes, origin) select i.entry_id, i.id, null, 60, 'guess' from item i where i.kind = 'cutter';
@@ -158,8 +159,8 @@ export async function yearsOfWork(
   S(`insert into parts_log (entry_id, operation_id, program_id, parts)
      select ${logged} + g - 1, o, ${programs} + o - 1, 8 from generate_series(1, ${n('logs')}) g
      cross join lateral (select case when g > ${n('logs') - openLogs} then ${operations} + 1 + g % ${open} else 1 + ((g - 1)::bigint * ${operations} / ${n('logs') - openLogs})::int end as o) x`);
-  S(`insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound)
-     select l.entry_id, l.id, x.t, a.edge_set_id, 0.2 + (l.id % 7) * 0.1, false from parts_log l join tie x on x.operation_id = l.operation_id join assembly a on a.id = x.assembly_id`);
+  S(`insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound, rpm)
+     select l.entry_id, l.id, x.t, a.edge_set_id, 0.2 + (l.id % 7) * 0.1, false, 2000 + 300 * (l.operation_id / 400 % 3) from parts_log l join tie x on x.operation_id = l.operation_id join assembly a on a.id = x.assembly_id`);
   S(`insert into purchase (id, entry_id, number, item_id, supplier_id, quantity, promised, because)
      select g, ${ordered} + g - 1, 'O-' || lpad(g::text, 5, '0'), 5 + 5 * (g % 15), 1, 4, '2027-02-01', '{"words":"x","values":[]}' from generate_series(1, ${n('orders') + 6}) g`);
   S("select setval('purchase_id_seq', (select max(id) from purchase))");

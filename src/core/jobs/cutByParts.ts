@@ -1,4 +1,4 @@
-import type { ToolReport } from '../programs';
+import { oneSpeed, type ToolReport } from '../programs';
 
 /** What a T cuts in some parts. */
 export interface CutByParts {
@@ -8,8 +8,13 @@ export interface CutByParts {
   holes: number | null;
   /** The way it feeds, mm; null: it was not understood whole. */
   cutMm: number | null;
+  /** The one speed it cuts at, rev/min; null: it cuts at several, or its program does not tell. */
+  rpm: number | null;
 }
-type Cutting = Pick<ToolReport, 'cutting_s' | 'cutting_mm' | 'holes' | 'plunges' | 'lower_bound'>;
+type Cutting = Pick<
+  ToolReport,
+  'cutting_s' | 'cutting_mm' | 'holes' | 'plunges' | 'lower_bound' | 'in_force'
+>;
 
 /**
  * What a T cuts in some parts, by its program. A cycle that was not understood may drill: its holes are unknown, never 0.
@@ -19,4 +24,9 @@ export const cutByParts = (tool: Cutting, parts: number): CutByParts => ({
   minutes: (parts * tool.cutting_s) / 60,
   holes: !tool.lower_bound && (tool.holes > 0 || !tool.plunges) ? parts * tool.holes : null,
   cutMm: tool.lower_bound ? null : parts * tool.cutting_mm,
+  rpm: speedOf(tool),
 });
+
+/** The one speed a T cuts at, rev/min; null: it cuts at several, or its program was not understood whole. */
+export const speedOf = (tool: Pick<ToolReport, 'lower_bound' | 'in_force'>): number | null =>
+  tool.lower_bound ? null : oneSpeed(tool.in_force);

@@ -23,7 +23,7 @@ export type { CycleMinutes, MachineTimes } from './cycleMinutes';
 export { CYCLE_ASKED, CYCLE_RUNS, cycleFactor } from './cycleFactor';
 export type { CycleFactor, CycleRun } from './cycleFactor';
 // What does a T cut in so many parts?
-export { cutByParts } from './cutByParts';
+export { cutByParts, speedOf } from './cutByParts';
 export type { CutByParts } from './cutByParts';
 // Can so many have been made?
 export { questionParts } from './questionParts';

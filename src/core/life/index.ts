@@ -31,7 +31,7 @@ export type { Ages, LivesSurveyed } from './survival/surveyLives';
 // Whether two last alike
 export { logRank, stratifiedLogRank } from './compare/logRank';
 export type { LogRank } from './compare/logRank';
-export { cheapestAt, livesBySpeed } from './compare/bySpeed';
+export { cheapestAt, livesBySpeed, speedGroups } from './compare/bySpeed';
 export type { CheapestSpeed, LifeAtSpeed, LivesBySpeed, SpeedGroup, SpeedLaw } from './compare/bySpeed';
 export { keptApart } from './compare/keptApart';
 export { livesByKind } from './compare/livesByKind';
@@ -62,6 +62,8 @@ export { landInPicture, LEAST_DOTS } from './wear/landInPicture';
 export type { Dot, LandInPicture } from './wear/landInPicture';
 // What to expect of the next one, and of this one
 export { consumption, expectLife, assumedCounts } from './expect/expectLife';
+export { assumedTogether, isElsewhere, livesAtSpeed, usualExponent } from './expect/atSpeed';
+export type { Exponent, LifeBySpeeds } from './expect/atSpeed';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
 export { assumedFromLike } from './expect/likeMaterials';
 export type { LivesElsewhere } from './expect/likeMaterials';

@@ -1,5 +1,6 @@
 // Reading an NC program
 export { readProgram } from './readProgram';
+export { oneSpeed } from './oneSpeed';
 export { COMPARED, compareTools } from './compare';
 export type { Change, Compared, ToolChange } from './compare';
 export { type ReadAs, readAs, readOtherwise } from './readAs';

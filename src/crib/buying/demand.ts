@@ -1,5 +1,6 @@
 import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
+import { speedOf } from '@/core/jobs';
 import { cornerLimit, isWorn, NOT_READ, strictestHere, wearLimit, type WornHere } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
 import { type CribItem, edgesOf, loadItems } from '@/crib/catalogue';
@@ -20,6 +21,8 @@ export interface Booked {
   /** The number of the job that books it. */
   job: string;
   materialId: number;
+  /** The one speed it cuts at, rev/min; null: several, or not known. */
+  rpm: number | null;
   /** Parts after which its cutter is changed; null: when a sign shows. */
   changedAfter: number | null;
 }
@@ -116,6 +119,7 @@ export function demandOf(
         cutterItemId: tied.cutterItemId,
         materialId: o.materialId,
         job: o.job,
+        rpm: speedOf(tool),
         changedAfter: change?.parts ?? null,
         use: {
           job: `${o.job} T${tool.t}`,

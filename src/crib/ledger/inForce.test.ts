@@ -1,5 +1,6 @@
 import { isFitted, whyApart, type Ending } from '@/core/life';
 import { measurementCounts } from '@/core/measuring';
+import { oneSpeed } from '@/core/programs';
 import { IN_FORCE } from '@/data/keeping';
 import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '../testing';
 
@@ -65,7 +66,8 @@ it('after random acts and counter-entries everything in force is what the ledger
     program: async () =>
       crib.do('storeProgram', {
         operation: Number(pick(await operations())),
-        text: oneToolProgram(7, upTo(4)),
+        // Speeds that are one, and one that is another.
+        text: oneToolProgram(7, upTo(4)).replace('S3000', `S${pick([3000, 3100, 4500])}`),
       }),
     figures: async () =>
       crib.do('stateOperation', { operation: Number(pick(await operations())), highestBeside: upTo(9) }),
@@ -310,6 +312,20 @@ it('the database fits a life, and shows it apart, as the core does', async () =>
   for (const r of rows) expect({ ...r, fitted: isFitted(r), apart: whyApart(r) !== null }).toEqual({ ...r });
 });
 
+it('the database takes a life for one speed as the core does', async () => {
+  const cut = await crib.db.query<{ edge: number; s: number | null; minutes: number }>(
+    'select edge_set_id as edge, rpm as s, minutes from cut_of(array(select id from edge_set))',
+  );
+  const of = (edge: number) =>
+    cut.filter((x) => x.edge === edge).map(({ s, minutes }) => ({ s, cutting_s: minutes }));
+  const lives = await crib.db.query<{ edge: number; rpm: number | null }>(
+    'select edge_set_id as edge, rpm from life_now',
+  );
+  for (const { edge, rpm } of lives) expect([edge, rpm]).toEqual([edge, oneSpeed(of(edge))]);
+  // Both kinds come up.
+  expect(new Set(lives.map((l) => l.rpm)).size).toBeGreaterThan(2);
+});
+
 it('nobody writes what is derived', async () => {
   // Some of each: a thing named anew, and minutes that belong to no cutter.
   await crib.do('changeSetUp', { what: 'material', code: 'C45', name: 'Steel' });
@@ -328,6 +344,7 @@ it('nobody writes what is derived', async () => {
     'tie_now',
     'operation_now',
     'edge_use',
+    'edge_speed',
     'life_now',
     'life_line',
     'use_open',

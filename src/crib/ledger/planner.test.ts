@@ -42,6 +42,7 @@ const KEPT = [
   'tie_now',
   'operation_now',
   'edge_use',
+  'edge_speed',
   'life_now',
   'life_line',
   'purchase_now',

@@ -90,12 +90,12 @@ it('another material is another life, with an assumption of its own or the gener
   const [item] = await crib.db.query<{ id: number }>("select id from item where code = 'EM10'");
   const book = async () => loadLifeBook(crib.db, [item!.id]);
   const [al] = await crib.db.query<{ id: number }>("select id from material where code = 'AL'");
-  expect((await book()).expectation(item!.id, al!.id)).toMatchObject({ minutes: 40, basis: 'assumed' });
+  expect((await book()).expectation(item!.id, al!.id, null)).toMatchObject({ minutes: 40, basis: 'assumed' });
   await crib.do('stateFacts', {
     item: 'EM10',
     assumedLife: { minutes: 200, origin: 'maker', material: 'AL' },
   });
-  expect((await book()).expectation(item!.id, al!.id)).toMatchObject({
+  expect((await book()).expectation(item!.id, al!.id, null)).toMatchObject({
     minutes: 200,
     because: { words: expect.stringContaining("maker's figure") },
   });
@@ -280,7 +280,7 @@ it('of a material in which nobody knows it, its lives in others of the group are
   const { id: item } = (await crib.db.query<{ id: number }>(`select id from item where code = 'EM-Z'`))[0]!;
   const in_ = async (code: string) => {
     const book = await loadLifeBook(crib.db, [item]);
-    return book.expectation(item, rows.find((r) => r.code === code)!.id);
+    return book.expectation(item, rows.find((r) => r.code === code)!.id, null);
   };
   expect(await in_('C35')).toBeNull();
   for (const parts of [30, 40, 50]) await live({ C45: parts }, 'worn', { item: 'EM-Z', place: 'S1' });
@@ -320,7 +320,7 @@ it('of a cutter without lives those of what it is linked with tell, then those o
     (await crib.db.query<{ id: number }>(`select id from ${table} where code = $1`, [code]))[0]!.id;
   const said = async (code: string) => {
     const item = await idOf('item', code);
-    return (await loadLifeBook(crib.db, [item])).expectation(item, await idOf('material', 'TI'));
+    return (await loadLifeBook(crib.db, [item])).expectation(item, await idOf('material', 'TI'), null);
   };
   expect(await said('BA9')).toBeNull();
   for (const item of ['BA10', 'BA12']) await crib.do('receiveStock', { item, place: 'S1', quantity: 6 });

@@ -8,8 +8,12 @@ import {
   type AssumedLife,
   assumedWeight,
   isLike,
+  livesAtSpeed,
   meanReached,
+  type LifeTime,
   type OtherLives,
+  speedGroups,
+  usualExponent,
   type Weight,
 } from '@/core/life';
 import type { ReadAll } from '@/crib/door';
@@ -24,10 +28,10 @@ import {
 import type { Connection } from '@/data/database';
 import { type LifeTimesRow, manyLifeLines, manyLifeTimes } from '@/data/life';
 import { manyMaterials, type MaterialRow } from '@/data/shop';
-import { lifeTimes } from './lifeTimes';
+import { lifeTimes, livesWithSpeed } from './lifeTimes';
 
 /** Where an assumed life comes from: who stated it, or whose lives it is taken from. */
-type AssumedFrom = Origin | 'like materials' | 'linked cutters' | 'its family';
+type AssumedFrom = Origin | 'another speed' | 'like materials' | 'linked cutters' | 'its family';
 /** As how many lives an assumed life of each origin counts here, and how many cutters said so. */
 export type AssumedWeights = ReadonlyMap<AssumedFrom, Weight>;
 
@@ -134,7 +138,7 @@ export async function readOtherLives(
   own: readonly LifeTimesRow[],
   { best }: KnownHere,
   materials: readonly MaterialRow[],
-): Promise<FromOtherLives> {
+): Promise<{ others: FromOtherLives; substrateOf(itemId: number): string | null }> {
   const links = await manyLinks(c, itemIds);
   const read = new Set(own.map((l) => l.itemId));
   const linkedIds = [...new Set(links.flatMap((l) => [l.itemId, l.earlierItemId]))].filter(
@@ -144,7 +148,11 @@ export async function readOtherLives(
   const known = new Set([...read, ...linkedIds]);
   const lines = [...own, ...linked, ...best.filter((l) => !known.has(l.itemId))];
   const kinds = await manyCutterKinds(c, [...new Set([...itemIds, ...lines.map((l) => l.itemId)])]);
-  return otherLives(lines, materials, kinds, links);
+  const substrates = new Map(kinds.map((k) => [k.itemId, k.substrate]));
+  return {
+    others: otherLives(lines, materials, kinds, links),
+    substrateOf: (itemId) => substrates.get(itemId) ?? null,
+  };
 }
 
 /**
@@ -156,21 +164,18 @@ export async function readKnownHere(c: Connection): Promise<KnownHere> {
   const best = await manyLifeLines(c, null, DEFAULTS.livesReckoned, LINES_ASKED);
   const ids = [...new Set(best.map((l) => l.itemId))];
   const first = group(await manyFirstAssumedLives(c, ids), (a) => a.itemId);
-  const others = otherLives(
-    best,
-    await manyMaterials(c),
-    await manyCutterKinds(c, ids),
-    await manyLinks(c, ids),
-  );
+  const kinds = await manyCutterKinds(c, ids);
+  const others = otherLives(best, await manyMaterials(c), kinds, await manyLinks(c, ids));
+  const substrates = new Map(kinds.map((k) => [k.itemId, k.substrate]));
   const told = new Map<AssumedFrom, AssumedAgainstSeen[]>();
   for (const line of best) {
     const assumed = assumedIn(first.get(line.itemId) ?? [], line.materialId);
-    const lives = lifeTimes(line);
-    const failures = lives.filter((l) => l.failed).length;
-    const seen = meanReached(lives);
-    if (!seen || failures < DEFAULTS.failuresForSpread) continue;
-    const tell = (from: AssumedFrom, minutes: number) =>
-      told.set(from, [...(told.get(from) ?? []), { assumed: minutes, seen: seen.minutes, failures }]);
+    const seen = seenOf(lifeTimes(line));
+    if (!seen) continue;
+    const tell = (from: AssumedFrom, minutes: number, came = seen) =>
+      told.set(from, [...(told.get(from) ?? []), { assumed: minutes, ...came }]);
+    for (const { minutes, came } of takenToSpeeds(line, substrates.get(line.itemId) ?? null))
+      tell('another speed', minutes, came);
     if (assumed) tell(assumed.origin, assumed.minutes);
     for (const [from, of] of others) {
       const taken = of(line.itemId, line.materialId);
@@ -186,6 +191,30 @@ export async function readKnownHere(c: Connection): Promise<KnownHere> {
       ]),
     ),
   };
+}
+
+/** What lives came to, where enough of them failed to say so. */
+function seenOf(lives: readonly LifeTime[]): { seen: number; failures: number } | null {
+  const failures = lives.filter((l) => l.failed).length;
+  const mean = failures < DEFAULTS.failuresForSpread ? null : meanReached(lives);
+  return mean && { seen: mean.minutes, failures };
+}
+
+/** What the lives of each speed were, and what those of the others would have said of it. */
+function takenToSpeeds(line: LifeTimesRow, substrate: string | null) {
+  const usual = usualExponent(substrate);
+  const lives = livesWithSpeed(line).flatMap(({ speed, life }) =>
+    speed === null ? [] : [{ speed, life, parts: null }],
+  );
+  const groups = usual ? speedGroups(lives) : [];
+  if (!usual || groups.length < 2) return [];
+  return groups.flatMap((group) => {
+    const came = seenOf(group.map((l) => l.life));
+    const at = group[Math.floor(group.length / 2)]?.speed ?? 0;
+    const others = lives.filter((l) => !group.includes(l));
+    const taken = came && livesAtSpeed(others, at, usual, String).taken;
+    return came && taken ? [{ minutes: taken.minutes, came }] : [];
+  });
 }
 
 /** The same, read once with the views that ask for it. */

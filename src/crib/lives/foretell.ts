@@ -5,21 +5,23 @@ import { insertForecast, manyUncutEdges } from '@/data/life';
 import { loadLifeBook } from './lifeBook';
 
 /**
- * Keeps what can be said of edges that are about to cut for the first time: to be called before their minutes are written.
+ * Keeps what can be said of edges that are about to cut for the first time, at the speed they will cut at, rev/min: to be called before their minutes are written.
  * A graded edge is not foretold, nor one of which nothing can be said; taken back, the entry takes its forecasts with it.
  */
 export async function foretell(
   c: Connection,
   moment: Moment,
-  edgeSetIds: readonly number[],
+  edges: readonly { edgeSetId: number; rpm: number | null }[],
   materialId: number,
 ): Promise<void> {
-  const uncut = await manyUncutEdges(c, edgeSetIds);
+  const rpmOf = new Map(edges.map((e) => [e.edgeSetId, e.rpm]));
+  const uncut = await manyUncutEdges(c, [...rpmOf.keys()]);
   if (!uncut.length) return;
   const book = await loadLifeBook(c, [...new Set(uncut.map((u) => u.itemId))]);
   for (const { edgeSetId, itemId } of uncut) {
-    const next = book.next(itemId, materialId);
-    const said = book.expectation(itemId, materialId);
+    const rpm = rpmOf.get(edgeSetId) ?? null;
+    const next = book.next(itemId, materialId, rpm);
+    const said = book.expectation(itemId, materialId, rpm);
     if (!next) continue;
     await insertForecast(c, moment.entryId, {
       edgeSetId,

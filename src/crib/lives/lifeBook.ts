@@ -3,9 +3,12 @@ import { ORIGIN_WORDS } from '@/core/cutters';
 import { DEFAULTS } from '@/core/defaults';
 import {
   type AssumedLife,
+  assumedTogether,
   type Consumption,
   consumption,
   expectLife,
+  isElsewhere,
+  livesAtSpeed,
   type LifeExpectation,
   type LifeTime,
   lifeUsed,
@@ -31,15 +34,19 @@ import {
   readKnownHere,
   readOtherLives,
 } from './assumedWeights';
-import { lifeTimes } from './lifeTimes';
+import { exponentOf } from './exponents';
+import { livesWithSpeed } from './lifeTimes';
 
-/** What to expect of some cutters in a material, and what some edge sets have left. */
+/**
+ * What to expect of some cutters in a material at a speed, rev/min, and what some edge sets have left. Speed null: whatever it
+ * is cut at, as it was cut so far.
+ */
 export interface LifeBook {
-  expectation(itemId: number, materialId: number): LifeExpectation | null;
+  expectation(itemId: number, materialId: number, rpm: number | null): LifeExpectation | null;
   /** What of it is used up in a material; null: cannot say. */
-  consumption(itemId: number, materialId: number): Consumption | null;
+  consumption(itemId: number, materialId: number, rpm: number | null): Consumption | null;
   /** What the next fresh edge of it will do in a material; null: cannot say. */
-  next(itemId: number, materialId: number): NextLife | null;
+  next(itemId: number, materialId: number, rpm: number | null): NextLife | null;
   /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
   used(edgeSetId: number): number | null;
   /** What an edge set has cut so far; null: it is none of those asked for. */
@@ -78,47 +85,76 @@ async function readBook(
 ): Promise<LifeBook> {
   const lines = await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned);
   const materials = await manyMaterials(c);
-  const others = await readOtherLives(c, itemIds, lines, known, materials);
-  return lifeBook(lines, await manyAssumedLives(c, itemIds), known.weights, others, edges);
+  const { others, substrateOf } = await readOtherLives(c, itemIds, lines, known, materials);
+  const assumed = await manyAssumedLives(c, itemIds);
+  return lifeBook(whatIsTold(lines, assumed, known.weights, others, substrateOf), edges);
 }
 
-function lifeBook(
+/** What is known of a cutter in a material at a speed: its lives, of how many they are the latest, and what is assumed beside them. */
+type Told = (
+  itemId: number,
+  materialId: number,
+  rpm: number | null,
+) => { lives: LifeTime[]; all?: number; assumed: AssumedLife | null };
+
+function whatIsTold(
   lines: readonly LifeTimesRow[],
   assumedLives: readonly AssumedLifeRow[],
   weights: AssumedWeights,
   others: FromOtherLives,
-  edges: readonly EdgeUseRow[],
-): LifeBook {
+  substrateOf: (itemId: number) => string | null,
+): Told {
   const times = group(
     lines,
     (l) => l.itemId,
     (l) => l.materialId,
   );
-  const assumed = group(assumedLives, (a) => a.itemId);
-  const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
-  const assumedOf = (itemId: number, materialId: number): AssumedLife | null => {
-    const a = assumedIn(assumed.get(itemId) ?? [], materialId);
-    if (a)
-      return {
-        minutes: a.minutes,
-        origin: ORIGIN_WORDS[a.origin],
-        guess: a.origin === 'guess',
-        ...weights.get(a.origin),
-      };
+  const stated = group(assumedLives, (a) => a.itemId);
+  const statedOf = (itemId: number, materialId: number): AssumedLife | null => {
+    const a = assumedIn(stated.get(itemId) ?? [], materialId);
+    return a
+      ? {
+          minutes: a.minutes,
+          origin: ORIGIN_WORDS[a.origin],
+          guess: a.origin === 'guess',
+          ...weights.get(a.origin),
+        }
+      : null;
+  };
+  const fromOthers = (itemId: number, materialId: number): AssumedLife | null => {
     for (const [from, of] of others) {
       const taken = of(itemId, materialId, weights.get(from));
       if (taken) return taken;
     }
     return null;
   };
+  return (itemId, materialId, rpm) => {
+    const line = times.get(itemId)?.get(materialId)?.[0];
+    const said = statedOf(itemId, materialId);
+    const known = line ? livesWithSpeed(line) : [];
+    const by = rpm !== null && isElsewhere(known, rpm) ? exponentOf(known, substrateOf(itemId)) : null;
+    if (rpm === null || by === null) {
+      const assumed = said ?? fromOthers(itemId, materialId);
+      return { lives: known.map((l) => l.life), ...(line && { all: line.lives }), assumed };
+    }
+    const { lives, taken } = livesAtSpeed(known, rpm, by, revs, weights.get('another speed'));
+    if (taken) return { lives, assumed: said ? assumedTogether(said, taken) : taken };
+    return { lives, assumed: said ?? fromOthers(itemId, materialId) };
+  };
+}
+
+const revs = (rpm: number) => `${rpm.toFixed(0)} rev/min`;
+
+function lifeBook(told: Told, edges: readonly EdgeUseRow[]): LifeBook {
+  const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();
-    return (itemId: number, materialId: number): T => {
-      const key = `${itemId} ${materialId}`;
+    return (itemId: number, materialId: number, rpm: number | null): T => {
+      const key = `${itemId} ${materialId} ${rpm ?? ''}`;
       const known = remembered.get(key);
       if (known !== undefined) return known;
-      const line = times.get(itemId)?.get(materialId)?.[0];
-      const answer = of(line ? lifeTimes(line) : [], assumedOf(itemId, materialId), line?.lives);
+      const { lives, assumed, all } = told(itemId, materialId, rpm);
+      const answer = of(lives, assumed, all);
       remembered.set(key, answer);
       return answer;
     };
@@ -130,7 +166,7 @@ function lifeBook(
     return lifeUsed(
       life.uses.map((u) => ({
         minutes: u.minutes,
-        expected: expectation(life.itemId, u.materialId)?.minutes ?? null,
+        expected: expectation(life.itemId, u.materialId, u.rpm)?.minutes ?? null,
       })),
     );
   };

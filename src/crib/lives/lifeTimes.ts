@@ -1,4 +1,4 @@
-import { type Ending, ENDINGS, type LifeTime } from '@/core/life';
+import { type Ending, ENDINGS, type LifeBySpeeds, type LifeTime } from '@/core/life';
 import type { LifeTimesRow } from '@/data/life';
 
 /** A life as the statistics see it; one that runs on is censored at its present minutes. */
@@ -11,3 +11,7 @@ export const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
 /** The times of a line's lives, the latest `livesReckoned` of them. */
 export const lifeTimes = (row: LifeTimesRow): LifeTime[] =>
   row.minutes.map((minutes, i) => lifeTime(minutes, row.ended[i] ?? null));
+
+/** The same, each with the speeds it was cut at, rev/min. */
+export const livesWithSpeed = (row: LifeTimesRow): LifeBySpeeds[] =>
+  lifeTimes(row).map((life, i) => ({ speed: row.rpm[i] ?? null, parts: row.speeds[i] ?? null, life }));

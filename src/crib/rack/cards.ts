@@ -215,7 +215,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
       present.DC,
     ),
   );
-  const life = lifeOf(row, around.book, ties[0]?.operation ?? null);
+  const life = lifeOf(row, around.book, ties[0] ?? null);
   const judgements = judgeBuild(build);
   const outline = assemblyOutline(present, stack.holder, row.stickoutMm, length);
   const seating = around.seatings.get(row.pieceId);
@@ -230,12 +230,12 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     item: { code: cutter.code, substrate: cutter.substrate },
     inserts: inserts ?? null,
     wearIf: (here) => wearState(wearIf(here)),
-    life,
+    lifeOn: (asked) => lifeOf(row, around.book, asked),
     offWrench: tightened?.doubted ? tightened.wrench : null,
     holders: holders.against,
     heldBack,
     cutOn: (operationId) => around.cutOn.get(`${row.edgeSetId} ${operationId}`) ?? 0,
-    lastsIn: (materialId) => around.book.next(row.cutterItemId, materialId)?.survival ?? null,
+    lasts: (materialId, rpm) => around.book.next(row.cutterItemId, materialId, rpm)?.survival ?? null,
   };
   const card: AssemblyCard = {
     tag: row.tag,

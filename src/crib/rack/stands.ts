@@ -1,5 +1,6 @@
 import type { Because } from '@/core/because';
-import type { UseState } from '@/core/jobs';
+import { speedOf, type UseState } from '@/core/jobs';
+import type { ToolReport } from '@/core/programs';
 import type { LifeBook } from '@/crib/lives';
 import type { MeasuredState } from '@/crib/measuring';
 import type { AssemblyRow } from '@/data/assemblies';
@@ -57,13 +58,19 @@ export function lengthOn(
   };
 }
 
-/** What the lives of its cutter say of it, worn or not. */
-export function lifeOf(row: AssemblyRow, book: LifeBook, operation: OperationRow | null): LifeLeft {
+/** What the lives of its cutter say of it on a T, worn or not; null: on none, as it was cut so far. */
+export function lifeOf(
+  row: AssemblyRow,
+  book: LifeBook,
+  asked: { operation: OperationRow; tool: Pick<ToolReport, 'lower_bound' | 'in_force'> | null } | null,
+): LifeLeft {
+  const operation = asked?.operation ?? null;
+  const rpm = asked?.tool ? speedOf(asked.tool) : null;
   const cut = book.cut(row.edgeSetId);
   const minutes = cut?.minutes ?? 0;
   const used = book.used(row.edgeSetId);
   const materialId = operation?.materialId ?? cut?.uses.at(-1)?.materialId ?? null;
-  const expectation = materialId === null ? null : book.expectation(row.cutterItemId, materialId);
+  const expectation = materialId === null ? null : book.expectation(row.cutterItemId, materialId, rpm);
   const expected = expectation?.minutes ?? null;
   return {
     minutes,

@@ -1,4 +1,11 @@
-import { partsUntilChange, reachNeeded, type UseBuild, type UseJudgement, type UseState } from '@/core/jobs';
+import {
+  partsUntilChange,
+  reachNeeded,
+  speedOf,
+  type UseBuild,
+  type UseJudgement,
+  type UseState,
+} from '@/core/jobs';
 import { minutesUntilChange, type WornHere } from '@/core/life';
 import { partsLeftOf } from '@/crib/assemblies';
 import type { MeasuredState } from '@/crib/measuring';
@@ -29,15 +36,16 @@ export interface TiedTo {
 export type Stands = UseBuild &
   Pick<UseState, 'build' | 'inserts' | 'offWrench' | 'holders' | 'heldBack'> & {
     measured: MeasuredState;
-    life: LifeLeft;
+    /** What the lives of its cutter say of it on a T. */
+    lifeOn: (asked: Asked) => LifeLeft;
     /** What its readings say, where wear was said of the T it runs on; null: as usual. */
     wearIf: (here: WornHere | null) => UseState['wear'];
     /** Its cutter as an item, which what is planned is held against. */
     item: { code: string; substrate: string | null };
     /** Parts its edges cut on an operation. */
     cutOn: (operationId: number) => number;
-    /** Share of fresh ones that lasts some minutes in a material; null: cannot say. */
-    lastsIn: (materialId: number) => ((minutes: number) => number) | null;
+    /** Share of fresh ones that lasts some minutes in a material at a speed, rev/min; null: cannot say. */
+    lasts: (materialId: number, rpm: number | null) => ((minutes: number) => number) | null;
   };
 
 /** A T it is tied to, with whether it may run there now. `setAt`: when the machine's own setter last read it. */
@@ -76,14 +84,12 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
  * Where it is changed after a number of parts, a fresh one cuts no longer than that in the mean. Where it is worn at another
  * wear than its lives were counted to, they say nothing of it.
  */
-function lifeHere(
-  { operation, tool, change }: Asked,
-  { life, lastsIn }: Stands,
-  here: WornHere | null,
-): UseState['life'] {
+function lifeHere(asked: Asked, { lifeOn, lasts }: Stands, here: WornHere | null): UseState['life'] {
+  const { operation, tool, change } = asked;
+  const life = lifeOn(asked);
   if (here) return { ...saysNothing(life), otherWear: true };
   if (change?.parts == null || !tool || !(tool.cutting_s > 0)) return life;
-  const survival = lastsIn(operation.materialId);
+  const survival = lasts(operation.materialId, speedOf(tool));
   const until = minutesUntilChange(survival, (change.parts * tool.cutting_s) / 60);
   const { freshMinutes } = life;
   return { ...life, freshMinutes: freshMinutes == null ? null : Math.min(freshMinutes, until) };

@@ -68,7 +68,7 @@ export async function bookParts(
   await foretell(
     c,
     moment,
-    uses.flatMap(({ on, cut }) => (on && cut.minutes > 0 ? on.edgeSetId : [])),
+    uses.flatMap(({ on, cut }) => (on && cut.minutes > 0 ? { edgeSetId: on.edgeSetId, rpm: cut.rpm } : [])),
     operation.materialId,
   );
   await insertUses(

@@ -105,14 +105,16 @@ export const manyPrograms = async (c: Connection, operationIds: readonly number[
     )
   ).map(present);
 /** The program that was in force for an operation at a moment. */
-export const maybeProgramAt = (c: Connection, operationId: number, at: Date) =>
-  maybeOne<ProgramRow>(
+export const maybeProgramAt = async (c: Connection, operationId: number, at: Date) => {
+  const row = await maybeOne<ProgramRow>(
     c,
     `select ${PROGRAM} from program_of o join live_entry l on l.id = o.entry_id join program p on p.entry_id = o.program_id
        join entry e on e.id = p.entry_id where o.operation_id = $1 and l.happened_at <= $2
      order by l.happened_at desc, l.id desc limit 1`,
     [operationId, at],
   );
+  return row && present(row);
+};
 /** The program that was in force for an operation before the one that is. */
 export const maybeProgramBefore = async (c: Connection, operationId: number, entryId: number) => {
   const row = await maybeOne<ProgramRow>(

@@ -69,8 +69,8 @@ export async function insertUses(
   uses: readonly ({ t: number; edgeSetId: number | null; lowerBound: boolean } & CutByParts)[],
 ): Promise<void> {
   await c.query(
-    `insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound, holes, cut_mm)
-     select $1, $2, x.* from unnest($3::int[], $4::int[], $5::float8[], $6::boolean[], $7::int[], $8::float8[]) x`,
+    `insert into use (entry_id, parts_log_id, t, edge_set_id, minutes, lower_bound, holes, cut_mm, rpm)
+     select $1, $2, x.* from unnest($3::int[], $4::int[], $5::float8[], $6::boolean[], $7::int[], $8::float8[], $9::float8[]) x`,
     [
       entryId,
       partsLogId,
@@ -80,6 +80,7 @@ export async function insertUses(
       uses.map((u) => u.lowerBound),
       uses.map((u) => u.holes),
       uses.map((u) => u.cutMm),
+      uses.map((u) => u.rpm),
     ],
   );
 }

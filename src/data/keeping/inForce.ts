@@ -1,7 +1,7 @@
 /** What every edge set cut: log by log as somebody corrected it last, and what was said beside the logs. */
 const CUT = `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.material_id, l.parts, coalesce(k.minutes, u.minutes) as minutes,
     case when k.use_id is null then u.holes else k.holes end as holes, case when k.use_id is null then u.cut_mm else k.cut_mm end as cut_mm,
-    u.lower_bound and k.use_id is null as lower_bound
+    u.lower_bound and k.use_id is null as lower_bound, u.rpm
   from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id join operation o on o.id = l.operation_id
   join job j on j.id = o.job_id
   left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
@@ -9,7 +9,7 @@ const CUT = `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.mat
     on k.use_id = u.id
   where coalesce(a.edge_set_id, u.edge_set_id) is not null
   union all
-  select s.edge_set_id, s.material_id, 0, coalesce(s.minutes, 0), s.holes, s.cut_mm, s.minutes is null
+  select s.edge_set_id, s.material_id, 0, coalesce(s.minutes, 0), s.holes, s.cut_mm, s.minutes is null, null
   from use_said s join live_entry e on e.id = s.entry_id`;
 
 /**
@@ -62,13 +62,23 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
      from (${CUT}) x group by 1, 2 order by 1, 2`,
   ],
   [
+    'minutes of each edge set in each material at each speed',
+    'select edge_set_id, material_id, rpm, round(minutes::numeric, 6) as minutes from edge_speed order by 1, 2, 3',
+    `select edge_set_id, material_id, rpm, round(sum(minutes)::numeric, 6) as minutes from (${CUT}) x where rpm is not null group by 1, 2, 3 order by 1, 2, 3`,
+  ],
+  [
     'lives',
-    'select edge_set_id, piece_id, item_id, fresh, round(minutes::numeric, 6) as minutes, materials, material_id, ended, ended_id from life_now order by 1',
+    'select edge_set_id, piece_id, item_id, fresh, round(minutes::numeric, 6) as minutes, materials, material_id, ended, ended_id, rpm from life_now order by 1',
     `select s.id as edge_set_id, s.piece_id, p.item_id, s.fresh, coalesce(u.minutes, 0.000000) as minutes, coalesce(u.materials, 0) as materials, u.material_id,
-       x.kind as ended, x.entry_id as ended_id
+       x.kind as ended, x.entry_id as ended_id, v.rpm
      from edge_set s join live_entry e on e.id = s.entry_id join piece p on p.id = s.piece_id
      left join (select edge_set_id, round(sum(minutes)::numeric, 6) as minutes, count(distinct material_id)::int as materials,
                   case when count(distinct material_id) = 1 then min(material_id) end as material_id from (${CUT}) x group by 1) u on u.edge_set_id = s.id
+     left join (select l.edge_set_id, l.rpm from (select distinct on (edge_set_id) edge_set_id, rpm from (${CUT}) x where rpm is not null
+         group by 1, 2 having sum(minutes) > 0 order by edge_set_id, round(sum(minutes)::numeric, 6) desc, rpm) l
+       join (${CUT}) x on x.edge_set_id = l.edge_set_id group by 1, 2
+       having round(coalesce(sum(x.minutes) filter (where abs(x.rpm - l.rpm) <= 0.05 * l.rpm), 0)::numeric, 6) >= round(0.9 * sum(x.minutes)::numeric, 6)) v
+       on v.edge_set_id = s.id
      left join (select t.edge_set_id, t.kind, t.entry_id from ending t join live_entry te on te.id = t.entry_id) x on x.edge_set_id = s.id order by 1`,
   ],
   [

@@ -49,4 +49,4 @@ export {
 // Trials
 export type { TrialLifeRow, TrialRow } from './trials';
 export { insertTrial, insertTrialEnd, manyTrialLives, manyTrials, manyTrialsOf, maybeTrial } from './trials';
-export { manyHoldersOf, manyRecipesCutBy, manySpeedsOf, manyWaysOf } from './ranBy';
+export { manyHoldersOf, manyRecipesCutBy, manyWaysOf } from './ranBy';

@@ -13,7 +13,7 @@ import type {
   WornRow,
 } from './types';
 
-const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, e.happened_at as began_at,
+const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.materials, n.material_id, n.rpm, e.happened_at as began_at,
     n.ended, n.ended_id as ended_entry_id, xe.happened_at as ended_at, x.signs, x.cost_cents, xe.note,
     coalesce(u.parts, 0) as parts, coalesce(u.lower_bound, false) as lower_bound, u.holes, u.cut_mm, f.failed_by as foretold
   from life_now n join edge_set s on s.id = n.edge_set_id join entry e on e.id = s.entry_id join piece p on p.id = n.piece_id
@@ -38,11 +38,15 @@ export const manyLivesApart = (c: Connection, limit: number) =>
      order by x.edge_set_id desc`,
     [limit],
   );
+/** Of a life `n` of no one speed: minutes at each it is known to have cut at, where these are nine tenths of it. */
+const SPEEDS = `case when n.rpm is null then (select case when sum(s.minutes) >= 0.9 * n.minutes
+    then json_agg(json_build_object('speed', s.rpm, 'minutes', s.minutes) order by s.rpm) end from edge_speed s where s.edge_set_id = n.edge_set_id) end`;
 const TIMES = (
   lines: string,
-) => `select l.item_id, l.material_id, l.lives, x.minutes, x.ended from (${lines}) l
-  cross join lateral (select array_agg(y.minutes) as minutes, array_agg(y.ended) as ended from
-    (select n.minutes, n.ended from life_now n where n.fitted and n.item_id = l.item_id and n.material_id = l.material_id
+) => `select l.item_id, l.material_id, l.lives, x.minutes, x.ended, x.rpm, x.speeds from (${lines}) l
+  cross join lateral (select array_agg(y.minutes) as minutes, array_agg(y.ended) as ended, array_agg(y.rpm) as rpm,
+      coalesce(json_agg(y.speeds), '[]') as speeds from
+    (select n.minutes, n.ended, n.rpm, ${SPEEDS} as speeds from life_now n where n.fitted and n.item_id = l.item_id and n.material_id = l.material_id
      order by n.edge_set_id desc limit $1) y) x`;
 /** Of some cutters in every material they cut. */
 export const manyLifeTimes = (c: Connection, itemIds: readonly number[], each: number) =>
@@ -120,14 +124,19 @@ export const manyLivesInHolders = (c: Connection, limit: number) =>
      join item i on i.id = h.holder_item_id left join marked_holder m on m.id = h.marked_id`,
     [limit],
   );
+/** What an edge set `n` cut in each material at each speed; what is not known to be at one last of its material. */
+const USES = `coalesce((select json_agg(json_build_object('materialId', u.material_id, 'rpm', u.rpm, 'minutes', u.minutes) order by u.material_id, u.rpm)
+    from (select s.material_id, s.rpm, s.minutes from edge_speed s where s.edge_set_id = n.edge_set_id
+      union all select w.material_id, null, w.minutes - coalesce(s.minutes, 0) from edge_use w
+        left join lateral (select sum(x.minutes) as minutes from edge_speed x where x.edge_set_id = w.edge_set_id and x.material_id = w.material_id) s on true
+        where w.edge_set_id = n.edge_set_id and (s.minutes is null or w.minutes - s.minutes > 1e-6)) u), '[]')`;
 /** What some edge sets have cut so far. */
 export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
   many<EdgeUseRow>(
     c,
     `select n.edge_set_id, n.item_id, n.fresh, n.minutes,
        (select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
-       coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
-                 from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
+       ${USES} as uses
      from life_now n where n.edge_set_id = any ($1)`,
     [edgeSetIds],
   );
@@ -178,8 +187,7 @@ export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
     `select n.edge_set_id, n.item_id, pp.piece_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
        (select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
        exists (select 1 from waits_now h where h.kind = 'doubt' and h.piece_id = pp.piece_id) as held_back,
-       coalesce((select json_agg(json_build_object('materialId', u.material_id, 'minutes', u.minutes) order by u.material_id)
-                 from edge_use u where u.edge_set_id = n.edge_set_id), '[]') as uses
+       ${USES} as uses
      from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
      -- The present edges of the piece: grinding or turning them began a new set.
      join lateral (select l.* from life_now l where l.piece_id = pp.piece_id order by l.edge_set_id desc limit 1) n on n.ended is null

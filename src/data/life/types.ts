@@ -15,6 +15,8 @@ export interface LifeRow {
   /** How many materials it cut; the one it was, null where none or several. */
   materials: number;
   materialId: number | null;
+  /** The one speed it cut at, rev/min; null: several, or not all of it is known. */
+  rpm: number | null;
   beganAt: Date;
   ended: Ending | null;
   endedEntryId: number | null;
@@ -44,6 +46,10 @@ export interface LifeTimesRow {
   lives: number;
   minutes: number[];
   ended: (Ending | null)[];
+  /** The one speed each was cut at, rev/min; null: several, or not all of it is known. */
+  rpm: (number | null)[];
+  /** Of each that cut at several, nine tenths of it known: minutes at each; else null. */
+  speeds: ({ speed: number; minutes: number }[] | null)[];
 }
 
 export interface EdgeUseRow {
@@ -53,8 +59,8 @@ export interface EdgeUseRow {
   minutes: number;
   /** Holes it made; null: of some nobody knows. */
   holes: number | null;
-  /** Minutes in each material it cut. */
-  uses: { materialId: number; minutes: number }[];
+  /** Minutes in each material it cut, at each speed, rev/min; null: what is not known to be at one. */
+  uses: { materialId: number; rpm: number | null; minutes: number }[];
 }
 
 /** An edge set that goes on cutting, and where its cutter is. */
@@ -127,6 +133,8 @@ export interface CutLogRow extends Omit<CutSumRow, 'lastAt'> {
   entryId: number;
   /** The entry that corrected it last; null: it stands as it was booked. */
   correctedBy: number | null;
+  /** The one speed it cut at by its program, rev/min; null: several, or not known. */
+  rpm: number | null;
   happenedAt: Date;
   who: string;
   note: string | null;

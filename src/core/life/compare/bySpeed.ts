@@ -69,13 +69,7 @@ export function livesBySpeed(all: readonly LifeAtSpeed[]): LivesBySpeed {
     .toSorted((a, b) => a.speed - b.speed);
   const wrong = known.find((l) => !(l.speed > 0 && Number.isFinite(l.speed)));
   if (wrong) throw new RangeError(`a speed of ${wrong.speed}: more than 0 is needed`);
-  const groups: (typeof known)[] = [];
-  for (const one of known) {
-    const group = groups.at(-1);
-    const slowest = group?.[0];
-    if (group && slowest && one.speed <= slowest.speed * ALIKE) group.push(one);
-    else groups.push([one]);
-  }
+  const groups = speedGroups(known);
   const failedIn = groups.map((g) => g.filter((l) => l.life.failed).length);
   const law =
     failedIn.filter((n) => n >= 2).length < 2 || sum(failedIn) < DEFAULTS.failuresForSpread
@@ -102,6 +96,18 @@ export function livesBySpeed(all: readonly LifeAtSpeed[]): LivesBySpeed {
       ],
     },
   };
+}
+
+/** Lives of known speeds by speed, the slowest first: none more than a twentieth above the slowest of its group. */
+export function speedGroups<T extends { speed: number }>(known: readonly T[]): T[][] {
+  const groups: T[][] = [];
+  for (const one of known.toSorted((a, b) => a.speed - b.speed)) {
+    const group = groups.at(-1);
+    const slowest = group?.[0];
+    if (group && slowest && one.speed <= slowest.speed * ALIKE) group.push(one);
+    else groups.push([one]);
+  }
+  return groups;
 }
 
 const sum = (of: readonly number[]): number => of.reduce((total, n) => total + n, 0);

@@ -208,10 +208,10 @@ async function linesOf(
 
 /** What an edge does before it is used up: as they were used up here, or until it is changed where that comes first. */
 function lifeOf(
-  { use, cutterItemId, materialId, changedAfter }: Booked,
+  { use, cutterItemId, materialId, rpm, changedAfter }: Booked,
   book: RunningBook,
 ): BookedUse['life'] {
-  const used = book.consumption(cutterItemId, materialId);
+  const used = book.consumption(cutterItemId, materialId, rpm);
   const as = used && {
     minutesPerEdge: used.minutesPerEdge,
     spread: used.spread,
@@ -220,7 +220,7 @@ function lifeOf(
   };
   if (changedAfter === null) return as;
   const until = minutesUntilChange(
-    book.next(cutterItemId, materialId)?.survival ?? null,
+    book.next(cutterItemId, materialId, rpm)?.survival ?? null,
     changedAfter * use.minutesPerPart,
   );
   if (!(until > 0) || (as && as.minutesPerEdge <= until)) return as;

@@ -1,4 +1,4 @@
-import type { UseJudgement } from '@/core/jobs';
+import { speedOf, type UseJudgement } from '@/core/jobs';
 import {
   MOST_UNWATCHED_PARTS,
   type UnwatchedChance,
@@ -130,18 +130,21 @@ export async function unwatchedView(
 const isOtherWear = ({ change }: ToolLine): boolean =>
   change !== null && (change.flankMm !== null || change.cornerMm !== null);
 
-/** Of an edge, what decides how long it goes on in this material, wherever it was cut away. */
+/** Of an edge, what decides how long it goes on in this material at a speed, wherever it was cut away. */
 function edgeOf(
   card: AssemblyCard,
   row: Pick<AssemblyRow, 'cutterItemId' | 'edgeSetId'>,
   { materialId }: Pick<OperationRow, 'materialId'>,
+  rpm: number | null,
   book: LifeBook,
 ) {
   const cut = book.cut(row.edgeSetId);
   const { used } = card.life;
-  const mean = book.expectation(row.cutterItemId, materialId)?.minutes ?? null;
-  // Cut in this material alone, its minutes are known whatever is expected of it.
-  const here = cut?.fresh && cut.uses.every((u) => u.materialId === materialId) ? cut.minutes : null;
+  const mean = book.expectation(row.cutterItemId, materialId, rpm)?.minutes ?? null;
+  // Cut in this material alone and at no other speed, its minutes are known whatever is expected of it.
+  const alone = (u: { materialId: number; rpm: number | null }) =>
+    u.materialId === materialId && (u.rpm === null || rpm === null || u.rpm === rpm);
+  const here = cut?.fresh && cut.uses.every(alone) ? cut.minutes : null;
   return { used, mean, usedMinutes: here ?? (used === null || mean === null ? null : used * mean) };
 }
 
@@ -155,9 +158,10 @@ function toolOf(
   prices: ReadonlyMap<number, number | null>,
   sisters: readonly SisterOn[],
 ): UnwatchedTool {
-  const edge = card && row ? edgeOf(card, row, operation, book) : null;
+  const rpm = speedOf(line.tool);
+  const edge = card && row ? edgeOf(card, row, operation, rpm, book) : null;
   const { used, mean } = edge ?? { used: null, mean: null };
-  const next = row === null ? null : book.next(row.cutterItemId, operation.materialId);
+  const next = row === null ? null : book.next(row.cutterItemId, operation.materialId, rpm);
   const on = card?.ties.find((x) => x.operation === operation.id && x.t === line.t);
   const price = row === null ? null : (prices.get(row.cutterItemId) ?? null);
   const left = used === null ? null : Math.max(0, 1 - used);
@@ -177,7 +181,7 @@ function toolOf(
           counted: {
             ...{ until: on.untilChange ?? fresh, fresh },
             sisters: sisters.map((s) => ({
-              usedMinutes: edgeOf(s.card, s.row, operation, book).usedMinutes,
+              usedMinutes: edgeOf(s.card, s.row, operation, rpm, book).usedMinutes,
               until: s.on.untilChange ?? fresh,
               // The counter goes on to one that must not run there all the same: no part is good by it.
               worn: s.on.worn || s.on.use.grade === 'stop',

@@ -34,7 +34,8 @@ export const recordUse = defineVerb({
       'material',
     );
     moment.leansOn(assembly.entryId);
-    if (minutes != null) await foretell(c, moment, [assembly.edgeSetId], material.id);
+    if (minutes != null)
+      await foretell(c, moment, [{ edgeSetId: assembly.edgeSetId, rpm: null }], material.id);
     await insertUseSaid(c, moment.entryId, {
       ...{ edgeSetId: assembly.edgeSetId, materialId: material.id },
       ...{ minutes: minutes ?? null, holes: holes ?? null, cutMm: metres == null ? null : metres * 1000 },

@@ -158,8 +158,8 @@ function lineOf(
     lives: row.lives,
     reckoned: row.minutes.length,
     median: medianLife(lifeTimes(row)),
-    expectation: book.expectation(row.itemId, row.materialId),
-    consumption: book.consumption(row.itemId, row.materialId),
+    expectation: book.expectation(row.itemId, row.materialId, null),
+    consumption: book.consumption(row.itemId, row.materialId, null),
     endings,
   };
 }
@@ -186,7 +186,7 @@ export async function lifeSheet(
   const book = await loadLifeBook(c, [item.id]);
   const times = lifeTimes(row);
   const survey = surveyLives(times);
-  const next = book.next(item.id, material.id);
+  const next = book.next(item.id, material.id, null);
   const lives = await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned);
   const own = measureOf(loaded.family && familySpec(loaded.family));
   const measure = counted ?? own;
@@ -204,7 +204,7 @@ export async function lifeSheet(
       .slice(0, OTHERS_SHOWN)
       .map(({ code, lives }) => ({ code, lives })),
     reground: await regroundView(c, item, material.id, times, edge),
-    bySpeed: await speedView(c, loaded, lives, edge.cents, costs),
+    bySpeed: speedView(loaded, material.id, lives, book, edge.cents, costs),
     byRecipe: await livesByRecipe(c, loaded, lives, edge, costs),
     byHolder: await livesByHolder(c, lives, edge),
     beside: beside === null ? null : await besideView(c, loaded, material.id, beside),

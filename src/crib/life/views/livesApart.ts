@@ -1,4 +1,5 @@
-import { whyApart } from '@/core/life';
+import { group, sum } from 'd3';
+import { lifeUsed, whyApart } from '@/core/life';
 import { type KnownHere, loadLifeBook } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import { manyLivesApart } from '@/data/life';
@@ -36,10 +37,19 @@ export async function livesApart(
     : null;
   return rows.map((l) => {
     const used = book?.used(l.edgeSetId) ?? null;
-    const of = (book?.cut(l.edgeSetId)?.uses ?? []).flatMap(({ materialId, minutes }) => {
-      const expected = book?.expectation(l.itemId, materialId)?.minutes ?? null;
-      const material = materials.get(materialId)?.code;
-      return minutes > 0 && expected !== null && material ? [{ material, minutes, expected }] : [];
+    const of = [...group(book?.cut(l.edgeSetId)?.uses ?? [], (u) => u.materialId)].flatMap(([id, uses]) => {
+      const minutes = sum(uses, (u) => u.minutes);
+      // Cut at several speeds, it is expected to last as long as their shares together say.
+      const share = lifeUsed(
+        uses.map((u) => ({
+          minutes: u.minutes,
+          expected: book?.expectation(l.itemId, id, u.rpm)?.minutes ?? null,
+        })),
+      );
+      const material = materials.get(id)?.code;
+      return minutes > 0 && share !== null && material
+        ? [{ material, minutes, expected: minutes / share }]
+        : [];
     });
     return {
       ...record(l),

@@ -20,7 +20,9 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
             <TableCell>Vc, m/min</TableCell>
             <TableCell className="num">Lives</TableCell>
             <TableCell className="num">Failed</TableCell>
-            <TableCell className="num">Mean life, min</TableCell>
+            <TableCell className="num">Mean of these, min</TableCell>
+            <TableCell className="num">Reckoned with at it, min</TableCell>
+            <TableCell className="num">The next one, min</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -31,6 +33,12 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
               <TableCell className="num fig">{g.failed}</TableCell>
               <TableCell className="num fig">
                 {g.mean ? `${g.mean.value.toFixed(0)} (${likely(g.mean, 0)})` : <Unknown>cannot say</Unknown>}
+              </TableCell>
+              <TableCell className="num fig">
+                <Expected of={g.expectation} />
+              </TableCell>
+              <TableCell className="num fig">
+                {g.next ? likely(g.next, 0) : <Unknown>cannot say</Unknown>}
               </TableCell>
             </TableRow>
           ))}
@@ -48,14 +56,26 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
       <p className="soft small">
         Vc at DC {of.DC} mm, by the programs that were logged; a life counts where nine tenths of it were cut
         at one speed{of.apart > 0 ? `, ${of.apart} ${of.apart === 1 ? 'is' : 'are'} of none` : ''}. In
-        brackets the 95 % limits.{' '}
-        {of.law &&
-          'Depths, feed and coolant are taken to be alike at all speeds: look whether they were. What stands above of the next one is of all speeds together.'}{' '}
+        brackets the 95 % limits. A T that runs at one of these speeds is reckoned with by its line; the
+        others’ lives are taken there and count as assumed. What stands above of the next one is of all speeds
+        together.{' '}
+        {of.law && 'Depths, feed and coolant are taken to be alike at all speeds: look whether they were.'}{' '}
         {of.law &&
           !of.cheapest &&
           `What changes cost in ${line.material.name} would say where a part costs least.`}
       </p>
     </section>
+  );
+}
+
+/** What is reckoned with on a T that runs at this speed, and why. */
+function Expected({ of }: { of: BySpeed['groups'][number]['expectation'] }) {
+  if (!of) return <Unknown>cannot say</Unknown>;
+  return (
+    <>
+      {of.minutes === null ? `at least ${(of.atLeast ?? 0).toFixed(0)}` : of.minutes.toFixed(0)}{' '}
+      <BecauseThis because={of.because} />
+    </>
   );
 }
 

@@ -94,6 +94,7 @@ function Log({ log: l, card, holes }: { log: Cut['logs'][number]; card: Assembly
       </span>
       <div className="soft small">
         {moment(l.happenedAt)} {l.who} · {l.job === null ? 'said' : `T${l.t} of ${l.job}`}
+        {l.rpm !== null && ` · at ${l.rpm.toFixed(0)} rev/min`}
         {l.correctedBy !== null && ' · corrected'}
         {l.note ? ` · ${l.note}` : ''}
         {l.useId !== null && !open && (
