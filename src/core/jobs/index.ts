@@ -11,8 +11,8 @@ export type {
   UseMachine,
   UseState,
 } from './use/facts';
-export { CHANGE_BASES, partsUntilChange } from './use/changeAt';
-export type { ChangeAt, ChangeBasis } from './use/changeAt';
+export { CHANGE_BASES, changeAtOf, partsUntilChange, perPartOf } from './use/changeAt';
+export type { ChangeAt, ChangeBasis, ChangeRule, CutSoFar } from './use/changeAt';
 export { reachNeeded } from './use/depths';
 export { aboveEnd } from './use/zLimits';
 export { edgesWithSisters } from './use/edgesNeeded';

@@ -2,6 +2,7 @@ import { type CutterGeometry, sameTaper } from '@/core/cutters';
 import {
   type AskedHere,
   asksOf,
+  type ChangeAt,
   type Jaws,
   type RecipesHere,
   type UseBuild,
@@ -12,7 +13,6 @@ import { recipesAround, recipesHere } from '@/crib/cutting';
 import { found, Problem } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
-  type ChangeRuleRow,
   manyPassDepths,
   manyPrograms,
   manyToolPlans,
@@ -32,7 +32,7 @@ export const hereOf = (
   operation: OperationRow,
   pass: PassDepthRow | null,
   recipes: RecipesHere | null,
-  change: ChangeRuleRow | null = null,
+  change: ChangeAt | null = null,
 ): AskedHere => ({
   highestBeside: operation.highestBesideMm,
   passDepth: pass?.depthMm ?? null,
@@ -41,7 +41,7 @@ export const hereOf = (
   jaws: jawsOf(operation),
   partZero: operation.partZeroMm,
   recipes,
-  changeAt: change?.parts == null ? null : { parts: change.parts, basis: change.basis },
+  changeAt: change,
   fragmentsOfT: operation.fragmentsOfT,
 });
 

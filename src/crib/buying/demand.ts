@@ -1,6 +1,6 @@
 import { group } from 'd3';
 import type { BookedUse, CutterSupply, OpenOrder } from '@/core/buying';
-import { speedOf } from '@/core/jobs';
+import { changeAtOf, speedOf } from '@/core/jobs';
 import { cornerLimit, isWorn, NOT_READ, strictestHere, wearLimit, type WornHere } from '@/core/life';
 import { countsAs, freeFor, type Reservation } from '@/core/stock';
 import { type CribItem, edgesOf, loadItems } from '@/crib/catalogue';
@@ -120,7 +120,7 @@ export function demandOf(
         materialId: o.materialId,
         job: o.job,
         rpm: speedOf(tool),
-        changedAfter: change?.parts ?? null,
+        changedAfter: changeAtOf(change, tool)?.parts ?? null,
         use: {
           job: `${o.job} T${tool.t}`,
           due: o.due,

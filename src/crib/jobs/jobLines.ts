@@ -1,5 +1,6 @@
 import { type Grade, worstGrade } from '@/core/because';
 import {
+  changeAtOf,
   type AskedHere,
   type CycleMinutes,
   type Leaves,
@@ -47,11 +48,8 @@ export interface ToolLine {
   /** Tied once, but taken down since. */
   wasTag: string | null;
   passDepth: string | null;
-  /** When its cutter is changed; null: nobody said. */
-  change: Pick<
-    ChangeRuleRow,
-    'parts' | 'basis' | 'flankMm' | 'flankEntered' | 'cornerMm' | 'cornerEntered' | 'who' | 'entryId'
-  > | null;
+  /** When its cutter is changed, and how many parts each does until then; null: nobody said. */
+  change: (Omit<ChangeRuleRow, 'operationId' | 't' | 'happenedAt'> & { each: number | null }) | null;
   /** Parts until then; null: it runs until a sign shows, or nothing is tied to it. */
   untilChange: number | null;
   reachMm: number | null;
@@ -148,6 +146,7 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
   const card = tied && tied.takenDownEntryId === null ? held(around.cards, tied.tag) : null;
   const pass = around.passes.get(key) ?? null;
   const change = around.changes.get(key) ?? null;
+  const changeAt = changeAtOf(change, tool);
   const plan = around.plans.get(key) ?? null;
   const recipes = recipesHere(around.recipes, o.material, plan?.row.recipeId ?? null);
   const wasTag = card ? null : (tied?.tag ?? null);
@@ -160,15 +159,11 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
     words: card?.cutter.words ?? null,
     wasTag,
     passDepth: pass?.depthEntered ?? null,
-    change: change && {
-      ...{ parts: change.parts, basis: change.basis, who: change.who, entryId: change.entryId },
-      ...{ flankMm: change.flankMm, flankEntered: change.flankEntered },
-      ...{ cornerMm: change.cornerMm, cornerEntered: change.cornerEntered },
-    },
+    change: change && { ...ruleOf(change), each: changeAt?.parts ?? null },
     untilChange: on?.untilChange ?? null,
     reachMm: reachNeeded(o.highestBesideMm, tool.lowest_feed_z_mm),
     plan: plan && plannedLine(plan, around.recipes),
-    here: hereOf(o, pass, recipes?.named ? recipes : null, change),
+    here: hereOf(o, pass, recipes?.named ? recipes : null, changeAt),
     use:
       on?.use ??
       judgedUse(
@@ -186,6 +181,9 @@ function toolLine(o: OperationRow, tool: ToolReport, around: Around): ToolLine {
       ),
   };
 }
+
+/** What was said of when a T is changed, as screens show it. */
+const ruleOf = ({ operationId: _o, t: _t, happenedAt: _at, ...rule }: ChangeRuleRow) => rule;
 
 /** What is planned, as screens show it. */
 export const plannedLine = ({ row, words, item }: Planned, recipes: RecipesAround): PlannedLine => ({

@@ -118,7 +118,7 @@ export function withSisters(
     {
       minutesPerPart: line.minutesPerPart,
       minutes: on.freshMinutes,
-      changedAfter: line.change?.parts ?? null,
+      changedAfter: line.change?.each ?? null,
     },
   );
   return { ...line, use: { ...line.use, edges } };

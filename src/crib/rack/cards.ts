@@ -24,7 +24,7 @@ import { type LifeLeft, lifeOf, saysNothing } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
 import { lastTiesOf, tiesOf } from './tiesOf';
 import { type EdgeWear, wearOf, wearState } from './wearOf';
-import { bodiesOf, cutOnOf, setThereBy } from './whereAsked';
+import { bodiesOf, cutIn, cutOnOf, setThereBy } from './whereAsked';
 
 export type { TiedTo } from './tiedTo';
 
@@ -235,6 +235,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     holders: holders.against,
     heldBack,
     cutOn: (operationId) => around.cutOn.get(`${row.edgeSetId} ${operationId}`) ?? 0,
+    cutIn: (measure) => cutIn(cut, measure),
     lasts: (materialId, rpm) => around.book.next(row.cutterItemId, materialId, rpm)?.survival ?? null,
   };
   const card: AssemblyCard = {

@@ -1,4 +1,5 @@
 import {
+  changeAtOf,
   asksOf,
   judgeUse,
   notCalled,
@@ -43,7 +44,7 @@ export const judgedUse = (
     ? notCalled(t)
     : judgeUse({
         asks: asksOf(tool, program ? readOtherwiseOn(program, machine).figures : []),
-        here: hereOf(operation, pass, recipes, change),
+        here: hereOf(operation, pass, recipes, changeAtOf(change, tool)),
         machine: machineOf(machine),
         partsLeft: partsLeftOf(operation),
         assembly,

@@ -1,4 +1,6 @@
 import {
+  type ChangeAt,
+  changeAtOf,
   partsUntilChange,
   reachNeeded,
   speedOf,
@@ -6,7 +8,7 @@ import {
   type UseJudgement,
   type UseState,
 } from '@/core/jobs';
-import { minutesUntilChange, type WornHere } from '@/core/life';
+import { type Measure, minutesUntilChange, type WornHere } from '@/core/life';
 import { partsLeftOf } from '@/crib/assemblies';
 import type { MeasuredState } from '@/crib/measuring';
 import { judgePlanned, wornHereOf } from '@/crib/work';
@@ -24,7 +26,7 @@ export interface TiedTo {
   reachMm: number | null;
   /** Its wear is at the criterion there. */
   worn: boolean;
-  /** Parts until its cutter is changed there; null: when a sign shows. */
+  /** Parts until its cutter is changed there; null: when a sign shows, or nobody can count them. */
   untilChange: number | null;
   /** Mean life of fresh edges there, or until they are changed; null: not known. */
   freshMinutes: number | null;
@@ -44,6 +46,8 @@ export type Stands = UseBuild &
     item: { code: string; substrate: string | null };
     /** Parts its edges cut on an operation. */
     cutOn: (operationId: number) => number;
+    /** How much of what is counted they cut, wherever; null: of some nobody knows. */
+    cutIn: (measure: Measure) => number | null;
     /** Share of fresh ones that lasts some minutes in a material at a speed, rev/min; null: cannot say. */
     lasts: (materialId: number, rpm: number | null) => ((minutes: number) => number) | null;
   };
@@ -53,7 +57,10 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
   const { operation: o, t, tool } = asked;
   const here = wornHereOf(asked.change, o);
   const wear = stands.wearIf(here);
-  const life = lifeHere(asked, stands, here);
+  const changeAt = changeAtOf(asked.change, tool);
+  const measure = changeAt?.counted?.measure;
+  const cutSoFar = { parts: stands.cutOn(o.id), amount: measure ? stands.cutIn(measure) : null };
+  const life = lifeHere(asked, changeAt, stands, here);
   return {
     operation: o.id,
     job: o.job,
@@ -64,16 +71,13 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
     partsLeft: partsLeftOf(o),
     reachMm: reachNeeded(o.highestBesideMm, tool?.lowest_feed_z_mm ?? null),
     worn: wear?.worn === true,
-    untilChange:
-      asked.change?.parts == null
-        ? null
-        : partsUntilChange({ parts: asked.change.parts, basis: asked.change.basis }, stands.cutOn(o.id)),
+    untilChange: changeAt && partsUntilChange(changeAt, cutSoFar),
     freshMinutes: life.freshMinutes ?? null,
     use: judgedUse(asked, {
       ...stands,
       wear,
       life,
-      partsCut: stands.cutOn(o.id),
+      cutSoFar,
       ...lengthOn(asked, stands.measured, setAt),
       planned: judgePlanned(asked.plan, { ...stands.item, shape: stands.cutter }),
     }),
@@ -84,13 +88,18 @@ export function tiedTo(asked: Asked, stands: Stands, setAt: Date | null): TiedTo
  * Where it is changed after a number of parts, a fresh one cuts no longer than that in the mean. Where it is worn at another
  * wear than its lives were counted to, they say nothing of it.
  */
-function lifeHere(asked: Asked, { lifeOn, lasts }: Stands, here: WornHere | null): UseState['life'] {
-  const { operation, tool, change } = asked;
+function lifeHere(
+  asked: Asked,
+  changeAt: ChangeAt | null,
+  { lifeOn, lasts }: Stands,
+  here: WornHere | null,
+): UseState['life'] {
+  const { operation, tool } = asked;
   const life = lifeOn(asked);
   if (here) return { ...saysNothing(life), otherWear: true };
-  if (change?.parts == null || !tool || !(tool.cutting_s > 0)) return life;
+  if (changeAt?.parts == null || !tool || !(tool.cutting_s > 0)) return life;
   const survival = lasts(operation.materialId, speedOf(tool));
-  const until = minutesUntilChange(survival, (change.parts * tool.cutting_s) / 60);
+  const until = minutesUntilChange(survival, (changeAt.parts * tool.cutting_s) / 60);
   const { freshMinutes } = life;
   return { ...life, freshMinutes: freshMinutes == null ? null : Math.min(freshMinutes, until) };
 }

@@ -1,7 +1,9 @@
+import type { Measure } from '@/core/life';
 import type { CribItem } from '@/crib/catalogue';
 import type { AssemblyRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyPartsCut } from '@/data/jobs';
+import type { EdgeUseRow } from '@/data/life';
 import { manySetThere } from '@/data/registers';
 import type { Asked } from './judgedUse';
 
@@ -17,6 +19,14 @@ export async function cutOnOf(c: Connection, rows: readonly AssemblyRow[], ties:
       )
     : [];
   return new Map(cut.map((x) => [`${x.edgeSetId} ${x.operationId}`, x.parts]));
+}
+
+/** How much of what is counted an edge set cut; null: of some nobody knows, or it is none that was asked for. */
+export function cutIn(cut: EdgeUseRow | null, measure: Measure): number | null {
+  if (!cut) return null;
+  if (measure === 'holes') return cut.holes;
+  if (measure === 'metres') return cut.cutMm === null ? null : cut.cutMm / 1000;
+  return cut.lowerBound ? null : cut.minutes;
 }
 
 /** When machines that measure their tools themselves last read them, by assembly and machine; asked only where there is one. */

@@ -1,13 +1,17 @@
 import type { ChangeBasis } from '@/core/jobs';
+import type { Measure } from '@/core/life';
 import { type Connection, inserts, many } from '@/data/database';
 
-/** When the cutter of a T is changed; `parts` null: when a sign shows. */
+/** When the cutter of a T is changed; `parts` and `amount` null: when a sign shows. */
 export interface ChangeRuleRow {
   entryId: number;
   operationId: number;
   t: number;
   parts: number | null;
   basis: ChangeBasis | null;
+  /** So much of what its edge cut, wherever, instead of parts of the operation; both or neither. */
+  amount: number | null;
+  counts: Measure | null;
   /** Wear of the flank and of a corner at which it counts as worn there; null: as usual. */
   flankMm: number | null;
   flankEntered: string | null;

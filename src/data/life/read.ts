@@ -124,6 +124,10 @@ export const manyLivesInHolders = (c: Connection, limit: number) =>
      join item i on i.id = h.holder_item_id left join marked_holder m on m.id = h.marked_id`,
     [limit],
   );
+/** What is counted of an edge set `n`: of some nobody may know. */
+const COUNTED = `(select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
+       (select case when count(*) = count(u.cut_mm) then coalesce(sum(u.cut_mm), 0) end from edge_use u where u.edge_set_id = n.edge_set_id) as cut_mm,
+       (select coalesce(bool_or(u.lower_bound), false) from edge_use u where u.edge_set_id = n.edge_set_id) as lower_bound`;
 /** What an edge set `n` cut in each material at each speed; what is not known to be at one last of its material. */
 const USES = `coalesce((select json_agg(json_build_object('materialId', u.material_id, 'rpm', u.rpm, 'minutes', u.minutes) order by u.material_id, u.rpm)
     from (select s.material_id, s.rpm, s.minutes from edge_speed s where s.edge_set_id = n.edge_set_id
@@ -135,7 +139,7 @@ export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
   many<EdgeUseRow>(
     c,
     `select n.edge_set_id, n.item_id, n.fresh, n.minutes,
-       (select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
+       ${COUNTED},
        ${USES} as uses
      from life_now n where n.edge_set_id = any ($1)`,
     [edgeSetIds],
@@ -184,16 +188,17 @@ export const maybeUse = (c: Connection, useId: number) =>
 export const manyRunningEdges = (c: Connection, itemIds: readonly number[]) =>
   many<RunningRow>(
     c,
-    `select n.edge_set_id, n.item_id, pp.piece_id, n.fresh, n.minutes, p.mark, pl.code as place, a.tag,
-       (select case when count(*) = count(u.holes) then coalesce(sum(u.holes), 0)::int end from edge_use u where u.edge_set_id = n.edge_set_id) as holes,
-       exists (select 1 from waits_now h where h.kind = 'doubt' and h.piece_id = pp.piece_id) as held_back,
-       ${USES} as uses
-     from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
-     -- The present edges of the piece: grinding or turning them began a new set.
-     join lateral (select l.* from life_now l where l.piece_id = pp.piece_id order by l.edge_set_id desc limit 1) n on n.ended is null
-     join piece p on p.id = pp.piece_id
-     left join assembly_now b on b.piece_id = pp.piece_id left join assembly a on a.id = b.assembly_id
-     where pp.item_id = any ($1) and not pp.gone order by p.mark`,
+    // What is here first: with what each cut in one go the planner walks all pieces there ever were, in the order of their marks.
+    `with n as materialized (
+       select l.edge_set_id, l.item_id, pp.piece_id, l.fresh, l.minutes, p.mark, pl.code as place, a.tag,
+         exists (select 1 from waits_now h where h.kind = 'doubt' and h.piece_id = pp.piece_id) as held_back
+       from piece_place pp join place pl on pl.id = pp.place_id and (in_crib(pl.kind) or pl.kind = 'build')
+       -- The present edges of the piece: grinding or turning them began a new set.
+       join lateral (select x.* from life_now x where x.piece_id = pp.piece_id order by x.edge_set_id desc limit 1) l on l.ended is null
+       join piece p on p.id = pp.piece_id
+       left join assembly_now b on b.piece_id = pp.piece_id left join assembly a on a.id = b.assembly_id
+       where pp.item_id = any ($1) and not pp.gone)
+     select n.*, ${COUNTED}, ${USES} as uses from n order by n.mark`,
     [itemIds],
   );
 /** The latest flank wear, wear of the corner and word of the gauge of some edge sets. */

@@ -57,8 +57,11 @@ export interface EdgeUseRow {
   itemId: number;
   fresh: boolean;
   minutes: number;
-  /** Holes it made; null: of some nobody knows. */
+  /** Holes it made, and the way it fed, mm; null: of some nobody knows. */
   holes: number | null;
+  cutMm: number | null;
+  /** At least so many minutes: how long it cut is not known of all. */
+  lowerBound: boolean;
   /** Minutes in each material it cut, at each speed, rev/min; null: what is not known to be at one. */
   uses: { materialId: number; rpm: number | null; minutes: number }[];
 }

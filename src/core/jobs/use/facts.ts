@@ -3,7 +3,7 @@ import type { CutterGeometry } from '../../cutters';
 import type { Recipe } from '../../cutting';
 import type { Gauge } from '../../life';
 import type { Takes } from '../../registers';
-import type { ChangeAt } from './changeAt';
+import type { ChangeAt, CutSoFar } from './changeAt';
 import type { EdgesNeeded } from './edgesNeeded';
 import type { Extent, InForce, Tapping, WarningCode } from '../../programs';
 
@@ -134,8 +134,8 @@ export interface UseState {
   deviceDoubt?: boolean;
   /** Of a machine that measures its tools itself: whether it did, and was read back; left out: it does not. */
   setThere?: 'read' | 'not read';
-  /** Parts its edges cut on this operation; left out: none. */
-  partsCut?: number;
+  /** What its edges have cut so far, as far as a planned change counts it; left out: nothing. */
+  cutSoFar?: CutSoFar;
   /** What speaks against its holder and what is between, of those with a mark of their own; left out: nothing. */
   holders?: readonly Judgement[];
   /** Why its cutter is held back until somebody looked at it; null or left out: it is not. */

@@ -1,6 +1,6 @@
 import { aside, type Judgement, mm, say } from '../../because';
 import { GAUGE, lifeState } from '../../life';
-import { type ChangeAt, judgeChange, partsUntilChange } from './changeAt';
+import { type ChangeAt, type CutSoFar, judgeChange, partsUntilChange } from './changeAt';
 import type { ToolAsks, Use, UseState } from './facts';
 
 /** What says how long an edge goes on: the lives of others like it, or its own wear, whichever ends first. */
@@ -18,14 +18,16 @@ function leftBy(s: Pick<UseState, 'wear' | 'life'>): { minutes: number; by: 'lif
  */
 export function partsGoodFor(
   asks: Pick<ToolAsks, 'minutesPerPart' | 'atLeast'>,
-  s: Pick<UseState, 'wear' | 'life' | 'partsCut'>,
+  s: Pick<UseState, 'wear' | 'life' | 'cutSoFar'>,
   changeAt: ChangeAt | null = null,
 ): number | null {
   const lasts = partsItLasts(asks, s);
   if (changeAt === null) return lasts;
-  const until = partsUntilChange(changeAt, s.partsCut ?? 0);
-  return lasts === null ? until : Math.min(lasts, until);
+  const until = partsUntilChange(changeAt, s.cutSoFar ?? NOTHING);
+  return lasts === null || until === null ? (lasts ?? until) : Math.min(lasts, until);
 }
+
+const NOTHING: CutSoFar = { parts: 0, amount: 0 };
 
 /** The same without a planned change: how long it lasts. */
 function partsItLasts(
@@ -43,7 +45,7 @@ export const judgeLeft = (use: Pick<Use, 'asks' | 'here' | 'partsLeft'>, state: 
   [
     inserts(state),
     wear(use, state),
-    ...judgeChange(use.here.changeAt ?? null, state.partsCut ?? 0),
+    ...judgeChange(use.here.changeAt ?? null, state.cutSoFar ?? NOTHING),
     life(use, state),
   ].filter((j) => j !== null);
 

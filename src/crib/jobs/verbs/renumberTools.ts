@@ -136,6 +136,7 @@ async function moveTools(
       await insertChangeRule(c, moment.entryId, {
         ...{ operationId: operation.id, t: number },
         ...{ parts: change?.parts ?? null, basis: change?.basis ?? null },
+        ...{ amount: change?.amount ?? null, counts: change?.counts ?? null },
         ...{ flankMm: change?.flankMm ?? null, flankEntered: change?.flankEntered ?? null },
         ...{ cornerMm: change?.cornerMm ?? null, cornerEntered: change?.cornerEntered ?? null },
       });

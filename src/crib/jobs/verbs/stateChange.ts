@@ -1,20 +1,24 @@
-import { CHANGE_BASES } from '@/core/jobs';
+import { CHANGE_BASES, perPartOf } from '@/core/jobs';
+import { amountWords, type Measure, MEASURE_NAMES, MEASURES } from '@/core/life';
 import { namesOf } from '@/core/names';
 import { defineVerb, field, found, maybeLength, maybeNumber, Problem, toNumber } from '@/crib/door';
-import { insertChangeRule, maybeOperation } from '@/data/jobs';
+import type { Connection } from '@/data/database';
+import { insertChangeRule, manyPrograms, maybeOperation } from '@/data/jobs';
 import { t } from '../toolNumber';
 
-/** When the cutter of a T is changed: after so many parts, whoever said why; or when a sign shows (parts left out). */
+/** When the cutter of a T is changed: after so many parts or so much of its edge, whoever said why; or when a sign shows (left out). */
 export const stateChange = defineVerb({
   name: 'stateChange',
   may: ['crib', 'planner'],
   path: 'change-rules',
   summary:
-    'Say when the cutter of a T is changed: after so many parts, and by what that was chosen; or when a sign shows (parts left out). And at which wear of its flank or a corner it counts as worn there, where that is another than usual.',
+    'Say when the cutter of a T is changed: after so many parts, or so many holes, metres or minutes that its edge cut wherever, and by what that was chosen; or when a sign shows (all left out). And at which wear of its flank or a corner it counts as worn there, where that is another than usual.',
   properties: {
     operation: field.number,
     t,
     parts: field.whole(1, 1_000_000),
+    amount: field.number,
+    counts: field.choice(MEASURE_NAMES),
     basis: field.choice(namesOf(CHANGE_BASES)),
     flank: field.length(0.005, 2, 'Flank wear at which it counts as worn on this T.'),
     corner: field.length(0.005, 2, 'Wear of a corner, or at one spot, at which it counts as worn on this T.'),
@@ -28,30 +32,105 @@ export const stateChange = defineVerb({
       'operation',
     );
     const parts = maybeNumber(input.parts);
-    if (parts === null && input.basis !== undefined)
+    const counted = countedOf(input.amount, input.counts);
+    if (parts === null && counted === null && input.basis !== undefined)
       throw new Problem('INVALID_INPUT', 'parts: by what it was chosen is said of a number of parts', {
         field: 'parts',
         value: null,
         limit: 'a number of parts, or no basis',
         wayOut: 'Say after how many parts; or leave both out: it runs until a sign shows.',
       });
+    if (parts !== null && counted !== null)
+      throw new Problem(
+        'INVALID_INPUT',
+        'amount: it is changed after parts, or after what is counted, not after both',
+        {
+          field: 'amount',
+          value: counted.amount,
+          limit: 'parts or an amount',
+          wayOut: 'Leave one of them out.',
+        },
+      );
+    if (counted) await mustBeCounted(c, operation.id, toNumber(input.t), counted);
     const [flank, corner] = [maybeLength(input.flank), maybeLength(input.corner)];
     moment.leansOn(operation.entryId);
     await insertChangeRule(c, moment.entryId, {
       ...{ operationId: operation.id, t: toNumber(input.t), parts },
-      basis: input.basis ?? null,
+      ...{ basis: input.basis ?? null, amount: counted?.amount ?? null, counts: counted?.counts ?? null },
       ...{ flankMm: flank?.mm ?? null, flankEntered: flank?.entered ?? null },
       ...{ cornerMm: corner?.mm ?? null, cornerEntered: corner?.entered ?? null },
     });
     return {
       ...{ job: operation.job, t: toNumber(input.t), parts },
+      after: counted && amountWords(counted.amount, counted.counts),
       ...{ flank: flank?.entered ?? null, corner: corner?.entered ?? null },
     };
   },
   says: (a) =>
     [
-      `T${a.t} of ${a.job} ${a.parts === null ? 'runs until a sign shows' : `is changed after ${a.parts} parts`}`,
+      `T${a.t} of ${a.job} ${a.after ? `is changed after ${a.after}` : a.parts === null ? 'runs until a sign shows' : `is changed after ${a.parts} parts`}`,
       ...(a.flank ? [`worn there at ${a.flank} of its flank`] : []),
       ...(a.corner ? [`at ${a.corner} of a corner`] : []),
     ].join(', '),
 });
+
+interface Counted {
+  amount: number;
+  counts: Measure;
+}
+
+/** An amount with what it counts; null: neither was said. */
+function countedOf(said: string | number | undefined, counts: Measure | undefined): Counted | null {
+  const amount = maybeNumber(said);
+  if (amount === null && counts === undefined) return null;
+  if (amount === null || counts === undefined)
+    throw new Problem('INVALID_INPUT', `${amount === null ? 'amount' : 'counts'}: how much, and of what`, {
+      field: amount === null ? 'amount' : 'counts',
+      value: amount ?? null,
+      limit: `an amount of ${MEASURE_NAMES.join(', ')}`,
+      wayOut: 'Say both; or leave both out.',
+    });
+  if (!(amount > 0 && amount <= 1_000_000))
+    throw new Problem(
+      'INVALID_INPUT',
+      `amount: ${amount} ${MEASURES[counts].unit} is no amount to change after`,
+      {
+        field: 'amount',
+        value: amount,
+        limit: 'more than 0, up to 1000000',
+        wayOut: 'Say after how much it is changed.',
+      },
+    );
+  return { amount, counts };
+}
+
+/** Refuses what nobody could count: by the program in force a part has none of it, or more than the whole amount. */
+async function mustBeCounted(
+  c: Connection,
+  operationId: number,
+  t: number,
+  { amount, counts }: Counted,
+): Promise<void> {
+  const [program] = await manyPrograms(c, [operationId]);
+  const tool = program?.tools.find((x) => x.t === t);
+  const perPart = tool ? perPartOf(tool, counts) : null;
+  const refuse = (words: string, wayOut: string) =>
+    new Problem('REFUSED', words, {
+      field: 'counts',
+      value: counts,
+      limit: 'what its program counts',
+      wayOut,
+    });
+  if (perPart === null)
+    throw refuse(
+      tool
+        ? `T${t}: its program does not say how many ${MEASURES[counts].words} a part takes`
+        : `T${t} is not called by a program that is stored, so nothing of it can be counted`,
+      tool ? 'Count it in something else, or in parts.' : 'Store its program first, or say it in parts.',
+    );
+  if (amount < perPart)
+    throw refuse(
+      `T${t}: one part takes ${amountWords(perPart, counts)}, and it is never changed within a part`,
+      `Say ${amountWords(perPart, counts)} or more.`,
+    );
+}

@@ -165,7 +165,7 @@ function toolOf(
   const on = card?.ties.find((x) => x.operation === operation.id && x.t === line.t);
   const price = row === null ? null : (prices.get(row.cutterItemId) ?? null);
   const left = used === null ? null : Math.max(0, 1 - used);
-  const fresh = line.change?.parts ?? null;
+  const fresh = line.change?.each ?? null;
   return {
     t: line.t,
     // Where it is worn at another wear than its lives were counted to, they say nothing of it.
@@ -176,13 +176,14 @@ function toolOf(
     leftMinutes: left === null || mean === null ? null : left * mean,
     leftCost: left === null || price === null ? null : (left * price) / 100,
     // The machine goes on to a sister by its counter: where nothing is counted, it never does.
-    ...(fresh !== null && on && sisters.length
+    ...(fresh !== null && on && on.untilChange !== null && sisters.length
       ? {
           counted: {
-            ...{ until: on.untilChange ?? fresh, fresh },
+            ...{ until: on.untilChange, fresh },
             sisters: sisters.map((s) => ({
               usedMinutes: edgeOf(s.card, s.row, operation, rpm, book).usedMinutes,
-              until: s.on.untilChange ?? fresh,
+              // Of one that nobody can count no part is promised.
+              until: s.on.untilChange ?? 0,
               // The counter goes on to one that must not run there all the same: no part is good by it.
               worn: s.on.worn || s.on.use.grade === 'stop',
             })),

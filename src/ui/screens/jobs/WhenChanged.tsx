@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { CHANGE_BASES } from '@/core/jobs';
-import { agesBy } from '@/core/life';
+import { agesBy, amountWords, MEASURE_NAMES, MEASURES } from '@/core/life';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';
 import type { JobLine } from '@/crib/jobs';
@@ -30,12 +30,19 @@ export function changedWords(
       ? null
       : `${entered(change.cornerEntered, change.cornerMm, 2)} ${unitWord} of a corner`,
   ].filter(Boolean);
+  return [afterWords(change), ...(worn.length ? [`worn here at ${worn.join(', ')}`] : [])].join('; ');
+}
+
+/** Example: 'changed after 800 holes, by the maker’s figure, which is 133 parts'. */
+function afterWords(change: ToolLine['change']): string {
+  if (!change || (change.parts === null && change.amount === null)) return 'runs until a sign shows';
+  const { parts, amount, counts, basis, each } = change;
+  const counted = amount !== null && counts !== null;
   return [
-    change?.parts == null
-      ? 'runs until a sign shows'
-      : `changed after ${change.parts} parts${change.basis ? `, ${CHANGE_BASES[change.basis]}` : ''}`,
-    ...(worn.length ? [`worn here at ${worn.join(', ')}`] : []),
-  ].join('; ');
+    `changed after ${counted ? amountWords(amount, counts) : `${parts} parts`}`,
+    ...(basis ? [CHANGE_BASES[basis]] : []),
+    ...(counted ? [each === null ? 'which its program does not count' : `which is ${each} parts`] : []),
+  ].join(', ');
 }
 
 /** Two schools: run to the sign, or change after a number of parts; said here for a T. */
@@ -70,7 +77,17 @@ export function WhenChanged({
             kind: 'whole',
             optional: true,
             start: change?.parts == null ? '' : String(change.parts),
-            help: 'blank: when a sign shows',
+            help: 'of this job; all blank: when a sign shows',
+          },
+          {
+            ...{ name: 'amount', label: 'Or after so much', kind: 'number', optional: true },
+            start: change?.amount == null ? '' : String(change.amount),
+            help: 'of what its edge cut, on whatever job',
+          },
+          {
+            ...{ name: 'counts', label: 'counted in', kind: 'choice', optional: true },
+            start: change?.counts ?? '',
+            options: MEASURE_NAMES.map((m) => [m, MEASURES[m].words] as const),
           },
           {
             name: 'basis',
@@ -92,7 +109,11 @@ export function WhenChanged({
           },
         ]}
         said={(d) =>
-          d.parts === null ? `T${d.t} runs until a sign shows` : `T${d.t} is changed after ${d.parts} parts`
+          d.after
+            ? `T${d.t} is changed after ${d.after}`
+            : d.parts === null
+              ? `T${d.t} runs until a sign shows`
+              : `T${d.t} is changed after ${d.parts} parts`
         }
       />
       {change && (
@@ -115,6 +136,9 @@ export function WhenChanged({
     </Fold>
   );
 }
+
+/** Parts are said instead of an amount. */
+const INSTEAD = { amount: '', counts: '' };
 
 /** Minutes of a part as an address says them; never none of something. */
 const partText = (minutes: number): string => Math.max(0.001, minutes).toFixed(3);
@@ -178,7 +202,10 @@ function WhenItPays({
       )}
       <Acts>
         {change.parts !== null && (
-          <Button size="small" onClick={() => onTake({ parts: String(change.parts), basis: 'cost' })}>
+          <Button
+            size="small"
+            onClick={() => onTake({ parts: String(change.parts), basis: 'cost', ...INSTEAD })}
+          >
             {change.parts} parts: costs least, saves {percent(change.saving)}
           </Button>
         )}
@@ -187,7 +214,7 @@ function WhenItPays({
             key={share}
             size="small"
             variant="text"
-            onClick={() => onTake({ parts: String(parts), basis: 'risk' })}
+            onClick={() => onTake({ parts: String(parts), basis: 'risk', ...INSTEAD })}
           >
             {parts} parts: {percent(share)} have failed
           </Button>
