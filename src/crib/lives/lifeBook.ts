@@ -14,6 +14,7 @@ import {
   lifeUsed,
   type NextLife,
   nextLife,
+  statedAtSpeed,
 } from '@/core/life';
 import { type AssumedLifeRow, manyAssumedLives } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -138,8 +139,9 @@ function whatIsTold(
       return { lives: known.map((l) => l.life), ...(line && { all: line.lives }), assumed };
     }
     const { lives, taken } = livesAtSpeed(known, rpm, by, revs, weights.get('another speed'));
-    if (taken) return { lives, assumed: said ? assumedTogether(said, taken) : taken };
-    return { lives, assumed: said ?? fromOthers(itemId, materialId) };
+    const here = said && statedAtSpeed(said, known, rpm, by);
+    if (taken) return { lives, assumed: here ? assumedTogether(here, taken) : taken };
+    return { lives, assumed: here ?? fromOthers(itemId, materialId) };
   };
 }
 

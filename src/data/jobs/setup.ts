@@ -70,9 +70,9 @@ export async function copyOperation(c: Connection, entryId: number, from: number
     `insert into tool_plan (entry_id, operation_id, t, does, item_id, sheet_code, must, leaves_side_mm, leaves_floor_mm, recipe_id)
      select $1, $3, t, does, item_id, sheet_code, must, leaves_side_mm, leaves_floor_mm, recipe_id from (select distinct on (x.t) x.* from tool_plan x join live_entry e on e.id = x.entry_id
        where x.operation_id = $2 order by x.t, e.happened_at desc, e.id desc) l where not gone`,
-    `insert into change_rule (entry_id, operation_id, t, parts, basis, flank_mm, flank_entered, corner_mm, corner_entered)
-     select $1, $3, t, parts, basis, flank_mm, flank_entered, corner_mm, corner_entered from (select distinct on (x.t) x.* from change_rule x join live_entry e on e.id = x.entry_id
-       where x.operation_id = $2 order by x.t, e.happened_at desc, e.id desc) l where parts is not null or flank_mm is not null or corner_mm is not null`,
+    `insert into change_rule (entry_id, operation_id, t, parts, basis, amount, counts, flank_mm, flank_entered, corner_mm, corner_entered)
+     select $1, $3, t, parts, basis, amount, counts, flank_mm, flank_entered, corner_mm, corner_entered from (select distinct on (x.t) x.* from change_rule x join live_entry e on e.id = x.entry_id
+       where x.operation_id = $2 order by x.t, e.happened_at desc, e.id desc) l where num_nonnulls(parts, amount, flank_mm, corner_mm) > 0`,
     `insert into tie (entry_id, operation_id, t, assembly_id)
      select $1, $3, n.t, n.assembly_id from tie_now n join assembly_now s on s.assembly_id = n.assembly_id where n.operation_id = $2`,
   ])

@@ -1,4 +1,12 @@
-import { assumedTogether, expectLife, isElsewhere, livesAtSpeed, nextLife, usualExponent } from '../index';
+import {
+  assumedTogether,
+  expectLife,
+  isElsewhere,
+  livesAtSpeed,
+  nextLife,
+  statedAtSpeed,
+  usualExponent,
+} from '../index';
 
 const usual = { n: 0.25, origin: 'usual' };
 const words = (speed: number) => String(speed);
@@ -97,6 +105,22 @@ it('a stated figure and what was taken count together, each as it counts', () =>
     countsAs: 4,
     learntFrom: 0,
   });
+});
+
+// By hand: d = ln(5/4) / 0.25 = 0.8926; 1 / (1/9 + (0.8926 / 0.43)²) = 0.2265. Variances add.
+it('a stated figure counts the less the further its cutter ran from the speed that is asked', () => {
+  const maker = { minutes: 90, origin: 'the maker', countsAs: 9 };
+  const counts = (speed: number, lives = [lived(5000, 40)]) =>
+    statedAtSpeed(maker, lives, speed, usual).countsAs;
+  expect(counts(4000)).toBeCloseTo(0.2265, 3);
+  expect(counts(5000)).toBeCloseTo(9, 9);
+  expect(counts(4900)).toBeGreaterThan(6);
+  // As much at both: the middle is between them, by minutes.
+  expect(counts(4000, [lived(5000, 40), lived(4000, 40)])).toBeCloseTo(
+    counts(5000, [lived(5000, 40), lived(4000, 40)])!,
+    9,
+  );
+  expect(counts(4000, [lived(null, 40)])).toBe(9);
 });
 
 it('of some substrates no usual exponent is known', () => {

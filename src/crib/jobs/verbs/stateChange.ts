@@ -17,7 +17,7 @@ export const stateChange = defineVerb({
     operation: field.number,
     t,
     parts: field.whole(1, 1_000_000),
-    amount: field.number,
+    amount: field.decimal(0.001, 1_000_000, 'So much of what its edge cut, wherever it did.'),
     counts: field.choice(MEASURE_NAMES),
     basis: field.choice(namesOf(CHANGE_BASES)),
     flank: field.length(0.005, 2, 'Flank wear at which it counts as worn on this T.'),
@@ -68,11 +68,17 @@ export const stateChange = defineVerb({
   },
   says: (a) =>
     [
-      `T${a.t} of ${a.job} ${a.after ? `is changed after ${a.after}` : a.parts === null ? 'runs until a sign shows' : `is changed after ${a.parts} parts`}`,
+      `T${a.t} of ${a.job} ${whenIn(a)}`,
       ...(a.flank ? [`worn there at ${a.flank} of its flank`] : []),
       ...(a.corner ? [`at ${a.corner} of a corner`] : []),
     ].join(', '),
 });
+
+/** An entry that was written before anything was counted says parts or nothing. */
+const whenIn = ({ after, parts }: { after?: unknown; parts?: unknown }): string => {
+  if (typeof after === 'string') return `is changed after ${after}`;
+  return parts === null ? 'runs until a sign shows' : `is changed after ${String(parts)} parts`;
+};
 
 interface Counted {
   amount: number;
@@ -90,17 +96,6 @@ function countedOf(said: string | number | undefined, counts: Measure | undefine
       limit: `an amount of ${MEASURE_NAMES.join(', ')}`,
       wayOut: 'Say both; or leave both out.',
     });
-  if (!(amount > 0 && amount <= 1_000_000))
-    throw new Problem(
-      'INVALID_INPUT',
-      `amount: ${amount} ${MEASURES[counts].unit} is no amount to change after`,
-      {
-        field: 'amount',
-        value: amount,
-        limit: 'more than 0, up to 1000000',
-        wayOut: 'Say after how much it is changed.',
-      },
-    );
   return { amount, counts };
 }
 

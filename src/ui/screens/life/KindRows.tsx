@@ -6,7 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import type { ReactNode } from 'react';
 import { feedWords, type Recipe, speedWords } from '@/core/cutting';
-import type { KindOfLives, Likely } from '@/core/life';
+import type { KindOfLives } from '@/core/life';
 import { linkTo } from '@/core/links';
 import { money } from '@/core/units';
 import type { LifeSheet } from '@/crib/life';
@@ -14,6 +14,7 @@ import { GradeMark, Unknown } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
 import { percent } from '@/ui/screens/common/percent';
 import { useLengths } from '@/ui/shell';
+import { Limits } from './Limits';
 
 /** Lives of the cutter that is open told apart by recipe and by holder. */
 export const KindRows = ({ line: { byRecipe, byHolder, edge } }: { line: LifeSheet }) => (
@@ -73,16 +74,6 @@ const others = (apart: number): string =>
 const short = (n: number): string => n.toFixed(n < 10 ? 1 : 0);
 const span = (least: number, most: number): string =>
   short(least) === short(most) ? short(least) : `${short(least)} to ${short(most)}`;
-
-/** A figure, and its limits under it. */
-const Limits = ({ of: { value, from, to }, show }: { of: Likely; show: (n: number) => string }) => (
-  <>
-    {show(value)}
-    <div className="soft small">
-      {show(from)} to {show(to)}
-    </div>
-  </>
-);
 
 function Kinds<K extends KindOfLives>({
   title,

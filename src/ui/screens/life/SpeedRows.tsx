@@ -8,6 +8,7 @@ import type { Likely } from '@/core/life';
 import type { BySpeed, LifeSheet } from '@/crib/life';
 import { BecauseThis, Unknown } from '@/ui/kit/figure';
 import { percent } from '@/ui/screens/common/percent';
+import { Limits } from './Limits';
 
 /** Lives by cutting speed, Taylor's law through them, and where a part costs least. */
 export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
@@ -18,32 +19,39 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
         <TableHead>
           <TableRow>
             <TableCell>Vc, m/min</TableCell>
-            <TableCell className="num">Lives</TableCell>
             <TableCell className="num">Failed</TableCell>
-            <TableCell className="num">Mean of these, min</TableCell>
-            <TableCell className="num">Reckoned with at it, min</TableCell>
-            <TableCell className="num">The next one, min</TableCell>
+            <TableCell className="num">Mean, min</TableCell>
+            <TableCell className="num">Reckoned with, min</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
           {of.groups.map((g) => (
-            <TableRow key={g.from}>
+            <TableRow key={g.from} sx={{ '& > td': { verticalAlign: 'top' } }}>
               <TableCell className="fig">{span(g.from, g.to)}</TableCell>
-              <TableCell className="num fig">{g.lives}</TableCell>
-              <TableCell className="num fig">{g.failed}</TableCell>
-              <TableCell className="num fig">
-                {g.mean ? `${g.mean.value.toFixed(0)} (${likely(g.mean, 0)})` : <Unknown>cannot say</Unknown>}
+              <TableCell className="num">
+                <span className="fig">{g.failed}</span> of <span className="fig">{g.lives}</span>
               </TableCell>
               <TableCell className="num fig">
-                <Expected of={g.expectation} />
+                {g.mean ? <Limits of={g.mean} show={whole} /> : <Unknown>cannot say</Unknown>}
               </TableCell>
               <TableCell className="num fig">
-                {g.next ? likely(g.next, 0) : <Unknown>cannot say</Unknown>}
+                <Reckoned of={g} />
               </TableCell>
             </TableRow>
           ))}
         </TableBody>
       </Table>
+      {of.groups.map(
+        (g) =>
+          g.expectation && (
+            <div key={g.from}>
+              <BecauseThis
+                because={g.expectation.because}
+                label={`at ${span(g.from, g.to)} m/min, because`}
+              />
+            </div>
+          ),
+      )}
       {of.law ? (
         <div>
           Taylor’s n {of.law.n.value.toFixed(2)} ({likely(of.law.n, 2)}): a tenth faster lasts{' '}
@@ -52,13 +60,13 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
       ) : (
         <div>No law of speed: {of.noLaw}.</div>
       )}
-      <BecauseThis because={of.because} />
+      <BecauseThis because={of.because} label="the law, because" />
       <p className="soft small">
-        Vc at DC {of.DC} mm, by the programs that were logged; a life counts where nine tenths of it were cut
-        at one speed{of.apart > 0 ? `, ${of.apart} ${of.apart === 1 ? 'is' : 'are'} of none` : ''}. In
-        brackets the 95 % limits. A T that runs at one of these speeds is reckoned with by its line; the
-        others’ lives are taken there and count as assumed. What stands above of the next one is of all speeds
-        together.{' '}
+        Vc at DC {of.DC} mm, by the programs that were logged; a life is of a speed where nine tenths of it
+        were cut at it{of.apart > 0 ? `, ${of.apart} ${of.apart === 1 ? 'is' : 'are'} of none` : ''}. Below a
+        figure, or in brackets, its 95 % limits; of the next one 90 % fail between these. A T that runs at one
+        of these speeds is reckoned with by its line; the others’ lives are taken there and count as assumed.
+        What stands above of the next one is of all speeds together.{' '}
         {of.law && 'Depths, feed and coolant are taken to be alike at all speeds: look whether they were.'}{' '}
         {of.law &&
           !of.cheapest &&
@@ -68,17 +76,19 @@ export function SpeedRows({ line, of }: { line: LifeSheet; of: BySpeed }) {
   );
 }
 
-/** What is reckoned with on a T that runs at this speed, and why. */
-function Expected({ of }: { of: BySpeed['groups'][number]['expectation'] }) {
-  if (!of) return <Unknown>cannot say</Unknown>;
+/** What is reckoned with on a T that runs at this speed, and between what the next one fails. */
+function Reckoned({ of: { expectation, next } }: { of: BySpeed['groups'][number] }) {
+  if (!expectation) return <Unknown>cannot say</Unknown>;
+  const { minutes, atLeast } = expectation;
   return (
     <>
-      {of.minutes === null ? `at least ${(of.atLeast ?? 0).toFixed(0)}` : of.minutes.toFixed(0)}{' '}
-      <BecauseThis because={of.because} />
+      {minutes === null ? `at least ${whole(atLeast ?? 0)}` : whole(minutes)}
+      {next && <div className="soft small">the next {likely(next, 0)}</div>}
     </>
   );
 }
 
+const whole = (n: number): string => n.toFixed(0);
 const span = (from: number, to: number): string =>
   from.toFixed(0) === to.toFixed(0) ? from.toFixed(0) : `${from.toFixed(0)} to ${to.toFixed(0)}`;
 const likely = ({ from, to }: Omit<Likely, 'value'>, digits: number): string =>
