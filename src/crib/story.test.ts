@@ -140,6 +140,10 @@ describe('the flow', () => {
       await problem(crib.do('judgeMeasurement', { measurement, accepted: true, reason: '  ' })),
     ).toMatchObject({ code: 'INVALID_INPUT', field: 'reason' });
     await crib.do('judgeMeasurement', { measurement, accepted: false, reason: 'chip on the taper' });
+    // Somebody else whose screen still asks accepts it a moment later.
+    expect(
+      await problem(crib.do('judgeMeasurement', { measurement, accepted: true, reason: 'looks right' })),
+    ).toMatchObject({ code: 'CONFLICT', field: 'measurement' });
     expect(await card()).toMatchObject({
       measured: { state: 'measured', measurement: { gaugeLengthMm: 94.1 } },
     });

@@ -102,6 +102,11 @@ it('no cutter goes on the T and no part is logged there before that, not by any 
   const { entry } = await crib.do('accountFragments', {
     ...{ ending, fragments: 'recut', recutBy: 'carbide 6 mm at full chip load' },
   });
+  // Somebody else whose screen still asks does not make it 'all found'.
+  await expect(crib.do('accountFragments', { ending, fragments: 'found' })).rejects.toMatchObject({
+    code: 'CONFLICT',
+    parts: [{ field: 'ending' }],
+  });
   await crib.do('tieTool', { operation, t: 7, tag: next });
   expect((await t7()).use.judgements.map((j) => j.code)).not.toContain('FRAGMENTS');
   // What the next cutter leans on can't be taken back under it.
@@ -189,8 +194,19 @@ it('parts it cut since the last good one are held, decided one by one by whom, a
   // Nothing of them is under suspicion twice.
   expect((await breakageSheet(crib.db, TODAY, ending))!.suspects).toEqual([]);
   expect(await work()).toContainEqual(['held', 'Decide of parts 5 to 15 of J-1']);
-  await crib.do('judgeParts', { hold: 'q-0001', from: 5, to: 9, verdict: 'good', words: 'bore 10.004' });
-  await crib.do('judgeParts', { hold: 'Q-0001', from: 9, verdict: 'scrap' });
+  const { entry: first } = await crib.do('judgeParts', {
+    ...{ hold: 'q-0001', from: 5, to: 9, verdict: 'good', words: 'bore 10.004' },
+  });
+  // Of two who decide at once the second is told what the first said, and nothing of his is written.
+  for (const over of [{}, { over: Number(first) - 1 }])
+    await expect(
+      crib.do('judgeParts', { hold: 'Q-0001', from: 8, to: 15, verdict: 'scrap', ...over }),
+    ).rejects.toMatchObject({
+      code: 'CONFLICT',
+      message: 'parts 5 to 9 of Q-0001: decided by IK as good',
+      parts: [{ field: 'over' }],
+    });
+  await crib.do('judgeParts', { hold: 'Q-0001', from: 9, verdict: 'scrap', over: first });
   expect((await holdSheet(crib.db, 'Q-0001'))!.stands).toMatchObject([
     { first: 5, last: 8, by: { verdict: 'good', who: 'IK', note: 'bore 10.004' } },
     { first: 9, last: 9, by: { verdict: 'scrap' } },

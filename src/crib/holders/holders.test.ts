@@ -163,6 +163,13 @@ it('a build that falls gives its holder a mark, so that it is found again in the
   // Out of use: not offered again, and nothing is due with it.
   later();
   await crib.do('lookOverHolder', { mark: 'H-0003', found: 'bad', words: 'flange bent' });
+  // Somebody whose screen is older does not put it back into use without a word.
+  for (const found of ['good', 'doubt'])
+    await expect(crib.do('lookOverHolder', { mark: 'H-0003', found })).rejects.toMatchObject({
+      code: 'REFUSED',
+      message: 'H-0003 is out of use: flange bent; what was done to it is not said',
+      parts: [{ field: 'words' }],
+    });
   expect(await offered()).toEqual(['2 at S1, no mark']);
   expect(await holder('H-0003')).toMatchObject({ grade: 'stop', dues: [] });
 });

@@ -107,7 +107,7 @@ it('refuses what can’t be counted, half of it, both, and less than one part', 
   await refused({ parts: 9, amount: 50, counts: 'holes' }, 'amount');
   await refused({ amount: 0, counts: 'holes' }, 'amount');
   await refused({ amount: 1e7, counts: 'holes' }, 'amount');
-  await refused({ amount: 9, counts: 'holes' }, 'counts');
+  await refused({ amount: 9, counts: 'holes' }, 'amount');
   await refused({ amount: 50, counts: 'holes' }, 'counts', 'J-1');
   await expect(
     crib.do('stateChange', { operation: operations['J-2'], t: 9, amount: 50, counts: 'holes' }),

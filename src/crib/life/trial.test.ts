@@ -83,6 +83,17 @@ it('a second trial of either in that material waits, and one that is no trial is
   await refused({ item: 'EM10', against: 'EM10', material: 'AL' }, 'INVALID_INPUT', 'against');
   await refused({ item: 'EM10', against: 'SL10', material: 'AL' }, 'INVALID_INPUT', 'against');
   await refused({ item: 'EM10', against: 'NONE', material: 'AL' }, 'NOT_FOUND', 'against');
+  // On one T a cutter of another diameter is no other of it: within a tenth, no more (common practice).
+  for (const [code, DC] of [
+    ['EM16', '16'],
+    ['EM11-1', '11.1'],
+  ] as const)
+    await crib.do('addItem', {
+      ...{ code, kind: 'cutter', family: 'square' },
+      facts: { DC: { value: DC, origin: 'maker' }, DMM: { value: DC, origin: 'maker' } },
+    });
+  await refused({ item: 'EM10', against: 'EM16', material: 'AL' }, 'INVALID_INPUT', 'against');
+  await refused({ item: 'EM11-1', against: 'EM10', material: 'AL' }, 'INVALID_INPUT', 'against');
   await refused({ item: 'EM10', against: 'EM10-Z', failuresEach: 0 }, 'INVALID_INPUT', 'failuresEach');
   await refused({ item: 'EM10', against: 'EM10-Z', failuresEach: 51 }, 'INVALID_INPUT', 'failuresEach');
 });

@@ -28,6 +28,18 @@ export const accountFragments = defineVerb({
         limit: `from ${one.happenedAt.toISOString()}`,
         wayOut: 'Enter when they were looked for.',
       });
+    // That the spot was recut after all may be said later; that all were found, only by who says it first.
+    if (one.fragments !== null && input.fragments === 'found')
+      throw new Problem(
+        'CONFLICT',
+        `${one.mark}: ${one.fragmentsWho ?? 'somebody'} said it already: ${FRAGMENT_STATES[one.fragments]}`,
+        {
+          field: 'ending',
+          value: one.entryId,
+          limit: 'one of which nobody said it yet',
+          wayOut: 'Ask who said it. Where one is missing after all, recut the spot and say by what.',
+        },
+      );
     moment.leansOn(one.entryId);
     await bookFragments(c, moment, one.entryId, input.fragments, input.recutBy);
     return {

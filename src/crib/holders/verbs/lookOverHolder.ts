@@ -1,5 +1,5 @@
 import { HOLDER_LOOK_NAMES, HOLDER_LOOKS } from '@/core/holders';
-import { defineVerb, field, found, maybeLength } from '@/crib/door';
+import { defineVerb, field, found, maybeLength, Problem } from '@/crib/door';
 import { insertHolderLook, maybeMarked } from '@/data/holders';
 
 /** What was found on the bench. Good answers a fall and a doubt; out of use stops it wherever it stands. */
@@ -19,6 +19,17 @@ export const lookOverHolder = defineVerb({
   async run(c, input, moment) {
     const one = found(await maybeMarked(c, input.mark.toUpperCase()), 'mark', input.mark, 'mark of a holder');
     const runout = maybeLength(input.runout);
+    if (one.found === 'bad' && input.found !== 'bad' && !input.words?.trim())
+      throw new Problem(
+        'REFUSED',
+        `${one.mark} is out of use${one.lookWords ? `: ${one.lookWords}` : ''}; what was done to it is not said`,
+        {
+          field: 'words',
+          value: null,
+          limit: 'what was done, where it was out of use',
+          wayOut: 'Say what was done to it and measured. If it is as it was, it stays out of use.',
+        },
+      );
     moment.leansOn(one.entryId);
     await insertHolderLook(c, moment.entryId, {
       markedId: one.id,

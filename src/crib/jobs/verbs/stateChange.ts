@@ -111,9 +111,9 @@ async function mustBeCounted(
   const perPart = tool ? perPartOf(tool, counts) : null;
   const refuse = (words: string, wayOut: string) =>
     new Problem('REFUSED', words, {
-      field: 'counts',
-      value: counts,
-      limit: 'what its program counts',
+      ...(perPart === null
+        ? { field: 'counts', value: counts, limit: 'what its program counts' }
+        : { field: 'amount', value: amount, limit: `${amountWords(perPart, counts)} or more` }),
       wayOut,
     });
   if (perPart === null)

@@ -1,4 +1,4 @@
-import { loadItem } from '@/crib/catalogue';
+import { factNumber, loadItem } from '@/crib/catalogue';
 import { defineVerb, field, found, foundInUse, Problem, toNumber } from '@/crib/door';
 import { nextNumber } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
@@ -30,6 +30,17 @@ export const beginTrial = defineVerb({
         limit: 'another cutter',
         wayOut: 'Say which other one is to be tried.',
       });
+    if (first.DC !== null && second.DC !== null && !sameWork(first.DC, second.DC))
+      throw new Problem(
+        'INVALID_INPUT',
+        `against: ${second.code} of ${second.DC} mm can't stand in for ${first.code} of ${first.DC} mm on its T`,
+        {
+          field: 'against',
+          value: second.code,
+          limit: `a DC within a tenth of ${first.DC} mm`,
+          wayOut: 'Try it against one of about its own diameter: which goes in next is alternated on one T.',
+        },
+      );
     const material = foundInUse(
       await maybeMaterial(c, input.material),
       'material',
@@ -62,6 +73,9 @@ export const beginTrial = defineVerb({
   says: (a) => `${a.number}: ${a.first} tried against ${a.second} in ${a.material}`,
 });
 
+/** Whether cutters of two diameters, mm, do the same work on a T: neither more than a tenth thicker (practice). */
+const sameWork = (a: number, b: number) => Math.max(a, b) <= 1.1 * Math.min(a, b) + 1e-9;
+
 /** A cutter or a body that is in the catalogue; anything else has no lives. */
 async function cutter(c: Connection, name: 'item' | 'against', code: string) {
   const row = found(await maybeItem(c, code), name, code, 'cutter');
@@ -73,5 +87,5 @@ async function cutter(c: Connection, name: 'item' | 'against', code: string) {
       limit: 'a cutter, or a body with its inserts',
       wayOut: 'A holder is held beside the others on the Life screen, by holder.',
     });
-  return { id: row.id, code: item.code, entryId: row.entryId };
+  return { id: row.id, code: item.code, entryId: row.entryId, DC: factNumber(item, 'DC') };
 }

@@ -5,7 +5,8 @@ export const judgeMeasurement = defineVerb({
   name: 'judgeMeasurement',
   may: ['crib'],
   path: 'measurement-verdicts',
-  summary: 'Accept a measurement in question with a reason, or reject it.',
+  summary:
+    'Accept a measurement in question with a reason, or reject it. One that was rejected is not accepted after it: it is measured again.',
   properties: {
     measurement: field.number,
     accepted: { type: 'boolean' },
@@ -24,6 +25,14 @@ export const judgeMeasurement = defineVerb({
         field: 'measurement',
         value: measurement.entryId,
         wayOut: 'Nothing to do: it counts already.',
+      });
+    // Of two who judge at once the one who doubts it is right until somebody has looked again.
+    if (input.accepted && measurement.accepted === false)
+      throw new Problem('CONFLICT', `It was rejected: ${measurement.reason ?? 'no reason was said'}`, {
+        field: 'measurement',
+        value: measurement.entryId,
+        limit: 'one that nobody rejected',
+        wayOut: 'Measure it again; or take the rejection back where it stands under Entries.',
       });
     moment.leansOn(measurement.entryId);
     await insertVerdict(c, moment.entryId, {

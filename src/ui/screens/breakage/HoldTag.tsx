@@ -20,6 +20,8 @@ export function HoldTag({ hold }: { hold: HoldSheet }) {
   const query = useQuery('held');
   const { moment } = useTimes();
   const left = hold.stands.find((s) => s.by === null);
+  // What is decided anew is decided by who has seen what stands.
+  const seen = Math.max(0, ...hold.stands.map((s) => s.by?.entryId ?? 0));
   return (
     <Tag
       over={`${hold.job} ${hold.part}, ${hold.machine}`}
@@ -64,7 +66,7 @@ export function HoldTag({ hold }: { hold: HoldSheet }) {
       <VerbForm
         key={`${hold.number} ${left?.first ?? ''}`}
         verb="judgeParts"
-        fixed={{ hold: hold.number }}
+        fixed={{ hold: hold.number, ...(seen > 0 && { over: seen }) }}
         submit="So it is"
         fields={[
           {
@@ -82,7 +84,7 @@ export function HoldTag({ hold }: { hold: HoldSheet }) {
           { name: 'to', label: 'To part', kind: 'whole', start: String(left?.last ?? hold.lastPart) },
           { name: 'words', label: 'What was measured or seen', optional: true, wide: true },
         ]}
-        said={(d) => `${partWords([{ first: d.from, last: d.to }])}: ${PART_VERDICTS[d.verdict]}`}
+        said={(d) => `${partWords(d.parts)}: ${PART_VERDICTS[d.verdict]}`}
       />
     </Tag>
   );

@@ -66,6 +66,8 @@ export function WhenChanged({
         <WhenItPays item={item} material={material} minutes={minutesPerPart} onTake={setPut} />
       )}
       <VerbForm
+        // What was said is in its fields: left as they are, they say it again.
+        key={change?.entryId ?? 0}
         verb="stateChange"
         put={put}
         fixed={{ operation, t }}

@@ -75,6 +75,11 @@ const short = (n: number): string => n.toFixed(n < 10 ? 1 : 0);
 const span = (least: number, most: number): string =>
   short(least) === short(most) ? short(least) : `${short(least)} to ${short(most)}`;
 
+/** On a phone its heads and limits stand in two lines. */
+const NARROW = {
+  '& th, & td': { whiteSpace: { xs: 'normal', sm: 'nowrap' }, paddingLeft: { xs: 0.5, sm: 2 } },
+} as const;
+
 function Kinds<K extends KindOfLives>({
   title,
   head: [first = '', ...more],
@@ -95,7 +100,7 @@ function Kinds<K extends KindOfLives>({
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
-      <Table>
+      <Table sx={NARROW}>
         <TableHead>
           <TableRow>
             <TableCell>{first}</TableCell>
