@@ -15,7 +15,9 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
   const { costs, unread } = changeOf(asked);
   const also = { change: costs, in: asked.in };
   const sheet =
-    item && material ? await lifeSheet(db, item, material, { ...also, beside: asked.beside ?? null }) : null;
+    item && material
+      ? await lifeSheet(db, item, material, { ...also, beside: asked.beside ?? null, rpm: asked.rpm })
+      : null;
   return (
     <Asked wrong={wrong ?? unread}>
       <LifeScreen

@@ -62,7 +62,14 @@ export { landInPicture, LEAST_DOTS } from './wear/landInPicture';
 export type { Dot, LandInPicture } from './wear/landInPicture';
 // What to expect of the next one, and of this one
 export { consumption, expectLife, assumedCounts } from './expect/expectLife';
-export { assumedTogether, isElsewhere, livesAtSpeed, statedAtSpeed, usualExponent } from './expect/atSpeed';
+export {
+  assumedTogether,
+  isElsewhere,
+  livesAtSpeed,
+  livesTakenTo,
+  statedAtSpeed,
+  usualExponent,
+} from './expect/atSpeed';
 export type { Exponent, LifeBySpeeds } from './expect/atSpeed';
 export type { AssumedLife, Consumption, LifeExpectation } from './expect/expectLife';
 export { assumedFromLike } from './expect/likeMaterials';

@@ -151,6 +151,7 @@ export const A_LIFE = {
   planned: 'words',
   failed: 'words',
   part: 'words',
+  rpm: 'number',
 } as const satisfies QuestionSpec;
 /** A page that goes on after a row. */
 export const AFTER_ROW = { after: 'number' } as const satisfies QuestionSpec;

@@ -113,6 +113,25 @@ it('lives at a speed are told from others as they come, and Life shows what is r
   );
 });
 
+// A planned change is reckoned by the law of its lives: at a fifth less speed they last 1.25^(1/n) times as long, and so does it.
+it('when a change pays on a T is reckoned at the speed it runs at', async () => {
+  const change = { costs: { planned: 30, failure: 400 }, partMinutes: 1 };
+  const sheet = async (rpm?: number) => (await lifeSheet(crib.db, 'EM10V', 'C45', { change, rpm }))!;
+  const [all, slow, fast] = [await sheet(), await sheet(4000), await sheet(5000)];
+  expect(all.changeAt).toBeNull();
+  const { n } = (await lifeSheet(crib.db, 'EM10V', 'C45'))!.bySpeed!.law!;
+  expect(slow.changeAt).toMatchObject({ rpm: 4000, lives: 11, by: { n: expect.closeTo(n.value, 6) } });
+  expect(slow.change!.parts! / fast.change!.parts!).toBeCloseTo(1.25 ** (1 / n.value), 0);
+  expect(fast.change!.parts!).toBeLessThan(slow.change!.parts!);
+  // Of a speed that nothing was cut near to there is no law, and so no interval.
+  expect(await sheet(9000)).toMatchObject({
+    change: null,
+    changeAt: { lives: 0, noLaw: 'no life has failed' },
+  });
+  // What else it says is of all its lives as they were cut.
+  expect(slow.expectation).toEqual(all.expectation);
+});
+
 it('where no exponent is usual for its substrate its lives are taken nowhere: all count as they are', async () => {
   cutter = 'EM10W';
   await crib.do('addItem', {

@@ -7,8 +7,11 @@ import {
   type Consumption,
   consumption,
   expectLife,
+  type Exponent,
   isElsewhere,
+  type LifeBySpeeds,
   livesAtSpeed,
+  livesTakenTo,
   type LifeExpectation,
   type LifeTime,
   lifeUsed,
@@ -36,7 +39,7 @@ import {
   readOtherLives,
 } from './assumedWeights';
 import { exponentOf } from './exponents';
-import { livesWithSpeed } from './lifeTimes';
+import { lifeTimes, livesWithSpeed } from './lifeTimes';
 
 /**
  * What to expect of some cutters in a material at a speed, rev/min, and what some edge sets have left. Speed null: whatever it
@@ -48,6 +51,8 @@ export interface LifeBook {
   consumption(itemId: number, materialId: number, rpm: number | null): Consumption | null;
   /** What the next fresh edge of it will do in a material; null: cannot say. */
   next(itemId: number, materialId: number, rpm: number | null): NextLife | null;
+  /** Its lives in a material as they come to at a speed, and by what they were taken there; null: all stand as they were cut. */
+  takenTo(itemId: number, materialId: number, rpm: number): { lives: LifeTime[]; by: Exponent } | null;
   /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
   used(edgeSetId: number): number | null;
   /** What an edge set has cut so far; null: it is none of those asked for. */
@@ -92,11 +97,15 @@ async function readBook(
 }
 
 /** What is known of a cutter in a material at a speed: its lives, of how many they are the latest, and what is assumed beside them. */
-type Told = (
-  itemId: number,
-  materialId: number,
-  rpm: number | null,
-) => { lives: LifeTime[]; all?: number; assumed: AssumedLife | null };
+interface Told {
+  of(
+    itemId: number,
+    materialId: number,
+    rpm: number | null,
+  ): { lives: LifeTime[]; all?: number; assumed: AssumedLife | null };
+  /** Its lives, and what takes them to a speed; null: nothing does, or they were all cut at it. */
+  elsewhere(itemId: number, materialId: number, rpm: number): { lives: LifeBySpeeds[]; by: Exponent } | null;
+}
 
 function whatIsTold(
   lines: readonly LifeTimesRow[],
@@ -129,20 +138,27 @@ function whatIsTold(
     }
     return null;
   };
-  return (itemId, materialId, rpm) => {
-    const line = times.get(itemId)?.get(materialId)?.[0];
+  const lineOf = (itemId: number, materialId: number) => times.get(itemId)?.get(materialId)?.[0];
+  const elsewhere: Told['elsewhere'] = (itemId, materialId, rpm) => {
+    const line = lineOf(itemId, materialId);
+    const lives = line ? livesWithSpeed(line) : [];
+    const by = isElsewhere(lives, rpm) ? exponentOf(lives, substrateOf(itemId)) : null;
+    return by && { lives, by };
+  };
+  const of: Told['of'] = (itemId, materialId, rpm) => {
     const said = statedOf(itemId, materialId);
-    const known = line ? livesWithSpeed(line) : [];
-    const by = rpm !== null && isElsewhere(known, rpm) ? exponentOf(known, substrateOf(itemId)) : null;
-    if (rpm === null || by === null) {
+    const from = rpm === null ? null : elsewhere(itemId, materialId, rpm);
+    if (rpm === null || from === null) {
+      const line = lineOf(itemId, materialId);
       const assumed = said ?? fromOthers(itemId, materialId);
-      return { lives: known.map((l) => l.life), ...(line && { all: line.lives }), assumed };
+      return { lives: line ? lifeTimes(line) : [], ...(line && { all: line.lives }), assumed };
     }
-    const { lives, taken } = livesAtSpeed(known, rpm, by, revs, weights.get('another speed'));
-    const here = said && statedAtSpeed(said, known, rpm, by);
+    const { lives, taken } = livesAtSpeed(from.lives, rpm, from.by, revs, weights.get('another speed'));
+    const here = said && statedAtSpeed(said, from.lives, rpm, from.by);
     if (taken) return { lives, assumed: here ? assumedTogether(here, taken) : taken };
     return { lives, assumed: here ?? fromOthers(itemId, materialId) };
   };
+  return { of, elsewhere };
 }
 
 const revs = (rpm: number) => `${rpm.toFixed(0)} rev/min`;
@@ -155,7 +171,7 @@ function lifeBook(told: Told, edges: readonly EdgeUseRow[]): LifeBook {
       const key = `${itemId} ${materialId} ${rpm ?? ''}`;
       const known = remembered.get(key);
       if (known !== undefined) return known;
-      const { lives, assumed, all } = told(itemId, materialId, rpm);
+      const { lives, assumed, all } = told.of(itemId, materialId, rpm);
       const answer = of(lives, assumed, all);
       remembered.set(key, answer);
       return answer;
@@ -176,6 +192,10 @@ function lifeBook(told: Told, edges: readonly EdgeUseRow[]): LifeBook {
     expectation,
     consumption: said(consumption),
     next: said((lives, a) => nextLife(lives, a)),
+    takenTo: (itemId, materialId, rpm) => {
+      const from = told.elsewhere(itemId, materialId, rpm);
+      return from && { lives: livesTakenTo(from.lives, rpm, from.by), by: from.by };
+    },
     used,
     cut: (edgeSetId) => uses.get(edgeSetId) ?? null,
   };

@@ -3,6 +3,7 @@ import {
   expectLife,
   isElsewhere,
   livesAtSpeed,
+  livesTakenTo,
   nextLife,
   statedAtSpeed,
   usualExponent,
@@ -87,6 +88,15 @@ it('nothing is taken further than half again as fast or slow', () => {
   expect(at(6000, [lived(4000, 10)]).taken).not.toBeNull();
 });
 
+it('for a law at a speed all lives near it are taken there, and those too far away are left out', () => {
+  const all = [lived(4000, 50), lived(null, 30), lived(5000, 40, false), lived(9000, 5)];
+  expect(livesTakenTo(all, 4000, usual)).toEqual([
+    { minutes: 50, failed: true },
+    { minutes: 30, failed: true },
+    { minutes: expect.closeTo(40 * 1.25 ** 4, 9), failed: false },
+  ]);
+});
+
 it('what did not fail elsewhere lasts at least so long here', () => {
   const { lives, taken } = at(4000, [lived(5000, 40, false)]);
   expect(taken).toBeNull();
@@ -107,12 +117,14 @@ it('a stated figure and what was taken count together, each as it counts', () =>
   });
 });
 
-// By hand: d = ln(5/4) / 0.25 = 0.8926; 1 / (1/9 + (0.8926 / 0.43)²) = 0.2265. Variances add.
+// By hand: d = ln(10/9) / 0.25 = 0.4214; 1 / (1/9 + (0.4214 / 0.43)²) = 0.9332. Variances add.
 it('a stated figure counts the less the further its cutter ran from the speed that is asked', () => {
   const maker = { minutes: 90, origin: 'the maker', countsAs: 9 };
   const counts = (speed: number, lives = [lived(5000, 40)]) =>
     statedAtSpeed(maker, lives, speed, usual).countsAs;
-  expect(counts(4000)).toBeCloseTo(0.2265, 3);
+  expect(counts(4500)).toBeCloseTo(0.9332, 3);
+  // Far away it counts as the least any stated life does.
+  expect(counts(3000)).toBe(0.5);
   expect(counts(5000)).toBeCloseTo(9, 9);
   expect(counts(4900)).toBeGreaterThan(6);
   // As much at both: the middle is between them, by minutes.

@@ -51,6 +51,7 @@ export interface AtSpeed {
 export const isElsewhere = (lives: readonly LifeBySpeeds[], speed: number): boolean =>
   lives.some((l) => partsOf(l).some((p) => isOther(p.speed, speed)));
 const isOther = (speed: number, asked: number) => Math.abs(speed - asked) > ALIKE * asked;
+const isNear = (a: number, b: number) => Math.max(a, b) <= FURTHEST * Math.min(a, b);
 const partsOf = ({ speed, life, parts }: LifeBySpeeds) =>
   speed === null ? (parts ?? []) : [{ speed, minutes: life.minutes }];
 
@@ -70,9 +71,8 @@ export function livesAtSpeed(
   weight: Weight = { countsAs: DEFAULTS.assumedCountsAs, learntFrom: 0 },
 ): AtSpeed {
   const stays = (l: LifeBySpeeds) => partsOf(l).every((p) => !isOther(p.speed, speed));
-  const isNear = (p: { speed: number }) => Math.max(p.speed, speed) <= FURTHEST * Math.min(p.speed, speed);
   const stay = all.filter(stays).map((l) => l.life);
-  const near = all.filter((l) => !stays(l) && partsOf(l).every(isNear));
+  const near = all.filter((l) => !stays(l) && partsOf(l).every((p) => isNear(p.speed, speed)));
   const here = near.map((l) => takenTo(l, speed, n));
   const failed = near.filter((l) => l.life.failed);
   const from = failed.flatMap((l) => partsOf(l).map((p) => p.speed));
@@ -84,6 +84,19 @@ export function livesAtSpeed(
     weight,
   );
   return { lives: taken ? stay : [...stay, ...here], taken };
+}
+
+/**
+ * All lives as they come to at a speed, for a law of them there: those cut at it and of no known speed as they are, those near
+ * enough taken to it, those farther away left out. Sources and domain as for `livesAtSpeed`.
+ * Example: lives of 50 at 4,000 and of 40 at 5,000, asked of 4,000 with n 0.25: 50 and 97.7.
+ */
+export function livesTakenTo(all: readonly LifeBySpeeds[], speed: number, { n }: Exponent): LifeTime[] {
+  return all.flatMap((l) => {
+    const parts = partsOf(l);
+    if (parts.every((p) => !isOther(p.speed, speed))) return [l.life];
+    return parts.every((p) => isNear(p.speed, speed)) ? [takenTo(l, speed, n)] : [];
+  });
 }
 
 /** A life as it would have been at a speed; of minutes whose speed nobody knows, as of the rest. */
@@ -100,7 +113,7 @@ function takenTo(l: LifeBySpeeds, speed: number, n: number): LifeTime {
  * A stated life as it counts at a speed. Nobody said what speed it is of; it did as well as it did at those the cutter ran at so
  * far, the middle of which is d = |ln(V / middle)| / n away on the scale of logarithms, and by so much it may be off beside what it
  * is off anyhow: it counts as k with spread² / k' = spread² / k + d². Source: variances add, as for `assumedWeight`.
- * Example: one that counts as 9, a life of 5,000 and asked of 4,000 with n 0.25: as 0.2.
+ * Example: one that counts as 9, a life of 5,000 and asked of 4,500 with n 0.25: as 0.9.
  */
 export function statedAtSpeed(
   stated: AssumedLife,
@@ -116,7 +129,9 @@ export function statedAtSpeed(
   const k = assumedCounts(stated);
   if (!(minutes > 0) || !(k > 0)) return stated;
   const off = (Math.log(speed) - logs / minutes) / n;
-  return { ...stated, countsAs: 1 / (1 / k + (off / DEFAULTS.spreadOfLives) ** 2) };
+  // No less than any stated life counts: of less the next one would fall anywhere.
+  const least = Math.min(k, DEFAULTS.assumedCountsBetween[0]);
+  return { ...stated, countsAs: Math.max(least, 1 / (1 / k + (off / DEFAULTS.spreadOfLives) ** 2)) };
 }
 
 /** Two things that are assumed of one life, as one: each counts as it counts. Example: 90 as 3 lives and 30 as 1: 75 as 4. */

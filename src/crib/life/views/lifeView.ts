@@ -3,6 +3,8 @@ import { DEFAULTS } from '@/core/defaults';
 import {
   type Consumption,
   ENDINGS,
+  type Exponent,
+  fitWeibull,
   type LifeExpectation,
   type LivesSurveyed,
   type Measure,
@@ -70,6 +72,8 @@ export interface LifeSheet extends LifeLine, LivesSurveyed {
   costs: CostsHere;
   /** When to change it by the costs that were asked with, or else by what they are here; null: they are not known, or no Weibull law can be said. */
   change: WhenToChange | null;
+  /** The speed that was asked of, rev/min, where its lives were taken there for it; null: as they were cut. */
+  changeAt: { rpm: number; lives: number; by: Exponent; noLaw: string | null } | null;
   /** What a fresh edge set of it costs. */
   edge: EdgeCost;
   /** Other cutters in this material, those with the most lives first. */
@@ -173,7 +177,8 @@ export async function lifeSheet(
     change: asked = null,
     beside = null,
     in: counted,
-  }: { change?: ChangeAsked | null; beside?: string | null; in?: Measure } = {},
+    rpm,
+  }: { change?: ChangeAsked | null; beside?: string | null; in?: Measure; rpm?: number } = {},
 ): Promise<LifeSheet | null> {
   const item = await maybeItem(c, itemCode);
   const material = await maybeMaterial(c, materialCode);
@@ -193,11 +198,19 @@ export async function lifeSheet(
   const edge = (await edgeCosts(c, [loaded])).get(item.id) ?? { cents: null, of: 'a new one' };
   const costs = await costsHere(c, edge.cents);
   const by = asked?.costs ?? costs.costs?.value ?? null;
+  // When it pays on a T goes by the speed that T runs at.
+  const at = rpm ? book.takenTo(item.id, material.id, rpm) : null;
+  const fitted = at ? fitWeibull(at.lives) : survey.weibull;
+  const law = typeof fitted === 'string' ? null : fitted;
   return {
     ...lineOf(row, loaded, material, book),
     ...survey,
     costs,
-    change: by && survey.weibull ? whenToChange(survey.weibull, by, asked?.partMinutes ?? null) : null,
+    change: by && law ? whenToChange(law, by, asked?.partMinutes ?? null) : null,
+    changeAt:
+      at && rpm
+        ? { rpm, lives: at.lives.length, by: at.by, noLaw: typeof fitted === 'string' ? fitted : null }
+        : null,
     edge,
     others: (await manyCuttersIn(c, material.id, OTHERS_SHOWN + 1))
       .filter((o) => o.itemId !== item.id)

@@ -86,6 +86,7 @@ describe('the survival chart', () => {
       ...surveyLives(list),
       next: null,
       change: null,
+      changeAt: null,
       edge: { cents: null, of: 'a new one' },
       costs: { said: null, costs: null },
       others: [],

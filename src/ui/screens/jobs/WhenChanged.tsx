@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { CHANGE_BASES } from '@/core/jobs';
+import { CHANGE_BASES, speedOf } from '@/core/jobs';
 import { agesBy, amountWords, MEASURE_NAMES, MEASURES } from '@/core/life';
 import { linkTo } from '@/core/links';
 import { namesOf } from '@/core/names';
@@ -49,7 +49,7 @@ function afterWords(change: ToolLine['change']): string {
 export function WhenChanged({
   operation,
   material,
-  tool: { t, change, minutesPerPart },
+  tool: { t, change, minutesPerPart, tool },
   item,
 }: {
   operation: number;
@@ -60,10 +60,11 @@ export function WhenChanged({
 }) {
   const [put, setPut] = useState<Record<string, string> | null>(null);
   const lengths = useLengths();
+  const rpm = wholeSpeed(speedOf(tool));
   return (
     <Fold label={`T${t} ${changedWords(change, lengths)}`}>
       {item && minutesPerPart > 0 && (
-        <WhenItPays item={item} material={material} minutes={minutesPerPart} onTake={setPut} />
+        <WhenItPays item={item} material={material} minutes={minutesPerPart} rpm={rpm} onTake={setPut} />
       )}
       <VerbForm
         // What was said is in its fields: left as they are, they say it again.
@@ -129,6 +130,7 @@ export function WhenChanged({
             href={linkTo('life', {
               ...{ item, material },
               ...(minutesPerPart > 0 ? { part: partText(minutesPerPart) } : {}),
+              rpm,
             })}
           >
             what a planned change of {item} would cost
@@ -138,6 +140,9 @@ export function WhenChanged({
     </Fold>
   );
 }
+
+/** A speed as an address says it. */
+const wholeSpeed = (rpm: number | null) => (rpm === null ? undefined : Math.round(rpm));
 
 /** Parts are said instead of an amount. */
 const INSTEAD = { amount: '', counts: '' };
@@ -150,17 +155,25 @@ function WhenItPays({
   item,
   material,
   minutes,
+  rpm,
   onTake,
 }: {
   item: string;
   material: string;
   minutes: number;
+  /** The one speed it runs at, rev/min; left out: several, or not known. */
+  rpm: number | undefined;
   onTake: (fields: Record<string, string>) => void;
 }) {
   const [life, setLife] = useState<LifeSheet | 'asked' | string | null>(null);
   const look = () => {
     setLife('asked');
-    ask<LifeSheet | null>('life', { item, material, part: partText(minutes) }).then(
+    ask<LifeSheet | null>('life', {
+      item,
+      material,
+      part: partText(minutes),
+      ...(rpm && { rpm: String(rpm) }),
+    }).then(
       (sheet) => setLife(sheet ?? `no life of ${item} in ${material} is known yet`),
       () => setLife('no answer came: try again'),
     );
@@ -178,7 +191,8 @@ function WhenItPays({
     return (
       <p className="soft small">
         Cannot say:{' '}
-        {life.noWeibull ??
+        {life.changeAt?.noLaw ??
+          life.noWeibull ??
           (life.costs.said
             ? `what an edge of ${item} costs is not known`
             : 'nobody said yet what changes cost here (on Life)')}
@@ -196,6 +210,12 @@ function WhenItPays({
           ? `By cost: run to the sign, ${change.why ?? 'no planned change pays'}.`
           : `A planned change costs ${change.costs.planned.toFixed(2)}, a failure ${change.costs.failure.toFixed(2)}.`}
       </p>
+      {life.changeAt && (
+        <p className="soft small">
+          By {life.changeAt.lives} lives near it, as they come to at {life.changeAt.rpm} rev/min, n{' '}
+          {life.changeAt.by.n.toFixed(2)}.
+        </p>
+      )}
       {agesBy(life) !== 'wears out' && change.parts !== null && (
         <p className="soft small">
           The lives do not say for sure that it wears out with age: where it fails by chance, no planned

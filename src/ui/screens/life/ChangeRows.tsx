@@ -9,6 +9,7 @@ import { ChangeChart } from '@/ui/kit/chart';
 import Button from '@mui/material/Button';
 import { Entry, Field, Fields, Wrong } from '@/ui/kit/field';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
+import { Link } from '@/ui/kit/link';
 import { Acts, Fold, Notice } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 
@@ -110,6 +111,14 @@ export function ChangeRows({ line }: { line: LifeSheet }) {
       >
         <CostsForm said={line.costs.said} />
       </Fold>
+      {line.changeAt && (
+        <p className="soft small">
+          At {line.changeAt.rpm} rev/min: {line.changeAt.lives} lives near it, those of other speeds taken
+          there by n {line.changeAt.by.n.toFixed(2)} ({line.changeAt.by.origin}). The curve above is of them
+          as they were cut.{line.changeAt.noLaw && ` No law of them can be said: ${line.changeAt.noLaw}.`}{' '}
+          <Link href={query.href({ rpm: null })}>of all speeds together</Link>
+        </p>
+      )}
       {line.change && (
         <Changed line={line} change={line.change} per={query.get('part') ? 'a part' : 'a minute'} />
       )}
