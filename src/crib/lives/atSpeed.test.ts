@@ -132,6 +132,28 @@ it('when a change pays on a T is reckoned at the speed it runs at', async () => 
   expect(slow.expectation).toEqual(all.expectation);
 });
 
+it('on two T at two speeds it is judged on each by its own', async () => {
+  await runsAt(5000);
+  const tag = await live(10, null);
+  const { operation: slow } = await crib.do('addJob', {
+    ...{ number: 'J-2', part: 'Block', material: 'C45', quantity: 90, due: '2027-02-02', machine: 'M2' },
+  });
+  await crib.do('storeProgram', {
+    operation: slow,
+    text: oneToolProgram(7, 1).replace('S3000', 'S4000'),
+  });
+  await crib.do('tieTool', { operation: slow, t: 7, tag });
+  const { ties } = (await assemblyView(crib.db, tag, 'Europe/Oslo'))!;
+  const on = (job: string) => ties.find((x) => x.job === job)!;
+  expect(on('J-1').freshMinutes).toBeCloseTo((await expected(5000)).minutes!, 6);
+  expect(on('J-2').freshMinutes).toBeCloseTo((await expected(4000)).minutes!, 6);
+  // Ten minutes at 5,000 are one share of a life on both; what is left is more parts where it runs slower.
+  const left = 1 - 10 / (await expected(5000)).minutes!;
+  expect(on('J-1').use.goodFor).toBe(Math.floor(left * (await expected(5000)).minutes!));
+  expect(on('J-2').use.goodFor).toBe(Math.floor(left * (await expected(4000)).minutes!));
+  await crib.do('endLife', { tag, kind: 'preventive' });
+});
+
 it('where no exponent is usual for its substrate its lives are taken nowhere: all count as they are', async () => {
   cutter = 'EM10W';
   await crib.do('addItem', {
