@@ -63,6 +63,8 @@ export const DEFAULTS = {
   screwsHoldSets: 10,
   /** Share of a life's expectation from which it is 'about to end' (practice). */
   lifeAboutToEnd: 0.8,
+  /** Speeds of the spindle no further apart than this part are one, for lives: turned by hand a little up or down (practice). */
+  speedsAlike: 0.05,
   /** The latest so many lives of a cutter in a material are reckoned with: older ones say how the shop worked then (practice). */
   livesReckoned: 100,
   /** So many lives an assumed life counts as, beside those that were seen (practice). */

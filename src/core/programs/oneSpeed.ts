@@ -1,8 +1,8 @@
+import { DEFAULTS } from '../defaults';
 import type { InForce } from './report';
 
-/** Part of its time in the cut that a T must be at one speed, and how far speeds may lie from that one. */
+/** Part of its time in the cut that a T must be at one speed. */
 const MOST = 0.9;
-const ALIKE = 0.05;
 /** rev/min from which a programmed speed is no speed of a spindle. */
 const NO_SPINDLE = 1e7;
 
@@ -21,6 +21,6 @@ export function oneSpeed(inForce: readonly Pick<InForce, 's' | 'cutting_s'>[]): 
   if (!main) return null;
   const [longest] = main;
   let near = 0;
-  for (const [s, of] of seconds) if (Math.abs(s - longest) <= ALIKE * longest) near += of;
+  for (const [s, of] of seconds) if (Math.abs(s - longest) <= DEFAULTS.speedsAlike * longest) near += of;
   return near >= MOST * whole ? longest : null;
 }

@@ -48,8 +48,6 @@ export interface LivesBySpeed {
   because: Because;
 }
 
-/** Speeds are one where none is more than this part above the slowest of them. */
-const ALIKE = 1.05;
 /** Life is looked for to fall with the speed by these powers at most: n from 0.033. */
 const POWERS = [-10, 30] as const;
 /** Lives of such a shape lie on the law itself: too few to have a spread. */
@@ -104,7 +102,7 @@ export function speedGroups<T extends { speed: number }>(known: readonly T[]): T
   for (const one of known.toSorted((a, b) => a.speed - b.speed)) {
     const group = groups.at(-1);
     const slowest = group?.[0];
-    if (group && slowest && one.speed <= slowest.speed * ALIKE) group.push(one);
+    if (group && slowest && one.speed <= slowest.speed * (1 + DEFAULTS.speedsAlike)) group.push(one);
     else groups.push([one]);
   }
   return groups;

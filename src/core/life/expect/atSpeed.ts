@@ -28,7 +28,6 @@ const USUAL = new Map([
 
 /** How far a life may be taken: no speed more than so many times another. */
 const FURTHEST = 1.5;
-const ALIKE = DEFAULTS.recipeSpeedOff;
 
 /** A life that cut at several speeds: the parts of its minutes of which each speed is known. */
 export interface LifeBySpeeds extends LifeAtSpeed {
@@ -49,9 +48,15 @@ export interface AtSpeed {
 
 /** Whether lives were cut at another speed than one that is asked about, so that they say something else of it. */
 export const isElsewhere = (lives: readonly LifeBySpeeds[], speed: number): boolean =>
-  lives.some((l) => partsOf(l).some((p) => isOther(p.speed, speed)));
-const isOther = (speed: number, asked: number) => Math.abs(speed - asked) > ALIKE * asked;
+  lives.some((l) => standsTo(l, speed) !== 'at it');
+const isOther = (speed: number, asked: number) => Math.abs(speed - asked) > DEFAULTS.speedsAlike * asked;
 const isNear = (a: number, b: number) => Math.max(a, b) <= FURTHEST * Math.min(a, b);
+/** Cut at a speed or at none that is known; near enough to be taken there; or too far away. */
+const standsTo = (l: LifeBySpeeds, speed: number): 'at it' | 'near' | 'far' => {
+  const parts = partsOf(l);
+  if (parts.every((p) => !isOther(p.speed, speed))) return 'at it';
+  return parts.every((p) => isNear(p.speed, speed)) ? 'near' : 'far';
+};
 const partsOf = ({ speed, life, parts }: LifeBySpeeds) =>
   speed === null ? (parts ?? []) : [{ speed, minutes: life.minutes }];
 
@@ -70,9 +75,8 @@ export function livesAtSpeed(
   words: (speed: number) => string,
   weight: Weight = { countsAs: DEFAULTS.assumedCountsAs, learntFrom: 0 },
 ): AtSpeed {
-  const stays = (l: LifeBySpeeds) => partsOf(l).every((p) => !isOther(p.speed, speed));
-  const stay = all.filter(stays).map((l) => l.life);
-  const near = all.filter((l) => !stays(l) && partsOf(l).every((p) => isNear(p.speed, speed)));
+  const stay = all.filter((l) => standsTo(l, speed) === 'at it').map((l) => l.life);
+  const near = all.filter((l) => standsTo(l, speed) === 'near');
   const here = near.map((l) => takenTo(l, speed, n));
   const failed = near.filter((l) => l.life.failed);
   const from = failed.flatMap((l) => partsOf(l).map((p) => p.speed));
@@ -93,9 +97,9 @@ export function livesAtSpeed(
  */
 export function livesTakenTo(all: readonly LifeBySpeeds[], speed: number, { n }: Exponent): LifeTime[] {
   return all.flatMap((l) => {
-    const parts = partsOf(l);
-    if (parts.every((p) => !isOther(p.speed, speed))) return [l.life];
-    return parts.every((p) => isNear(p.speed, speed)) ? [takenTo(l, speed, n)] : [];
+    const stands = standsTo(l, speed);
+    if (stands === 'at it') return [l.life];
+    return stands === 'near' ? [takenTo(l, speed, n)] : [];
   });
 }
 
