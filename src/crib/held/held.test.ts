@@ -198,14 +198,18 @@ it('parts it cut since the last good one are held, decided one by one by whom, a
     ...{ hold: 'q-0001', from: 5, to: 9, verdict: 'good', words: 'bore 10.004' },
   });
   // Of two who decide at once the second is told what the first said, and nothing of his is written.
-  for (const over of [{}, { over: Number(first) - 1 }])
+  // Nor does one pass that names an entry that nobody can have seen.
+  for (const over of [Number(first) - 1, 2_000_000_000])
     await expect(
-      crib.do('judgeParts', { hold: 'Q-0001', from: 8, to: 15, verdict: 'scrap', ...over }),
-    ).rejects.toMatchObject({
-      code: 'CONFLICT',
-      message: 'parts 5 to 9 of Q-0001: decided by IK as good',
-      parts: [{ field: 'over' }],
-    });
+      crib.do('judgeParts', { hold: 'Q-0001', from: 8, to: 15, verdict: 'scrap', over }),
+    ).rejects.toMatchObject({ code: 'CONFLICT', parts: [{ field: 'over', value: over }] });
+  await expect(
+    crib.do('judgeParts', { hold: 'Q-0001', from: 8, to: 15, verdict: 'scrap' }),
+  ).rejects.toMatchObject({
+    code: 'CONFLICT',
+    message: 'parts 5 to 9 of Q-0001: decided by IK as good',
+    parts: [{ field: 'over' }],
+  });
   await crib.do('judgeParts', { hold: 'Q-0001', from: 9, verdict: 'scrap', over: first });
   expect((await holdSheet(crib.db, 'Q-0001'))!.stands).toMatchObject([
     { first: 5, last: 8, by: { verdict: 'good', who: 'IK', note: 'bore 10.004' } },

@@ -62,9 +62,17 @@ async function toDecide(
   seen: number,
 ): Promise<PartRange[]> {
   const whole = { first: hold.firstPart, last: hold.lastPart };
+  const verdicts = await manyHoldVerdicts(c, [hold.id]);
+  if (seen > 0 && !verdicts.some((v) => v.entryId === seen))
+    throw new Problem('CONFLICT', `over: entry ${seen} is no verdict of ${hold.number} that stands`, {
+      field: 'over',
+      value: seen,
+      limit: 'a verdict of this hold that was seen',
+      wayOut: 'Look the hold up again: what was decided may have been taken back.',
+    });
   const stands = standsOf(
     whole,
-    (await manyHoldVerdicts(c, [hold.id])).map((v) => ({ ...v, first: v.firstPart, last: v.lastPart })),
+    verdicts.map((v) => ({ ...v, first: v.firstPart, last: v.lastPart })),
   );
   if (asked === null) {
     const left = stands.flatMap((s) => (s.by === null ? [{ first: s.first, last: s.last }] : []));
