@@ -339,5 +339,26 @@ export async function fillEarlier(db: Database, now: Date, said: () => void): Pr
   await act('recordMeasurement', { tag: sister, gaugeLength: '142.967', diameter: '11.994' }, 'JB');
   await act('loadPocket', { machine: 'MILL-2', pocket: 9, tag: sister, t: 6, h: 26, d: 26 }, 'TO');
   await act('stateChange', { operation: block!.id, t: 6, parts: 120, basis: 'risk' }, 'MS');
+  // Its tap drill is changed by what its edge has cut on whatever job; what shows on a wall is worn sooner than the usual.
+  await act(
+    'stateChange',
+    { operation: block!.id, t: 5, amount: '1500', counts: 'holes', basis: 'hand' },
+    'MS',
+  );
+  const [plate] = await db.query<{ id: number }>(
+    `select o.id from operation o join job j on j.id = o.job_id where j.number = 'J-2205'`,
+  );
+  await act('stateChange', { operation: plate!.id, t: 12, flank: '0.1' }, 'MS');
+  await act('beginTrial', {
+    ...{
+      item: 'EM8',
+      tries: 'holder',
+      first: 'CC10-40',
+      against: 'SH8-40',
+      material: 'C45',
+      failuresEach: 6,
+    },
+    why: 'is the shrink holder worth its heat?',
+  });
   return { lives };
 }

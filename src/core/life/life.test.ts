@@ -10,6 +10,7 @@ import {
   medianLife,
   rungsFor,
   type LifeTime,
+  isPastUsual,
   lifeState,
   wearLimit,
 } from './index';
@@ -192,4 +193,15 @@ it.each([
   (used, state) => {
     expect(lifeState(used)).toBe(state);
   },
+);
+
+// Common practice: past what is usual somebody looks, unless the edge's own wear says how long it goes on.
+it.each([
+  [1, null, true],
+  [1.4, { minutes: 12 }, false],
+  [0.99, null, false],
+  [null, null, false],
+] as const)(
+  'worn there at another wear, %p of its usual life used, its own outlook %p: asked %p',
+  (used, outlook, asks) => expect(isPastUsual(used, outlook)).toBe(asks),
 );

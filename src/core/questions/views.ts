@@ -71,7 +71,8 @@ export const MOVEMENTS = {
 /**
  * What can be taken for a build: words, ranges or a mark; an item whose stock comes first. Parts: what goes onto a holder
  * and the parts that are on it already (`onto`, their codes as a JSON list from the spindle down) and takes the shank of a
- * cutter (`shank`) comes first; `material`: in which it is to cut, for whose turn it is in a trial.
+ * cutter (`shank`) comes first; holders are tried with a cutter, and `shank` says which; `material`: in which it is to cut, for whose
+ * turn it is in a trial.
  */
 export const TAKEABLE = {
   what: ['cutter', 'holder', 'part'],

@@ -194,7 +194,7 @@ export const JOBS_COMPUTATIONS: readonly Computation[] = [
                 life: part.shape(
                   {
                     ...{ used: part.orNull, leftMinutes: part.orNull, fresh: yes, freshMinutes: part.orNull },
-                    otherWear: yes,
+                    usualUsed: part.orNull,
                   },
                   ['used', 'leftMinutes', 'fresh'],
                 ),

@@ -119,3 +119,34 @@ it('changed for its T alone: its life did not end by what lives are counted to, 
     { ended: 'worn for its T, not yet as usual', counts: 'censored', minutes: 8 },
   ]);
 });
+
+it('past the life that is usual and not read: nobody knows that it is not worn, so it is asked, here as for less wear as for more', async () => {
+  await crib.do('receiveStock', { item: 'SL10', place: 'S1', quantity: 1 });
+  ({ tag } = (await crib.do('buildAssembly', {
+    ...{ cutter: { item: 'EM10', place: 'S1' }, holder: { item: 'SL10', place: 'S1' }, stickout: 34 },
+    for: { operation, t: 7 },
+  })) as unknown as { tag: string });
+  await crib.do('recordMeasurement', { tag, gaugeLength: 94 });
+  // 40 min are assumed of its life, and 2 min are a part.
+  await crib.do('logParts', { operation, parts: 21, confirmed: true });
+  const said = async () => ({
+    use: (await t7()).use.judgements.find((j) => j.code === 'LIFE'),
+    today: (await todayView(crib.db, TODAY)).lines.find((l) => l.kind === 'life' && l.todo.includes(tag))
+      ?.todo,
+  });
+  for (const flank of ['0.15', '0.25']) {
+    await crib.do('stateChange', { operation, t: 7, flank });
+    expect(await said()).toMatchObject({
+      use: { grade: 'question', words: 'Past its usual life, and worn here at another wear: read it' },
+      today: `Read the wear of ${tag}`,
+    });
+  }
+  expect((await t7()).use).toMatchObject({ grade: 'question', goodFor: null });
+  // Read twice, its own wear says how long it goes on: 0.10 after 42 min, 0.11 after 44 come to 0.25 after 72.
+  await crib.do('recordWear', { tag, flankWear: 0.1 });
+  crib.at('2027-01-05T12:00:00Z');
+  await crib.do('logParts', { operation, parts: 1, confirmed: true });
+  await crib.do('recordWear', { tag, flankWear: 0.11 });
+  expect(await said()).toMatchObject({ use: { grade: 'good' }, today: undefined });
+  expect((await t7()).use.goodFor).toBe(14);
+});

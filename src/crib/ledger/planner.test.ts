@@ -5,6 +5,7 @@ import { registersView } from '@/crib/registers';
 import { perform } from '../door';
 import { furnish, MILL, oneToolProgram, openTestCrib, OWNER, type TestCrib } from '../testing';
 import { lifeView } from '../life';
+import { runView } from '../jobs';
 import { takeableView } from '../stock';
 import { todayView } from '../today';
 import { VERBS, verbNamed } from '../verbs';
@@ -270,6 +271,22 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await takeableView(heard.db, { what: 'cutter', like: 'EM10' }, '2027-01-12');
   await lifeView(heard.db, '2027-01-12', 'UTC');
   await does('endTrial', { trial: 'TR-0001', winner: 'first', words: 'cheaper' });
+  // Holders by the lives of one cutter; what it says is asked where a holder is taken, and at the machine.
+  await crib.do('addItem', {
+    ...{ code: 'SL10-B', kind: 'holder' },
+    facts: { LF: { value: '60', origin: 'maker' } },
+  });
+  await does('beginTrial', {
+    ...{ item: 'EM10', tries: 'holder', first: 'SL10', against: 'SL10-B', material: 'C45', failuresEach: 3 },
+  });
+  await takeableView(
+    heard.db,
+    { what: 'holder', like: 'SL10', shank: 'EM10', material: 'C45' },
+    '2027-01-12',
+  );
+  await lifeView(heard.db, '2027-01-12', 'UTC');
+  await runView(heard.db, operation);
+  await does('endTrial', { trial: 'TR-0002', words: 'neither' });
   await does('recordUse', { tag: 'A-0001', material: 'C45', minutes: 2 });
   await does('recordWear', { tag: 'A-0001', flankWear: '0.1' });
   await does('statePassDepth', { operation, t: 7, depth: 2 });
@@ -289,6 +306,21 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
   await does('recordOutcome', { recipe: 'R-0001', outcome: 'tried', operation });
   await does('planTool', { operation, t: 7, item: 'EM10', does: 'roughs', recipe: 'R-0001' });
   await does('planTool', { operation, t: 9, sheet: 'BS-1' });
+  const faster = { item: 'EM10', material: 'C45', cut: 'roughing', speedAs: 'n', speed: 4400 } as const;
+  await does('stateRecipe', faster);
+  await does('beginTrial', {
+    ...{
+      item: 'EM10',
+      tries: 'recipe',
+      first: 'R-0001',
+      against: 'R-0002',
+      material: 'C45',
+      failuresEach: 3,
+    },
+  });
+  await lifeView(heard.db, '2027-01-12', 'UTC');
+  await runView(heard.db, operation);
+  await does('endTrial', { trial: 'TR-0003', words: 'neither' });
   await does('tieTool', { operation, t: 7, tag: 'A-0002' });
   await does('moveKit', { operation, tag: 'A-0002', to: 'cart' });
   await does('tieTool', { operation, t: 7, tag: 'A-0001' });

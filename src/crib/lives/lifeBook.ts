@@ -26,6 +26,7 @@ import {
   type LifeTimesRow,
   manyEdgeUses,
   manyLifeTimes,
+  manyOldestUses,
   manyRunningEdges,
   type RunningRow,
 } from '@/data/life';
@@ -53,8 +54,13 @@ export interface LifeBook {
   next(itemId: number, materialId: number, rpm: number | null): NextLife | null;
   /** Its lives in a material as they come to at a speed, and by what they were taken there; null: all stand as they were cut. */
   takenTo(itemId: number, materialId: number, rpm: number): { lives: LifeTime[]; by: Exponent } | null;
-  /** Share of an edge set's life that is used; null: cannot say (graded, or no expectation in a material it cut). */
+  /**
+   * Share of an edge set's life that is used, by its oldest edge where they are not all of one age; null: cannot say (graded, or no
+   * expectation in a material it cut).
+   */
   used(edgeSetId: number): number | null;
+  /** Minutes that its oldest edge has cut; null: all of them are of one age, or nobody knows. */
+  oldest(edgeSetId: number): number | null;
   /** What an edge set has cut so far; null: it is none of those asked for. */
   cut(edgeSetId: number): EdgeUseRow | null;
 }
@@ -93,8 +99,25 @@ async function readBook(
   const materials = await manyMaterials(c);
   const { others, substrateOf } = await readOtherLives(c, itemIds, lines, known, materials);
   const assumed = await manyAssumedLives(c, itemIds);
-  return lifeBook(whatIsTold(lines, assumed, known.weights, others, substrateOf), edges);
+  return lifeBook(
+    whatIsTold(lines, assumed, known.weights, others, substrateOf),
+    edges,
+    await oldestOf(c, edges),
+  );
 }
+
+/** What the oldest edge of each set cut whose edges are not all of one age. */
+async function oldestOf(c: Connection, edges: readonly EdgeUseRow[]): Promise<Map<number, Uses>> {
+  const ids = edges.filter((e) => !e.fresh).map((e) => e.edgeSetId);
+  const rows = group(ids.length ? await manyOldestUses(c, ids) : [], (r) => r.of);
+  return new Map(
+    [...rows].map(([of, sets]) => [
+      of,
+      { minutes: sets.reduce((sum, s) => sum + s.minutes, 0), uses: sets.flatMap((s) => s.uses) },
+    ]),
+  );
+}
+type Uses = Pick<EdgeUseRow, 'minutes' | 'uses'>;
 
 /** What is known of a cutter in a material at a speed: its lives, of how many they are the latest, and what is assumed beside them. */
 interface Told {
@@ -163,7 +186,11 @@ function whatIsTold(
 
 const revs = (rpm: number) => `${rpm.toFixed(0)} rev/min`;
 
-function lifeBook(told: Told, edges: readonly EdgeUseRow[]): LifeBook {
+function lifeBook(
+  told: Told,
+  edges: readonly EdgeUseRow[],
+  oldest: ReadonlyMap<number, Uses>,
+): LifeBook {
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();
@@ -180,9 +207,11 @@ function lifeBook(told: Told, edges: readonly EdgeUseRow[]): LifeBook {
   const expectation = said(expectLife);
   const used = (edgeSetId: number) => {
     const life = uses.get(edgeSetId);
-    if (!life || !life.fresh) return null;
+    // It lasts no longer than the oldest of its edges.
+    const cut = life?.fresh ? life : oldest.get(edgeSetId);
+    if (!life || !cut) return null;
     return lifeUsed(
-      life.uses.map((u) => ({
+      cut.uses.map((u) => ({
         minutes: u.minutes,
         expected: expectation(life.itemId, u.materialId, u.rpm)?.minutes ?? null,
       })),
@@ -197,6 +226,7 @@ function lifeBook(told: Told, edges: readonly EdgeUseRow[]): LifeBook {
       return from && { lives: livesTakenTo(from.lives, rpm, from.by), by: from.by };
     },
     used,
+    oldest: (edgeSetId) => oldest.get(edgeSetId)?.minutes ?? null,
     cut: (edgeSetId) => uses.get(edgeSetId) ?? null,
   };
 }

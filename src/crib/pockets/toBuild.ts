@@ -19,14 +19,14 @@ export interface ToBuild {
 /** Cutters that a T without an assembly can be built with; null: nobody said what it is to be, and nothing stood on it. */
 export async function buildOfTool(
   c: Connection,
-  operationId: number,
+  operation: { id: number; material: string },
   tool: Pick<ToolLine, 't' | 'wasTag' | 'plan'>,
   today: string,
 ): Promise<ToBuild | null> {
   const [planned] = tool.plan
     ? await plannedOf(
         c,
-        (await manyToolPlans(c, [operationId])).filter((p) => p.t === tool.t),
+        (await manyToolPlans(c, [operation.id])).filter((p) => p.t === tool.t),
       )
     : [];
   if (planned?.must)
@@ -35,6 +35,7 @@ export async function buildOfTool(
         c,
         { must: planned.must, item: planned.item, words: planned.words ?? '' },
         today,
+        operation.material,
       ),
       sheet: planned.row.sheetCode,
     };
@@ -42,7 +43,8 @@ export async function buildOfTool(
   if (!was) return null;
   const item = await loadItem(c, was.cutterItemId);
   const must = mustOf(cutterOf(item), item.substrate);
-  return { step: await cutterStep(c, { must, item, words: item.words }, today), sheet: null };
+  const step = await cutterStep(c, { must, item, words: item.words }, today, operation.material);
+  return { step, sheet: null };
 }
 
 /** What of a step may be taken for a job: its own first, then what may stand in, with why; not what is set aside for others. */
@@ -58,11 +60,11 @@ export const takeableFor = (
 /** How many there are to build a T of an operation with; null: what it is to be is not known. */
 export async function toBuildWith(
   c: Connection,
-  operation: { id: number; job: string },
+  operation: { id: number; job: string; material: string },
   tool: Pick<ToolLine, 't' | 'wasTag' | 'plan'>,
   today: string,
 ): Promise<number | null> {
-  const build = await buildOfTool(c, operation.id, tool, today);
+  const build = await buildOfTool(c, operation, tool, today);
   return build && takeableFor(build.step, operation.job).length;
 }
 

@@ -18,6 +18,8 @@ export interface LifeLeft {
   freshMinutes: number | null;
   material: string | null;
   because: Because | null;
+  /** Where it is worn at another wear than its lives were counted to, the share of the usual life it has used; left out: as usual. */
+  usualUsed?: number | null;
 }
 
 /** What the length of an assembly is worth on one machine. */
@@ -69,6 +71,7 @@ export function lifeOf(
   const cut = book.cut(row.edgeSetId);
   const minutes = cut?.minutes ?? 0;
   const used = book.used(row.edgeSetId);
+  const oldest = book.oldest(row.edgeSetId);
   const materialId = operation?.materialId ?? cut?.uses.at(-1)?.materialId ?? null;
   const expectation = materialId === null ? null : book.expectation(row.cutterItemId, materialId, rpm);
   const expected = expectation?.minutes ?? null;
@@ -92,6 +95,9 @@ export function lifeOf(
           source: expectation.basis,
         },
         { name: 'in the cut so far', value: `${minutes.toFixed(1)} min` },
+        ...(oldest === null
+          ? []
+          : [{ name: 'its oldest edge, by which it is reckoned', value: `${oldest.toFixed(1)} min` }]),
         { name: 'share used', value: used === null ? 'cannot say' : `${Math.round(used * 100)} %` },
         ...expectation.because.values,
       ],
@@ -102,6 +108,7 @@ export function lifeOf(
 /** Where it runs it is worn at another wear than its lives were counted to: they say nothing of what is left. */
 export const saysNothing = (life: LifeLeft): LifeLeft => ({
   ...life,
+  usualUsed: life.used,
   used: null,
   leftMinutes: null,
   freshMinutes: null,

@@ -96,7 +96,7 @@ function lifeHere(
 ): UseState['life'] {
   const { operation, tool } = asked;
   const life = lifeOn(asked);
-  if (here) return { ...saysNothing(life), otherWear: true };
+  if (here) return saysNothing(life);
   if (changeAt?.parts == null || !tool || !(tool.cutting_s > 0)) return life;
   const survival = lasts(operation.materialId, speedOf(tool));
   const until = minutesUntilChange(survival, (changeAt.parts * tool.cutting_s) / 60);

@@ -16,7 +16,7 @@ export type { MovementsAsked, MovementsView } from './views/movementsView';
 export { allStock, stockQuestion, stockView } from './views/stockView';
 export type { StockAsked, StockLine, StockView } from './views/stockView';
 export { takeableView, takeSources } from './views/takeableView';
-export type { TakeSource, TakeableView } from './views/takeableView';
+export type { TakenFor, TakeSource, TakeableView } from './views/takeableView';
 // Shared with other rooms
 export { duesOfMarked, judgedMarked, rulesOf } from './markedHolders';
 export type { MarkedHolder } from './markedHolders';

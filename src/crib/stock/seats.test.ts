@@ -97,9 +97,17 @@ it('one chipped edge is turned alone at the take-down: it is no fresh set, and t
   expect(await lies()).toEqual({ 'BUILD 2': 1, 'BUILD all': 4, 'S1 all': 3 });
 });
 
-it('what is left of a mixed set nobody can say; its life is shown apart, and says why', async () => {
+it('a mixed set lasts no longer than its oldest edge; its life is shown apart, and says why', async () => {
   const { tag, card } = await cuts(10);
-  expect(card.life).toMatchObject({ fresh: false, leftMinutes: null });
+  // One failed so far, after 20 min; the edges that were not turned have cut 20 + 10 by now: one and a half of that.
+  expect(card.life).toMatchObject({
+    fresh: false,
+    used: expect.closeTo(1.5, 9),
+    leftMinutes: expect.closeTo(-10, 9),
+  });
+  expect(card.life.because!.values).toContainEqual({
+    ...{ name: 'its oldest edge, by which it is reckoned', value: '30.0 min' },
+  });
   expect(card.inserts!.seats.map((s) => Math.round(s.minutes))).toEqual([30, 10, 30, 30, 30]);
   const { apart } = await lifeView(crib.db, '2027-01-05', crib.zone);
   expect(apart).toMatchObject([{ item: 'FB50', why: 'not fresh: some of its edges had cut before' }]);

@@ -1,5 +1,5 @@
 import type { Because } from '@/core/because';
-import { lifeState } from '@/core/life';
+import { isPastUsual, lifeState } from '@/core/life';
 import type { SisterLine } from '@/crib/jobs';
 import type { AssemblyCard } from '@/crib/rack';
 
@@ -25,8 +25,9 @@ export async function endingLines(
     .flatMap((t) => t.use.judgements)
     .find((j) => j.code === 'CHANGE' && j.grade === 'question');
   const state = lifeState(a.life.used);
+  const pastUsual = isPastUsual(a.life.usualUsed ?? null, a.wear.left);
   const ends = state === 'past' || state === 'ending';
-  if (!due && !ends) return [];
+  if (!due && !ends && !pastUsual) return [];
   const sister = await readySister(wanted);
   const goOn = sister && `Go on with ${sister.tag} in place of ${a.tag}`;
   const itIs = sister ? `; its sister is in pocket ${sister.pocket}` : '';
@@ -37,6 +38,15 @@ export async function endingLines(
         todo: goOn ?? `Change the cutter of ${a.tag}`,
         why: `${due.words}${itIs}`,
         because: due.because,
+      },
+    ];
+  if (pastUsual)
+    return [
+      {
+        kind: 'life',
+        todo: `Read the wear of ${a.tag}`,
+        why: 'past its usual life, and worn on its T at another wear than that was counted to',
+        because: a.life.because,
       },
     ];
   // Another is ready where a sister stands beside it: then nothing is to be done before it is through.

@@ -7,3 +7,5 @@ export { wornHereOf, wornHereOn } from './wornHere';
 // What was made
 export { onItsMachine } from './onItsMachine';
 export { bookParts } from './bookParts';
+// Whose turn it is in a trial
+export { turnsOn } from './turnsOn';

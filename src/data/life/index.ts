@@ -30,6 +30,7 @@ export {
   manyWearReadings,
   manyLivesReground,
   manyLosses,
+  manyOldestUses,
   maybeChangeCosts,
   maybeLadder,
   maybeUse,
@@ -49,4 +50,4 @@ export {
 // Trials
 export type { TrialLifeRow, TrialRow } from './trials';
 export { insertTrial, insertTrialEnd, manyTrialLives, manyTrials, manyTrialsOf, maybeTrial } from './trials';
-export { manyHoldersOf, manyRecipesCutBy, manyWaysOf } from './ranBy';
+export { manyHoldersOf, manyRecipesCutBy, manyRecipesPlanned, manyWaysOf } from './ranBy';

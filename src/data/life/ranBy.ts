@@ -29,6 +29,19 @@ export const manyRecipesCutBy = (c: Connection, edgeSetIds: readonly number[]) =
     [edgeSetIds],
   );
 
+/** The recipes that the T some edge sets are tied to now are planned to run by. */
+export const manyRecipesPlanned = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<{ edgeSetId: number; recipeId: number }>(
+    c,
+    `with tied as materialized (select n.edge_set_id, i.operation_id, i.t from assembly_now n join tie_now i on i.assembly_id = n.assembly_id
+       where n.edge_set_id = any ($1))
+     select distinct tied.edge_set_id, p.recipe_id from tied cross join lateral (
+       select x.recipe_id, x.gone from tool_plan x join live_entry e on e.id = x.entry_id
+       where x.operation_id = tied.operation_id and x.t = tied.t order by e.happened_at desc, e.id desc limit 1) p
+     where p.recipe_id is not null and not p.gone order by 1, 2`,
+    [edgeSetIds],
+  );
+
 /** The way an edge set was fed on each T by each recipe; recipe null: by none, way null: not known of all of it. */
 export const manyWaysOf = (c: Connection, edgeSetId: number) =>
   many<{ operationId: number; t: number; recipeId: number | null; cutMm: number | null }>(

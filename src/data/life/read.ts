@@ -144,6 +144,21 @@ export const manyEdgeUses = (c: Connection, edgeSetIds: readonly number[]) =>
      from life_now n where n.edge_set_id = any ($1)`,
     [edgeSetIds],
   );
+/**
+ * Of some edge sets whose edges are not all of one age, what their oldest edge has cut: in the set since which it sits, and in those
+ * that came of it until theirs. Where that one was not fresh either, nobody knows, and there is none.
+ */
+export const manyOldestUses = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<{ of: number; minutes: number; uses: EdgeUseRow['uses'] }>(
+    c,
+    `with oldest as materialized (
+       select si.edge_set_id as of, min(si.since_id) as since_id from seat_insert si where si.edge_set_id = any ($1) group by 1)
+     select o.of, n.minutes, ${USES} as uses
+     from oldest o join life_now b on b.edge_set_id = o.since_id and b.fresh
+     join life_now n on n.piece_id = b.piece_id and n.edge_set_id between o.since_id and o.of
+     order by o.of, n.edge_set_id`,
+    [edgeSetIds],
+  );
 /** What an edge set has cut on each T, and beside what was logged, what it ran on last first; each as it is known now. */
 export const manyCutSums = (c: Connection, edgeSetId: number, limit: number) =>
   many<CutSumRow>(

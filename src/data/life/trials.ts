@@ -1,17 +1,20 @@
-import type { Ending } from '@/core/life';
+import type { Ending, Tried } from '@/core/life';
 import { type Connection, inserts, insertsWithId, many, maybeOne } from '@/data/database';
 
-/** A trial of two cutters in a material, and how it was decided. */
+/** Two cutters, holders or recipes tried against each other in a material, and how that was decided. */
 export interface TrialRow {
   id: number;
   number: string;
   entryId: number;
-  firstItemId: number;
-  secondItemId: number;
+  tried: Tried;
+  /** The cutter whose lives tell holders or recipes apart; null: cutters are tried. */
+  cutterItemId: number | null;
+  cutter: string | null;
+  /** Items, or recipes where those are tried. */
+  firstId: number;
+  secondId: number;
   first: string;
   second: string;
-  firstKind: string;
-  secondKind: string;
   materialId: number;
   material: string;
   failuresEach: number;
@@ -27,7 +30,7 @@ export interface TrialRow {
   words: string | null;
 }
 
-/** A life of a trial's cutter in its material, begun since the trial; without minutes: it is built and has not cut yet. */
+/** A life of a cutter whose lives tell a trial, in its material and begun since; without minutes: it is built and has not cut yet. */
 export interface TrialLifeRow {
   trialId: number;
   edgeSetId: number;
@@ -36,22 +39,27 @@ export interface TrialLifeRow {
   ended: Ending | null;
 }
 
-const TRIAL = `select t.id, t.number, t.entry_id, t.first_item_id, t.second_item_id, a.code as first, b.code as second, a.kind as first_kind, b.kind as second_kind, t.material_id,
+const TRIAL = `select t.id, t.number, t.entry_id, t.tried, t.cutter_item_id, q.code as cutter,
+    coalesce(t.first_item_id, t.first_recipe_id) as first_id, coalesce(t.second_item_id, t.second_recipe_id) as second_id,
+    coalesce(a.code, k.code) as first, coalesce(b.code, l.code) as second, t.material_id,
     m.code as material, t.failures_each, t.why, e.happened_at as began_at, e.who,
     x.entry_id as ended_entry_id, x.happened_at as ended_at, x.who as ended_by, x.winner, x.words
-  from trial t join live_entry e on e.id = t.entry_id join item a on a.id = t.first_item_id join item b on b.id = t.second_item_id
+  from trial t join live_entry e on e.id = t.entry_id left join item q on q.id = t.cutter_item_id
+  left join item a on a.id = t.first_item_id left join item b on b.id = t.second_item_id
+  left join recipe k on k.id = t.first_recipe_id left join recipe l on l.id = t.second_recipe_id
   join material m on m.id = t.material_id
   left join lateral (select y.entry_id, y.winner, y.words, ye.happened_at, ye.who from trial_end y join live_entry ye on ye.id = y.entry_id
     where y.trial_id = t.id order by y.entry_id desc limit 1) x on true`;
 /** The latest trials, the one that began last first. */
 export const manyTrials = (c: Connection, limit: number) =>
   many<TrialRow>(c, `${TRIAL} order by t.id desc limit $1`, [limit]);
-/** The trials that some cutters were ever in, at most forty: those that go on first, then the one that began last. */
+/** The trials that some cutters or holders were ever in, or whose lives tell, at most forty: those that go on first, then the one that began last. */
 export const manyTrialsOf = (c: Connection, itemIds: readonly number[]) =>
   many<TrialRow>(
     c,
     `${TRIAL} where t.id in (select y.id from trial y where y.first_item_id = any ($1)
-       union select y.id from trial y where y.second_item_id = any ($1)) order by x.entry_id is not null, t.id desc limit 40`,
+       union select y.id from trial y where y.second_item_id = any ($1)
+       union select y.id from trial y where y.cutter_item_id = any ($1)) order by x.entry_id is not null, t.id desc limit 40`,
     [itemIds],
   );
 export const maybeTrial = (c: Connection, number: string) =>
@@ -64,7 +72,8 @@ export const manyTrialLives = (c: Connection, trialIds: readonly number[], each:
      from trial t join entry te on te.id = t.entry_id
      left join lateral (select ye.happened_at, ye.id from trial_end y join live_entry ye on ye.id = y.entry_id where y.trial_id = t.id
        order by y.entry_id desc limit 1) z on true
-     cross join lateral (values (t.first_item_id), (t.second_item_id)) s(item_id)
+     cross join lateral (select v.item_id from (values (t.first_item_id), (t.second_item_id)) v(item_id) where t.cutter_item_id is null
+       union all select t.cutter_item_id where t.cutter_item_id is not null) s
      cross join lateral (
        (select n.edge_set_id, n.minutes, n.ended from life_now n join edge_set es on es.id = n.edge_set_id join entry e on e.id = es.entry_id
         where n.fitted and n.item_id = s.item_id and n.material_id = t.material_id and (e.happened_at, e.id) > (te.happened_at, te.id)
@@ -84,8 +93,12 @@ export const manyTrialLives = (c: Connection, trialIds: readonly number[], each:
 
 export const insertTrial = insertsWithId<{
   number: string;
-  firstItemId: number;
-  secondItemId: number;
+  tried: Tried;
+  cutterItemId: number | null;
+  firstItemId: number | null;
+  secondItemId: number | null;
+  firstRecipeId: number | null;
+  secondRecipeId: number | null;
   materialId: number;
   failuresEach: number;
   why: string | null;

@@ -169,8 +169,11 @@ export interface UseState {
     fresh: boolean;
     /** Expected life of fresh edges in this material; null or left out: not known. */
     freshMinutes?: number | null;
-    /** It counts as worn here at another wear than its lives were counted to: they say nothing of it. Left out: it does not. */
-    otherWear?: boolean;
+    /**
+     * It counts as worn here at another wear than its lives were counted to: they say nothing of what is left, and this is the share of
+     * the usual life that it has used; null: not known. Left out: it counts as worn as usual.
+     */
+    usualUsed?: number | null;
   };
 }
 

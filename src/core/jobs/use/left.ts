@@ -1,5 +1,5 @@
 import { aside, type Judgement, mm, say } from '../../because';
-import { GAUGE, lifeState } from '../../life';
+import { GAUGE, isPastUsual, lifeState } from '../../life';
 import { type ChangeAt, type CutSoFar, judgeChange, partsUntilChange } from './changeAt';
 import type { ToolAsks, Use, UseState } from './facts';
 
@@ -141,12 +141,23 @@ function life({ asks, partsLeft }: Pick<Use, 'asks' | 'partsLeft'>, s: UseState)
         values,
       );
     case 'not known':
+      if (isPastUsual(s.life.usualUsed ?? null, s.wear?.left ?? null))
+        return say(
+          'LIFE',
+          'question',
+          'Past its usual life, and worn here at another wear: read it',
+          'Its lives were counted to the usual wear and say nothing of this one, and its own readings are too few.',
+          [
+            ['share of its usual life used', `${Math.round((s.life.usualUsed ?? 0) * 100)} %`],
+            ...values.slice(1),
+          ],
+        );
       if (goodFor !== null) return going(goodFor, partsLeft, byWear, why, values);
       return aside(
         say(
           'LIFE',
           'not judged',
-          s.life.otherWear
+          s.life.usualUsed !== undefined
             ? 'Life left: cannot say, its lives were counted to another wear'
             : s.life.fresh
               ? 'Life left: cannot say'

@@ -1,5 +1,5 @@
 import { randomOf } from './randomOf';
-import { judgeTrial, type LifeTime, logRank, nextInTrial, timesTold } from '../index';
+import { goesAfter, judgeTrial, type LifeTime, logRank, nextInTrial, timesTold, turnWords } from '../index';
 
 const fails = (...minutes: number[]): LifeTime[] => minutes.map((m) => ({ minutes: m, failed: true }));
 
@@ -72,3 +72,33 @@ it('they go in by turns', () => {
   expect(nextInTrial([1, 1], 'first')).toBe('second');
   expect(nextInTrial([3, 5], 'first')).toBe('first');
 });
+
+// Words of our own: no source. What is used up is a cutter; a holder and a recipe stay, and then the better goes first (common practice).
+it.each([
+  [
+    'cutter',
+    null,
+    'TR-0001 in C45: B goes in next',
+    { side: 'first', words: 'A lost TR-0001 in C45: use it up first' },
+  ],
+  [
+    'holder',
+    'EM10',
+    'TR-0001 in C45: the next EM10 goes into B',
+    { side: 'second', words: 'A lost TR-0001 with EM10 in C45: B first' },
+  ],
+  [
+    'recipe',
+    'EM10',
+    'TR-0001 in C45: the next EM10 runs by B',
+    { side: 'second', words: 'A lost TR-0001 with EM10 in C45: B first' },
+  ],
+] as const)(
+  'whose turn it is where a %s is tried, and what goes before the other once it is decided',
+  (tried, cutter, turn, after) => {
+    const trial = { number: 'TR-0001', material: 'C45', tried, cutter, first: 'A', second: 'B' };
+    expect(turnWords(trial, 'second')).toBe(turn);
+    expect(goesAfter(trial, 'second')).toEqual(after);
+    expect(goesAfter(trial, null)).toBeNull();
+  },
+);

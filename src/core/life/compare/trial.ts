@@ -3,10 +3,25 @@ import { normalQuantile } from '@/core/statistics';
 import type { LifeTime } from '../endings';
 import { compareLives, type LivesCompared } from './compareLives';
 
-/** Which of the two cutters of a trial. */
+/** Which of the two that are tried. */
 export type Side = 'first' | 'second';
 
-/** What a trial of two cutters says so far. */
+/** What is tried: two cutters on a T; or two kinds of holders, or two recipes, that the lives of one cutter tell apart. */
+export const TRIED = ['cutter', 'holder', 'recipe'] as const;
+export type Tried = (typeof TRIED)[number];
+
+/** A trial as its turns are said. */
+export interface TrialTold {
+  number: string;
+  material: string;
+  tried: Tried;
+  /** The cutter whose lives tell; null: cutters are tried. */
+  cutter: string | null;
+  first: string;
+  second: string;
+}
+
+/** What a trial says so far. */
 export interface TrialJudgement {
   /** going: it is not over; told: one lasts longer; not told: it is over, and they can't be told apart. */
   state: 'going' | 'told' | 'not told';
@@ -71,6 +86,31 @@ export function judgeTrial(
 export function nextInTrial([first, second]: readonly [number, number], last: Side | null): Side {
   if (first !== second) return first < second ? 'first' : 'second';
   return last === 'first' ? 'second' : 'first';
+}
+
+/**
+ * Whose turn it is, in words for whoever takes one. Example: of a trial of holders -> 'TR-0002 in C45: the next EM10 goes into SH10'.
+ */
+export function turnWords(trial: TrialTold, next: Side): string {
+  const { number, material, tried, cutter } = trial;
+  const goes =
+    tried === 'cutter'
+      ? `${trial[next]} goes in next`
+      : `the next ${cutter} ${tried === 'holder' ? 'goes into' : 'runs by'} ${trial[next]}`;
+  return `${number} in ${material}: ${goes}`;
+}
+
+/**
+ * Which of the two goes before the other once it is decided, with words for whoever takes one: what lies of a cutter that lost is used
+ * up first; a holder or a recipe is not used up, and the one that won goes first. null: neither won.
+ */
+export function goesAfter(trial: TrialTold, winner: Side | null): { side: Side; words: string } | null {
+  if (winner === null) return null;
+  const loser: Side = winner === 'first' ? 'second' : 'first';
+  const lost = `${trial[loser]} lost ${trial.number}`;
+  return trial.tried === 'cutter'
+    ? { side: loser, words: `${lost} in ${trial.material}: use it up first` }
+    : { side: winner, words: `${lost} with ${trial.cutter} in ${trial.material}: ${trial[winner]} first` };
 }
 
 /** Told in so many of all trials. */

@@ -11,7 +11,7 @@ import type { CutterGeometry, ItemKind } from '@/core/cutters';
 import { DEFAULTS } from '@/core/defaults';
 import { first } from '@/core/sure';
 import { type CribItem, partOf } from '@/crib/catalogue';
-import { takeSources, type TakeSource } from '@/crib/stock';
+import { type TakenFor, takeSources, type TakeSource } from '@/crib/stock';
 import { manyTakeableIds } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manySheetVersions, manyStandingFrom, maybeSheetNow } from '@/data/sheets';
@@ -55,8 +55,13 @@ export interface SheetView extends SheetLine {
 /** More that lie here are not looked at for what may stand in. */
 const LOOKED_AT = 60;
 
-/** One build sheet as it is in force; null: there is none of that code. */
-export async function sheetView(c: Connection, code: string, today: string): Promise<SheetView | null> {
+/** One build sheet as it is in force; null: there is none of that code. `material`: in which what is built from it is to cut. */
+export async function sheetView(
+  c: Connection,
+  code: string,
+  today: string,
+  material: string | null = null,
+): Promise<SheetView | null> {
   const row = await maybeSheetNow(c, code.toUpperCase());
   if (!row) return null;
   const sheet = first(await fullSheets(c, [row]));
@@ -76,7 +81,7 @@ export async function sheetView(c: Connection, code: string, today: string): Pro
       parts: sheet.parts.map((p) => p.item.code),
     },
     shape: sheet.shape,
-    pieces: await piecesOf(c, sheet, today),
+    pieces: await piecesOf(c, sheet, today, material),
     versions: versions.map(({ version, happenedAt, who, entryId }) => ({
       version,
       happenedAt,
@@ -146,21 +151,34 @@ function asks({ design, cutter, holder, parts }: FullSheet): Asked[] {
   ];
 }
 
-const piecesOf = async (c: Connection, sheet: FullSheet, today: string): Promise<SheetStep[]> => {
+const piecesOf = async (
+  c: Connection,
+  sheet: FullSheet,
+  today: string,
+  material: string | null,
+): Promise<SheetStep[]> => {
   const pieces: SheetStep[] = [];
-  for (const asked of asks(sheet)) pieces.push(await stepOf(c, asked, lineOf(sheet).cutter, today));
+  const taken = { material, cutterId: sheet.cutter?.id ?? null };
+  for (const asked of asks(sheet)) pieces.push(await stepOf(c, asked, lineOf(sheet).cutter, today, taken));
   return pieces;
 };
 
-/** A cutter that is wanted, and what lies here of it or may stand in; `item`: the very one, else any that is all it must. */
+/** A cutter that is wanted to cut a material, and what lies here of it or may stand in; `item`: the very one, else any that is all it must. */
 export const cutterStep = (
   c: Connection,
   { must, item, words }: { must: MustHave; item: CribItem | null; words: string },
   today: string,
-): Promise<SheetStep> => stepOf(c, cutterAsked(must, item), words, today);
+  material: string,
+): Promise<SheetStep> => stepOf(c, cutterAsked(must, item), words, today, { material, cutterId: null });
 
 /** `words`: what is said of it where no very item is named. */
-async function stepOf(c: Connection, asked: Asked, words: string, today: string): Promise<SheetStep> {
+async function stepOf(
+  c: Connection,
+  asked: Asked,
+  words: string,
+  today: string,
+  taken: TakenFor,
+): Promise<SheetStep> {
   const ids = await manyTakeableIds(
     c,
     { words: [], ranges: asked.ranges, kind: null },
@@ -172,6 +190,7 @@ async function stepOf(c: Connection, asked: Asked, words: string, today: string)
     c,
     [...(own === null ? [] : [own]), ...ids.filter((id) => id !== own)],
     today,
+    taken,
   );
   const judged = all.flatMap((source) => {
     const judgement = asked.judge(source);

@@ -1,7 +1,8 @@
 import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
-import { workAround } from '@/crib/work';
+import type { TurnAt } from '@/crib/lives';
+import { turnsOn, workAround } from '@/crib/work';
 import { manyLastGood } from '@/data/breakage';
 import type { Connection } from '@/data/database';
 import {
@@ -25,6 +26,8 @@ export interface RunView {
   assemblies: RackCard[];
   /** Other edges of one cutter in its pockets under the same T, on which it can go on. */
   sisters: SisterLine[];
+  /** What trials that go on say of the next edge of a T. */
+  turns: (TurnAt & { t: number })[];
   /** What was logged last, to be taken back where it was wrong. */
   lastLog: PartsLogRow | null;
   /** The last part that was found good, and the check that said so; null: none was checked. */
@@ -52,6 +55,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
     sisters: (await sistersOn(c, work, operation)).map(sisterLine),
+    turns: [...(await turnsOn(c, work, operation))].flatMap(([t, of]) => of.map((turn) => ({ t, ...turn }))),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,
     openUses: openUses.map(({ t, minutes }) => ({ t, minutes })),

@@ -1,13 +1,12 @@
-import { group } from 'd3';
 import type { Range, Recipe } from '@/core/cutting';
 import { removalOf } from '@/core/cutting';
 import { costOfWay, type KindOfLives, type Likely, livesByKind } from '@/core/life';
 import type { CribItem } from '@/crib/catalogue';
 import { recipeOf } from '@/crib/cutting';
-import { type EdgeCost, edgeRate, type EdgeRate, lifeTime } from '@/crib/lives';
+import { type EdgeCost, edgeRate, type EdgeRate, lifeTime, recipesOfLives } from '@/crib/lives';
 import { manyRecipesById } from '@/data/cutting';
 import type { Connection } from '@/data/database';
-import { type LifeRow, manyHoldersOf, manyRecipesCutBy } from '@/data/life';
+import { type LifeRow, manyHoldersOf } from '@/data/life';
 import type { CostsHere } from '../costsHere';
 
 /** Lives of a cutter in a material that were cut by one recipe, beside those by its others. */
@@ -31,9 +30,6 @@ export interface ByHolder {
   apart: number;
 }
 
-/** A life is by one recipe where it cut this part of its minutes by it. */
-const MOST = 0.9;
-
 /** null: fewer than two recipes have lives. What an edge costs and what a minute is say which costs less a litre. */
 export async function livesByRecipe(
   c: Connection,
@@ -42,35 +38,35 @@ export async function livesByRecipe(
   edge: EdgeCost,
   { said }: CostsHere,
 ): Promise<ByRecipe | null> {
-  const cut = group(
-    await manyRecipesCutBy(
-      c,
-      lives.map((l) => l.edgeSetId),
-    ),
-    (r) => r.edgeSetId,
-  );
-  const rows = await manyRecipesById(c, [...new Set([...cut.values()].flat().map((r) => r.recipeId))]);
+  const ranBy = await recipesOfLives(c, lives);
+  const rows = await manyRecipesById(c, [...new Set(ranBy.values())]);
   const recipes = new Map(rows.map((r) => [r.id, recipeOf(r)]));
   const byCode = new Map([...recipes.values()].map((r) => [r.code, r]));
   const { kinds, apart } = livesByKind(
-    lives.map((l) => {
-      const main = cut.get(l.edgeSetId)?.find((r) => r.minutes >= MOST * l.minutes);
-      return {
-        by: (main && recipes.get(main.recipeId)?.code) ?? null,
-        life: lifeTime(l.minutes, l.ended),
-      };
-    }),
+    lives.map((l) => ({
+      by: recipes.get(ranBy.get(l.edgeSetId) ?? -1)?.code ?? null,
+      life: lifeTime(l.minutes, l.ended),
+    })),
   );
-  // A body's teeth are its seats: the shape knows them as it knows those of a solid one.
-  const cutter = item.cutter && { DC: item.cutter.DC, teeth: item.cutter.NOF };
   const of = kinds.flatMap((kind): RecipeKind[] => {
     const recipe = byCode.get(kind.by);
-    if (!recipe) return [];
-    const removal = cutter && removalOf(recipe, cutter);
-    const minute = said && edge.cents !== null ? { ...said, edgeCents: edge.cents } : null;
-    return [{ ...kind, recipe, removal, litre: litreOf(kind.mean, removal, minute) }];
+    return recipe ? [{ ...kind, recipe, ...litreBy(recipe, item, kind.mean, edge, said) }] : [];
   });
   return of.length ? { kinds: of, apart } : null;
+}
+
+/** What a cutter takes off by a recipe, and what a litre of chips costs then; each null: not all that is needed is known. */
+export function litreBy(
+  recipe: Recipe,
+  item: CribItem,
+  mean: Likely | null,
+  edge: EdgeCost,
+  said: CostsHere['said'],
+): { removal: Range | null; litre: Likely | null } {
+  // A body's teeth are its seats: the shape knows them as it knows those of a solid one.
+  const removal = item.cutter && removalOf(recipe, { DC: item.cutter.DC, teeth: item.cutter.NOF });
+  const minute = said && edge.cents !== null ? { ...said, edgeCents: edge.cents } : null;
+  return { removal, litre: litreOf(mean, removal, minute) };
 }
 
 /** From the fastest with the longest mean life to the slowest with the shortest. */

@@ -21,12 +21,10 @@ import { maybeItem } from '@/data/catalogue';
 import {
   type EdgeCost,
   edgeCosts,
-  judgedTrials,
   type LifeBook,
   lifeTimes,
   loadLifeBook,
   readKnownHere,
-  type Trial,
 } from '@/crib/lives';
 import type { Connection } from '@/data/database';
 import {
@@ -48,6 +46,7 @@ import { type BySpeed, speedView } from './speedView';
 import { type ForetoldYear, foretoldYear } from './foretoldYear';
 import { type LifeApart, livesApart } from './livesApart';
 import { type LifeRecord, record } from './record';
+import { type TrialLine, trialsView } from './trialsView';
 
 /** One cutter in one material: how many lives, how they ended, what they say. */
 export interface LifeLine {
@@ -101,7 +100,7 @@ export interface LifeView {
   /** Lives begun in the last twelve months beside what was foretold of them; null on a further page, and where none was. */
   foretold: ForetoldYear | null;
   /** The latest trials; empty on a further page. */
-  trials: Trial[];
+  trials: TrialLine[];
   /** Each holder beside all others; empty on a further page. */
   holders: HolderApart[];
 }
@@ -133,7 +132,7 @@ export async function lifeView(
     }),
     next: rows.length > PAGE && last ? `${last.itemId}-${last.materialId}` : null,
     apart: after === null ? await livesApart(c, known, materials) : [],
-    trials: after === null ? await judgedTrials(c, await manyTrials(c, TRIALS_SHOWN)) : [],
+    trials: after === null ? await trialsView(c, await manyTrials(c, TRIALS_SHOWN)) : [],
     holders: after === null ? await holdersApart(c) : [],
     foretold: after === null ? await foretoldYear(c, today, zone) : null,
   };

@@ -7,7 +7,8 @@ import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
 import { recipeChoices } from '@/crib/cutting';
 import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/jobs';
 import { standingOn } from '@/crib/rack';
-import { type Planned, type Work, workAround } from '@/crib/work';
+import type { TurnAt } from '@/crib/lives';
+import { type Planned, turnsOn, type Work, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
@@ -60,6 +61,8 @@ export interface KitTool {
   lacking: string[];
   /** The build sheet that says the rest; null: none is planned. */
   sheet: string | null;
+  /** What trials say of its next edge, beside what stands at its pieces. */
+  turns: TurnAt[];
 }
 
 /** What is to be fetched, in the order of the shelves. */
@@ -108,14 +111,15 @@ export async function kitView(
   const loads = new Map((await manyLoads(c, operation.machineId)).map((l) => [l.tag, l]));
   const pulled = await pulledFor(c, [...ids.values()]);
   const claims = await claimsOn(c, [...ids.values()]);
+  const turns = await turnsOn(c, work, operation);
   const tools: KitTool[] = [];
   for (const tool of [...line.tools.map((t) => ({ ...t, called: true })), ...notCalled(work, line.tools)]) {
     const card = tool.tag === null ? null : held(byTag, tool.tag);
     const load = tool.tag === null ? undefined : loads.get(tool.tag);
     const move = tool.tag === null ? undefined : pulled.get(ids.get(tool.tag) ?? -1);
-    const build = tool.tag === null ? await buildOfTool(c, operation.id, tool, today) : null;
+    const build = tool.tag === null ? await buildOfTool(c, operation, tool, today) : null;
     const pieces = build ? piecesOf(build.step, 'cutter', line.operation.job) : [];
-    const rest = build?.sheet ? await restOf(c, build.sheet, line.operation.job, today) : null;
+    const rest = build?.sheet ? await restOf(c, build.sheet, line.operation, today) : null;
     const planned = work.plans.find((p) => p.row.t === tool.t) ?? null;
     tools.push({
       ...{ t: tool.t, plan: tool.plan, named: tool.tool?.name ?? null, called: tool.called },
@@ -137,6 +141,9 @@ export async function kitView(
         : null,
       standing: tool.tag === null ? await standingFor(c, planned) : [],
       pieces: [...pieces, ...(rest?.pieces ?? [])],
+      turns: (turns.get(tool.t) ?? []).filter(
+        ({ words }) => ![...pieces, ...(rest?.pieces ?? [])].some((p) => p.caution?.includes(words)),
+      ),
       aside: pieces[0] ? await asideFor(c, pieces[0].item, operation.job) : 0,
       lacking: [
         ...(build && !pieces.length ? [build.step.code ?? build.step.words] : []),
@@ -214,10 +221,10 @@ function piecesOf(
 async function restOf(
   c: Connection,
   code: string,
-  job: string,
+  { job, material }: { job: string; material: string },
   today: string,
 ): Promise<{ pieces: KitPiece[]; lacking: string[] }> {
-  const sheet = await sheetView(c, code, today);
+  const sheet = await sheetView(c, code, today, material);
   const pieces: KitPiece[] = [];
   const lacking: string[] = [];
   for (const step of sheet?.pieces ?? []) {

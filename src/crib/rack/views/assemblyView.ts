@@ -4,6 +4,7 @@ import { type CutterGeometry, familySpec, sameTaper } from '@/core/cutters';
 import { chipsAtMost } from '@/core/cutting';
 import { type Measure, measureOf } from '@/core/life';
 import { recipeOf } from '@/crib/cutting';
+import { type TurnAt, turnsAt } from '@/crib/lives';
 import { gradesFor } from '@/crib/secondlife';
 import { manyMeasurements, maybeAssembly, type MeasurementRow } from '@/data/assemblies';
 import { manyRecipesById } from '@/data/cutting';
@@ -47,6 +48,8 @@ export interface AssemblyView extends AssemblyCard {
   inserts: (Pick<Mounted, 'item' | 'quantity' | 'edgesLeft' | 'seats'> & { numbers: number[] }) | null;
   /** Where it is loaded now, with the others under its T there; null: in no machine. */
   loaded: { machine: string; pocket: number; t: number; sisters: string[] } | null;
+  /** What trials that go on in what it cuts say of the next edge like its own. */
+  turns: TurnAt[];
   /** The sheet it was built from, and the version that stands now; null: from none. */
   builtFrom: { code: string; version: number; now: number | null } | null;
 }
@@ -89,6 +92,10 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
         l.t === load.t && l.assemblyId !== row.id ? [l.tag] : [],
       ),
     },
+    turns:
+      card.life.material === null
+        ? []
+        : ((await turnsAt(c, [row.cutterItemId], card.life.material)).get(row.cutterItemId) ?? []),
     builtFrom: from && {
       code: from.code,
       version: from.version,

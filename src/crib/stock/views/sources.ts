@@ -54,7 +54,7 @@ export interface TakeSource {
 export interface Known {
   /** What is set aside for jobs, by item. */
   reserved: ReadonlyMap<number, Reservation[]>;
-  /** Whose turn it is, of cutters that are or were in a trial. */
+  /** Whose turn it is, of cutters and holders that are or were in a trial. */
   turns: ReadonlyMap<number, Turn>;
   /** ISO. */
   today: string;

@@ -62,7 +62,15 @@ export async function takeableView(
   const together = what === 'part' ? await togetherSoFar(c, asked) : null;
   const ids = (together ? await fitFirst(c, listed, together) : listed).slice(0, SHOWN);
   if (!ids.length) return { sources: [], more: false, against: null };
-  const known = await knownOf(c, ids, today, together, scanned, asked.material ?? null);
+  const tried = what === 'holder' && asked.shank ? await maybeItem(c, asked.shank) : null;
+  const known = await knownOf(
+    c,
+    ids,
+    today,
+    { material: asked.material ?? null, cutterId: tried?.id ?? null },
+    together,
+    scanned,
+  );
   // Whose turn it is in a trial stands first where nobody typed words for another.
   const turn = (id: number) => (typed ? [] : turnBefore(id, known));
   const order = ids.flatMap((id) => [...turn(id), ...olderThan(id, known), id]);
@@ -76,14 +84,21 @@ export async function takeableView(
   };
 }
 
+/** In which material what is taken is to cut, and with which cutter a holder; null: not known. */
+export interface TakenFor {
+  material: string | null;
+  cutterId: number | null;
+}
+
 /** What can be taken of some items, in their order: unused stock a place at a time, and marked cutters. */
 export async function takeSources(
   c: Connection,
   itemIds: readonly number[],
   today: string,
+  taken: TakenFor,
 ): Promise<TakeSource[]> {
   if (!itemIds.length) return [];
-  const known = await knownOf(c, itemIds, today, null, null, null);
+  const known = await knownOf(c, itemIds, today, taken, null, null);
   return itemIds.flatMap((id) => sourcesOf(known.items.get(id), known, null));
 }
 
@@ -92,14 +107,14 @@ async function knownOf(
   c: Connection,
   ids: readonly number[],
   today: string,
+  { material, cutterId }: TakenFor,
   together: Together | null,
   scanned: PieceRow | null,
-  material: string | null,
 ): Promise<Known> {
   const links = (await manyLinks(c, ids)).filter((l) => l.relation === 'version');
   // An older version that still lies here belongs beside the newer one, whatever words were typed.
   const older = links.filter((l) => ids.includes(l.itemId)).map((l) => l.earlierItemId);
-  const turns = await turnsOf(c, ids, material);
+  const turns = await turnsOf(c, ids, material, cutterId);
   const all = [...new Set([...ids, ...older, ...[...turns.values()].map((t) => t.itemId)])];
   const items = new Map((await loadItems(c, all)).map((i) => [i.id, i]));
   const balances = group(await manyBalances(c, all), (b) => b.itemId);

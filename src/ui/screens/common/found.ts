@@ -1,6 +1,8 @@
 'use client';
 import type { CutterSource } from '@/crib/assemblies';
+import { CUTS, feedWords, speedWords } from '@/core/cutting';
 import type { CatalogueView } from '@/crib/catalogue';
+import type { RecipesView } from '@/crib/cutting';
 import type { StockLine, StockView, TakeableView, TakeSource } from '@/crib/stock';
 import type { FieldSpec, Found, FoundAnswer } from '@/ui/kit/form';
 import { ask } from './ask';
@@ -28,8 +30,11 @@ export const foundSource = (source: TakeSource): FoundSource => ({
   of: source,
 });
 /** What can be taken for a build and answers to the words; what is like an item stands first. */
-export const takeables = (what: 'cutter' | 'holder', like?: string): Search =>
-  asking<TakeableView>('takeable', { what, ...(like ? { like } : {}) }, (view) => ({
+export const takeables = (
+  what: 'cutter' | 'holder',
+  asked: { like?: string; material?: string; shank?: string } = {},
+): Search =>
+  asking<TakeableView>('takeable', { what, ...asked }, (view) => ({
     found: view.sources.map(foundSource),
     more: view.more,
     against: view.against,
@@ -43,11 +48,31 @@ export const partsOnto = (onto: readonly string[], cutter: string | null): Searc
     (view) => ({ found: view.sources.map(foundSource), more: view.more }),
   );
 
-/** Items of the catalogue by code or words. */
-export const items: Search = asking<CatalogueView>('items', { limit: '24' }, (view) => ({
-  found: view.lines.map((l) => ({ value: l.code, title: l.code, words: l.words })),
-  more: view.next !== null,
-}));
+const itemsOf = (fixed: Record<string, string>): Search =>
+  asking<CatalogueView>('items', { limit: '24', ...fixed }, (view) => ({
+    found: view.lines.map((l) => ({ value: l.code, title: l.code, words: l.words })),
+    more: view.next !== null,
+  }));
+/** Items of the catalogue by code or words; kinds of holders alone. */
+export const items: Search = itemsOf({});
+export const holderItems: Search = itemsOf({ kind: 'holder' });
+
+/** Recipes in force that a cutter may be run by in a material, by code or words, the latest first. */
+export const recipesFor =
+  (item: string, material: string): Search =>
+  async (words, signal) => {
+    const { lines, after } = await ask<RecipesView>('recipes', { material }, signal);
+    const asked = words.trim().toLowerCase();
+    const found = lines
+      .filter((r) => r.state !== 'rejected' && (r.item === null || r.item === item))
+      .map((r) => ({ value: r.code, title: r.code, words: recipeWords(r) }))
+      .filter((f) => `${f.title} ${f.words}`.toLowerCase().includes(asked));
+    return { found, more: after !== null };
+  };
+const recipeWords = (r: RecipesView['lines'][number]): string =>
+  [`${r.state}: ${CUTS[r.cut]}`, speedWords(r), feedWords(r, String, 'mm'), r.words]
+    .filter((w) => w !== null)
+    .join(', ');
 
 /** Inserts that lie in the crib, each parcel by itself: its value is the input that takes it. */
 export const inserts: Search = asking<StockView>('stock', { kind: 'insert', limit: '24' }, (view) => ({

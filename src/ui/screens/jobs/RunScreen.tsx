@@ -22,7 +22,7 @@ import { WhenChanged } from './WhenChanged';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({
-  view: { job, registers, control, assemblies, sisters, lastLog, lastGood, openUses, standing },
+  view: { job, registers, control, assemblies, sisters, turns, lastLog, lastGood, openUses, standing },
 }: {
   view: RunView;
 }) {
@@ -172,6 +172,13 @@ export function RunScreen({
                   sisters={sisters.filter((s) => s.t === t.t)}
                   own={{ tag: t.tag, goodFor: t.use.goodFor }}
                 />
+                {turns
+                  .filter((turn) => turn.t === t.t)
+                  .map((turn) => (
+                    <div key={turn.number} className="small">
+                      {turn.words}
+                    </div>
+                  ))}
                 {card && (
                   <Acts style={{ marginTop: 0 }}>
                     <Button component={Link} href={linkToEnd(card.tag)}>

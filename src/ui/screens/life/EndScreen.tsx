@@ -31,7 +31,7 @@ export function EndScreen({
   places,
   asked = {},
 }: {
-  card: AssemblyCard & Partial<Pick<AssemblyView, 'inserts'>>;
+  card: AssemblyCard & Partial<Pick<AssemblyView, 'inserts' | 'turns'>>;
   /** What is known from where somebody came: how it ended, and on which T. */
   asked?: Question<typeof AN_END>;
   /** What can be taken in its place, the same cutter first. */
@@ -218,9 +218,7 @@ export function EndScreen({
             />
           )}
         />
-        {then === 'rebuild' && (
-          <NextCutter control={control} register={register} like={card.cutter.code} first={first} />
-        )}
+        {then === 'rebuild' && <NextCutter control={control} register={register} card={card} first={first} />}
         {then === 'turned' && card.inserts && (
           <>
             <TurnedInserts control={control} register={register} of={card.inserts} />

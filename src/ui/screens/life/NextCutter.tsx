@@ -24,15 +24,19 @@ const Stickout = ({ register }: Pick<Props, 'register'>) => (
 export function NextCutter({
   control,
   register,
-  like,
+  card,
   first,
 }: Props & {
-  /** The cutter that ended: what is like it stands first. */
-  like: string;
+  /** What ended: what is like its cutter stands first. */
+  card: Pick<AssemblyView, 'cutter' | 'life'> & Partial<Pick<AssemblyView, 'turns'>>;
   first: FoundSource | null;
 }) {
-  const [search] = useState(() => takeables('cutter', like));
+  const { material } = card.life;
+  const [search] = useState(() =>
+    takeables('cutter', { like: card.cutter.code, ...(material === null ? {} : { material }) }),
+  );
   const next = useWatch({ control, name: 'next' });
+  const said = first?.caution && next === first.value ? first.caution : null;
   return (
     <Fields style={{ marginTop: 10 }}>
       <Field>
@@ -51,7 +55,15 @@ export function NextCutter({
             />
           )}
         />
-        {first?.caution && next === first.value && <p className="small">{first.caution}</p>}
+        {said && <p className="small">{said}</p>}
+        {/* Whose turn it is may be another holder's: that is to be known before one goes into this. */}
+        {(card.turns ?? [])
+          .filter((t) => !said?.includes(t.words))
+          .map((t) => (
+            <p key={t.number} className="small">
+              {t.words}
+            </p>
+          ))}
       </Field>
       <Stickout register={register} />
     </Fields>

@@ -3,9 +3,10 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { linkTo } from '@/core/links';
+import type { Likely, Side } from '@/core/life';
 import { money } from '@/core/units';
 import type { LifeView } from '@/crib/life';
-import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
+import { BecauseThis, GradeMark, Row as Figure, Rows } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { percent } from '@/ui/screens/common/percent';
@@ -32,17 +33,21 @@ export function TrialRows({ trials }: { trials: readonly Trial[] }) {
 function TrialRow({ trial: t }: { trial: Trial }) {
   const { day } = useTimes();
   const { row } = t;
+  const words = WORDS[row.tried];
   return (
     <section aria-label={row.number} style={{ borderTop: '1px solid var(--line)', padding: '8px 0' }}>
       <div>
-        <strong className="fig">{row.number}</strong>{' '}
-        <Link className="fig" href={linkTo('cutters', { open: row.first })}>
-          {row.first}
-        </Link>{' '}
-        against{' '}
-        <Link className="fig" href={linkTo('cutters', { open: row.second })}>
-          {row.second}
-        </Link>{' '}
+        <strong className="fig">{row.number}</strong> <One row={row} side="first" /> against{' '}
+        <One row={row} side="second" />
+        {row.cutter && (
+          <>
+            {' '}
+            with{' '}
+            <Link className="fig" href={linkTo('cutters', { open: row.cutter })}>
+              {row.cutter}
+            </Link>
+          </>
+        )}{' '}
         in {row.material}{' '}
         <span className="soft small">
           since {day(row.beganAt)}, {row.who}
@@ -52,11 +57,13 @@ function TrialRow({ trial: t }: { trial: Trial }) {
       <p style={{ margin: '4px 0' }}>
         <b>{verdict(t)}</b> {doubt(t)}
       </p>
+      {t.out !== null && <GradeMark grade="question">{t.out}</GradeMark>}
       {t.next && (
         <p style={{ margin: '4px 0' }}>
-          Next into the machine: <b className="fig">{row[t.next]}</b>{' '}
+          {words.next(row)} <b className="fig">{row[t.next]}</b>{' '}
           <span className="soft small">
             {t.begun[0]} and {t.begun[1]} have begun
+            {t.neither > 0 && `; ${t.neither} more ${words.neither}`}
           </span>
         </p>
       )}
@@ -65,12 +72,13 @@ function TrialRow({ trial: t }: { trial: Trial }) {
           const mean = t.means[side];
           const rate = t.rates[side];
           return (
-            <Row
+            <Figure
               key={side}
-              name={`${row[side]}, mean to a failure`}
+              name={`${words.named(row, side)}, mean to a failure`}
               note={[
                 `${t.failures[i === 0 ? 0 : 1]} failed of ${t.begun[i === 0 ? 0 : 1]}`,
                 mean && `likely ${mean.from.toFixed(0)} to ${mean.to.toFixed(0)} min`,
+                litreWords(t.litres?.[side] ?? null),
                 rate.aMinute
                   ? `edges a 100 min ${money(Math.round(rate.aMinute.cents * 100))}, likely ${money(Math.round(rate.aMinute.from * 100))} to ${money(Math.round(rate.aMinute.to * 100))}`
                   : rate.edge.cents === null && `no price of ${rate.edge.of}`,
@@ -79,7 +87,7 @@ function TrialRow({ trial: t }: { trial: Trial }) {
                 .join('; ')}
             >
               {mean ? `${mean.value.toFixed(0)} min` : 'cannot say'}
-            </Row>
+            </Figure>
           );
         })}
       </Rows>
@@ -93,7 +101,11 @@ function TrialRow({ trial: t }: { trial: Trial }) {
           Ended {row.endedAt && day(row.endedAt)} by {row.endedBy}:{' '}
           {row.winner === null
             ? 'neither won'
-            : `${row[row.winner]} won; what lies of ${row[row.winner === 'first' ? 'second' : 'first']} is used up first`}
+            : `${row[row.winner]} won; ${
+                row.tried === 'cutter'
+                  ? `what lies of ${row[row.winner === 'first' ? 'second' : 'first']} is used up first`
+                  : 'it goes first'
+              }`}
           {row.words ? ` · ${row.words}` : ''}{' '}
           <EntryBack entry={row.endedEntryId} what={`the end of ${row.number}`} />
         </p>
@@ -113,9 +125,54 @@ function Ending({ trial: t }: { trial: Trial }) {
   );
 }
 
+type Row = Trial['row'];
+/** How a trial is spoken of, by what is tried. */
+const WORDS: Readonly<
+  Record<
+    Row['tried'],
+    {
+      next: (row: Row) => string;
+      /** One of the two as what lasts. */
+      named: (row: Row, side: Side) => string;
+      /** Which lives of its cutter are of neither. */
+      neither: string;
+    }
+  >
+> = {
+  cutter: { next: () => 'Next into the machine:', named: (row, side) => row[side], neither: '' },
+  holder: {
+    next: (row) => `The next ${row.cutter} goes into`,
+    named: (row, side) => `${row.cutter} in ${row[side]}`,
+    neither: 'in neither',
+  },
+  recipe: {
+    next: (row) => `The next ${row.cutter} runs by`,
+    named: (row, side) => `${row.cutter} by ${row[side]}`,
+    neither: 'by neither, or by both',
+  },
+};
+
+/** One of the two, where it is kept. */
+const One = ({ row, side }: { row: Row; side: Side }) => (
+  <Link
+    className="fig"
+    href={
+      row.tried === 'recipe'
+        ? linkTo('cutting', { material: row.material, open: row[side] })
+        : linkTo('cutters', { open: row[side] })
+    }
+  >
+    {row[side]}
+  </Link>
+);
+
+const litreWords = (litre: Likely | null): string | null =>
+  litre &&
+  `a litre ${money(Math.round(litre.value))}, likely ${money(Math.round(litre.from))} to ${money(Math.round(litre.to))}`;
+
 const verdict = ({ state, longer, row }: Trial): string =>
   state === 'told' && longer
-    ? `${row[longer]} lasts longer.`
+    ? `${WORDS[row.tried].named(row, longer)} lasts longer${row.tried === 'recipe' ? ', in minutes: what a litre costs stands beside it' : ''}.`
     : state === 'not told'
       ? 'Over, and they can’t be told apart.'
       : `Cannot say yet: it goes on until ${2 * row.failuresEach} have failed.`;
@@ -123,9 +180,10 @@ const verdict = ({ state, longer, row }: Trial): string =>
 /** How sure that is. */
 function doubt({ p, times, row }: Trial): string {
   if (p === null) return 'Nothing has failed yet.';
+  const { named } = WORDS[row.tried];
   const likely =
     times?.from != null && times.to != null
-      ? ` ${row.first} likely lasts ${times.from.toFixed(2)} to ${times.to.toFixed(2)} times as long as ${row.second}.`
+      ? ` ${named(row, 'first')} likely lasts ${times.from.toFixed(2)} to ${times.to.toFixed(2)} times as long as ${named(row, 'second')}.`
       : '';
   return `If both lasted alike, so great a difference would come about by chance in ${percent(p)} of such trials.${likely}`;
 }

@@ -1,29 +1,59 @@
 'use client';
+import { useMemo, useState } from 'react';
 import { DEFAULTS } from '@/core/defaults';
-import { timesTold } from '@/core/life';
+import { timesTold, type Tried } from '@/core/life';
 import type { LifeSheet, LifeView } from '@/crib/life';
-import { VerbForm } from '@/ui/kit/form';
-import { items } from '@/ui/screens/common/found';
+import { PickOne } from '@/ui/kit/field';
+import { type FieldSpec, VerbForm } from '@/ui/kit/form';
+import { holderItems, items, recipesFor } from '@/ui/screens/common/found';
 
-/** Tries another cutter against the one that is open, in the same material. */
+const WAYS: readonly (readonly [Tried, string])[] = [
+  ['cutter', 'another cutter'],
+  ['holder', 'two kinds of holders'],
+  ['recipe', 'two recipes'],
+];
+/** How the turns come to be taken. */
+const BY_TURNS: Readonly<Record<Tried, string>> = {
+  cutter: 'whoever ends a life or builds is offered whose turn it is',
+  holder: 'whoever builds is offered whose turn it is, and the machine’s screen says it',
+  recipe: 'the machine’s screen says by which the next edge runs: plan its T so, and call the program of it',
+};
+
+/** Tries another cutter against the one that is open, or two holders or recipes by its lives, in the same material. */
 export function TryForm({ line, onDone }: { line: LifeSheet; onDone: () => void }) {
+  const [tries, setTries] = useState<Tried>('cutter');
   const shape = line.weibull?.shape ?? DEFAULTS.shapeOfLives;
+  const recipes = useMemo(
+    () => recipesFor(line.item.code, line.material.code),
+    [line.item.code, line.material.code],
+  );
+  const search = { cutter: items, holder: holderItems, recipe: recipes }[tries];
+  const pair: FieldSpec[] =
+    tries === 'cutter'
+      ? [{ name: 'against', label: 'The other one', kind: 'search', wide: true, search }]
+      : [
+          { name: 'first', label: 'The one', kind: 'search', wide: true, search },
+          { name: 'against', label: 'The other one', kind: 'search', wide: true, search },
+        ];
   return (
     <>
       <h2>Try another against {line.item.code}</h2>
+      <PickOne label="What is tried" options={WAYS} value={tries} onChange={setTries} />
       <p className="soft small">
-        The two go in by turns, so that what changes in the shop meets both alike: whoever ends a life or
-        builds is offered whose turn it is.
+        The two go in by turns, so that what changes in the shop meets both alike: {BY_TURNS[tries]}.
+        {tries !== 'cutter' && ` The lives of ${line.item.code} tell.`}
       </p>
       <VerbForm
+        key={tries}
         verb="beginTrial"
-        fixed={{ item: line.item.code, material: line.material.code }}
+        fixed={{ item: line.item.code, material: line.material.code, tries }}
         submit="Begin the trial"
         fields={[
-          { name: 'against', label: 'The other one', kind: 'search', wide: true, search: items },
+          ...pair,
           { name: 'failuresEach', label: 'Failures of each', kind: 'whole', start: '6' },
           { name: 'why', label: 'Why', optional: true, wide: true },
         ]}
+        shape={(input) => input}
         below={({ failuresEach }) => {
           const n = Number(failuresEach);
           if (!(Number.isInteger(n) && n > 0 && n <= 50)) return null;
@@ -65,8 +95,12 @@ export function EndTrialForm({
           kind: 'choice',
           optional: true,
           options: (['first', 'second'] as const).map((side) => [side, row[side]] as const),
-          start: t.longer ?? '',
-          help: 'left open: neither; what lies of the loser is used up first',
+          // Minutes alone decide nothing between recipes: the faster one takes off more in each.
+          start: row.tried === 'recipe' ? '' : (t.longer ?? ''),
+          help:
+            row.tried === 'cutter'
+              ? 'left open: neither; what lies of the loser is used up first'
+              : 'left open: neither; the one that won goes first',
         },
         {
           name: 'words',

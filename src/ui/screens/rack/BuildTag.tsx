@@ -23,8 +23,6 @@ import { useLengths } from '@/ui/shell';
 import { BuildFiguresRows } from './BuildFiguresRows';
 import { Beside } from './Beside';
 
-const CUTTERS = takeables('cutter');
-const HOLDERS = takeables('holder');
 /** More than any stack has. */
 const MOST_PARTS = 8;
 
@@ -74,6 +72,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       while (after.length && last(after) === null) after.pop();
       return after;
     });
+  const { cutters, holders } = useSearches(cutter?.item, job?.operation.material);
   const searches = usePartSearches(holder, parts, cutter, slots);
   const others = cutter?.keptFor.filter((j) => j !== job?.operation.job) ?? [];
   const isKept = others.length > 0 && others.length === cutter?.keptFor.length;
@@ -138,7 +137,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
               label: 'Cutter from',
               kind: 'search',
               wide: true,
-              search: CUTTERS,
+              search: cutters,
               onPick: (found) => {
                 const source = take(found);
                 setCutter(source);
@@ -152,7 +151,7 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
               label: 'Holder from',
               kind: 'search',
               wide: true,
-              search: HOLDERS,
+              search: holders,
               onPick: (found) => setHolder(take(found)),
             },
             ...partFields,
@@ -236,6 +235,17 @@ export function BuildTag({ job, t }: { job: JobView | null; t: string | null }) 
       </p>
     </Tag>
   );
+}
+
+/** What is taken for a job, and for which cutter, says whose turn it is in a trial. */
+function useSearches(cutter: string | undefined, material: string | undefined) {
+  return useMemo(() => {
+    const job = material === undefined ? {} : { material };
+    return {
+      cutters: takeables('cutter', job),
+      holders: takeables('holder', { ...job, ...(cutter === undefined ? {} : { shank: cutter }) }),
+    };
+  }, [cutter, material]);
 }
 
 /** Each field finds what goes next onto those before it. */

@@ -199,6 +199,11 @@ function Tool({
             {cutter.caution && ` (${cutter.caution})`}
           </div>
         )}
+        {t.turns.map((turn) => (
+          <div key={turn.number} className="small">
+            {turn.words}
+          </div>
+        ))}
         {t.lacking.length > 0 && (
           <div className="small">
             <GradeMark grade="stop">none here: {t.lacking.join(', ')}</GradeMark>
