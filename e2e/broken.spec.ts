@@ -370,6 +370,60 @@ test('two cutters are tried by turns: who ends a life is offered whose turn it i
   await expect(trial.getByText('1 and 0 have begun')).toBeVisible();
 });
 
+test('two kinds of holders are tried by the lives of one cutter: the machine and the build say where the next one goes', async ({
+  page,
+}) => {
+  const send = sends(page);
+  const { operation, number } = await cutting(send, 'HOLT');
+  await shelved(send, 'EM8-HOLU');
+  for (const item of ['EM8-HOLT', 'EM8-HOLT-H'])
+    await send('stock/received', { item, place: 'CAB1-C', quantity: 2 });
+  await send('parts', { operation, parts: 4 });
+  await page.goto('/life?item=EM8-HOLT&material=C45');
+  const tag = tagOf(page);
+  await tag.getByRole('button', { name: 'try another against EM8-HOLT' }).click();
+  await tag.getByRole('radio', { name: 'two kinds of holders' }).check();
+  // What is no holder is not offered, and without the other one nothing begins.
+  await tag.getByRole('combobox', { name: /^The one/ }).fill('EM8-HOLT');
+  await expect(page.getByRole('option', { name: /^EM8-HOLT / })).toHaveCount(0);
+  await page.getByRole('option', { name: /^EM8-HOLT-H / }).click();
+  await tag.getByRole('button', { name: 'Begin the trial' }).click();
+  await expect(tag.getByText(/against is missing|is needed/).first()).toBeVisible();
+  await tag.getByRole('combobox', { name: /^The other one/ }).fill('EM8-HOLU-H');
+  await page.getByRole('option', { name: /^EM8-HOLU-H / }).click();
+  await tag.getByRole('button', { name: 'Begin the trial' }).click();
+  await expect(said(page)).toContainText('EM8-HOLT-H tried against EM8-HOLU-H');
+  const trial = page.getByRole('region', { name: /^TR-/ }).filter({ hasText: 'EM8-HOLU-H' });
+  await expect(trial.getByText('The next EM8-HOLT goes into EM8-HOLT-H')).toBeVisible();
+
+  // What stands was built before it began: the one that is built next is the first of it, and then the other holder is due.
+  await send('endings', { tag: number, kind: 'worn' });
+  const next = await send('assemblies', {
+    cutter: { item: 'EM8-HOLT', place: 'CAB1-C' },
+    holder: { item: 'EM8-HOLT-H', place: 'CAB1-C' },
+    ...{ stickout: 30, for: { operation, t: 7 } },
+  });
+  const says = /^TR-\d+ in C45: the next EM8-HOLT goes into EM8-HOLU-H$/;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/run/${String(operation)}`);
+  await expect(page.getByText(says)).toBeVisible();
+  await fitsWidth(page);
+  await send('parts', { operation, parts: 5, confirmed: true });
+  await page.goto(`/end/${String(next.tag)}`);
+  await page.getByRole('radio', { name: 'another cutter into it' }).check();
+  await expect(page.getByText(says)).toBeVisible();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`/rack?new=build&job=J-HOLT&operation=${String(operation)}&t=7`);
+  await page.getByRole('combobox', { name: 'Cutter from' }).fill('EM8-HOLT');
+  await page.getByRole('option', { name: /^EM8-HOLT: / }).click();
+  await page.getByRole('combobox', { name: 'Holder from' }).fill('EM8-HOLT-H');
+  await expect(
+    page.getByRole('option', { name: /the next EM8-HOLT goes into EM8-HOLU-H/ }).first(),
+  ).toBeVisible();
+  await page.goto('/life?item=EM8-HOLT&material=C45');
+  await expect(trial.getByText('1 and 0 have begun')).toBeVisible();
+});
+
 test('which of two pays is reckoned as it is typed, with what the lives leave open', async ({ page }) => {
   await page.goto('/life?item=EM14&material=C45&beside=EM14-U');
   const speeds = page.getByRole('region', { name: 'By cutting speed' });

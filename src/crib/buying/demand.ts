@@ -171,14 +171,16 @@ export async function edgesLeft(
     const tag = e.tag ?? `${e.mark} in ${e.place}`;
     const base = { itemId: insert?.itemId ?? e.itemId, tag };
     const DC = item?.cutter?.DC;
+    // Edges of several ages last no longer than the oldest, where that is known.
+    const known = e.fresh || book.oldest(e.edgeSetId) !== null;
     const counts = countsAs(
       {
         // Running edges lie in the crib or stand in a build.
         place: e.tag === null ? 'drawer' : 'build',
         daysLate: 0,
         ended: false,
-        grade: e.fresh ? null : 'used again',
-        groups: e.fresh ? [] : ['any'],
+        grade: known ? null : 'used again',
+        groups: known ? [] : ['any'],
         worn:
           DC === undefined
             ? null

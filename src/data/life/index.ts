@@ -24,7 +24,6 @@ export {
   manyLifeLines,
   manyLifeTimes,
   manyLivesApart,
-  manyLivesInHolders,
   manyRunningEdges,
   manyUncutEdges,
   manyWearReadings,
@@ -50,4 +49,4 @@ export {
 // Trials
 export type { TrialLifeRow, TrialRow } from './trials';
 export { insertTrial, insertTrialEnd, manyTrialLives, manyTrials, manyTrialsOf, maybeTrial } from './trials';
-export { manyHoldersOf, manyRecipesCutBy, manyRecipesPlanned, manyWaysOf } from './ranBy';
+export { manyHoldersOf, manyLivesInHolders, manyRecipesCutBy, manyRecipesPlanned, manyWaysOf } from './ranBy';

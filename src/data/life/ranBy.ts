@@ -1,3 +1,4 @@
+import type { Ending } from '@/core/life';
 import { type Connection, many } from '@/data/database';
 
 /**
@@ -61,4 +62,30 @@ export const manyHoldersOf = (c: Connection, edgeSetIds: readonly number[]) =>
        where a.edge_set_id = any ($1) group by 1 having count(distinct a.holder_item_id) = 1) n
      join item i on i.id = n.holder_item_id order by 1`,
     [edgeSetIds],
+  );
+
+/**
+ * The latest lives that the statistics take and that stood in one kind of holder all along, each with that holder, and with
+ * its mark where it was one and the same that has one.
+ */
+export const manyLivesInHolders = (c: Connection, limit: number) =>
+  many<{
+    holder: string;
+    mark: string | null;
+    itemId: number;
+    materialId: number;
+    minutes: number;
+    ended: Ending | null;
+  }>(
+    c,
+    `select i.code as holder, m.mark, n.item_id, n.material_id, n.minutes, n.ended
+     from (select * from life_now x where x.fitted order by x.edge_set_id desc limit $1) n
+     cross join lateral (select min(a.holder_item_id) as holder_item_id,
+         case when count(x.marked_id) = count(*) and count(distinct x.marked_id) = 1 then min(x.marked_id) end as marked_id
+       from assembly a join live_entry e on e.id = a.entry_id
+       left join lateral (select y.marked_id from holder_in y join live_entry ye on ye.id = y.entry_id
+         where y.assembly_id = a.id and y.place_in_stack = 0 limit 1) x on true
+       where a.edge_set_id = n.edge_set_id having count(distinct a.holder_item_id) = 1) h
+     join item i on i.id = h.holder_item_id left join marked_holder m on m.id = h.marked_id`,
+    [limit],
   );

@@ -143,7 +143,9 @@ describe('ending a life', () => {
     fireEvent.change(field, { target: { value: 'em10-a' } });
     const option = await screen.findByRole('option', { name: /EM10-A: 1 unused at S2/ });
     expect(option.textContent).toContain('▲ trial');
-    await waitFor(() => expect(asked.at(-1)).toBe('/api/v1/takeable?what=cutter&like=EM10&q=em10-a'));
+    await waitFor(() =>
+      expect(asked.at(-1)).toBe('/api/v1/takeable?what=cutter&like=EM10&material=C45&q=em10-a'),
+    );
     fireEvent.click(option);
     await tap('End this life');
     expect(calls[0]!.input).toMatchObject({ rebuild: { cutter: { item: 'EM10-A', place: 'S2' } } });
