@@ -37,6 +37,8 @@ export { keptApart } from './compare/keptApart';
 export { livesByKind } from './compare/livesByKind';
 export type { KindOfLives, LivesByKind } from './compare/livesByKind';
 export type { KeptApart, LifeIn } from './compare/keptApart';
+export { speedsApart } from './compare/speedsApart';
+export type { SpeedsApart } from './compare/speedsApart';
 export { goesAfter, judgeTrial, nextInTrial, timesTold, TRIED, turnWords } from './compare/trial';
 export type { Side, TrialJudgement, TrialTold, Tried } from './compare/trial';
 export { changeCosts } from './change/changeCosts';

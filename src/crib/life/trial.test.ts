@@ -150,3 +150,16 @@ it('lives that fail alike are not told apart, however often somebody looks', asy
   await crib.do('endTrial', { trial: 'TR-0002' });
   expect(await trial()).toMatchObject({ row: { winner: null }, next: null });
 });
+
+it('two that ran at speeds apart: said, since that may be what tells them apart', async () => {
+  const [, decided] = (await lifeView(crib.db, '2027-01-15', 'UTC')).trials;
+  expect(decided!.ranApart).toBeNull();
+  await crib.do('beginTrial', { item: 'EM10', against: 'EM10-Z', material: 'C45', failuresEach: 3 });
+  await live('EM10', 20, 'worn');
+  // The same T a fifth faster from here on.
+  await crib.do('storeProgram', { operation, text: oneToolProgram(1, 1).replace('S3000', 'S3600') });
+  await live('EM10-Z', 20, 'worn');
+  const { ranApart } = await trial();
+  expect(ranApart!.first).toBeCloseTo((Math.PI * 10 * 3000) / 1000, 6);
+  expect(ranApart!.second).toBeCloseTo((Math.PI * 10 * 3600) / 1000, 6);
+});

@@ -3,7 +3,7 @@ export { loadLifeBook, runningBook } from './lifeBook';
 export type { LifeBook, RunningBook } from './lifeBook';
 export { knownHere, readKnownHere } from './assumedWeights';
 export type { KnownHere } from './assumedWeights';
-export { lifeTime, lifeTimes } from './lifeTimes';
+export { lifeTime, lifeTimes, livesWithSpeed } from './lifeTimes';
 export { cheaperOf, edgeCosts, edgeRate } from './edgeCosts';
 export type { EdgeCost, EdgeRate } from './edgeCosts';
 export { recipesOfLives } from './ranBy';

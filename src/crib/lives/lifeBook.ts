@@ -186,11 +186,7 @@ function whatIsTold(
 
 const revs = (rpm: number) => `${rpm.toFixed(0)} rev/min`;
 
-function lifeBook(
-  told: Told,
-  edges: readonly EdgeUseRow[],
-  oldest: ReadonlyMap<number, Uses>,
-): LifeBook {
+function lifeBook(told: Told, edges: readonly EdgeUseRow[], oldest: ReadonlyMap<number, Uses>): LifeBook {
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
   const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();

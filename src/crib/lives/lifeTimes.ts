@@ -1,5 +1,5 @@
 import { type Ending, ENDINGS, type LifeBySpeeds, type LifeTime } from '@/core/life';
-import type { LifeTimesRow } from '@/data/life';
+import type { LifeTimesRow, LifeWithSpeedRow } from '@/data/life';
 
 /** A life as the statistics see it; one that runs on is censored at its present minutes. */
 export const lifeTime = (minutes: number, ended: Ending | null): LifeTime => ({
@@ -14,4 +14,13 @@ export const lifeTimes = (row: LifeTimesRow): LifeTime[] =>
 
 /** The same, each with the speeds it was cut at, rev/min. */
 export const livesWithSpeed = (row: LifeTimesRow): LifeBySpeeds[] =>
-  lifeTimes(row).map((life, i) => ({ speed: row.rpm[i] ?? null, parts: row.speeds[i] ?? null, life }));
+  row.minutes.map((minutes, i) =>
+    lifeWithSpeed({
+      ...{ minutes, ended: row.ended[i] ?? null, rpm: row.rpm[i] ?? null },
+      speeds: row.speeds[i] ?? null,
+    }),
+  );
+export const lifeWithSpeed = (l: LifeWithSpeedRow): LifeBySpeeds => ({
+  ...{ speed: l.rpm, parts: l.speeds },
+  life: lifeTime(l.minutes, l.ended),
+});

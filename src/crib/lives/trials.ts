@@ -1,7 +1,16 @@
 import { group } from 'd3';
 import type { Because } from '@/core/because';
 import { DEFAULTS } from '@/core/defaults';
-import { goesAfter, judgeTrial, nextInTrial, type Side, type TrialJudgement, turnWords } from '@/core/life';
+import {
+  goesAfter,
+  judgeTrial,
+  nextInTrial,
+  type Side,
+  speedsApart,
+  type SpeedsApart,
+  type TrialJudgement,
+  turnWords,
+} from '@/core/life';
 import { loadItems } from '@/crib/catalogue';
 import { manyStandings } from '@/data/catalogue';
 import { manyRecipesById } from '@/data/cutting';
@@ -15,7 +24,7 @@ import {
   type TrialRow,
 } from '@/data/life';
 import { type EdgeRate, edgeRate, edgeCosts } from './edgeCosts';
-import { lifeTime } from './lifeTimes';
+import { lifeTime, lifeWithSpeed } from './lifeTimes';
 import { recipesOfLives } from './ranBy';
 
 /** A trial in a material as it stands. */
@@ -35,6 +44,8 @@ export interface Trial {
   p: number | null;
   times: TrialJudgement['compared']['times'];
   means: TrialJudgement['compared']['means'];
+  /** Where the two ran at speeds apart, which may be what tells them apart; null: alike, not known, or recipes are tried. */
+  ranApart: SpeedsApart | null;
   /** What the edges of each cost. */
   rates: { first: EdgeRate; second: EdgeRate };
   because: Because;
@@ -54,8 +65,9 @@ export async function judgedTrials(c: Connection, rows: readonly TrialRow[]): Pr
     c,
     rows.filter((r) => r.endedEntryId === null),
   );
-  const items = rows.flatMap((r) => cuttersOf(r));
-  const costs = await edgeCosts(c, await loadItems(c, [...new Set(items)]));
+  const items = await loadItems(c, [...new Set(rows.flatMap((r) => cuttersOf(r)))]);
+  const DC = new Map(items.map((i) => [i.id, i.cutter?.DC ?? 0]));
+  const costs = await edgeCosts(c, items);
   return rows.map((row) => {
     const own = (lives.get(row.id) ?? []).map((life) => ({ life, side: sideOf(row, life) }));
     const of = (side: Side) => own.flatMap((l) => (l.side === side ? [l.life] : []));
@@ -72,6 +84,13 @@ export async function judgedTrials(c: Connection, rows: readonly TrialRow[]): Pr
       next: row.endedEntryId === null && out === null ? nextInTrial(begun, last?.side ?? null) : null,
       ...{ state: judged.state, longer: judged.longer, failures: judged.failures },
       ...{ p, times: asLong, means },
+      ranApart:
+        row.tried === 'recipe'
+          ? null
+          : speedsApart(
+              [first.map(lifeWithSpeed), DC.get(row.cutterItemId ?? row.firstId) ?? 0],
+              [second.map(lifeWithSpeed), DC.get(row.cutterItemId ?? row.secondId) ?? 0],
+            ),
       rates: {
         first: edgeRate(edge(row.firstId), means.first),
         second: edgeRate(edge(row.secondId), means.second),

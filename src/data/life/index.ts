@@ -7,6 +7,7 @@ export type {
   ForetoldRow,
   LifeRow,
   LifeTimesRow,
+  LifeWithSpeedRow,
   RunningRow,
   WearRow,
   WornRow,

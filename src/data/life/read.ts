@@ -39,7 +39,7 @@ export const manyLivesApart = (c: Connection, limit: number) =>
     [limit],
   );
 /** Of a life `n` of no one speed: minutes at each it is known to have cut at, where these are nine tenths of it. */
-const SPEEDS = `case when n.rpm is null then (select case when sum(s.minutes) >= 0.9 * n.minutes
+export const SPEEDS = `case when n.rpm is null then (select case when sum(s.minutes) >= 0.9 * n.minutes
     then json_agg(json_build_object('speed', s.rpm, 'minutes', s.minutes) order by s.rpm) end from edge_speed s where s.edge_set_id = n.edge_set_id) end`;
 const TIMES = (
   lines: string,

@@ -1,5 +1,7 @@
-import type { Ending, Tried } from '@/core/life';
+import type { Tried } from '@/core/life';
 import { type Connection, inserts, insertsWithId, many, maybeOne } from '@/data/database';
+import { SPEEDS } from './read';
+import type { LifeWithSpeedRow } from './types';
 
 /** Two cutters, holders or recipes tried against each other in a material, and how that was decided. */
 export interface TrialRow {
@@ -31,12 +33,10 @@ export interface TrialRow {
 }
 
 /** A life of a cutter whose lives tell a trial, in its material and begun since; without minutes: it is built and has not cut yet. */
-export interface TrialLifeRow {
+export interface TrialLifeRow extends LifeWithSpeedRow {
   trialId: number;
   edgeSetId: number;
   itemId: number;
-  minutes: number;
-  ended: Ending | null;
 }
 
 const TRIAL = `select t.id, t.number, t.entry_id, t.tried, t.cutter_item_id, q.code as cutter,
@@ -68,20 +68,20 @@ export const maybeTrial = (c: Connection, number: string) =>
 export const manyTrialLives = (c: Connection, trialIds: readonly number[], each: number) =>
   many<TrialLifeRow>(
     c,
-    `select t.id as trial_id, x.edge_set_id, s.item_id, x.minutes, x.ended
+    `select t.id as trial_id, x.edge_set_id, s.item_id, x.minutes, x.ended, x.rpm, x.speeds
      from trial t join entry te on te.id = t.entry_id
      left join lateral (select ye.happened_at, ye.id from trial_end y join live_entry ye on ye.id = y.entry_id where y.trial_id = t.id
        order by y.entry_id desc limit 1) z on true
      cross join lateral (select v.item_id from (values (t.first_item_id), (t.second_item_id)) v(item_id) where t.cutter_item_id is null
        union all select t.cutter_item_id where t.cutter_item_id is not null) s
      cross join lateral (
-       (select n.edge_set_id, n.minutes, n.ended from life_now n join edge_set es on es.id = n.edge_set_id join entry e on e.id = es.entry_id
+       (select n.edge_set_id, n.minutes, n.ended, n.rpm, ${SPEEDS} as speeds from life_now n join edge_set es on es.id = n.edge_set_id join entry e on e.id = es.entry_id
         where n.fitted and n.item_id = s.item_id and n.material_id = t.material_id and (e.happened_at, e.id) > (te.happened_at, te.id)
           and (z.id is null or (e.happened_at, e.id) < (z.happened_at, z.id))
         order by n.edge_set_id desc limit $2)
        union all
        -- Built for that material, and not cut with yet.
-       (select distinct n.edge_set_id, n.minutes, n.ended from assembly_now a join life_now n on n.edge_set_id = a.edge_set_id
+       (select n.edge_set_id, n.minutes, n.ended, n.rpm, null::json as speeds from assembly_now a join life_now n on n.edge_set_id = a.edge_set_id
         join edge_set es on es.id = n.edge_set_id join entry e on e.id = es.entry_id
         where n.item_id = s.item_id and n.fresh and n.materials = 0 and n.ended is null and (e.happened_at, e.id) > (te.happened_at, te.id)
           and (z.id is null or (e.happened_at, e.id) < (z.happened_at, z.id))

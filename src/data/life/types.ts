@@ -52,6 +52,14 @@ export interface LifeTimesRow {
   speeds: ({ speed: number; minutes: number }[] | null)[];
 }
 
+/** A life with the speeds it was cut at, as LifeTimesRow has them. */
+export interface LifeWithSpeedRow {
+  minutes: number;
+  ended: Ending | null;
+  rpm: number | null;
+  speeds: { speed: number; minutes: number }[] | null;
+}
+
 export interface EdgeUseRow {
   edgeSetId: number;
   itemId: number;

@@ -5,11 +5,21 @@ import {
   keptApart,
   type KeptApart,
   type LivesCompared,
+  speedsApart,
+  type SpeedsApart,
   type SurvivalStep,
   surveyLives,
 } from '@/core/life';
-import { loadItems } from '@/crib/catalogue';
-import { cheaperOf, edgeCosts, type EdgeRate, edgeRate, lifeTime, lifeTimes } from '@/crib/lives';
+import { type CribItem, loadItems } from '@/crib/catalogue';
+import {
+  cheaperOf,
+  edgeCosts,
+  type EdgeRate,
+  edgeRate,
+  lifeTime,
+  lifeTimes,
+  livesWithSpeed,
+} from '@/crib/lives';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyLifeTimes, manyLivesInHolders } from '@/data/life';
@@ -23,6 +33,8 @@ export interface Beside {
   steps: SurvivalStep[];
   longest: number;
   compared: LivesCompared;
+  /** Where the two ran at speeds apart, which may be what tells them apart; null: alike, or not known. */
+  ranApart: SpeedsApart | null;
   rates: { first: EdgeRate; second: EdgeRate };
   /** Which costs less a minute in the cut; null: cannot say. */
   cheaper: 'first' | 'second' | null;
@@ -31,7 +43,7 @@ export interface Beside {
 /** The lives of an item in a material beside those of another; null where the other has none there. */
 export async function besideView(
   c: Connection,
-  item: { id: number; kind: string },
+  item: CribItem,
   materialId: number,
   other: string,
 ): Promise<Beside | null> {
@@ -57,6 +69,10 @@ export async function besideView(
     steps: surveyLives(second).steps,
     longest: Math.max(...second.map((l) => l.minutes)),
     compared,
+    ranApart: speedsApart(
+      [livesWithSpeed(mine), item.cutter?.DC ?? 0],
+      [livesWithSpeed(its), loaded.cutter?.DC ?? 0],
+    ),
     rates,
     cheaper: cheaperOf(rates.first, rates.second),
   };

@@ -6,7 +6,7 @@ import { manyLivesReground } from '@/data/life';
 import type { Beside } from './besideView';
 
 /** A cutter that was ground again beside fresh ones, and how many were sent and lost at the grinder's. */
-export interface Reground extends Beside {
+export interface Reground extends Omit<Beside, 'ranApart'> {
   sent: number;
   lost: number;
 }

@@ -6,6 +6,7 @@ import { money } from '@/core/units';
 import type { Beside, LifeSheet } from '@/crib/life';
 import { BecauseThis, Row, Rows } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
+import { RanApart } from './RanApart';
 import { percent } from '@/ui/screens/common/percent';
 import { useQuery } from '@/ui/screens/common/query';
 
@@ -68,7 +69,13 @@ export function RegroundRows({ line }: { line: LifeSheet }) {
   );
 }
 
-function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
+function Compared({
+  line,
+  beside,
+}: {
+  line: LifeSheet;
+  beside: Omit<Beside, 'ranApart'> & Partial<Pick<Beside, 'ranApart'>>;
+}) {
   const { compared: k, rates } = beside;
   const [pays, setPays] = useState(false);
   const names = { first: line.item.code, second: beside.code };
@@ -77,6 +84,7 @@ function Compared({ line, beside }: { line: LifeSheet; beside: Beside }) {
       <p>
         <b>{verdict(k, names)}</b> {doubt(k)}
       </p>
+      {beside.ranApart && <RanApart of={beside.ranApart} names={names} />}
       {beside.cheaper && (
         <p>
           <b>{names[beside.cheaper]} costs less a minute in the cut</b>, by edges alone.

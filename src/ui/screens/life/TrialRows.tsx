@@ -9,6 +9,7 @@ import type { LifeView } from '@/crib/life';
 import { BecauseThis, GradeMark, Row as Figure, Rows } from '@/ui/kit/figure';
 import { Link } from '@/ui/kit/link';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
+import { RanApart } from './RanApart';
 import { percent } from '@/ui/screens/common/percent';
 import { useTimes } from '@/ui/shell';
 
@@ -57,6 +58,12 @@ function TrialRow({ trial: t }: { trial: Trial }) {
       <p style={{ margin: '4px 0' }}>
         <b>{verdict(t)}</b> {doubt(t)}
       </p>
+      {t.ranApart && (
+        <RanApart
+          of={t.ranApart}
+          names={{ first: words.named(row, 'first'), second: words.named(row, 'second') }}
+        />
+      )}
       {t.out !== null && <GradeMark grade="question">{t.out}</GradeMark>}
       {t.next && (
         <p style={{ margin: '4px 0' }}>

@@ -18,7 +18,7 @@ const OF_EACH = { edge: 'an edge set', part: 'minutes in the cut a part', once: 
 type Texts = Record<string, string>;
 
 /** What a part costs by the cutter that is open and by the one beside it, and from how many parts on which pays. */
-export function WhichPays({ line, beside }: { line: LifeSheet; beside: Beside }) {
+export function WhichPays({ line, beside }: { line: LifeSheet; beside: Omit<Beside, 'ranApart'> }) {
   const id = useId();
   const names = { first: line.item.code, second: beside.code };
   const edge = (side: Side) => {
@@ -114,7 +114,7 @@ interface Reckoned {
 }
 
 /** What follows from the fields; in words what is missing. */
-function reckon(texts: Texts, beside: Beside): Reckoned | string {
+function reckon(texts: Texts, beside: Omit<Beside, 'ranApart'>): Reckoned | string {
   const number = (name: string) => {
     const n = parseNumber(texts[name] ?? '');
     return n !== null && n >= 0 && n <= 1e6 ? n : null;
