@@ -88,3 +88,25 @@ it('it goes with its T under another number and into a copy of its job; said ane
   expect(again.change).toMatchObject({ parts: null });
   expect(again.use.judgements.map((j) => j.code)).not.toContain('CHANGE');
 });
+
+it('of two who say it at once over the same word the second is told, and who said over none while one stands too', async () => {
+  const over = async () => (await jobView(crib.db, 'J-1'))!.tools.find((t) => t.t === 17)!.change!;
+  const seen = (await over()).entryId;
+  const both = await Promise.allSettled(
+    [11, 12].map((parts) => crib.do('stateChange', { operation, t: 17, parts, over: seen })),
+  );
+  expect(both.map((x) => x.status).sort()).toEqual(['fulfilled', 'rejected']);
+  const { parts, entryId } = await over();
+  const refused = { code: 'CONFLICT', message: 'IK has said anew when T17 is changed since you opened it' };
+  for (const late of [seen, 0])
+    await expect(crib.do('stateChange', { operation, t: 17, parts: 13, over: late })).rejects.toMatchObject({
+      ...refused,
+      parts: [{ field: 't', limit: `entry ${entryId} is in force` }],
+    });
+  expect((await over()).parts).toBe(parts);
+  await crib.do('counterEntry', { counters: entryId });
+  await expect(crib.do('stateChange', { operation, t: 17, parts: 13, over: entryId })).rejects.toMatchObject({
+    code: 'CONFLICT',
+  });
+  await crib.do('stateChange', { operation, t: 17, parts: 13, over: seen });
+});

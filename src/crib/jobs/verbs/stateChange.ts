@@ -3,7 +3,7 @@ import { amountWords, type Measure, MEASURE_NAMES, MEASURES } from '@/core/life'
 import { namesOf } from '@/core/names';
 import { defineVerb, field, found, maybeLength, maybeNumber, Problem, toNumber } from '@/crib/door';
 import type { Connection } from '@/data/database';
-import { insertChangeRule, manyPrograms, maybeOperation } from '@/data/jobs';
+import { insertChangeRule, manyChangeRules, manyPrograms, maybeOperation } from '@/data/jobs';
 import { t } from '../toolNumber';
 
 /** When the cutter of a T is changed: after so many parts or so much of its edge, whoever said why; or when a sign shows (left out). */
@@ -22,6 +22,8 @@ export const stateChange = defineVerb({
     basis: field.choice(namesOf(CHANGE_BASES)),
     flank: field.length(0.005, 2, 'Flank wear at which it counts as worn on this T.'),
     corner: field.length(0.005, 2, 'Wear of a corner, or at one spot, at which it counts as worn on this T.'),
+    /** The entry of the word it is said over, 0: none was. Left out: over whatever stands. */
+    over: field.whole(0, 2_147_483_647),
   },
   required: ['operation', 't'],
   async run(c, input, moment) {
@@ -31,6 +33,7 @@ export const stateChange = defineVerb({
       input.operation,
       'operation',
     );
+    if (input.over !== undefined) await mustBeOver(c, operation.id, toNumber(input.t), toNumber(input.over));
     const parts = maybeNumber(input.parts);
     const counted = countedOf(input.amount, input.counts);
     if (parts === null && counted === null && input.basis !== undefined)
@@ -73,6 +76,24 @@ export const stateChange = defineVerb({
       ...(a.corner ? [`at ${a.corner} of a corner`] : []),
     ].join(', '),
 });
+
+/** Refuses where somebody else said meanwhile when it is changed: the second of two does not undo the first unseen. */
+async function mustBeOver(c: Connection, operationId: number, number: number, over: number): Promise<void> {
+  const now = (await manyChangeRules(c, [operationId])).find((r) => r.t === number) ?? null;
+  if ((now?.entryId ?? 0) === over) return;
+  throw new Problem(
+    'CONFLICT',
+    now
+      ? `${now.who} has said anew when T${number} is changed since you opened it`
+      : `What was said of T${number} was taken back since you opened it`,
+    {
+      field: 't',
+      value: number,
+      limit: now ? `entry ${now.entryId} is in force` : 'nothing is in force',
+      wayOut: 'Look at what stands now; then say it over that.',
+    },
+  );
+}
 
 /** An entry that was written before anything was counted says parts or nothing. */
 const whenIn = ({ after, parts }: { after?: unknown; parts?: unknown }): string => {

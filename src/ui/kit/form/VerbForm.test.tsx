@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { useState } from 'react';
 import { type Answer, useSurroundings } from '@/ui/shell';
 import { showIn } from '@/ui/testing';
 import { VerbForm } from './VerbForm';
@@ -190,4 +191,29 @@ describe('a button that writes', () => {
     await act(async () => fireEvent.click(button(), { detail: 1 }));
     expect(calls).toHaveLength(3);
   });
+});
+
+it('what stands anew is shown where nobody typed; what was typed stays, whatever stands by now', async () => {
+  function Page() {
+    const [start, setStart] = useState('A-0001');
+    return (
+      <>
+        <button onClick={() => setStart((was) => `${was}1`)}>anew</button>
+        <VerbForm
+          verb="recordMeasurement"
+          fields={[{ name: 'tag', label: 'Tag', start }]}
+          shape={(input) => input}
+          submit="Record"
+        />
+      </>
+    );
+  }
+  showIn(<Page />);
+  const anew = () => fireEvent.click(screen.getByRole('button', { name: 'anew' }));
+  expect(screen.getByLabelText('Tag')).toHaveProperty('value', 'A-0001');
+  anew();
+  await waitFor(() => expect(screen.getByLabelText('Tag')).toHaveProperty('value', 'A-00011'));
+  type(/Tag/, 'A-0007');
+  anew();
+  expect(screen.getByLabelText('Tag')).toHaveProperty('value', 'A-0007');
 });

@@ -96,6 +96,16 @@ export function VerbForm<N extends VerbName>({
     defaultValues: starts,
   });
   useUnsent(formState.isDirty);
+  const { isDirty } = formState;
+  /** What the fields began with, to see where the page has another by now. */
+  const began = useRef(JSON.stringify(starts));
+  useEffect(() => {
+    const now = JSON.stringify(starts);
+    if (now === began.current || isDirty) return;
+    // Nobody typed: what stands anew is shown. What was typed stays, whatever stands by now.
+    began.current = now;
+    reset(starts);
+  });
   useEffect(() => {
     for (const [name, text] of Object.entries(put ?? {})) setValue(key(name), text, { shouldDirty: true });
   }, [put, setValue]);

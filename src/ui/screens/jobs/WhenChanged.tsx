@@ -68,10 +68,9 @@ export function WhenChanged({
       )}
       <VerbForm
         // What was said is in its fields: left as they are, they say it again.
-        key={change?.entryId ?? 0}
         verb="stateChange"
         put={put}
-        fixed={{ operation, t }}
+        fixed={{ operation, t, over: change?.entryId ?? 0 }}
         submit="So it is changed"
         fields={[
           {
