@@ -1,3 +1,4 @@
+import { sameTaper } from '@/core/cutters';
 import { notFor } from '@/core/cutting';
 import { type Tried, TRIED } from '@/core/life';
 import { factNumber, loadItem, type CribItem } from '@/crib/catalogue';
@@ -129,7 +130,7 @@ const PAIR: Readonly<Record<Tried, (c: Connection, asked: Asked) => Promise<{ fi
   holder: async (c, { first = '', against }) => {
     const [one, two] = [await holderOf(c, 'first', first), await holderOf(c, 'against', against)];
     const [mine, other] = [one.item.taper, two.item.taper];
-    if (mine !== null && other !== null && mine !== other)
+    if (mine !== null && other !== null && sameTaper(mine, other) === false)
       throw new Problem(
         'INVALID_INPUT',
         `against: ${two.code} (${other}) goes into no spindle that takes ${one.code} (${mine})`,
