@@ -105,6 +105,7 @@ const ASKED_BY: Record<string, readonly string[]> = {
     'core/cutters',
     'core/jobs/use',
     'crib/assemblies/useFigures.ts',
+    'crib/life/verbs/beginTrial.ts',
     'crib/rack/views/assemblyView.ts',
   ],
   isWorn: [
