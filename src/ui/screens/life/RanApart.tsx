@@ -11,6 +11,6 @@ export const RanApart = ({
 }) => (
   <GradeMark grade="question">
     {names.first} ran at {of.first.toFixed(0)} m/min in the mean, {names.second} at {of.second.toFixed(0)}:
-    that may be what makes the difference
+    some of the difference may be that
   </GradeMark>
 );

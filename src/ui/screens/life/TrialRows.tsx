@@ -182,7 +182,9 @@ const verdict = ({ state, longer, row }: Trial): string =>
     ? `${WORDS[row.tried].named(row, longer)} lasts longer${row.tried === 'recipe' ? ', in minutes: what a litre costs stands beside it' : ''}.`
     : state === 'not told'
       ? 'Over, and they can’t be told apart.'
-      : `Cannot say yet: it goes on until ${2 * row.failuresEach} have failed.`;
+      : row.endedEntryId !== null
+        ? 'Ended before its lives could tell.'
+        : `Cannot say yet: it goes on until ${2 * row.failuresEach} have failed.`;
 
 /** How sure that is. */
 function doubt({ p, times, row }: Trial): string {
