@@ -2,6 +2,7 @@ import { group } from 'd3';
 import { edgesWithSisters, type UseJudgement } from '@/core/jobs';
 import { loadItems } from '@/crib/catalogue';
 import type { ReadOnce } from '@/crib/door';
+import { type KnownHere, knownHere } from '@/crib/lives';
 import { type AssemblyCard, standingOn } from '@/crib/rack';
 import { loadsOf, openWork, type Work } from '@/crib/work';
 import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
@@ -23,7 +24,12 @@ export interface SisterOn {
  * Sister tools of an operation in its machine, by pocket: what stands under a T that its program calls and is not what the T
  * is tied to; where it is tied, of the same cutter.
  */
-export async function sistersOn(c: Connection, work: Work, operation: OperationRow): Promise<SisterOn[]> {
+export async function sistersOn(
+  c: Connection,
+  work: Work,
+  operation: OperationRow,
+  known?: KnownHere,
+): Promise<SisterOn[]> {
   const tools = work.programs.get(operation.id)?.tools ?? [];
   const called = new Set(tools.map((tool) => tool.t));
   const tied = new Map(
@@ -46,24 +52,29 @@ export async function sistersOn(c: Connection, work: Work, operation: OperationR
     const own = work.assemblies.get(tied.get(load.t) ?? -1);
     return row && (!own || own.cutterItemId === row.cutterItemId) ? [{ load, row }] : [];
   });
+  if (!of.length) return [];
   const missing = of
     .flatMap(({ row }) => [row.cutterItemId, row.holderItemId])
     .filter((id) => !work.items.has(id));
   const more = missing.length ? await loadItems(c, [...new Set(missing)]) : [];
   const cards = new Map(
     (
-      await standingOn(c, {
-        ...work,
-        loads: await loadsOf(
-          c,
-          of.map(({ row }) => row.id),
-        ),
-        assemblies: new Map(of.map(({ row }) => [row.id, row])),
-        items: new Map([...work.items, ...more.map((i) => [i.id, i] as const)]),
-        ties: of.map(({ load, row }) => ({
-          ...{ operationId: operation.id, t: load.t, assemblyId: row.id, entryId: load.entryId },
-        })),
-      })
+      await standingOn(
+        c,
+        {
+          ...work,
+          loads: await loadsOf(
+            c,
+            of.map(({ row }) => row.id),
+          ),
+          assemblies: new Map(of.map(({ row }) => [row.id, row])),
+          items: new Map([...work.items, ...more.map((i) => [i.id, i] as const)]),
+          ties: of.map(({ load, row }) => ({
+            ...{ operationId: operation.id, t: load.t, assemblyId: row.id, entryId: load.entryId },
+          })),
+        },
+        known,
+      )
     ).map((card) => [card.tag, card]),
   );
   return of.flatMap(({ load, row }) => {
@@ -133,7 +144,8 @@ export async function sistersReady(c: Connection, once: ReadOnce) {
     // On several T a sister of one says nothing of the others.
     const operation = tie && !more.length && work.operations.find((o) => o.id === tie.operation);
     if (!tie || !operation) return null;
-    const of = read.get(operation.id) ?? (await sistersOn(c, work, operation)).map(sisterLine);
+    const of =
+      read.get(operation.id) ?? (await sistersOn(c, work, operation, await once(knownHere))).map(sisterLine);
     read.set(operation.id, of);
     return of.find((s) => s.t === tie.t && isAble(s)) ?? null;
   };

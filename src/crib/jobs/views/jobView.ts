@@ -2,6 +2,7 @@ import { compareTools, type ProgramReport, type ReadOptions, type ToolChange } f
 import { held } from '@/core/sure';
 import { partsLeftOf, readByMachine } from '@/crib/assemblies';
 import { loadItems } from '@/crib/catalogue';
+import { readKnownHere } from '@/crib/lives';
 import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
@@ -66,12 +67,13 @@ export async function jobView(
     operations.find((o) => o.number === op) ?? operations.find((o) => partsLeftOf(o) > 0) ?? operations[0];
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const cards = await standingOn(c, work);
+  const known = await readKnownHere(c);
+  const cards = await standingOn(c, work, known);
   const [line] = jobLines(work, cards);
   if (!line) return null;
   const machine = held(work.machines, operation.machineId);
   const logs = await manyPartsLogs(c, operation.id, LOGS_SHOWN + 1);
-  const sisters = (await sistersOn(c, work, operation)).map(sisterLine);
+  const sisters = (await sistersOn(c, work, operation, known)).map(sisterLine);
   return {
     ...line,
     tools: line.tools.map((tool) => withSisters(tool, line, cards, operation, sisters)),

@@ -1,7 +1,7 @@
 import { sure } from '@/core/sure';
 import { type RackCard, rackCard, standingOn } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
-import type { TurnAt } from '@/crib/lives';
+import { readKnownHere, type TurnAt } from '@/crib/lives';
 import { turnsOn, workAround } from '@/crib/work';
 import { manyLastGood } from '@/data/breakage';
 import type { Connection } from '@/data/database';
@@ -42,7 +42,8 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const operation = await maybeOperation(c, operationId);
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const cards = await standingOn(c, work);
+  const known = await readKnownHere(c);
+  const cards = await standingOn(c, work, known);
   const [job] = jobLines(work, cards);
   if (!job) return null;
   const machine = sure(work.machines.get(operation.machineId), 'the machine of an operation');
@@ -54,7 +55,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     registers: controlRules(machine),
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
-    sisters: (await sistersOn(c, work, operation)).map(sisterLine),
+    sisters: (await sistersOn(c, work, operation, known)).map(sisterLine),
     turns: [...(await turnsOn(c, work, operation))].flatMap(([t, of]) => of.map((turn) => ({ t, ...turn }))),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,
