@@ -30,7 +30,7 @@ export const beginTrial = defineVerb({
   required: ['item', 'against', 'material', 'failuresEach'],
   async run(c, input, moment) {
     const tried = input.tries ?? 'cutter';
-    const cutter = await cutterOf(c, 'item', input.item);
+    const cutter = await itemOf(c, 'cutter', 'item', input.item);
     const material = foundInUse(
       await maybeMaterial(c, input.material),
       'material',
@@ -112,7 +112,7 @@ interface Asked {
 /** The two that are tried, each held against what may be tried with the other. */
 const PAIR: Readonly<Record<Tried, (c: Connection, asked: Asked) => Promise<{ first: One; second: One }>>> = {
   cutter: async (c, { cutter, against }) => {
-    const other = await cutterOf(c, 'against', against);
+    const other = await itemOf(c, 'cutter', 'against', against);
     const [one, two] = [cutter, other].map((x) => factNumber(x.item, 'DC'));
     if (one != null && two != null && !sameWork(one, two))
       throw new Problem(
@@ -128,7 +128,10 @@ const PAIR: Readonly<Record<Tried, (c: Connection, asked: Asked) => Promise<{ fi
     return { first: cutter, second: other };
   },
   holder: async (c, { first = '', against }) => {
-    const [one, two] = [await holderOf(c, 'first', first), await holderOf(c, 'against', against)];
+    const [one, two] = [
+      await itemOf(c, 'holder', 'first', first),
+      await itemOf(c, 'holder', 'against', against),
+    ];
     const [mine, other] = [one.item.taper, two.item.taper];
     if (mine !== null && other !== null && sameTaper(mine, other) === false)
       throw new Problem(
@@ -165,29 +168,32 @@ const PAIR: Readonly<Record<Tried, (c: Connection, asked: Asked) => Promise<{ fi
 /** Whether cutters of two diameters, mm, do the same work on a T: neither more than a tenth thicker (practice). */
 const sameWork = (a: number, b: number) => Math.max(a, b) <= 1.1 * Math.min(a, b) + 1e-9;
 
-/** A cutter or a body that is in the catalogue; anything else has no lives. */
-async function cutterOf(c: Connection, name: 'item' | 'against', code: string) {
-  const row = found(await maybeItem(c, code), name, code, 'cutter');
-  const item = await loadItem(c, row.id);
-  if (item.kind !== 'cutter' && item.kind !== 'body')
-    throw new Problem('INVALID_INPUT', `${name}: ${item.code} is no cutter`, {
-      field: name,
-      value: item.code,
-      limit: 'a cutter, or a body with its inserts',
-      wayOut: 'Two holders are tried by the lives of one cutter: say so, and which cutter.',
-    });
-  return { id: row.id, code: item.code, entryId: row.entryId, item };
-}
+/** What an item is to be: anything else than a cutter or a body has no lives. */
+const AS = {
+  cutter: {
+    is: ({ kind }: CribItem) => kind === 'cutter' || kind === 'body',
+    limit: 'a cutter, or a body with its inserts',
+    wayOut: 'Two holders are tried by the lives of one cutter: say so, and which cutter.',
+  },
+  holder: {
+    is: ({ holder }: CribItem) => holder !== null,
+    limit: 'a kind of holder of the catalogue',
+    wayOut: 'Say the kind of holder by its item, not the mark of one.',
+  },
+} as const;
 
-async function holderOf(c: Connection, name: 'first' | 'against', code: string) {
-  const row = found(await maybeItem(c, code), name, code, 'holder');
+async function itemOf(
+  c: Connection,
+  what: keyof typeof AS,
+  name: 'item' | 'first' | 'against',
+  code: string,
+) {
+  const row = found(await maybeItem(c, code), name, code, what);
   const item = await loadItem(c, row.id);
-  if (!item.holder)
-    throw new Problem('INVALID_INPUT', `${name}: ${item.code} is no holder`, {
-      field: name,
-      value: item.code,
-      limit: 'a kind of holder of the catalogue',
-      wayOut: 'Say the kind of holder by its item, not the mark of one.',
+  const { is, limit, wayOut } = AS[what];
+  if (!is(item))
+    throw new Problem('INVALID_INPUT', `${name}: ${item.code} is no ${what}`, {
+      ...{ field: name, value: item.code, limit, wayOut },
     });
   return { id: row.id, code: item.code, entryId: row.entryId, item };
 }
