@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { DEMO } from '../playwright.config';
 import {
   AS_OWNER,
@@ -41,6 +42,12 @@ const PROGRAM = (h = 32, z = '-8.') =>
     `(T32 SQUARE 8 FINISH)\nT32 M6\nS2600 M3\nG0 G43 H${h} Z50. M8\nG0 X0 Y0\nG0 Z2.`,
     'G1 Z-6. F130\nG1 X60. F260\nG0 Z50.\nM30\n%\n',
   ].join('\n');
+/** Stores a program that was dropped: once its pictures have come, since they move the button from under a click; and sees that it is. */
+async function storesIt(page: Page): Promise<void> {
+  await expect(page.getByRole('figure', { name: /^From above/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Read and store' }).click();
+  await expect(said(page)).toContainText('program read');
+}
 const dropped = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
 
 test('from an earlier job to the kit: a wrong H, a Z too deep and a tool too short are found, shown and mended', async ({
@@ -100,7 +107,7 @@ test('from an earlier job to the kit: a wrong H, a Z too deep and a tool too sho
   await expect(page.getByRole('region', { name: 'What bracket-2.nc says' })).toContainText(
     'H31 is called while T32',
   );
-  await page.getByRole('button', { name: 'Read and store' }).click();
+  await storesIt(page);
   const line = (t: string) => page.getByRole('row').filter({ hasText: t }).first();
   // 40 down, 18 of stock and 10 of parallels: 12 into the vise.
   await line('T31').click();
@@ -113,7 +120,7 @@ test('from an earlier job to the kit: a wrong H, a Z too deep and a tool too sho
   await page.getByLabel('Choose the program’s file').setInputFiles(dropped('bracket-3.nc', PROGRAM()));
   // What it says comes with the file: nobody stores it before.
   await expect(page.getByRole('region', { name: 'What bracket-3.nc says' })).toContainText('T32');
-  await page.getByRole('button', { name: 'Read and store' }).click();
+  await storesIt(page);
   await expect(line('T31')).toContainText('2 mm short: the holder would hit');
   // One with flutes of 34 is built, 36 out, and tied in its place.
   const long = await shelved(send, 'PL8-L', { LCF: '34', OAL: '80' });
