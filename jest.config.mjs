@@ -1,4 +1,6 @@
 import nextJest from 'next/jest.js';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 
 const createConfig = nextJest({ dir: './' });
 /** Packages that ship only ES modules and must be compiled for Jest. */
@@ -21,6 +23,28 @@ const shared = {
   setupFiles: ['<rootDir>/src/core/testing/jestSetup.ts'],
 };
 
+/** Where the tests lie that open databases. */
+const DATA = ['src/data', 'src/crib', 'src/app', 'src/workers', 'demo'];
+/** Those of them that lay out folders, start processes or walk through everything: each by itself. */
+const ALONE = [
+  'demo/demo.test.ts',
+  'src/crib/exchange/hostile.test.ts',
+  'src/crib/keeping/archive/archive.test.ts',
+  'src/crib/keeping/keeper.test.ts',
+  'src/crib/keeping/keeping.test.ts',
+  'src/crib/keeping/released.test.ts',
+  'src/crib/ledger/damage.test.ts',
+  'src/crib/ledger/takeBack.test.ts',
+  'src/data/database/database.test.ts',
+  'src/data/database/upgrade.test.ts',
+  'src/workers/pool.test.ts',
+].map((name) => join(import.meta.dirname, name));
+const dataTests = DATA.flatMap((folder) =>
+  readdirSync(join(import.meta.dirname, folder), { recursive: true })
+    .filter((name) => name.endsWith('.test.ts'))
+    .map((name) => join(import.meta.dirname, folder, name)),
+).sort();
+
 async function project(over) {
   const config = await createConfig({ ...shared, ...over })();
   config.transformIgnorePatterns = [
@@ -42,10 +66,19 @@ const jestConfig = async () => ({
       ],
     }),
     await project({
+      // One file at a time, for whoever works on it: npm run test:data -- src/crib/life
       displayName: 'data',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/{data,crib,app,workers}/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testMatch: dataTests,
     }),
+    await project({
+      // All of them, as npm test runs them.
+      displayName: 'gathered',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/gathered/*.test.ts'],
+      globals: { GATHERED: dataTests.filter((file) => !ALONE.includes(file)) },
+    }),
+    await project({ displayName: 'alone', testEnvironment: 'node', testMatch: ALONE }),
   ],
   // Against a test that hangs, not a measure of speed: a busy machine takes several times as long as a quiet one.
   testTimeout: 180_000,

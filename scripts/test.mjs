@@ -59,41 +59,34 @@ function findChromium() {
   return find();
 }
 
-/**
- * A worker keeps the memory of every database that its files opened until it ends (13 GB after all of them, and then the
- * system kills it): each run takes a part of the files, in workers of its own.
- */
-const DATA_RUNS = 3;
-
-function jest(project, runs = 1) {
-  for (let nth = 1; nth <= runs; nth += 1) {
-    const report = join(out, `${project}-${nth}.json`);
-    const code = run(
-      'node',
-      [
-        // PGlite is loaded as an ES module; the unit tests open no database and need no flag.
-        ...(project === 'data' ? ['--experimental-vm-modules'] : []),
-        bin('jest'),
-        // A failed test may leave its database open, which would keep the run from ending.
-        '--forceExit',
-        // One worker a core of the smallest machine this is to run on in time.
-        '--maxWorkers=2',
-        `--shard=${nth}/${runs}`,
-        '--selectProjects',
-        project,
-        '--json',
-        `--outputFile=${report}`,
-      ],
-      {
-        keepGoing: true,
-        env: { NODE_NO_WARNINGS: '1' },
-      },
-    );
-    add(`${project} ${nth} of ${runs}`, code, () => {
-      const r = JSON.parse(readFileSync(report, 'utf8'));
-      return [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites];
-    });
-  }
+function jest(name, ...projects) {
+  const report = join(out, `${name}.json`);
+  const code = run(
+    'node',
+    [
+      // PGlite is loaded as an ES module; the unit tests open no database and need no flag.
+      ...(name === 'data' ? ['--experimental-vm-modules'] : []),
+      bin('jest'),
+      // A failed test may leave its database open, which would keep the run from ending.
+      '--forceExit',
+      // One worker a core of the smallest machine this is to run on in time.
+      '--maxWorkers=2',
+      // A worker keeps the memory of every database that its files opened until it ends: it ends after a file that took much.
+      '--workerIdleMemoryLimit=3GB',
+      '--selectProjects',
+      ...projects,
+      '--json',
+      `--outputFile=${report}`,
+    ],
+    {
+      keepGoing: true,
+      env: { NODE_NO_WARNINGS: '1' },
+    },
+  );
+  add(name, code, () => {
+    const r = JSON.parse(readFileSync(report, 'utf8'));
+    return [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites];
+  });
 }
 
 /** Adds a runner's own counts; a runner that failed without saying what counts as one failure. */
@@ -146,8 +139,8 @@ if (!only) {
     ['format', bin('prettier'), ['--check', '--log-level=warn', '.']],
   );
 }
-if (!only || only === 'unit') jest('unit');
-if (!only || only === 'data') jest('data', DATA_RUNS);
+if (!only || only === 'unit') jest('unit', 'unit');
+if (!only || only === 'data') jest('data', 'gathered', 'alone');
 if (!only || only === 'e2e') await playwright();
 rmSync(out, { recursive: true, force: true });
 console.log(`${passed} passed, ${failed} failed`);

@@ -31,6 +31,8 @@ export interface TestCrib extends Crib {
 }
 
 const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');
+/** What lays them down, and says what the planner is told. */
+const MIGRATE = join(process.cwd(), 'src', 'data', 'database', 'migrate.ts');
 /** The database of a shop that has begun: with the schema, and nothing in it. */
 const begun = () =>
   keptDump(
@@ -38,6 +40,7 @@ const begun = () =>
       ...readdirSync(MIGRATIONS)
         .sort()
         .map((name) => readFileSync(join(MIGRATIONS, name), 'utf8')),
+      readFileSync(MIGRATE, 'utf8'),
       JSON.stringify(KIND_WORDS),
     ],
     async (db) => {

@@ -60,7 +60,13 @@ const PIECE = `select p.id, p.mark, p.item_id, p.lot_id, p.entry_id, pp.place_id
     join live_entry le on le.id = x.entry_id order by x.entry_id desc limit 1) back on true`;
 /** Pieces of some items that are still here: neither scrapped nor lost. */
 export const manyPiecesHere = (c: Connection, itemIds: readonly number[]) =>
-  many<PieceRow>(c, `${PIECE} where pp.item_id = any ($1) and not pp.gone order by p.mark`, [itemIds]);
+  many<PieceRow>(
+    c,
+    // Which they are first: in the order of their marks all pieces that ever were would be walked through.
+    `${PIECE} where p.id = any (array(select h.piece_id from piece_place h where h.item_id = any ($1) and not h.gone))
+     order by p.mark`,
+    [itemIds],
+  );
 /** Marked cutters whose life ended, that lie in the crib and are not graded. */
 export const manyToGrade = (c: Connection) =>
   many<{ mark: string; item: string; kind: ItemKind; place: string }>(

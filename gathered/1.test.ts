@@ -1,0 +1,3 @@
+import { gather } from './gather';
+
+gather(1, 4);

@@ -1,0 +1,3 @@
+import { gather } from './gather';
+
+gather(4, 4);
