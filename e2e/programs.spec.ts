@@ -29,6 +29,30 @@ test('a changed program is read where it is dropped: what is wrong in it, and wh
   expect(await page.request.get('/api/v1/entries').then((r) => r.text())).toBe(before);
 });
 
+test('what stands below the pictures of a path stays where it is when they come', async ({ page }) => {
+  // Whoever draws them takes a while to begin, as on a slow machine.
+  await page.addInitScript(() => {
+    const post = Worker.prototype.postMessage;
+    Worker.prototype.postMessage = function (this: Worker, ...said: [unknown]) {
+      setTimeout(() => post.apply(this, said), 1500);
+    };
+  });
+  await page.goto('/jobs?open=J-3120');
+  await page.getByLabel('Choose the program’s file').setInputFiles(dropped('cover-3.nc', COVER));
+  const path = page
+    .getByRole('region', { name: 'What cover-3.nc says' })
+    .getByRole('region', { name: 'Its path' });
+  await expect(path).toBeVisible();
+  const drawn = path.locator('[data-drawn=true]');
+  expect(await drawn.count()).toBe(0);
+  const height = () => path.evaluate((e) => Math.round(e.getBoundingClientRect().height));
+  const before = await height();
+  await expect(drawn).toBeVisible();
+  // A border, and a breadth that is no whole number of dots.
+  expect(Math.abs((await height()) - before)).toBeLessThanOrEqual(2);
+  expect(before).toBeGreaterThan(150);
+});
+
 test('a file that is dropped before the editor has come lies in it when it comes', async ({ page }) => {
   let go = () => {};
   const late = new Promise<void>((resolve) => (go = resolve));

@@ -111,12 +111,7 @@ function wrap(
 }
 
 /** Pages lie in memory or on a solid disk: fetching one by an index costs hardly more than reading on. */
-const SETTINGS = [
-  ...['-c', 'timezone=UTC', '-c', 'random_page_cost=1.1'],
-  // A statement that comes again is planned once and runs by that plan whatever its values: planning took half of a view's
-  // time. That no such plan reads a table of the ledger whole is tested (ledger/planner.test).
-  ...['-c', 'plan_cache_mode=force_generic_plan'],
-];
+const SETTINGS = ['-c', 'timezone=UTC', '-c', 'random_page_cost=1.1'];
 /** The log of what is written is cut back at so much: as shipped it may take a gigabyte of the disk. */
 const LOG = ['-c', 'max_wal_size=192MB', '-c', 'min_wal_size=48MB'];
 

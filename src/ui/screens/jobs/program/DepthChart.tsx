@@ -6,6 +6,10 @@ import { useLengths } from '@/ui/shell';
 import styles from './Path.module.css';
 import type { Drawn } from './picture';
 
+/** What the picture shows; `timed`: rapids take their time in it. */
+export const depthWords = (timed: boolean): string =>
+  `Z over time, ${timed ? 'by feed and rapid rate' : 'by feed; rapids take none'}, without acceleration`;
+
 const WIDTH = 380;
 const HEIGHT = 217;
 const LEFT = 44;
@@ -145,7 +149,7 @@ export function DepthChart({
             <span className="fig">{((near / columns) * (seconds / 60)).toFixed(2)}</span> min
           </>
         ) : (
-          `Z over time, ${timed ? 'by feed and rapid rate' : 'by feed; rapids take none'}, without acceleration`
+          depthWords(timed)
         )}
       </figcaption>
     </figure>

@@ -5,10 +5,10 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import type { Extent, ReadOptions, ToolReport } from '@/core/programs';
 import { Notice } from '@/ui/kit/page';
-import { DepthChart } from './DepthChart';
-import { PlanCanvas } from './PlanCanvas';
+import { DepthChart, depthWords } from './DepthChart';
+import { PLAN_WORDS, PlanCanvas } from './PlanCanvas';
 import styles from './Path.module.css';
-import { useDrawing } from './picture';
+import { PICTURE, useDrawing } from './picture';
 
 /** The stock in the program's coordinates, as far as the setup sheet states it. */
 export type StockShown = Record<'x' | 'y' | 'z', Extent | null>;
@@ -64,6 +64,17 @@ export function PathPictures({
           <LinearProgress variant="determinate" aria-label="Drawing its path" value={100 * drawing.share} />
         )}
       </div>
+      {!drawn && drawing.state === 'drawing' && (
+        // What stands below must not be pushed from under a finger when they come.
+        <div className={styles.pictures} aria-hidden>
+          {[depthWords(rapidMmMin !== null), PLAN_WORDS].map((words) => (
+            <figure key={words}>
+              <div className={styles.room} style={{ aspectRatio: `${PICTURE.width} / ${PICTURE.height}` }} />
+              <figcaption className="small soft">{words}</figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
       {drawn && (
         <div className={styles.pictures} data-drawn={drawing.state === 'drawn'}>
           <DepthChart

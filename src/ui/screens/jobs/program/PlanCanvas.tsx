@@ -8,6 +8,9 @@ import { paintPlan } from './paintPlan';
 import styles from './Path.module.css';
 import type { Drawn } from './picture';
 
+/** What the picture shows. */
+export const PLAN_WORDS = 'From above, the middle of the tool; darker is deeper';
+
 /** So near to a way the pointer means it, in dots. */
 const NEAR = 14;
 
@@ -115,7 +118,7 @@ export function PlanCanvas({
             )}
           </>
         ) : (
-          'From above, the middle of the tool; darker is deeper'
+          PLAN_WORDS
         )}
       </figcaption>
     </figure>
