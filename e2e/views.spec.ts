@@ -432,7 +432,7 @@ test('a thing that is gone says so', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
 });
 
-/** Bytes of the body of an answer as they come to a browser: compressed. */
+/** Bytes of the body of an answer as they come to a browser: compressed, where they are worth it. */
 const sentBytes = (url: URL) =>
   new Promise<number>((resolve, reject) =>
     get(url, { headers: { 'accept-encoding': 'gzip, deflate, br' } }, (answer) => {
@@ -440,9 +440,7 @@ const sentBytes = (url: URL) =>
       answer.on('data', (chunk: Buffer) => (bytes += chunk.length));
       answer.on('error', reject);
       answer.on('end', () =>
-        answer.statusCode === 200 && answer.headers['content-encoding']
-          ? resolve(bytes)
-          : reject(new Error(`${url}: ${answer.statusCode} ${answer.headers['content-encoding']}`)),
+        answer.statusCode === 200 ? resolve(bytes) : reject(new Error(`${url}: ${answer.statusCode}`)),
       );
     }).on('error', reject),
   );
@@ -470,7 +468,9 @@ test('the script of a first view is at most 300 kB, compressed as it comes: a pa
     '/shift',
   ]) {
     const html = await (await page.request.get(path)).text();
-    const asked = new Set([...html.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, src]) => src!));
+    // A browser of today leaves out what is there for those that know no modules.
+    const tags = [...html.matchAll(/<script[^>]* src="([^"]+)"[^>]*>/g)];
+    const asked = new Set(tags.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src!));
     for (const src of asked) if (!sizes.has(src)) sizes.set(src, sentBytes(new URL(src, DEMO)));
     const all = await Promise.all([...asked].map((src) => sizes.get(src)!));
     const kilobytes = all.reduce((sum, bytes) => sum + bytes, 0) / 1000;
