@@ -66,7 +66,7 @@ const jestConfig = async () => ({
       ],
     }),
     await project({
-      // One file at a time, for whoever works on it: npm run test:data -- src/crib/life
+      // Each file by itself, for whoever works on one.
       displayName: 'data',
       testEnvironment: 'node',
       testMatch: dataTests,
