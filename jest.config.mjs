@@ -72,7 +72,7 @@ const jestConfig = async () => ({
       testMatch: dataTests,
     }),
     await project({
-      // All of them, as npm test runs them.
+      // All of them but those that run alone, as npm test runs them.
       displayName: 'gathered',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/gathered/*.test.ts'],

@@ -42,7 +42,7 @@ const PROGRAM = (h = 32, z = '-8.') =>
     `(T32 SQUARE 8 FINISH)\nT32 M6\nS2600 M3\nG0 G43 H${h} Z50. M8\nG0 X0 Y0\nG0 Z2.`,
     'G1 Z-6. F130\nG1 X60. F260\nG0 Z50.\nM30\n%\n',
   ].join('\n');
-/** Stores a program that was dropped: once its pictures have come, since they move the button from under a click; and sees that it is. */
+/** Stores a program that was dropped, once its path is drawn, and sees that it is stored. */
 async function storesIt(page: Page): Promise<void> {
   await expect(page.getByRole('figure', { name: /^From above/ })).toBeVisible();
   await page.getByRole('button', { name: 'Read and store' }).click();

@@ -72,7 +72,10 @@ async function restorable(db: Database): Promise<Database> {
   // Each statement is planned once for all tests: of so few rows planning takes longer than reading them.
   await db.script('set plan_cache_mode = force_generic_plan; begin');
   let last: Promise<unknown> = Promise.resolve();
+  let closed = false;
   const alone = <T>(work: () => Promise<T>): Promise<T> => {
+    // What was still to be done, such as a count of the rows, must not get between the acts of whoever has the database next.
+    if (closed) return Promise.reject(new Error('This crib was closed'));
     const run = last.then(work, work);
     last = run.catch(() => undefined);
     return run;
@@ -95,11 +98,14 @@ async function restorable(db: Database): Promise<Database> {
     transaction: <T>(work: (c: Connection) => Promise<T>) => alone(() => kept(() => work(db))),
     whyNoWrite: () => null,
     script: (sql) => alone(() => kept(() => db.script(sql))),
-    close: () =>
-      alone(async () => {
+    close: () => {
+      const done = alone(async () => {
         await db.script(`rollback; ${restart}`);
         idle.push(db);
-      }),
+      });
+      closed = true;
+      return done;
+    },
   };
 }
 

@@ -8,7 +8,7 @@ const FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'data', 'm
 
 /**
  * What the planner is told of a shop that has not been counted yet: hardly an entry takes another back. Left to itself it
- * expects that nearly all do, joins the ledger to itself a thousand times, and every screen of a young shop takes ten times as
+ * expects that nearly all do, joins the ledger to itself a thousand times, and a screen of a young shop takes up to ten times as
  * long. The first `analyze` of a table with rows in it says how it is (PostgreSQL 18, 9.28.6: functions for statistics).
  */
 const TOLD = `select pg_restore_attribute_stats('schemaname', 'public', 'relname', 'entry', 'attname', 'counters',
