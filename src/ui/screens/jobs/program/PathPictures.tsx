@@ -21,6 +21,7 @@ export function PathPictures({
   rapidMmMin,
   stock = null,
   line = null,
+  keepsRoom = false,
   onLine,
 }: {
   file: Blob;
@@ -30,6 +31,8 @@ export function PathPictures({
   rapidMmMin: number | null;
   stock?: StockShown | null;
   line?: number | null;
+  /** Their room is kept until they come: below them stands what is pressed. A page that opens at a line does without. */
+  keepsRoom?: boolean;
   onLine?: (line: number) => void;
 }) {
   const [only, setOnly] = useState<number | null>(null);
@@ -64,8 +67,7 @@ export function PathPictures({
           <LinearProgress variant="determinate" aria-label="Drawing its path" value={100 * drawing.share} />
         )}
       </div>
-      {!drawn && drawing.state === 'drawing' && (
-        // What stands below must not be pushed from under a finger when they come.
+      {keepsRoom && !drawn && drawing.state === 'drawing' && (
         <div className={styles.pictures} aria-hidden>
           {[depthWords(rapidMmMin !== null), PLAN_WORDS].map((words) => (
             <figure key={words}>

@@ -68,7 +68,7 @@ export function ReadHere({
         </span>
       </p>
       <Tools report={report} stored={stored} />
-      <PathPictures {...{ file, options, rapidMmMin }} tools={report.tools} />
+      <PathPictures {...{ file, options, rapidMmMin }} tools={report.tools} keepsRoom />
       <ReportNotes report={report} />
     </section>
   );
