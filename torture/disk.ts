@@ -3,12 +3,13 @@ import { mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { furnish, oneReceived } from './shop';
-import { startStable } from './server';
+import { PASSWORD, startStable } from './server';
 
 /** What happened on a disk that filled up; null where this machine lets nobody make one. */
 export interface FullDisk {
   nearlyFull: { write: number; read: number };
-  full: { write: number; read: number; seconds: number };
+  /** Somebody who was signed out signs in and reads. */
+  full: { write: number; read: number; signIn: number; seconds: number };
   /** Killed and started again on the full disk. */
   anew: { read: number; write: number };
   again: number;
@@ -31,7 +32,13 @@ export async function fullDisk(): Promise<FullDisk | null> {
     const nearlyFull = { write: await write(), read: await read() };
     fill('rest', 0);
     const begun = Date.now();
-    const full = { write: await write(), read: await read(), seconds: (Date.now() - begun) / 1000 };
+    const signIn = await stable.post('sign-in', { who: 'IK', password: PASSWORD });
+    const full = {
+      write: await write(),
+      read: await read(),
+      signIn: signIn.status,
+      seconds: (Date.now() - begun) / 1000,
+    };
     await stable.end('SIGKILL');
     // Nothing is left of what the end let go of either.
     fill('last', 0);

@@ -1,6 +1,29 @@
 import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
 import { furnish, oneReceived, pieces } from './shop';
-import { startStable } from './server';
+import { newFolder, startStable } from './server';
+
+/**
+ * Kills a first start while it makes its database; started again it must become somebody's, as if nothing had been. A
+ * process that was making one for it may go on for a while.
+ */
+export async function killedFirstStarts(
+  rounds: number,
+  random: () => number,
+): Promise<{ rounds: number; begun: number }> {
+  let begun = 0;
+  for (let round = 0; round < rounds; round += 1) {
+    const first = await startStable(newFolder(), 'begun');
+    await new Promise((resolve) => setTimeout(resolve, 300 + random() * 12_000));
+    await first.end('SIGKILL');
+    const next = await startStable(first.folder);
+    await furnish(next);
+    if ((await next.post('stock/received', oneReceived())).status === 201) begun += 1;
+    await next.end();
+    rmSync(first.folder, { recursive: true });
+  }
+  return { rounds, begun };
+}
 
 export interface Killed {
   rounds: number;

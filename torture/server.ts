@@ -35,6 +35,8 @@ export class Sendable {
   }
 }
 
+/** What the owner of each signs in with. */
+export const PASSWORD = 'four mild wolves';
 /** Sign-ins by the folder they are kept in: a Stable that starts anew on it knows them still. */
 const sessions = new Map<string, string>();
 
@@ -43,7 +45,7 @@ async function becomeOwner(url: string, code: string): Promise<string> {
   const answer = await fetch(`${url}/api/v1/sign-in/code`, {
     method: 'POST',
     headers: { origin: url, 'content-type': 'application/json' },
-    body: JSON.stringify({ code, who: 'IK', name: 'Ida Kern', password: 'four mild wolves' }),
+    body: JSON.stringify({ code, who: 'IK', name: 'Ida Kern', password: PASSWORD }),
   });
   if (!answer.ok) throw new Error(`nobody became the owner: ${answer.status} ${await answer.text()}`);
   return answer.headers.getSetCookie()[0]?.split(';', 1)[0] ?? '';

@@ -6,7 +6,7 @@ import { manyClients } from './clients';
 import { fullDisk } from './disk';
 import { p95, somebody, tortureFiles } from './files';
 import { fuzz } from './fuzz';
-import { kills } from './kill';
+import { killedFirstStarts, kills } from './kill';
 import { startStable } from './server';
 import { furnish } from './shop';
 
@@ -80,6 +80,8 @@ const PARTS: Record<string, () => Promise<void>> = {
     await stable.end();
   },
   async kill() {
+    const half = await killedFirstStarts(Math.ceil(10 * share), seeded(9));
+    judge(half.begun === half.rounds, `first start killed, ${half.rounds} rounds: ${half.begun} started next`);
     const k = await kills(Math.ceil(100 * share), seeded(8));
     judge(
       k.lost === 0 && k.tooMany === 0 && k.errors === 0,
@@ -94,8 +96,8 @@ const PARTS: Record<string, () => Promise<void>> = {
       `disk nearly full: a write ${d.nearlyFull.write}, a view ${d.nearlyFull.read}`,
     );
     judge(
-      d.full.write === 507 && d.full.read === 200,
-      `disk full to the last byte: a write ${d.full.write}, a view ${d.full.read}, in ${d.full.seconds.toFixed(1)} s`,
+      d.full.write === 507 && d.full.read === 200 && d.full.signIn === 200,
+      `disk full to the last byte: a write ${d.full.write}, a view ${d.full.read}, a sign-in ${d.full.signIn}, in ${d.full.seconds.toFixed(1)} s`,
     );
     judge(
       d.anew.read === 200 && d.anew.write === 507,

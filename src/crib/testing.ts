@@ -49,10 +49,10 @@ const begun = () =>
     },
   );
 
-/** A folder of a shop that has begun, on a real disk. */
-export async function openFolder(path: string): Promise<FolderDatabase> {
+/** A folder of a shop that has begun, on a real disk; how much is free there is asked of `free`, where a test says it. */
+export async function openFolder(path: string, free?: () => number): Promise<FolderDatabase> {
   await layOut(path, await begun());
-  return openDatabase(path);
+  return openDatabase(path, free);
 }
 
 /** Databases of this process that no test uses now, as they were when they were opened. */

@@ -236,7 +236,7 @@ export const VIEWS: readonly View[] = [
     'signers',
     'Who is here for what, one’s own sign-ins; to owners, keys and what people sign in with.',
     NOTHING,
-    (crib, _, __, signed) => peopleView(crib.db, sure(signed, 'who asks')),
+    (crib, _, __, signed) => peopleView(crib, sure(signed, 'who asks')),
   ),
   view(
     'keeping',

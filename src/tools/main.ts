@@ -1,7 +1,7 @@
 import { type Crib, here, isProblem, Problem } from '@/crib/door';
 import { bringInto, handOver, openKeeper, restore } from '@/crib/keeping';
 import { codeFromConsole } from '@/crib/people';
-import { type FolderDatabase, MigrationChanged, openDatabase } from '@/data/database';
+import { beginFolder, type FolderDatabase, MigrationChanged, openDatabase } from '@/data/database';
 
 type Open = Crib & { db: FolderDatabase };
 /** Opens a data folder on which no Stable runs, for one thing that is done with it. */
@@ -17,6 +17,10 @@ const keeperOf = (crib: Open, data: string) => openKeeper(crib, data, here);
 
 /** What is done with a data folder from the command line, beside the server; each says what came of it. */
 const DOES: Record<string, (data: string, what: string, option?: string) => Promise<string>> = {
+  async begin(data) {
+    await beginFolder(data);
+    return `${data} holds a database.`;
+  },
   backup: (data, folder, option = '') =>
     opened(data, async (crib) => {
       const [keep, locked] = option.split(' ');

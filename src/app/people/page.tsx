@@ -1,6 +1,7 @@
 import { peopleView } from '@/crib/people';
 import { PeopleScreen } from '@/ui/screens/people/PeopleScreen';
 import { Asked } from '@/ui/shell';
+import { crib } from '../server/crib';
 import { askedOf, type Search } from '../server/search';
 import { openForPage } from '../server/views';
 
@@ -9,7 +10,7 @@ export default async function Page({ searchParams }: { searchParams: Search }) {
   const { db, signed } = await openForPage();
   return (
     <Asked wrong={wrong}>
-      <PeopleScreen view={await peopleView(db, signed)} />
+      <PeopleScreen view={await peopleView({ db, unkept: (await crib()).unkept }, signed)} />
     </Asked>
   );
 }

@@ -17,6 +17,7 @@ import {
 } from '@/data/database';
 import { dropLeftStaged } from '@/data/exchange';
 import { lastRecorded } from '@/data/ledger';
+import { UnkeptSignIns } from '@/data/people';
 import { openPool } from '@/workers';
 import { heedAsked } from './asked';
 import { keyIn, tokenIn } from './cookie';
@@ -77,6 +78,7 @@ async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promis
     demo,
     beside: pool.beside,
     slow: new Slow(),
+    unkept: new UnkeptSignIns(),
   };
   heedAsked(opened);
   keepByTimetable(keeper);
@@ -142,16 +144,16 @@ export function crib(): Promise<OpenCrib> {
 
 /** Why the folder could not be opened, in words for whoever starts it; what the engine says helps nobody here. */
 export function whyNotOpened(error: unknown, folder: string): string {
-  if (!(error instanceof Error)) return String(error);
   if (error instanceof FolderInUse || error instanceof MigrationChanged || error instanceof Damaged)
     return error.message;
-  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
+  const isError = error instanceof Error;
+  const code = isError && 'code' in error && typeof error.code === 'string' ? error.code : '';
   if (['EACCES', 'EPERM', 'EROFS'].includes(code))
     return `The data folder ${folder} can’t be written to (${code}): give the user who runs Stable the right to it, or set STABLE_DATA to another folder.`;
   if (code === 'ENOSPC' || code === 'NO_ROOM')
     return `The disk of the data folder ${folder} is full: make room on it and start again.`;
   // What our own parts say of themselves: settings and the build.
-  if (/STABLE_|npm start|flock/.test(error.message)) return error.message;
+  if (isError && /STABLE_|npm start|flock/.test(error.message)) return error.message;
   return `The data folder ${folder} can’t be opened: its files are damaged, or are none of a Stable. Keep a copy of it as it is, and put back the last copy from before. (${forLog(error).split('\n', 1)[0]})`;
 }
 

@@ -2,6 +2,7 @@ import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
 import type { May, Role } from '@/core/people';
 import type { Connection, Database } from '@/data/database';
 import type { EntryRow } from '@/data/ledger';
+import type { UnkeptSignIns } from '@/data/people';
 import { ENVELOPE } from './schema';
 import type { Keeper } from './keeper';
 import type { Beside } from './task';
@@ -16,6 +17,8 @@ export interface Crib {
   beside?: Beside;
   /** Keeps its folder; left out: it lies in none. */
   keeper?: Keeper;
+  /** Sign-ins that a full disk keeps from being written; left out: none begins then. */
+  unkept?: UnkeptSignIns;
 }
 
 /** The entry a verb is writing: its number, who and when, and a way to say what it leans on. */

@@ -1,14 +1,15 @@
 import { sessionEnds } from '@/core/people';
-import { type Crib, forLog, type Signed } from '@/crib/door';
-import { deleteSession, maybeKey, maybeSession, touchKey, touchSession } from '@/data/people';
+import type { Crib, Signed } from '@/crib/door';
+import { maybeKey, touchKey, touchSession } from '@/data/people';
 import { digestOf } from './digest';
+import { endSessions, quietly, sessionOf } from './sessions';
 
 /** How often the time of a sign-in’s last use is written down. */
 const TOUCH_MS = 60_000;
 
 /** Who a session's token or a program's key stands for; null: for nobody, or no more. */
 export async function whoSigns(
-  crib: Pick<Crib, 'db' | 'now'>,
+  crib: Pick<Crib, 'db' | 'now' | 'unkept'>,
   came: { token?: string | null; key?: string | null },
 ): Promise<Signed | null> {
   // A key goes before: a program says which it means.
@@ -30,8 +31,9 @@ async function byKey({ db, now }: Pick<Crib, 'db' | 'now'>, secret: string): Pro
   };
 }
 
-async function bySession({ db, now }: Pick<Crib, 'db' | 'now'>, token: string): Promise<Signed | null> {
-  const session = await maybeSession(db, digestOf(token));
+async function bySession(crib: Pick<Crib, 'db' | 'now' | 'unkept'>, token: string): Promise<Signed | null> {
+  const { db, now } = crib;
+  const session = await sessionOf(crib, token);
   if (!session) return null;
   const at = now().getTime();
   const { role } = session;
@@ -39,7 +41,7 @@ async function bySession({ db, now }: Pick<Crib, 'db' | 'now'>, token: string): 
     role === null ||
     sessionEnds(session.begunAt.getTime(), session.usedAt.getTime(), session.shared) <= at
   ) {
-    await quietly(deleteSession(db, session.id));
+    await quietly(endSessions(crib, [session.id]));
     return null;
   }
   if (at - session.usedAt.getTime() > TOUCH_MS) await quietly(touchSession(db, session.id, now()));
@@ -50,9 +52,4 @@ async function bySession({ db, now }: Pick<Crib, 'db' | 'now'>, token: string): 
   if (atHand === null || handRole === null || !handUntil || handUntil.getTime() <= at)
     return { who: null, role: 'viewer', session: said, key: null };
   return { who: atHand, role: handRole, session: { ...said, handUntil }, key: null };
-}
-
-/** A full disk keeps nobody from reading: then the time of last use is older than it is. */
-async function quietly(work: Promise<void>): Promise<void> {
-  await work.catch((error: unknown) => console.error(forLog(error)));
 }

@@ -2,7 +2,9 @@ import { spawn, spawnSync } from 'node:child_process';
 import {
   cpSync,
   existsSync,
+  mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
@@ -14,6 +16,7 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
+  beginFolder,
   DataError,
   FolderInUse,
   freeBytes,
@@ -271,5 +274,39 @@ describe('on disk', () => {
       expect(kept.size - said.length).toBeLessThanOrEqual(round + 1);
       total = said.length;
     }
+  });
+});
+
+describe('a folder that begins', () => {
+  it('has its database with the schema at once and whole, and nothing beside it', async () => {
+    const path = join(folder(), 'data');
+    await beginFolder(path);
+    expect(readdirSync(path)).toEqual(['pg']);
+    const db = await openDatabase(path);
+    // The schema is there: nothing is left to lay down.
+    expect(await migrate(db)).toBe(0);
+    expect(await many(db, 'select * from entry')).toEqual([]);
+    await db.close();
+    // What is there is left alone.
+    const since = statSync(join(path, 'pg', 'PG_VERSION')).mtimeMs;
+    await beginFolder(path);
+    expect(statSync(join(path, 'pg', 'PG_VERSION')).mtimeMs).toBe(since);
+  }, 60_000);
+  it('a process that was killed while it made one leaves nothing that is taken for one', async () => {
+    const path = folder();
+    // No process has so high a number (Linux: at most 2^22).
+    const left = join(path, 'beginning-5000000');
+    mkdirSync(join(left, 'pg'), { recursive: true });
+    writeFileSync(join(left, 'pg', 'PG_VERSION'), '18');
+    const another = join(path, `beginning-${process.ppid}`);
+    mkdirSync(another);
+    await expect(beginFolder(path, () => 199e6)).rejects.toMatchObject({ code: 'NO_ROOM' });
+    // One whose process still runs is let alone, and of its own it leaves nothing.
+    expect(readdirSync(path)).toEqual([`beginning-${process.ppid}`]);
+  });
+  it('is refused on a disk that is nearly full, before anything is made', async () => {
+    const path = folder();
+    await expect(openDatabase(path, () => 199e6)).rejects.toMatchObject({ code: 'NO_ROOM' });
+    expect(existsSync(join(path, 'pg'))).toBe(false);
   });
 });

@@ -1,13 +1,13 @@
-import { chmodSync } from 'node:fs';
+import { chmodSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite, type PGliteOptions, type Transaction, types } from '@electric-sql/pglite';
 import { amcheck } from '@electric-sql/pglite/contrib/amcheck';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import type { Connection, Database, Param } from './connection';
-import { isDataError, toDataError } from './errors';
+import { DataError, isDataError, toDataError } from './errors';
 import { lockFolder } from './lockFolder';
 import { makeFolder } from './makeFolder';
-import { freeBytes, whyNoWrite } from './room';
+import { FREE_BYTES, freeBytes, whyNoWrite } from './room';
 import { Statements } from './statements';
 import { SyncedFiles } from './syncedFiles';
 
@@ -123,7 +123,7 @@ export interface FolderDatabase extends Database {
   quietly<T>(work: (c: Connection) => Promise<T>): Promise<T>;
 }
 
-/** A database in a folder: locked against other processes, every commit synced to the disk. */
+/** A database in a folder: locked against other processes, every commit synced to the disk. A folder without one gets one, where there is room. */
 export async function openDatabase(
   folder: string,
   free = freeBytes,
@@ -134,7 +134,11 @@ export async function openDatabase(
   chmodSync(folder, 0o700);
   const unlock = lockFolder(folder, OWNER_ENDS_S);
   try {
-    const files = new SyncedFiles(join(folder, 'pg'));
+    const place = join(folder, 'pg');
+    // The engine that runs out of room while it makes one hangs, or ends without words.
+    if (!existsSync(join(place, 'PG_VERSION')) && free(folder) < FREE_BYTES)
+      throw new DataError('NO_ROOM', 'less is free than a new database needs');
+    const files = new SyncedFiles(place);
     const db = await PGlite.create({
       fs: files,
       extensions,

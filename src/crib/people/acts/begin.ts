@@ -1,13 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { SESSION } from '@/core/people';
 import { field, found, perform, Problem } from '@/crib/door';
 import { addPerson } from '@/crib/shop';
-import type { Connection } from '@/data/database';
 import {
   countOwners,
-  deleteOldSessions,
   deleteOwnSessions,
-  insertSession,
   maybeCode,
   maybeRole,
   maybeSecret,
@@ -17,26 +13,15 @@ import {
 } from '@/data/people';
 import { maybePerson } from '@/data/shop';
 import { type ActAnswer, type ActContext, defineAct } from '../act';
-import { digestOf, newSecret, plainCode } from '../digest';
+import { digestOf, plainCode } from '../digest';
 import { hashSecret, isSecret } from '../hashes';
 import { codeField, mustBePassword, passwordField } from '../secretFields';
+import { beginAnySession, beginSession } from '../sessions';
 import { setRole } from '../verbs/setRole';
-
-/** A new sign-in of a person. What token came with the request is never taken over (no fixation). */
-export async function beginSession(c: Connection, at: Date, person: string, device: string): Promise<string> {
-  const token = newSecret();
-  await deleteOldSessions(
-    c,
-    new Date(at.getTime() - SESSION.absolute * 1000),
-    new Date(at.getTime() - SESSION.shared * 1000),
-  );
-  await insertSession(c, { tokenHash: digestOf(token), person, device, begunAt: at, usedAt: at });
-  return token;
-}
 
 const begun = async ({ crib, device }: ActContext, who: string): Promise<ActAnswer> => ({
   answer: { who },
-  token: await crib.db.transaction((c) => beginSession(c, crib.now(), who, device)),
+  token: await beginAnySession(crib, who, device),
 });
 
 /** The same words for a name that is none, one without a password, and a wrong password: nobody learns which. */

@@ -1,18 +1,10 @@
 import { EVERYBODY } from '@/core/people';
 import { field, found, Problem, type Signed } from '@/crib/door';
-import {
-  deleteSession,
-  deleteOwnSessions,
-  deleteSessions,
-  manySessions,
-  maybeSecret,
-  maybeSigner,
-  putSecret,
-} from '@/data/people';
+import { deleteOwnSessions, maybeSecret, maybeSigner, putSecret } from '@/data/people';
 import { type ActContext, defineAct } from '../act';
 import { hashSecret, isSecret } from '../hashes';
 import { mustBePassword, mustBePin, passwordField, pinField } from '../secretFields';
-import { beginSession } from './begin';
+import { beginSession, endSessions, sessionsOf } from '../sessions';
 
 type Inside = ActContext & { signed: Signed };
 
@@ -44,7 +36,7 @@ export const signOut = defineAct({
   properties: {},
   required: [],
   async run({ crib, signed }) {
-    if (signed.session) await deleteSession(crib.db, signed.session.id);
+    if (signed.session) await endSessions(crib, [signed.session.id]);
     return { answer: {}, token: null };
   },
 });
@@ -96,11 +88,22 @@ export const endSession = defineAct({
   required: [],
   async run(c, input) {
     const { id, person } = ownSession(c);
-    if (input.session === undefined) await deleteSessions(c.crib.db, person, id);
-    else {
-      const own = (await manySessions(c.crib.db, person)).find((s) => s.id === input.session);
-      await deleteSession(c.crib.db, found(own ?? null, 'session', input.session, 'sign-in of yours').id);
-    }
+    const own = await sessionsOf(c.crib, person);
+    const ended =
+      input.session === undefined
+        ? own.filter((s) => s.id !== id)
+        : [
+            found(
+              own.find((s) => s.id === input.session) ?? null,
+              'session',
+              input.session,
+              'sign-in of yours',
+            ),
+          ];
+    await endSessions(
+      c.crib,
+      ended.map((s) => s.id),
+    );
     return { answer: {}, ...(input.session === id ? { token: null } : {}) };
   },
 });

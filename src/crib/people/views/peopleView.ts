@@ -1,15 +1,14 @@
 import type { Role, SecondPerson } from '@/core/people';
-import type { Signed } from '@/crib/door';
-import type { Connection } from '@/data/database';
+import type { Crib, Signed } from '@/crib/door';
 import {
   type KeyRow,
   manyKeys,
-  manySessions,
   manySigners,
   secondPersonFor,
   type SessionRow,
   type SignerRow,
 } from '@/data/people';
+import { sessionsOf } from '../sessions';
 
 export interface PeopleView {
   /** Whoever asks; null: a screen of many hands. */
@@ -23,7 +22,8 @@ export interface PeopleView {
 }
 
 /** Who is here for what, and one's own sign-ins. */
-export async function peopleView(c: Connection, signed: Signed): Promise<PeopleView> {
+export async function peopleView(crib: Pick<Crib, 'db' | 'unkept'>, signed: Signed): Promise<PeopleView> {
+  const c = crib.db;
   const signers = await manySigners(c);
   const own = signed.session?.shared ? null : signed.who;
   const me = signers.find((p) => p.initials === own);
@@ -32,7 +32,7 @@ export async function peopleView(c: Connection, signed: Signed): Promise<PeopleV
     me: me
       ? {
           ...me,
-          sessions: (await manySessions(c, me.initials)).map((s) => ({
+          sessions: (await sessionsOf(crib, me.initials)).map((s) => ({
             ...s,
             this: s.id === signed.session?.id,
           })),
