@@ -19,8 +19,8 @@ const start = (over: Record<string, string>, script = 'scripts/start.mjs', args:
 const started: ChildProcess[] = [];
 test.afterEach(() => started.splice(0).forEach((child) => child.kill('SIGTERM')));
 
-async function running(over: Record<string, string>): Promise<ChildProcess> {
-  const child = spawn('node', ['scripts/start.mjs'], { env: env(over) });
+async function running(over: Record<string, string>, ...args: string[]): Promise<ChildProcess> {
+  const child = spawn('node', ['scripts/start.mjs', ...args], { env: env(over) });
   started.push(child);
   let out = '';
   await new Promise<void>((resolve, reject) => {
@@ -90,6 +90,23 @@ for (const [name, over, message] of [
     const { status, stderr } = start({ STABLE_DATA: data, PORT: '4321', ...over });
     expect(stderr).toMatch(message);
     expect(status).toBe(1);
+    rmSync(data, { recursive: true });
+  });
+
+for (const [name, ...args] of [['under its supervisor'], ['alone', '--server']] as const)
+  test(`what nobody reads any more is lost, and nothing else: ${name}`, async () => {
+    const data = folder();
+    const port = args.length ? '4333' : '4334';
+    const child = await running({ STABLE_DATA: data, PORT: port }, ...args);
+    // As where the program that its words went to has ended.
+    child.stdout!.destroy();
+    child.stderr!.destroy();
+    const health = async () => (await fetch(`http://127.0.0.1:${port}/api/health`)).status;
+    expect(await health()).toBe(200);
+    const over = ended(child);
+    // It says so, to nobody, and ends all the same.
+    child.kill('SIGTERM');
+    expect(await over).toBe(0);
     rmSync(data, { recursive: true });
   });
 

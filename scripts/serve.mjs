@@ -8,6 +8,7 @@ import { addressOf, hasKey, isOpen, notSignedIn, ownHosts, refusal, signInFor, t
 import { ROOT } from './prepare.mjs';
 import { isThisMachine } from './settings.mjs';
 import { BEAT_MS } from './beat.mjs';
+import { printUnread } from './unread.mjs';
 
 const SECURITY_HEADERS = {
   'X-Content-Type-Options': 'nosniff',
@@ -56,6 +57,7 @@ export async function serve({
   proxies = [],
   dev = false,
 }) {
+  printUnread();
   Object.assign(process.env, {
     STABLE_DATA: data,
     STABLE_ZONE: zone,
@@ -189,8 +191,6 @@ export async function serve({
   process.on('SIGTERM', () => end('SIGTERM'));
   process.on('SIGINT', () => end('SIGINT'));
   if (process.send) {
-    // With the supervisor its ends of these pipes are gone: what is printed then is lost, and no fault.
-    for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
     // Killed, it can't end this process: a server without it would hold the folder against the next.
     process.once('disconnect', () => end('Its supervisor is gone'));
   }

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { BEAT_MS } from './beat.mjs';
 import { makeFolder } from './makeFolder.mjs';
+import { printUnread } from './unread.mjs';
 import { createStream } from 'rotating-file-stream';
 
 const LIMITS = {
@@ -36,6 +37,7 @@ function openLog(data) {
 export function supervise(script, { data, env = process.env, limits = {}, wait = (s) => s * 1000 } = {}) {
   const { stuckS, megabytes, heapMegabytes, endS } = { ...LIMITS, ...limits };
   const log = openLog(data);
+  printUnread();
   const note = (words) => {
     console.error(words);
     log.write(`${new Date().toISOString()} supervisor: ${words}\n`);
