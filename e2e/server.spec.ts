@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { type IncomingMessage, request as httpRequest } from 'node:http';
 import { request as secureRequest } from 'node:https';
 import { tmpdir } from 'node:os';
@@ -14,6 +14,23 @@ const env = (over: Record<string, string>): NodeJS.ProcessEnv => {
 };
 const start = (over: Record<string, string>, script = 'scripts/start.mjs', args: string[] = []) =>
   spawnSync('node', [script, ...args], { env: env(over), encoding: 'utf8', timeout: 60_000 });
+
+/** A folder whose database was made before: a first start takes ten seconds, and is tried where it is what matters. */
+let begun: string | null = null;
+function begunFolder(): string {
+  const data = folder();
+  if (begun === null) {
+    begun = folder();
+    const made = spawnSync('node', ['.next-test/stable-tools.cjs', 'begin', begun], { encoding: 'utf8' });
+    expect(made.stderr + made.stdout).toContain('holds a database');
+  }
+  cpSync(begun, data, { recursive: true });
+  return data;
+}
+test.afterAll(() => {
+  if (begun !== null) rmSync(begun, { recursive: true });
+  begun = null;
+});
 
 /** A test that fails leaves no server behind, which would take its port from the next run. */
 const started: ChildProcess[] = [];
@@ -95,7 +112,7 @@ for (const [name, over, message] of [
 
 for (const [name, ...args] of [['under its supervisor'], ['alone', '--server']] as const)
   test(`what nobody reads any more is lost, and nothing else: ${name}`, async () => {
-    const data = folder();
+    const data = begunFolder();
     const port = args.length ? '4333' : '4334';
     const child = await running({ STABLE_DATA: data, PORT: port }, ...args);
     // As where the program that its words went to has ended.
@@ -150,7 +167,7 @@ test('one owner a folder; another host than loopback warns; SIGTERM lets a reque
   const second = start({ ...settings, PORT: '4323' });
   expect(second.stderr).toMatch(/in use by another Stable process/);
   expect(second.status).toBe(1);
-  const samePort = start({ ...settings, STABLE_DATA: folder() });
+  const samePort = start({ ...settings, STABLE_DATA: begunFolder() });
   expect(samePort.stderr).toMatch(/Port 4322 is taken/);
 
   // A write whose body is still under way when SIGTERM comes is answered before the server goes.
@@ -228,7 +245,7 @@ test('beyond this machine plain HTTP is refused unless it is asked for, and then
 });
 
 test('HTTPS by a certificate of its own: the cookie is bound to the host and goes over nothing else', async () => {
-  const data = folder();
+  const data = begunFolder();
   const cert = readFileSync('e2e/certificate/cert.pem', 'utf8');
   const settings = { STABLE_DATA: data, PORT: '4328', STABLE_CERT: 'e2e/certificate/cert.pem' };
   const alone = start(settings);
@@ -266,7 +283,7 @@ test('HTTPS by a certificate of its own: the cookie is bound to the host and goe
 
 test('a folder that can’t be opened says so in plain words, and nothing is written into it', async () => {
   test.setTimeout(240_000);
-  const data = folder();
+  const data = begunFolder();
   const settings = { STABLE_DATA: data, PORT: '4325', STABLE_ZONE: 'Europe/Oslo' };
   const first = await running(settings);
   const done = ended(first);
@@ -313,7 +330,7 @@ test('killed while the demo is filled, it starts over by itself', async () => {
 
 test('npm run backup copies a shop that runs, and one that does not; npm run restore puts it back', async () => {
   test.setTimeout(360_000);
-  const data = folder();
+  const data = begunFolder();
   const to = folder();
   const settings = { STABLE_DATA: data, PORT: '4327', STABLE_ZONE: 'Europe/Oslo' };
   const keep = (...args: string[]) => start(settings, 'scripts/keep.mjs', args);
