@@ -153,6 +153,46 @@ describe('preview and import', () => {
     const again = await previewImport(crib.db, bytes(LIST));
     expect([again.unknown, again.added, again.changed, again.same]).toEqual([[], [], [], 2]);
   });
+  it('each row of it refers to what is there, though that was not asked row by row; nothing else is left unasked', async () => {
+    const crib = await shop();
+    const joined = ['fact', 'supply', 'holder_segment'];
+    // What is not run for them: the foreign keys, and what follows them where they are of no list (0022_staged_lists).
+    const passed = await crib.db.query<{ t: string }>(
+      `select tgname as t from pg_trigger where tgrelid = any ($1::text[]::regclass[]) and not tgisinternal
+         and tgtype & 4 > 0 order by 1`,
+      [joined],
+    );
+    expect(passed.map((x) => x.t)).toEqual(['fact_followed', 'supply_followed']);
+    const list = `code,kind,family,DC,LF,supplier,order_code,price,pack,segments
+EM6,cutter,square,6,,NEW,S-6,24.90,5,
+H1,holder,,,60,,,,,40:50:40; 20:40:30
+`;
+    const { refused } = await previewImport(crib.db, bytes(list));
+    expect(refused).toEqual([]);
+    expect(await bring(crib, bytes(list))).toMatchObject({ added: 2 });
+    for (const table of joined) {
+      const keys = await crib.db.query<{ column: string; to: string; key: string }>(
+        `select a.attname as column, f.confrelid::regclass::text as to, k.attname as key from pg_constraint f
+         join pg_attribute a on a.attrelid = f.conrelid and a.attnum = f.conkey[1]
+         join pg_attribute k on k.attrelid = f.confrelid and k.attnum = f.confkey[1]
+         where f.contype = 'f' and f.conrelid = $1::text::regclass`,
+        [table],
+      );
+      expect([table, keys.length]).toEqual([table, table === 'supply' ? 3 : 2]);
+      for (const { column, to, key } of keys) {
+        const [n] = await crib.db.query<{ rows: number; lost: number }>(
+          `select count(*)::int as rows, count(*) filter (where o.${key} is null)::int as lost
+           from ${table} r left join ${to} o on o.${key} = r.${column}
+           where r.entry_id = (select max(entry_id) from import_list)`,
+        );
+        expect([table, column, n!.rows > 0, n!.lost]).toEqual([table, column, true, 0]);
+      }
+    }
+    // Whatever is written next is asked again.
+    await expect(
+      crib.db.query('insert into holder_segment values (1, 999999, 0, 1, 1, 1)'),
+    ).rejects.toMatchObject({ code: 'NOT_FOUND' });
+  });
   it('what was accepted must be what is so: a change meanwhile is told, nothing is written', async () => {
     const crib = await shop();
     const { digest } = await previewImport(crib.db, bytes(LIST));
