@@ -4,14 +4,16 @@ import type { Stable } from './server';
 /** A place and a cutter, for the owner who came in first: what is needed to book something. */
 export async function furnish(stable: Stable): Promise<void> {
   await stable.post('places', { who: 'IK', code: 'S1', name: 'Shelf 1', kind: 'shelf' });
-  await stable.post('items', {
-    who: 'IK',
-    code: 'EM10',
-    kind: 'cutter',
-    family: 'square',
-    facts: { DC: { value: '10', origin: 'maker' } },
-  });
+  await stable.post('items', oneItem('EM10'));
 }
+
+export const oneItem = (code: string) => ({
+  who: 'IK',
+  code,
+  kind: 'cutter',
+  family: 'square',
+  facts: { DC: { value: '10', origin: 'maker' } },
+});
 
 /** One piece received: a form with an id of its own, which is recorded once however often it is sent. */
 export const oneReceived = (formId: string = randomUUID()) => ({

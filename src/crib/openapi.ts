@@ -4,10 +4,10 @@ import { whoMay } from '@/core/people';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { COMPUTATIONS } from '@/crib/computations';
-import { A_HOLD, A_JOB, LABELS } from '@/core/questions';
+import { A_HOLD, A_JOB, LABELS, PROGRESS } from '@/core/questions';
 import { READ_DEVICE } from '@/crib/devices';
 import { PROBLEM_CODES, questionSchema, type Verb } from '@/crib/door';
-import { FORMATS, listFields } from '@/crib/exchange';
+import { FORMATS, previewFields } from '@/crib/exchange';
 import { READ_QUERY } from '@/crib/jobs';
 import { VERBS } from '@/crib/verbs';
 import { type View, VIEWS } from '@/crib/views';
@@ -198,12 +198,23 @@ export function openApi(): object {
       required: true,
       content: json({
         type: 'object',
-        properties: listFields,
+        properties: previewFields,
         required: ['content'],
         additionalProperties: false,
       }),
     },
     responses: { 200: { description: 'The preview', content: json({ type: 'object' }) }, default: problem },
+  };
+  at('progress').get = {
+    operationId: 'progress',
+    summary:
+      'How far long work has come, by the form id that was sent with it: step, and rows done of so many. Null where none goes on.',
+    tags: ['views'],
+    parameters: parametersOf({ question: PROGRESS }),
+    responses: {
+      200: { description: 'How far', content: json({ type: ['object', 'null'] }) },
+      default: problem,
+    },
   };
   for (const [list, what] of Object.entries(FILES))
     for (const format of FORMATS)

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { IncomingHttpHeaders } from 'node:http';
-import { type Crib, forLog, type Keeper, type Signed } from '@/crib/door';
+import { type Crib, forLog, type Keeper, Progress, type Signed } from '@/crib/door';
 import { openKeeper } from '@/crib/keeping';
 import { codeOfFirstOwner, demoKey, KEY_BEGINS, newSecret, Slow, whoSigns } from '@/crib/people';
 import { enterKindWords } from '@/data/catalogue';
@@ -24,6 +24,7 @@ import { keyIn, tokenIn } from './cookie';
 
 export interface OpenCrib extends Crib {
   keeper: Keeper;
+  progress: Progress;
   demo: boolean;
   /** Misses at signing in, counted once for all. */
   slow: Slow;
@@ -78,6 +79,7 @@ async function openOn(folder: string, pool: ReturnType<typeof openPool>): Promis
     demo,
     beside: pool.beside,
     slow: new Slow(),
+    progress: new Progress(),
     unkept: new UnkeptSignIns(),
   };
   heedAsked(opened);

@@ -102,6 +102,8 @@ export const A_TRACE = { job: 'code', op: 'number', part: 'number' } as const sa
 /** What has a mark of its own, after one of them; one of them. */
 export const HOLDERS = { after: 'number' } as const satisfies QuestionSpec;
 export const A_HOLDER = { mark: 'code' } as const satisfies QuestionSpec;
+/** How far long work has come: the form id that was sent with it. */
+export const PROGRESS = { of: 'code' } as const satisfies QuestionSpec;
 export const NOTHING = {} as const satisfies QuestionSpec;
 export const AN_ITEM = { code: 'code' } as const satisfies QuestionSpec;
 export const A_PLACE = { code: 'code' } as const satisfies QuestionSpec;

@@ -4,6 +4,7 @@ export { MM_PER_INCH, enteredText, formatLength, parseDiameter, parseLength, sho
 export type { Length, LengthUnit } from './length';
 export { drillSize } from './drillSizes';
 export { round } from './round';
+export { counted } from './counted';
 export { byName } from './byName';
 // Days and money
 export { addDays, addMonths, daysBetween, localDay, minutesOfDay } from './days';

@@ -21,4 +21,6 @@ export * as part from './computation';
 export type { Computation } from './computation';
 // Work beside the server's own thread
 export { defineTask, here, letOthersIn } from './task';
+export { Progress, tellNobody } from './progress';
+export type { Far, TellFar } from './progress';
 export type { Beside, Task } from './task';

@@ -13,6 +13,7 @@ import {
 import { insertSigned } from '@/data/people';
 import { maybePerson } from '@/data/shop';
 import { Problem, toProblem } from './problem';
+import { Progress } from './progress';
 import { found } from './read';
 import { here } from './task';
 import { validate } from './validate';
@@ -80,7 +81,9 @@ export async function perform(
       if (before) return again(before, digest);
       await mustSign(crib.db, who);
     }
-    const prepared = await verb.prepare?.(input, crib.db, crib.beside ?? here);
+    const prepared = await (crib.progress ?? new Progress()).during(formId, (tell) =>
+      verb.prepare?.(input, crib.db, crib.beside ?? here, tell),
+    );
     release = verb.release?.bind(verb, crib.db, prepared);
     const done = await crib.db.transaction(async (c) => {
       const before = await maybeFormAnswer(c, formId);
@@ -128,8 +131,7 @@ export async function perform(
       await insertFormAnswer(c, formId, digest, done);
       return done;
     });
-    // A list that lay beside the ledger may have brought more rows than all entries before it.
-    if ((done.entry % ANALYZE_EVERY === 0 || verb.release) && !('again' in done)) refreshLater(crib.db);
+    if ((done.entry % ANALYZE_EVERY === 0 || verb.bringsMany) && !('again' in done)) refreshLater(crib.db);
     return done;
   } catch (error) {
     if (isDataError(error) && error.code === 'LEANED_ON') throw await leanedOn(crib.db, error);

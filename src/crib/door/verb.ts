@@ -5,6 +5,7 @@ import type { EntryRow } from '@/data/ledger';
 import type { UnkeptSignIns } from '@/data/people';
 import { ENVELOPE } from './schema';
 import type { Keeper } from './keeper';
+import type { Progress, TellFar } from './progress';
 import type { Beside } from './task';
 
 /** The crib as its verbs see it: the data, and a clock that is an argument. */
@@ -15,6 +16,8 @@ export interface Crib {
   zone: string;
   /** How files, pictures and programs are read; left out: in this thread. */
   beside?: Beside;
+  /** Where long work tells how far it has come; left out: nowhere. */
+  progress?: Progress;
   /** Keeps its folder; left out: it lies in none. */
   keeper?: Keeper;
   /** Sign-ins that a full disk keeps from being written; left out: none begins then. */
@@ -65,9 +68,11 @@ export interface Verb<Name extends string = string> {
   schema: JSONSchema & object;
   signing: Signing;
   /** Long work on the input (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
-  prepare?: (input: unknown, c: Connection, beside: Beside) => unknown;
+  prepare?: (input: unknown, c: Connection, beside: Beside, tell: TellFar) => unknown;
   /** What was prepared outside the ledger goes again, whether it was entered or not. */
   release?: (c: Connection, prepared: unknown) => Promise<void>;
+  /** It may bring more rows than all entries before it: the planner counts anew after each. */
+  bringsMany?: boolean;
   run(c: Connection, input: unknown, moment: Moment, prepared: unknown): Promise<object>;
   /** What its entry says in one line of the history, from the answer it was given. */
   says(answer: Record<string, unknown>): string;
@@ -100,8 +105,14 @@ interface VerbDefinition<
   signing?: Signing;
   properties: P;
   required: R;
-  prepare?: (input: InputOf<P, R>, c: Connection, beside: Beside) => Promise<Prepared> | Prepared;
+  prepare?: (
+    input: InputOf<P, R>,
+    c: Connection,
+    beside: Beside,
+    tell: TellFar,
+  ) => Promise<Prepared> | Prepared;
   release?: (c: Connection, prepared: Prepared) => Promise<void>;
+  bringsMany?: boolean;
   run(c: Connection, input: InputOf<P, R>, moment: Moment, prepared: Prepared): Promise<A>;
   says(answer: A): string;
   countering?: Countering;
@@ -130,6 +141,7 @@ export function defineVerb<
     signing = 'anyone who signs here',
     prepare,
     release,
+    bringsMany = false,
     run,
     says,
     countering,
@@ -145,6 +157,7 @@ export function defineVerb<
     signing,
     prepare,
     release,
+    bringsMany,
     run,
     says,
     countering,

@@ -3,9 +3,10 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { factsOf, FAMILY_NAMES, ITEM_KINDS, KINDS, symbolSpec } from '@/core/cutters';
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
+import { verbNamed } from '@/crib/verbs';
 import { meaningOf } from './columns';
 import { type Exported, exportedItems, exportItems, itemTable } from './exportItems';
-import { here } from '../door';
+import { type Far, here, perform, Progress } from '../door';
 import { readList, type RowsRead } from './tasks';
 import { previewImport } from './preview';
 import { readTable, writeTable } from './table';
@@ -192,6 +193,103 @@ H1,holder,,,60,,,,,40:50:40; 20:40:30
     await expect(
       crib.db.query('insert into holder_segment values (1, 999999, 0, 1, 1, 1)'),
     ).rejects.toMatchObject({ code: 'NOT_FOUND' });
+  });
+  it('tells how far it has come while it goes on, and stops between two steps', async () => {
+    const crib = await shop();
+    const rows = Array.from({ length: 250 }, (_, i) => `R${i},cutter,square,6`);
+    const content = bytes(`code,kind,family,DC\n${rows.join('\n')}\nBAD,cutter,square,-1\n`);
+    const told: Far[] = [];
+    const { digest } = await previewImport(crib.db, content, {}, { tell: (far) => void told.push(far) });
+    // Rows are told a hundred at a time as they are read, and compared part by part: 251 with the one that is refused.
+    const at = (step: Far['step'], done: number, of: number | null) => ({ step, done, of });
+    const reading = [at('reading', 100, null), at('reading', 200, null), at('reading', 251, null)];
+    const comparing = [at('comparing', 0, 251), at('comparing', 100, 251), at('comparing', 200, 251)];
+    expect(told).toEqual([...reading, ...comparing]);
+    const stopped = new AbortController();
+    const stop = (far: Far) => void (far.step === 'comparing' && far.done === 100 && stopped.abort());
+    await expect(
+      previewImport(crib.db, content, {}, { tell: stop, signal: stopped.signal }),
+    ).rejects.toMatchObject({ code: 'STOPPED' });
+
+    // Under the form's id it is asked meanwhile, and after it nothing is known of it.
+    const progress = new Progress();
+    const formId = 'b0d2a7ac-5b1e-4a5e-9a38-0d8f1f3f2d11';
+    const heard = new Set<string>();
+    const asks = setInterval(() => {
+      const far = progress.of(formId);
+      if (far) heard.add(`${far.step} of ${far.of}`);
+    }, 1);
+    const input = { who: 'IK', formId, name: 'l', content: base64(content), accepted: digest };
+    await perform({ ...crib, progress }, verbNamed('importItems')!, input);
+    clearInterval(asks);
+    expect([...heard]).toEqual(expect.arrayContaining(['laying down of 250']));
+    expect(progress.of(formId)).toBeNull();
+    // One that breaks is forgotten as well.
+    await expect(
+      progress.during(formId, (tell) => {
+        tell(at('reading', 1, null));
+        throw new Error('broke');
+      }),
+    ).rejects.toThrow('broke');
+    expect(progress.of(formId)).toBeNull();
+  });
+  it('reads as many rows for each of its own in a shop that has begun, however long it is', async () => {
+    const crib = await shop();
+    // What the planner knows of a shop: most entries are of few rows.
+    for (let i = 0; i < 50; i += 1)
+      await crib.do('addItem', {
+        code: `K${i}`,
+        kind: 'cutter',
+        family: 'square',
+        facts: { DC: maker('6'), LCF: maker('20'), NOF: maker('4'), OAL: maker('60') },
+      });
+    // And it plans for the entry itself, as a shop's own database does.
+    await crib.db.script('analyze; discard plans; set local plan_cache_mode = auto');
+    const rowsRead = async () =>
+      (
+        await crib.db.query<{ n: number }>(
+          'select sum(seq_tup_read + coalesce(idx_tup_fetch, 0))::int as n from pg_stat_xact_user_tables',
+        )
+      )[0]!.n;
+    const rowsFor = async (rows: number, length: number) => {
+      const lines = Array.from({ length: rows }, (_, i) => `R${rows}-${i},cutter,square,6,${length},4,60`);
+      const content = bytes(`code,kind,family,DC,LCF,NOF,OAL\n${lines.join('\n')}\n`);
+      const before = await rowsRead();
+      const { entry } = await bring(crib, content);
+      return { entry, read: ((await rowsRead()) - before) / rows };
+    };
+    // New, changed, and taken back.
+    for (const length of [20, 21]) {
+      const [few, many] = [await rowsFor(60, length), await rowsFor(600, length)];
+      expect(few.read).toBeGreaterThan(4);
+      expect([length, many.read / few.read < 2]).toEqual([length, true]);
+      if (length < 21) continue;
+      const back = async ({ entry }: { entry: number }, rows: number) => {
+        const before = await rowsRead();
+        await crib.do('counterEntry', { counters: entry });
+        return ((await rowsRead()) - before) / rows;
+      };
+      const [manyBack, fewBack] = [await back(many, 600), await back(few, 60)];
+      expect(fewBack).toBeGreaterThan(4);
+      expect(manyBack / fewBack).toBeLessThan(2);
+    }
+  }, 120_000);
+  it('is counted by the planner after it came in: it may bring more rows than all before it', async () => {
+    const crib = await shop();
+    const counted = async () =>
+      (
+        await crib.db.query<{ n: number }>(
+          "select reltuples::int as n from pg_class where relname = 'fact_now'",
+        )
+      )[0]!.n;
+    const rows = Array.from({ length: 777 }, (_, i) => `R${i},cutter,square,6`);
+    await bring(crib, bytes(`code,kind,family,DC\n${rows.join('\n')}\n`));
+    const [there] = await crib.db.query<{ n: number }>('select count(*)::int as n from fact_now');
+    expect(there!.n).toBeGreaterThan(777);
+    // The answer goes out first.
+    for (let left = 50; (await counted()) !== there!.n && left > 0; left -= 1)
+      await new Promise((wait) => setTimeout(wait, 100));
+    expect(await counted()).toBe(there!.n);
   });
   it('what was accepted must be what is so: a change meanwhile is told, nothing is written', async () => {
     const crib = await shop();

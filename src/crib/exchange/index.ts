@@ -1,5 +1,5 @@
 // What people do
-export { importItems, listFields } from './verbs/importItems';
+export { importItems, previewFields } from './verbs/importItems';
 // What screens show
 export { exchangeView } from './views/exchangeView';
 export type { ExchangeView } from './views/exchangeView';

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { KINDS } from '@/core/cutters';
 import { money } from '@/core/units';
-import { type Beside, here, letOthersIn } from '@/crib/door';
+import { type Beside, here, letOthersIn, Problem, type TellFar, tellNobody } from '@/crib/door';
 import { manyItemsInAnyCase } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyMappings } from '@/data/exchange';
@@ -46,6 +46,13 @@ async function mappingFor(
   ]);
 }
 
+/** How it is done: where the file is read, what stops it, and who hears how far it has come. */
+interface Doing {
+  beside?: Beside;
+  signal?: AbortSignal;
+  tell?: TellFar;
+}
+
 /**
  * What importing a list would do: new, changed value by value, refused with row and reasons. Nothing is written. The
  * file is read beside the server's own thread, the catalogue in steps that let others in between.
@@ -54,24 +61,28 @@ export async function previewImport(
   c: Connection,
   bytes: Uint8Array,
   said: Readonly<Record<string, string | null>> = {},
-  beside: Beside = here,
-  signal?: AbortSignal,
+  { beside = here, signal, tell = tellNobody }: Doing = {},
 ): Promise<Preview> {
   const asOf = await lastEntry(c);
   const parts: RowsRead[] = [];
+  let read = 0;
+  const hear = (part: RowsRead) => {
+    parts.push(part);
+    tell({ step: 'reading', done: (read += rowsOf(part)), of: null });
+  };
   const mapping = [...(await mappingFor(c, said))];
-  const { unknown } = await beside(
-    readList,
-    { bytes, mapping },
-    { hear: (part) => void parts.push(part), signal },
-  );
-  return { ...(await previewOf(c, parts)), unknown, asOf };
+  const { unknown } = await beside(readList, { bytes, mapping }, { hear, signal });
+  return { ...(await previewOf(c, parts, tell, signal)), unknown, asOf };
 }
 
+const rowsOf = (part: RowsRead): number => part.items.length + part.refused.length;
+
 /** The same of rows that were read, as it is now. */
-export async function previewOf(
+async function previewOf(
   c: Connection,
   parts: readonly RowsRead[],
+  tell: TellFar,
+  signal?: AbortSignal,
 ): Promise<Omit<Preview, 'unknown' | 'asOf'>> {
   const known = new Set((await manySuppliers(c)).map((s) => s.code));
   const inList = new Set(parts.flatMap((p) => p.items.map((i) => i.code)));
@@ -84,7 +95,13 @@ export async function previewOf(
     same: 0,
     refused: parts.flatMap((p) => p.refused),
   };
-  for (const { items } of parts) {
+  const all = parts.reduce((n, part) => n + rowsOf(part), 0);
+  let done = 0;
+  for (const part of parts) {
+    const { items } = part;
+    if (signal?.aborted) throw new Problem('STOPPED', 'It was stopped before it was compared');
+    tell({ step: 'comparing', done, of: all });
+    done += rowsOf(part);
     const here = await present(c, items);
     for (const { row, ...item } of items) {
       const before = here.get(item.code.toUpperCase());

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { LIMITS, mostOf } from '@/core/limits';
-import { defineVerb, field, letOthersIn, Problem } from '@/crib/door';
+import { defineVerb, field, letOthersIn, Problem, type TellFar } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
   catalogueChangedBetween,
@@ -24,12 +24,22 @@ const CONTENT = {
 } as const;
 
 /** A list as it is sent: its bytes, and what its unknown headers mean (a symbol or column, null to leave it out). */
-export const listFields = {
+const listFields = {
   content: CONTENT,
   mapping: {
     type: 'object',
     maxProperties: LIMITS.listColumns.most,
     additionalProperties: { type: ['string', 'null'], maxLength: 40 },
+  },
+} as const;
+
+/** The same where nothing is entered yet. */
+export const previewFields = {
+  ...listFields,
+  formId: {
+    type: 'string',
+    format: 'uuid',
+    description: 'By which /api/v1/progress tells meanwhile how far it has come',
   },
 } as const;
 
@@ -57,9 +67,9 @@ export const importItems = defineVerb({
     },
   },
   required: ['content', 'name', 'accepted'],
-  async prepare(input, c, beside) {
+  async prepare(input, c, beside, tell) {
     const bytes = Buffer.from(input.content, 'base64');
-    const preview = await previewImport(c, bytes, input.mapping, beside);
+    const preview = await previewImport(c, bytes, input.mapping, { beside, tell });
     if (preview.digest !== input.accepted) throw changedSince();
     if (!preview.added.length && !preview.changed.length)
       throw new Problem('REFUSED', 'There is nothing to bring in', {
@@ -70,7 +80,7 @@ export const importItems = defineVerb({
       });
     const batch = randomUUID();
     try {
-      await layDown(c, batch, preview);
+      await layDown(c, batch, preview, tell);
     } catch (error) {
       await dropStaged(c, batch);
       throw error;
@@ -92,6 +102,7 @@ export const importItems = defineVerb({
     return { ...said, refused: preview.refused.length };
   },
   release: (c, { batch }) => dropStaged(c, batch),
+  bringsMany: true,
   countering: {
     // What leans on an item's own entry the database knows; that an item's facts went on since, only this does.
     async unless(c, entry) {
@@ -119,7 +130,7 @@ const narrowed = (item: ExchangeItem, fields: readonly string[]): ExchangeItem =
 });
 
 /** Lays a list down in steps that let others in between. */
-async function layDown(c: Connection, batch: string, preview: Preview): Promise<void> {
+async function layDown(c: Connection, batch: string, preview: Preview, tell: TellFar): Promise<void> {
   const all = [
     ...preview.added.map((item) => ({ ...item, fresh: true })),
     ...preview.changed.map(({ item, changes }) => ({
@@ -131,6 +142,7 @@ async function layDown(c: Connection, batch: string, preview: Preview): Promise<
     })),
   ];
   for (let at = 0; at < all.length; at += LAID_AT_ONCE) {
+    tell({ step: 'laying down', done: at, of: all.length });
     await stageItems(c, batch, all.slice(at, at + LAID_AT_ONCE));
     await letOthersIn();
   }

@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { ITEM_KINDS, KINDS, type MissingFact } from '@/core/cutters';
 import { linkTo } from '@/core/links';
 import { isOne } from '@/core/names';
+import { counted } from '@/core/units';
 import type { CatalogueLine, CatalogueView, OneItemView, SavedView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import { Choice } from '@/ui/kit/field';
@@ -155,7 +156,7 @@ export function CuttersScreen({
             onSort={(sort) => to({ sort: sort === 'code' ? null : sort })}
             shown={query.get('cols') ? shown : besideTag}
             onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
-            total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} item${page.total === 1 ? '' : 's'}`}
+            total={`${page.more ? 'more than ' : ''}${counted(page.total)} item${page.total === 1 ? '' : 's'}`}
             next={page.next && query.href({ after: page.next, before: null })}
             previous={page.previous && query.href({ before: page.previous, after: null })}
             exportHref={(format) => `/api/v1/items.${format}?${questionOf(query.all(), OF_CATALOGUE, false)}`}

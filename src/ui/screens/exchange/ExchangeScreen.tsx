@@ -8,6 +8,8 @@ import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
+import { v4 as newId } from 'uuid';
+import { counted } from '@/core/units';
 import type { ProblemDocument } from '@/crib/door';
 import type { ExchangeView, ShownPreview } from '@/crib/exchange';
 import { FileDrop } from '@/ui/kit/file';
@@ -15,6 +17,7 @@ import { ForOthers, ProblemNote, SendButton, useSendOnce } from '@/ui/kit/form';
 import { Acts, Head } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { base64, Middle, post, useBarred, useSurroundings, useTimes } from '@/ui/shell';
+import { HowFar } from './HowFar';
 import { Outcome } from './Outcome';
 import { type Chosen, Unknown } from './UnknownColumn';
 
@@ -28,17 +31,19 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
   const [preview, setPreview] = useState<ShownPreview | null>(null);
   const [mapping, setMapping] = useState<Record<string, string | null>>({});
   const [problem, setProblem] = useState<ProblemDocument | null>(null);
-  const [busy, setBusy] = useState<string | null>(null);
+  /** What is done with the list now, under the id by which it is asked how far that has come. */
+  const [busy, setBusy] = useState<{ id: string; begins: string; stops: boolean } | null>(null);
   const { once } = useSendOnce();
   const cancel = useRef<AbortController | null>(null);
 
   const look = async (list: Chosen, map: Record<string, string | null>) => {
-    setBusy('Reading the list …');
+    const id = newId();
+    setBusy({ id, begins: 'Reading the list', stops: true });
     setProblem(null);
     cancel.current = new AbortController();
     const answer = await post<ShownPreview>(
       '/api/v1/items/import-preview',
-      { content: list.content, mapping: map },
+      { content: list.content, mapping: map, formId: id },
       cancel.current.signal,
     );
     const stopped = cancel.current.signal.aborted;
@@ -63,22 +68,24 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
   };
   const accept = async () => {
     if (!chosen || !preview) return;
-    setBusy('Bringing it in …');
-    const answer = await once((formId) =>
-      post<{ added: number; changed: number }>('/api/v1/items/imported', {
+    const answer = await once((formId) => {
+      setBusy({ id: formId, begins: 'Bringing it in', stops: false });
+      return post<{ added: number; changed: number }>('/api/v1/items/imported', {
         ...chosen,
         mapping,
         accepted: preview.digest,
         formId,
-      }),
-    );
+      });
+    });
     setBusy(null);
     if (!answer) return;
     if (!answer.ok) return setProblem(answer.problem);
     setProblem(null);
     setPreview(null);
     setChosen(null);
-    say(`${answer.value.added} new and ${answer.value.changed} changed from ${chosen.name}`);
+    say(
+      `${counted(answer.value.added)} new and ${counted(answer.value.changed)} changed from ${chosen.name}`,
+    );
     router.refresh();
   };
   return (
@@ -120,19 +127,14 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
           onFile={(file) => void choose(file)}
         />
       )}
-      <Acts style={{ alignItems: 'center' }}>
-        {chosen && <strong>{chosen.name}</strong>}
-        {busy && (
-          <span role="status">
-            {busy}{' '}
-            {busy.startsWith('Reading') && (
-              <Button variant="text" onClick={() => cancel.current?.abort()}>
-                stop
-              </Button>
-            )}
-          </span>
-        )}
-      </Acts>
+      {chosen && (
+        <p>
+          <strong>{chosen.name}</strong>
+        </p>
+      )}
+      {busy?.stops && (
+        <HowFar key={busy.id} id={busy.id} begins={busy.begins} onStop={() => cancel.current?.abort()} />
+      )}
       <ProblemNote problem={problem} />
       {preview && (
         <>
@@ -145,9 +147,10 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
               pending={busy !== null}
               disabled={!preview.of.added && !preview.of.changed}
             >
-              Bring in {preview.of.added} new and {preview.of.changed} changed
+              Bring in {counted(preview.of.added)} new and {counted(preview.of.changed)} changed
             </SendButton>
             <Button
+              disabled={busy !== null}
               onClick={() => {
                 setPreview(null);
                 setChosen(null);
@@ -156,6 +159,7 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
               Leave it
             </Button>
           </Acts>
+          {busy && !busy.stops && <HowFar key={busy.id} id={busy.id} begins={busy.begins} />}
         </>
       )}
       {view.imports.length > 0 && (
@@ -177,8 +181,8 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
                 <TableRow key={i.entryId}>
                   <TableCell>{moment(i.happenedAt)}</TableCell>
                   <TableCell>{i.name}</TableCell>
-                  <TableCell className="num fig">{i.added}</TableCell>
-                  <TableCell className="num fig">{i.changed}</TableCell>
+                  <TableCell className="num fig">{counted(i.added)}</TableCell>
+                  <TableCell className="num fig">{counted(i.changed)}</TableCell>
                   <TableCell>{i.who}</TableCell>
                   <TableCell>
                     <EntryBack entry={i.entryId} what={`the list ${i.name}`} />

@@ -4,6 +4,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import { counted } from '@/core/units';
 import type { ShownPreview } from '@/crib/exchange';
 
 /** New, changed value by value, refused with row and reason. */
@@ -11,9 +12,12 @@ export function Outcome({ preview: p }: { preview: ShownPreview }) {
   return (
     <>
       <p>
-        <strong>{p.of.added} new</strong>, <strong>{p.of.changed} changed</strong>, {p.same} as they are,{' '}
-        <strong style={p.of.refused ? { color: 'var(--rust)' } : undefined}>{p.of.refused} refused</strong>.
-        {p.suppliers.length > 0 && ` Suppliers that come with it: ${p.suppliers.join(', ')}.`}
+        <strong>{counted(p.of.added)} new</strong>, <strong>{counted(p.of.changed)} changed</strong>,{' '}
+        {counted(p.same)} as they are,{' '}
+        <strong style={p.of.refused ? { color: 'var(--rust)' } : undefined}>
+          {counted(p.of.refused)} refused
+        </strong>
+        .{p.suppliers.length > 0 && ` Suppliers that come with it: ${p.suppliers.join(', ')}.`}
       </p>
       {p.refused.length > 0 && (
         <Table>
@@ -91,6 +95,6 @@ export function Outcome({ preview: p }: { preview: ShownPreview }) {
 const More = ({ n, of }: { n: number; of: string }) =>
   n > 0 ? (
     <p className="soft small">
-      and {n} more {of}
+      and {counted(n)} more {of}
     </p>
   ) : null;

@@ -3,6 +3,7 @@ import type { GridColDef } from '@mui/x-data-grid';
 import { Link } from '@/ui/kit/link';
 import { useRouter } from 'next/navigation';
 import { linkTo } from '@/core/links';
+import { counted } from '@/core/units';
 import type { SavedView } from '@/crib/catalogue';
 import type { ShopView } from '@/crib/shop';
 import type { StockLine, StockView } from '@/crib/stock';
@@ -82,7 +83,7 @@ export function StockTable({
         // Beside an open tag there is no room for everything.
         shown={open && !query.get('cols') ? shown.filter((c) => c !== 'owner') : shown}
         onShown={(cols) => to({ cols: cols.join(',') === USUAL.join(',') ? null : cols.join(',') })}
-        total={`${page.more ? 'more than ' : ''}${page.total.toLocaleString('en')} line${page.total === 1 ? '' : 's'}`}
+        total={`${page.more ? 'more than ' : ''}${counted(page.total)} line${page.total === 1 ? '' : 's'}`}
         next={page.next !== null ? query.href({ after: page.next, before: null }) : null}
         previous={page.previous !== null ? query.href({ before: page.previous, after: null }) : null}
         exportHref={(format) => `/api/v1/stock.${format}?${questionOf(query.all(), OF_STOCK, false)}`}

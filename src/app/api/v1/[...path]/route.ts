@@ -1,20 +1,23 @@
 import { connection } from 'next/server';
 import { LIMITS } from '@/core/limits';
 import { isOne, namesOf } from '@/core/names';
+import { PROGRESS } from '@/core/questions';
 import { sure } from '@/core/sure';
 import { ACTS } from '@/crib/acts';
 import { compute, COMPUTATIONS } from '@/crib/computations';
 import {
   bodyBytes,
+  type Far,
   here,
   mayRead,
   performAs,
   Problem,
   PROBLEM_CODES,
+  readQuestion,
   toProblem,
   validate,
 } from '@/crib/door';
-import { listFields, previewImport, shownPreview } from '@/crib/exchange';
+import { previewFields, previewImport, shownPreview } from '@/crib/exchange';
 import { type Act, runAct, secondAsked, stayAtHand } from '@/crib/people';
 import { programPieces, readOptionsOf, readProgramFile } from '@/crib/jobs';
 import { openApi } from '@/crib/openapi';
@@ -84,6 +87,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     );
     if (code) return Response.json({ code: code[0], title: code[1] });
     const signed = await mustBeSigned(request);
+    if (path === 'progress') return json(await howFar(new URL(request.url).searchParams));
     const [list, format, ...more] = path.split('.');
     if (!more.length && isOne(namesOf(LISTS), list) && isOne(namesOf(TYPES), format))
       return await exported(new URL(request.url).searchParams, list, format);
@@ -163,19 +167,29 @@ async function computed(path: string, input: unknown, signal: AbortSignal): Prom
 
 const PREVIEW = {
   type: 'object',
-  properties: listFields,
+  properties: previewFields,
   required: ['content'],
   additionalProperties: false,
 } as const;
 /** What importing a list would do; nothing is written. */
 async function previewed(request: Request) {
-  const { content, mapping } = await bodyOf<{ content: string; mapping?: Record<string, string | null> }>(
-    request,
-    PREVIEW,
-  );
-  const { db, beside } = await crib();
+  const { content, mapping, formId } = await bodyOf<{
+    content: string;
+    mapping?: Record<string, string | null>;
+    formId?: string;
+  }>(request, PREVIEW);
+  const { db, beside, progress } = await crib();
   const bytes = Buffer.from(content, 'base64');
-  return shownPreview(await previewImport(db, bytes, mapping, beside, request.signal));
+  const { signal } = request;
+  return progress.during(formId, async (tell) =>
+    shownPreview(await previewImport(db, bytes, mapping, { beside, signal, tell })),
+  );
+}
+
+/** How far the work has come that was sent with a form id; null: none goes on under it. */
+async function howFar(asked: URLSearchParams): Promise<Far | null> {
+  const { of } = readQuestion(PROGRESS, asked);
+  return of === undefined ? null : (await crib()).progress.of(of);
 }
 
 /** A body that its schema lets in, in the type the schema has. */
