@@ -117,6 +117,24 @@ it('a sign-in that is not written down ends like any', async () => {
   expect(await signedIn(token)).toBeNull();
 });
 
+it('a sign-in that is used on a full disk does not end as one that nobody used, written down or not', async () => {
+  const token = await comesIn();
+  const later = async (seconds: number) => {
+    clock = new Date(clock.getTime() + seconds * 1000);
+    return [await signedIn(token), await signedIn(before)];
+  };
+  const step = SESSION.idle * 0.8;
+  expect(await later(step)).toEqual(['IK', 'IK']);
+  expect(await later(step)).toEqual(['IK', 'IK']);
+  free = ROOM;
+  expect(await later(1)).toEqual(['IK', 'IK']);
+  // What is written says so too.
+  crib.unkept = new UnkeptSignIns();
+  expect(await later(step)).toEqual(['IK', 'IK']);
+  free = FULL;
+  expect(await later(SESSION.idle + 61)).toEqual([null, null]);
+});
+
 it('a folder that is gone lets nobody in: what is read there may be another’s', async () => {
   free = ROOM;
   renameSync(folder, `${folder}-moved`);

@@ -9,6 +9,7 @@ import {
   maybeRole,
   maybeSession,
   type SessionRow,
+  touchSession,
 } from '@/data/people';
 import { digestOf, newSecret } from './digest';
 
@@ -43,6 +44,13 @@ export async function beginAnySession(crib: Crib, person: string, device: string
   return token;
 }
 
+/** A sign-in was used now. */
+export async function useSession(books: Books, id: number, at: Date): Promise<void> {
+  const { db, unkept } = books;
+  if (unkept && (unkept.holds(id) || isFull(books))) unkept.touch(id, at);
+  else await quietly(touchSession(db, id, at));
+}
+
 /** Ends sign-ins here and now, on a full disk too. */
 export async function endSessions(books: Books, ids: readonly number[]): Promise<void> {
   const { db, unkept } = books;
@@ -66,11 +74,16 @@ export async function sessionOf(books: Books, token: string): Promise<SessionNow
   const begun = unkept?.maybe(hash);
   if (begun) return { ...begun, role: await maybeRole(db, begun.person), handRole: null };
   const kept = await maybeSession(db, hash);
-  return kept && unkept?.isEnded(kept.id) ? null : kept;
+  if (!kept || unkept?.isEnded(kept.id)) return null;
+  return { ...kept, usedAt: unkept?.usedAt(kept.id) ?? kept.usedAt };
 }
 
 /** A person's sign-ins, the one used last first. */
 export async function sessionsOf({ db, unkept }: Books, person: string): Promise<SessionRow[]> {
-  const kept = await manySessions(db, person);
-  return [...(unkept?.ofPerson(person) ?? []), ...kept.filter((s) => !unkept?.isEnded(s.id))];
+  const kept = (await manySessions(db, person))
+    .filter((s) => !unkept?.isEnded(s.id))
+    .map((s) => ({ ...s, usedAt: unkept?.usedAt(s.id) ?? s.usedAt }));
+  return [...(unkept?.ofPerson(person) ?? []), ...kept].sort(
+    (a, b) => b.usedAt.getTime() - a.usedAt.getTime(),
+  );
 }

@@ -1,32 +1,26 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen } from '@testing-library/react';
-import { Progress, type TellFar } from '@/crib/door';
+import type { Far } from '@/crib/door';
 import { showIn } from '@/ui/testing';
 import { HowFar } from './HowFar';
 
 const ID = 'b0d2a7ac-5b1e-4a5e-9a38-0d8f1f3f2d11';
-/** What the server keeps, asked as its route asks it; and whether its answers come at all. */
-let progress: Progress;
-let tell: TellFar;
-let end: () => void;
+/** What the server would answer now; and whether its answers come at all. */
+let now: Far | null = null;
 let answers = true;
+const tell = (far: Far) => void (now = far);
 const asked: string[] = [];
 beforeEach(() => {
   jest.useFakeTimers();
-  progress = new Progress();
+  now = null;
   answers = true;
-  void progress.during(ID, (says) => {
-    tell = says;
-    return new Promise<void>((done) => (end = done));
-  });
   globalThis.fetch = (async (address: string) => {
     asked.push(address);
     if (!answers) return new Promise(() => undefined);
-    return { ok: true, json: async () => progress.of(new URL(address, 'http://x').searchParams.get('of')!) };
+    return { ok: true, json: async () => now };
   }) as typeof fetch;
 });
 afterEach(() => {
-  end();
   jest.useRealTimers();
 });
 const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
