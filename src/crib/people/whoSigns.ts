@@ -33,7 +33,7 @@ async function byKey({ db, now }: Pick<Crib, 'db' | 'now'>, secret: string): Pro
 }
 
 async function bySession(crib: Pick<Crib, 'db' | 'now' | 'unkept'>, token: string): Promise<Signed | null> {
-  const { db, now } = crib;
+  const { now } = crib;
   const session = await sessionOf(crib, token);
   if (!session) return null;
   const at = now().getTime();

@@ -135,31 +135,34 @@ export function ExchangeScreen({ view }: { view: ExchangeView }) {
       {busy?.stops && (
         <HowFar key={busy.id} id={busy.id} begins={busy.begins} onStop={() => cancel.current?.abort()} />
       )}
-      <ProblemNote problem={problem} />
+      {!preview && <ProblemNote problem={problem} />}
       {preview && (
         <>
           {preview.unknown.length > 0 && <Unknown headers={preview.unknown} mapping={mapping} onSay={say_} />}
           <Outcome preview={preview} />
-          <Acts>
-            <SendButton
-              variant="contained"
-              onSend={() => void accept()}
-              pending={busy !== null}
-              disabled={!preview.of.added && !preview.of.changed}
-            >
-              Bring in {counted(preview.of.added)} new and {counted(preview.of.changed)} changed
-            </SendButton>
-            <Button
-              disabled={busy !== null}
-              onClick={() => {
-                setPreview(null);
-                setChosen(null);
-              }}
-            >
-              Leave it
-            </Button>
-          </Acts>
-          {busy && !busy.stops && <HowFar key={busy.id} id={busy.id} begins={busy.begins} />}
+          {busy && !busy.stops ? (
+            <HowFar key={busy.id} id={busy.id} begins={busy.begins} />
+          ) : (
+            <Acts>
+              <SendButton
+                variant="contained"
+                onSend={() => void accept()}
+                pending={busy !== null}
+                disabled={!preview.of.added && !preview.of.changed}
+              >
+                Bring in {counted(preview.of.added)} new and {counted(preview.of.changed)} changed
+              </SendButton>
+              <Button
+                onClick={() => {
+                  setPreview(null);
+                  setChosen(null);
+                }}
+              >
+                Leave it
+              </Button>
+            </Acts>
+          )}
+          <ProblemNote problem={problem} />
         </>
       )}
       {view.imports.length > 0 && (

@@ -27,7 +27,8 @@ function useHowFar(id: string): { far: Far | null; waits: boolean } {
       try {
         const answer = await fetch(`/api/v1/progress?of=${id}`, { signal: gone.signal });
         // The API answers so, which its document says.
-        if (answer.ok) setFar((await answer.json()) as Far | null);
+        const said: Far | null = await answer.json();
+        if (answer.ok) setFar(said);
       } catch {
         // An answer that was lost says nothing; the next one does.
       }
