@@ -25,7 +25,8 @@ let crib: Crib & { unkept: UnkeptSignIns };
 const slow = new Slow();
 
 const act = async (path: string, input: object, token?: string | null) => {
-  const signed = token ? await whoSigns(crib, { token }) : null;
+  // Asked of every request, as the gate does.
+  const signed = await whoSigns(crib, { token });
   const context = { crib, demo: false, slow, signed, address: '192.0.2.7', device: 'Firefox on Windows' };
   const found = ACTS.find((a) => a.path === path)!;
   return (await runAct(context, found, input)).token;
@@ -98,6 +99,14 @@ it('whoever signs out on a full disk is out, whenever they signed in', async () 
   expect(await written()).toBe(1);
   crib.unkept = new UnkeptSignIns();
   expect([await signedIn(token), await signedIn(before)]).toEqual([null, null]);
+});
+
+it('a password that is set anew once there is room ends the sign-ins of the full disk as well', async () => {
+  const token = await comesIn();
+  free = ROOM;
+  const given = await codeFromConsole(crib, 'IK');
+  const anew = (await act('sign-in/code', { code: given, password: PHRASE }))!;
+  expect([await signedIn(token), await signedIn(before), await signedIn(anew)]).toEqual([null, null, 'IK']);
 });
 
 it('one’s other sign-ins are ended one by one or all at once, on a full disk too', async () => {

@@ -60,8 +60,8 @@ export async function endSessions(books: Books, ids: readonly number[]): Promise
   await settle(books);
 }
 
-/** Writes down what began or ended on a full disk, where there is room again. */
-async function settle(books: Books): Promise<void> {
+/** Writes down what began, was used or ended on a full disk, where there is room again: before anything is asked of sign-ins. */
+export async function settle(books: Books): Promise<void> {
   if (books.unkept && books.db.whyNoWrite() === null) await quietly(books.unkept.writeDown(books.db));
 }
 
@@ -69,7 +69,6 @@ type SessionNow = SessionRow & { role: Role | null; handRole: Role | null };
 /** The sign-in a token is of; null: none that has not ended. */
 export async function sessionOf(books: Books, token: string): Promise<SessionNow | null> {
   const { db, unkept } = books;
-  await settle(books);
   const hash = digestOf(token);
   const begun = unkept?.maybe(hash);
   if (begun) return { ...begun, role: await maybeRole(db, begun.person), handRole: null };

@@ -2,7 +2,7 @@ import { sessionEnds } from '@/core/people';
 import type { Crib, Signed } from '@/crib/door';
 import { maybeKey, touchKey } from '@/data/people';
 import { digestOf } from './digest';
-import { endSessions, quietly, sessionOf, useSession } from './sessions';
+import { endSessions, quietly, sessionOf, settle, useSession } from './sessions';
 
 /** How often the time of a sign-in’s last use is written down. */
 const TOUCH_MS = 60_000;
@@ -12,6 +12,8 @@ export async function whoSigns(
   crib: Pick<Crib, 'db' | 'now' | 'unkept'>,
   came: { token?: string | null; key?: string | null },
 ): Promise<Signed | null> {
+  // Also for a program and for whoever has not signed in: what they do may end sign-ins, and must find all of them.
+  await settle(crib);
   // A key goes before: a program says which it means.
   if (came.key) return byKey(crib, came.key);
   return came.token ? bySession(crib, came.token) : null;

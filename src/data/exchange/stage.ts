@@ -103,7 +103,7 @@ export async function enterStaged(c: Connection, batch: string, entryId: number)
   /**
    * What is joined here to its item, entry and supplier need not be looked up by each row once more: that took half of the
    * time in which everybody waits. As a replica PostgreSQL asks no foreign key and runs no trigger; what is derived of a
-   * list follows by the row of \`import_list\` in any case.
+   * list follows by the row of `import_list` in any case.
    */
   const enterJoined = async (sql: string) => {
     await c.query('set local session_replication_role = replica');
