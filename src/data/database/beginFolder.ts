@@ -17,6 +17,14 @@ function runs(pid: number): boolean {
   }
 }
 
+/** Takes away what a process left in a folder that was killed while it made the database there. */
+export function dropLeftParts(folder: string): void {
+  for (const name of existsSync(folder) ? readdirSync(folder) : []) {
+    const pid = Number(PART.exec(name)?.[1]);
+    if (pid > 0 && !runs(pid)) rmSync(join(folder, name), { recursive: true });
+  }
+}
+
 /**
  * Makes the database of a folder that has none, with its schema: in a folder beside, which is moved into its place once it is
  * whole, so that a process that is killed meanwhile leaves no half of one. For a process of its own: making one takes some
@@ -25,11 +33,7 @@ function runs(pid: number): boolean {
 export async function beginFolder(folder: string, free = freeBytes): Promise<void> {
   const place = join(folder, 'pg');
   makeFolder(folder);
-  // What others left that were killed.
-  for (const name of readdirSync(folder)) {
-    const pid = Number(PART.exec(name)?.[1]);
-    if (pid > 0 && !runs(pid)) rmSync(join(folder, name), { recursive: true });
-  }
+  dropLeftParts(folder);
   if (existsSync(place)) return;
   const part = join(folder, `beginning-${process.pid}`);
   try {

@@ -5,7 +5,7 @@ export { insert, inserts, insertsWithId, many, maybeOne, one } from './rows';
 // Opening
 export { FolderInUse, lockFolder } from './lockFolder';
 export { migrate, MigrationChanged } from './migrate';
-export { beginFolder } from './beginFolder';
+export { beginFolder, dropLeftParts } from './beginFolder';
 export { openDatabase, openInMemory, openToCheck } from './openDatabase';
 export type { FolderDatabase } from './openDatabase';
 export { differing, fingerprint } from './fingerprint';

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Problem } from '@/crib/door';
-import { freeBytes, makeFolder, openToCheck } from '@/data/database';
+import { dropLeftParts, freeBytes, makeFolder, openToCheck } from '@/data/database';
 import { wholeDamage } from '@/data/keeping';
 import { takePlace } from '../restore';
 import { bringIn, openArchive } from './readArchive';
@@ -18,6 +18,8 @@ export async function bringInto(
   path: string,
   data: string,
 ): Promise<{ lastEntry: number; migrations: number }> {
+  // A first start that was killed left nothing that anybody wants.
+  dropLeftParts(data);
   if (existsSync(data) && readdirSync(data).length > 0)
     throw new Problem('REFUSED', `${data} holds something already`, {
       field: 'folder',

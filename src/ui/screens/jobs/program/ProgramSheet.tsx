@@ -51,6 +51,8 @@ export function ProgramSheet({ job, program }: { job: JobView; program: NonNulla
           {file && (
             <PathPictures
               {...{ file, line }}
+              // Where the page opens at a line, that line is what is looked at, and it is scrolled to at once.
+              keepsRoom={line === null}
               options={job.reads}
               rapidMmMin={job.rapidMmMin}
               tools={job.tools.map((t) => t.tool)}
