@@ -9,7 +9,7 @@ import { type CribItem, cutterOf, factNumber, loadItems } from '@/crib/catalogue
 import { type ReadOnce, readOnce } from '@/crib/door';
 import { openWork, type Work, wornHereOf } from '@/crib/work';
 import { openBook } from '@/crib/life';
-import { type KnownHere, type LifeBook, loadLifeBook } from '@/crib/lives';
+import { type LifeBook, loadLifeBook } from '@/crib/lives';
 import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -123,15 +123,16 @@ export async function standingThese(c: Connection, rows: readonly AssemblyRow[])
   return standingOf(c, rows, new Map(items.map((i) => [i.id, i])), new Map(), book);
 }
 
-/** What stands on the tools of some work. */
-export async function standingOn(c: Connection, work: Work, known?: KnownHere): Promise<AssemblyCard[]> {
+/** What stands on the tools of some work; by a book in which all of it stands, or else one that is read for it. */
+export async function standingOn(c: Connection, work: Work, read?: LifeBook): Promise<AssemblyCard[]> {
   const rows = [...work.assemblies.values()].filter((a) => a.takenDownEntryId === null);
-  const book = await loadLifeBook(
-    c,
-    [...new Set(rows.map((r) => r.cutterItemId))],
-    rows.map((r) => r.edgeSetId),
-    known,
-  );
+  const book =
+    read ??
+    (await loadLifeBook(
+      c,
+      [...new Set(rows.map((r) => r.cutterItemId))],
+      rows.map((r) => r.edgeSetId),
+    ));
   return (await standingOf(c, rows, work.items, tiesOf(work), book)).map((s) => s.card);
 }
 

@@ -28,15 +28,17 @@ const STILL = `join assembly_now n on n.assembly_id = l.assembly_id join assembl
 const IS_THERE = 'w.entry_id = l.entry_id and w.machine_id = l.machine_id and w.pocket = l.pocket';
 
 /** What is in a machine's pockets now. */
-export const manyLoads = (c: Connection, machineId: number) =>
+export const manyLoads = (c: Connection, machineId: number) => manyLoadsIn(c, [machineId]);
+/** What is in the pockets of some machines now. */
+export const manyLoadsIn = (c: Connection, machineIds: readonly number[]) =>
   many<LoadRow>(
     c,
     `select l.*, a.tag from (
        select g.*, e.happened_at, e.who from pocket_now p
        join pocket_load g on g.entry_id = p.entry_id and g.machine_id = p.machine_id and g.pocket = p.pocket
-       join entry e on e.id = g.entry_id where p.machine_id = $1) l ${STILL}
-     where ${IS_THERE} order by l.pocket`,
-    [machineId],
+       join entry e on e.id = g.entry_id where p.machine_id = any ($1)) l ${STILL}
+     where ${IS_THERE} order by l.machine_id, l.pocket`,
+    [machineIds],
   );
 
 /** Where an assembly is loaded now, with its machine; null: it is in none. */

@@ -2,8 +2,6 @@ import { compareTools, type ProgramReport, type ReadOptions, type ToolChange } f
 import { held } from '@/core/sure';
 import { partsLeftOf, readByMachine } from '@/crib/assemblies';
 import { loadItems } from '@/crib/catalogue';
-import { readKnownHere } from '@/crib/lives';
-import { standingOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -16,7 +14,7 @@ import {
 } from '@/data/jobs';
 import { cycleFactors, type TimedParts } from '../cycleOf';
 import { type JobLine, jobLines } from '../jobLines';
-import { type SisterLine, sisterLine, sistersOn, withSisters } from '../sisters';
+import { type SisterLine, sisterLine, standingAt, withSisters } from '../sisters';
 import { type SetupView, setupView } from '../setup/setupView';
 
 /** One of the operations of a job, beside the one that is shown. */
@@ -67,13 +65,12 @@ export async function jobView(
     operations.find((o) => o.number === op) ?? operations.find((o) => partsLeftOf(o) > 0) ?? operations[0];
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const known = await readKnownHere(c);
-  const cards = await standingOn(c, work, known);
+  const { cards, sisters: beside } = await standingAt(c, work, operation);
   const [line] = jobLines(work, cards);
   if (!line) return null;
   const machine = held(work.machines, operation.machineId);
   const logs = await manyPartsLogs(c, operation.id, LOGS_SHOWN + 1);
-  const sisters = (await sistersOn(c, work, operation, known)).map(sisterLine);
+  const sisters = beside.map(sisterLine);
   return {
     ...line,
     tools: line.tools.map((tool) => withSisters(tool, line, cards, operation, sisters)),

@@ -1,7 +1,7 @@
 import { sure } from '@/core/sure';
-import { type RackCard, rackCard, standingOn } from '@/crib/rack';
+import { type RackCard, rackCard } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
-import { readKnownHere, type TurnAt } from '@/crib/lives';
+import type { TurnAt } from '@/crib/lives';
 import { turnsOn, workAround } from '@/crib/work';
 import { manyLastGood } from '@/data/breakage';
 import type { Connection } from '@/data/database';
@@ -13,7 +13,7 @@ import {
   type PartsLogRow,
 } from '@/data/jobs';
 import { type JobLine, jobLines } from '../jobLines';
-import { type SisterLine, sisterLine, sistersOn } from '../sisters';
+import { type SisterLine, sisterLine, standingAt } from '../sisters';
 import { type JobView, standingChoices } from './jobView';
 
 /** What the machine's screen shows: an operation, the assemblies on its tools, minutes that belong to no cutter. */
@@ -42,8 +42,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const operation = await maybeOperation(c, operationId);
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const known = await readKnownHere(c);
-  const cards = await standingOn(c, work, known);
+  const { cards, sisters } = await standingAt(c, work, operation);
   const [job] = jobLines(work, cards);
   if (!job) return null;
   const machine = sure(work.machines.get(operation.machineId), 'the machine of an operation');
@@ -55,7 +54,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     registers: controlRules(machine),
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
-    sisters: (await sistersOn(c, work, operation, known)).map(sisterLine),
+    sisters: sisters.map(sisterLine),
     turns: [...(await turnsOn(c, work, operation))].flatMap(([t, of]) => of.map((turn) => ({ t, ...turn }))),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,

@@ -1,3 +1,4 @@
+import { group } from 'd3';
 import { speedOf, type UseJudgement } from '@/core/jobs';
 import {
   MOST_UNWATCHED_PARTS,
@@ -10,15 +11,15 @@ import { type A_RUN_ALONE, ALONE_CHANCES, type Question } from '@/core/questions
 import { first } from '@/core/sure';
 import { partsLeftOf } from '@/crib/assemblies';
 import { Problem } from '@/crib/door';
-import { type LifeBook, loadLifeBook } from '@/crib/lives';
-import { type AssemblyCard, standingOn } from '@/crib/rack';
+import type { LifeBook } from '@/crib/lives';
+import type { AssemblyCard } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import type { AssemblyRow } from '@/data/assemblies';
 import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeOperation, type OperationRow } from '@/data/jobs';
 import { jobLines, type ToolLine } from '../jobLines';
-import { type SisterOn, sistersByT } from '../sisters';
+import { type SisterOn, standingAt } from '../sisters';
 
 /** A tool of a run that is left alone, with its chance and what to do before leaving. */
 export interface AloneLine extends UnwatchedChance {
@@ -73,19 +74,11 @@ export async function unwatchedView(
     });
   const wanted = Number(asked.chance ?? ALONE_CHANCES[1]);
   const work = await workAround(c, [operation]);
-  const cards = new Map((await standingOn(c, work)).map((card) => [card.tag, card]));
-  const job = first(jobLines(work, [...cards.values()]));
-  const sisters = await sistersByT(c, work, operation);
-  const rows = [
-    ...[...work.assemblies.values()].filter((a) => cards.has(a.tag)),
-    ...[...sisters.values()].flat().map((s) => s.row),
-  ];
+  const { cards: standing, sisters: beside, rows, book } = await standingAt(c, work, operation);
+  const cards = new Map(standing.map((card) => [card.tag, card]));
+  const job = first(jobLines(work, standing));
+  const sisters = group(beside, (s) => s.t);
   const items = [...new Set(rows.map((r) => r.cutterItemId))];
-  const book = await loadLifeBook(
-    c,
-    items,
-    rows.map((r) => r.edgeSetId),
-  );
   const prices = new Map((await manySupplies(c, items)).map((s) => [s.itemId, s.priceCents]));
   const found = job.tools.map((line) => {
     const card = line.tag === null ? null : (cards.get(line.tag) ?? null);

@@ -54,7 +54,7 @@ export async function todayView(
   const byOperation = new Map(jobs.map((j) => [j.operation.id, j.operation]));
   const dayOf = (o: OperationRow) => o.starts ?? o.due;
 
-  const readySister = await sistersReady(c, once);
+  const readySister = sistersReady(c, once);
   for (const a of rack) {
     const href = linkTo('rack', { open: a.tag });
     const wanted = a.ties.filter((t) => t.partsLeft > 0);
