@@ -10,6 +10,7 @@ import {
   isLike,
   livesAtSpeed,
   meanReached,
+  type LifeBySpeeds,
   type LifeTime,
   type OtherLives,
   speedGroups,
@@ -26,9 +27,9 @@ import {
   manyLinks,
 } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { type LifeTimesRow, manyLifeLines, manyLifeTimes } from '@/data/life';
 import { manyMaterials, type MaterialRow } from '@/data/shop';
-import { lifeTimes, livesWithSpeed } from './lifeTimes';
+import { type CutterLives, livesOfCutters, livesWithMost } from './cutterLives';
+import { keptFor } from './keptFor';
 
 /** Where an assumed life comes from: who stated it, or whose lives it is taken from. */
 type AssumedFrom = Origin | 'another speed' | 'like materials' | 'linked cutters' | 'its family';
@@ -39,7 +40,7 @@ export type AssumedWeights = ReadonlyMap<AssumedFrom, Weight>;
 export interface KnownHere {
   weights: AssumedWeights;
   /** The cutters and materials with the most lives. */
-  best: readonly LifeTimesRow[];
+  best: readonly CutterLives[];
 }
 
 /** The cutters and materials with the most lives: asked how right their assumed life was, and what their families last. */
@@ -61,7 +62,7 @@ export type FromOtherLives = readonly (readonly [AssumedFrom, FromOthers])[];
  * cutters it is linked with (a substitute, another version) in this one, those of its family in it.
  */
 function otherLives(
-  lines: readonly LifeTimesRow[],
+  lines: readonly CutterLives[],
   materials: readonly Pick<MaterialRow, 'id' | 'code' | 'isoGroup'>[],
   kinds: readonly CutterKindRow[],
   links: readonly Pick<LinkRow, 'itemId' | 'earlierItemId'>[],
@@ -80,9 +81,7 @@ function otherLives(
   /** Lives of other cutters in a material. */
   const ofOthers = (itemId: number, materialId: number, is: (other: number) => boolean): OtherLives[] =>
     (byMaterial.get(materialId) ?? []).flatMap((l) =>
-      l.itemId !== itemId && is(l.itemId)
-        ? [{ name: kindOf.get(l.itemId)?.code ?? '', lives: lifeTimes(l) }]
-        : [],
+      l.itemId !== itemId && is(l.itemId) ? [{ name: kindOf.get(l.itemId)?.code ?? '', lives: l.times }] : [],
     );
   const inIt = (materialId: number) => byId.get(materialId)?.code ?? 'it';
   return [
@@ -94,7 +93,7 @@ function otherLives(
         const elsewhere = (byItem.get(itemId) ?? []).flatMap((l) => {
           const other = byId.get(l.materialId);
           return other && other.id !== own.id && other.isoGroup === own.isoGroup
-            ? [{ material: other.code, lives: lifeTimes(l) }]
+            ? [{ material: other.code, lives: l.times }]
             : [];
         });
         return assumedFromLike(own.isoGroup, elsewhere, weight);
@@ -135,7 +134,7 @@ const NO_KIND = { family: null, substrate: null, DC: null };
 export async function readOtherLives(
   c: Connection,
   itemIds: readonly number[],
-  own: readonly LifeTimesRow[],
+  own: readonly CutterLives[],
   { best }: KnownHere,
   materials: readonly MaterialRow[],
 ): Promise<{ others: FromOtherLives; substrateOf(itemId: number): string | null }> {
@@ -144,7 +143,7 @@ export async function readOtherLives(
   const linkedIds = [...new Set(links.flatMap((l) => [l.itemId, l.earlierItemId]))].filter(
     (id) => !read.has(id),
   );
-  const linked = linkedIds.length ? await manyLifeTimes(c, linkedIds, DEFAULTS.livesReckoned) : [];
+  const linked = await livesOfCutters(c, linkedIds);
   const known = new Set([...read, ...linkedIds]);
   const lines = [...own, ...linked, ...best.filter((l) => !known.has(l.itemId))];
   const kinds = await manyCutterKinds(c, [...new Set([...itemIds, ...lines.map((l) => l.itemId)])]);
@@ -161,7 +160,7 @@ export async function readOtherLives(
  * taken from other lives is held against each cutter as if it had none of its own.
  */
 export async function readKnownHere(c: Connection): Promise<KnownHere> {
-  const best = await manyLifeLines(c, null, DEFAULTS.livesReckoned, LINES_ASKED);
+  const best = await livesWithMost(c, LINES_ASKED);
   const ids = [...new Set(best.map((l) => l.itemId))];
   const first = group(await manyFirstAssumedLives(c, ids), (a) => a.itemId);
   const kinds = await manyCutterKinds(c, ids);
@@ -170,11 +169,11 @@ export async function readKnownHere(c: Connection): Promise<KnownHere> {
   const told = new Map<AssumedFrom, AssumedAgainstSeen[]>();
   for (const line of best) {
     const assumed = assumedIn(first.get(line.itemId) ?? [], line.materialId);
-    const seen = seenOf(lifeTimes(line));
+    const seen = seenOf(line.times);
     if (!seen) continue;
     const tell = (from: AssumedFrom, minutes: number, came = seen) =>
       told.set(from, [...(told.get(from) ?? []), { assumed: minutes, ...came }]);
-    for (const { minutes, came } of takenToSpeeds(line, substrates.get(line.itemId) ?? null))
+    for (const { minutes, came } of takenToSpeeds(line.bySpeeds, substrates.get(line.itemId) ?? null))
       tell('another speed', minutes, came);
     if (assumed) tell(assumed.origin, assumed.minutes);
     for (const [from, of] of others) {
@@ -194,18 +193,16 @@ export async function readKnownHere(c: Connection): Promise<KnownHere> {
 }
 
 /** What lives came to, where enough of them failed to say so. */
-function seenOf(lives: readonly LifeTime[]): { seen: number; failures: number } | null {
+const seenOf = keptFor((lives: readonly LifeTime[]): { seen: number; failures: number } | null => {
   const failures = lives.filter((l) => l.failed).length;
   const mean = failures < DEFAULTS.failuresForSpread ? null : meanReached(lives);
   return mean && { seen: mean.minutes, failures };
-}
+});
 
 /** What the lives of each speed were, and what those of the others would have said of it. */
-function takenToSpeeds(line: LifeTimesRow, substrate: string | null) {
+const takenToSpeeds = keptFor((all: readonly LifeBySpeeds[], substrate: string | null) => {
   const usual = usualExponent(substrate);
-  const lives = livesWithSpeed(line).flatMap(({ speed, life }) =>
-    speed === null ? [] : [{ speed, life, parts: null }],
-  );
+  const lives = all.flatMap(({ speed, life }) => (speed === null ? [] : [{ speed, life, parts: null }]));
   const groups = usual ? speedGroups(lives) : [];
   if (!usual || groups.length < 2) return [];
   return groups.flatMap((group) => {
@@ -215,7 +212,7 @@ function takenToSpeeds(line: LifeTimesRow, substrate: string | null) {
     const taken = came && livesAtSpeed(others, at, usual, String).taken;
     return came && taken ? [{ minutes: taken.minutes, came }] : [];
   });
-}
+});
 
 /** The same, read once with the views that ask for it. */
 export const knownHere: ReadAll<KnownHere> = (c) => readKnownHere(c);

@@ -1,6 +1,5 @@
 import { group } from 'd3';
 import { ORIGIN_WORDS } from '@/core/cutters';
-import { DEFAULTS } from '@/core/defaults';
 import {
   type AssumedLife,
   assumedTogether,
@@ -18,14 +17,13 @@ import {
   type NextLife,
   nextLife,
   statedAtSpeed,
+  type Weight,
 } from '@/core/life';
 import { type AssumedLifeRow, manyAssumedLives } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import {
   type EdgeUseRow,
-  type LifeTimesRow,
   manyEdgeUses,
-  manyLifeTimes,
   manyOldestUses,
   manyRunningEdges,
   type RunningRow,
@@ -39,8 +37,9 @@ import {
   readKnownHere,
   readOtherLives,
 } from './assumedWeights';
+import { type CutterLives, livesOfCutters } from './cutterLives';
 import { exponentOf } from './exponents';
-import { lifeTimes, livesWithSpeed } from './lifeTimes';
+import { keptFor } from './keptFor';
 
 /**
  * What to expect of some cutters in a material at a speed, rev/min, and what some edge sets have left. Speed null: whatever it
@@ -95,7 +94,7 @@ async function readBook(
   known: KnownHere,
   edges: readonly EdgeUseRow[],
 ): Promise<LifeBook> {
-  const lines = await manyLifeTimes(c, itemIds, DEFAULTS.livesReckoned);
+  const lines = await livesOfCutters(c, itemIds);
   const materials = await manyMaterials(c);
   const { others, substrateOf } = await readOtherLives(c, itemIds, lines, known, materials);
   const assumed = await manyAssumedLives(c, itemIds);
@@ -125,13 +124,17 @@ interface Told {
     itemId: number,
     materialId: number,
     rpm: number | null,
-  ): { lives: LifeTime[]; all?: number; assumed: AssumedLife | null };
+  ): { lives: readonly LifeTime[]; all?: number; assumed: AssumedLife | null };
   /** Its lives, and what takes them to a speed; null: nothing does, or they were all cut at it. */
-  elsewhere(itemId: number, materialId: number, rpm: number): { lives: LifeBySpeeds[]; by: Exponent } | null;
+  elsewhere(
+    itemId: number,
+    materialId: number,
+    rpm: number,
+  ): { lives: readonly LifeBySpeeds[]; by: Exponent } | null;
 }
 
 function whatIsTold(
-  lines: readonly LifeTimesRow[],
+  lines: readonly CutterLives[],
   assumedLives: readonly AssumedLifeRow[],
   weights: AssumedWeights,
   others: FromOtherLives,
@@ -163,8 +166,7 @@ function whatIsTold(
   };
   const lineOf = (itemId: number, materialId: number) => times.get(itemId)?.get(materialId)?.[0];
   const elsewhere: Told['elsewhere'] = (itemId, materialId, rpm) => {
-    const line = lineOf(itemId, materialId);
-    const lives = line ? livesWithSpeed(line) : [];
+    const lives = lineOf(itemId, materialId)?.bySpeeds ?? [];
     const by = isElsewhere(lives, rpm) ? exponentOf(lives, substrateOf(itemId)) : null;
     return by && { lives, by };
   };
@@ -174,9 +176,9 @@ function whatIsTold(
     if (rpm === null || from === null) {
       const line = lineOf(itemId, materialId);
       const assumed = said ?? fromOthers(itemId, materialId);
-      return { lives: line ? lifeTimes(line) : [], ...(line && { all: line.lives }), assumed };
+      return { lives: line?.times ?? NONE, ...(line && { all: line.all }), assumed };
     }
-    const { lives, taken } = livesAtSpeed(from.lives, rpm, from.by, revs, weights.get('another speed'));
+    const { lives, taken } = atSpeed(from.lives, rpm, from.by, weights.get('another speed'));
     const here = said && statedAtSpeed(said, from.lives, rpm, from.by);
     if (taken) return { lives, assumed: here ? assumedTogether(here, taken) : taken };
     return { lives, assumed: here ?? fromOthers(itemId, materialId) };
@@ -184,11 +186,19 @@ function whatIsTold(
   return { of, elsewhere };
 }
 
+const NONE: readonly LifeTime[] = [];
 const revs = (rpm: number) => `${rpm.toFixed(0)} rev/min`;
+const atSpeed = keptFor((lives: readonly LifeBySpeeds[], rpm: number, by: Exponent, weight?: Weight) =>
+  livesAtSpeed(lives, rpm, by, revs, weight),
+);
+// Of the same lives every screen asks the same: what they come to is reckoned once.
+const expected = keptFor(expectLife);
+const usedUp = keptFor(consumption);
+const nextOf = keptFor((lives: readonly LifeTime[], assumed: AssumedLife | null) => nextLife(lives, assumed));
 
 function lifeBook(told: Told, edges: readonly EdgeUseRow[], oldest: ReadonlyMap<number, Uses>): LifeBook {
   const uses = new Map(edges.map((u) => [u.edgeSetId, u]));
-  const said = <T>(of: (lives: LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
+  const said = <T>(of: (lives: readonly LifeTime[], assumed: AssumedLife | null, all?: number) => T) => {
     const remembered = new Map<string, T>();
     return (itemId: number, materialId: number, rpm: number | null): T => {
       const key = `${itemId} ${materialId} ${rpm ?? ''}`;
@@ -200,7 +210,7 @@ function lifeBook(told: Told, edges: readonly EdgeUseRow[], oldest: ReadonlyMap<
       return answer;
     };
   };
-  const expectation = said(expectLife);
+  const expectation = said(expected);
   const used = (edgeSetId: number) => {
     const life = uses.get(edgeSetId);
     // It lasts no longer than the oldest of its edges.
@@ -215,8 +225,8 @@ function lifeBook(told: Told, edges: readonly EdgeUseRow[], oldest: ReadonlyMap<
   };
   return {
     expectation,
-    consumption: said(consumption),
-    next: said((lives, a) => nextLife(lives, a)),
+    consumption: said((lives, assumed) => usedUp(lives, assumed)),
+    next: said((lives, assumed) => nextOf(lives, assumed)),
     takenTo: (itemId, materialId, rpm) => {
       const from = told.elsewhere(itemId, materialId, rpm);
       return from && { lives: livesTakenTo(from.lives, rpm, from.by), by: from.by };

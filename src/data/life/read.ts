@@ -6,6 +6,7 @@ import type {
   UseRow,
   EdgeUseRow,
   ForetoldRow,
+  LifeLineRow,
   LifeRow,
   LifeTimesRow,
   RunningRow,
@@ -41,36 +42,42 @@ export const manyLivesApart = (c: Connection, limit: number) =>
 /** Of a life `n` of no one speed: minutes at each it is known to have cut at, where these are nine tenths of it. */
 export const SPEEDS = `case when n.rpm is null then (select case when sum(s.minutes) >= 0.9 * n.minutes
     then json_agg(json_build_object('speed', s.rpm, 'minutes', s.minutes) order by s.rpm) end from edge_speed s where s.edge_set_id = n.edge_set_id) end`;
-const TIMES = (
-  lines: string,
-) => `select l.item_id, l.material_id, l.lives, x.minutes, x.ended, x.rpm, x.speeds from (${lines}) l
-  cross join lateral (select array_agg(y.minutes) as minutes, array_agg(y.ended) as ended, array_agg(y.rpm) as rpm,
-      coalesce(json_agg(y.speeds), '[]') as speeds from
-    (select n.minutes, n.ended, n.rpm, ${SPEEDS} as speeds from life_now n where n.fitted and n.item_id = l.item_id and n.material_id = l.material_id
-     order by n.edge_set_id desc limit $1) y) x`;
-/** Of some cutters in every material they cut. */
-export const manyLifeTimes = (c: Connection, itemIds: readonly number[], each: number) =>
-  many<LifeTimesRow>(c, TIMES('select * from life_line where lives > 0 and item_id = any ($2)'), [
-    each,
+/** How many lives there are of some cutters in every material they cut, and the mark of what these are. */
+export const manyLifeLines = (c: Connection, itemIds: readonly number[]) =>
+  many<LifeLineRow>(c, `select ${LINE} from life_line l where l.lives > 0 and l.item_id = any ($1)`, [
     itemIds,
   ]);
-/** A page of all cutters and materials, those with the most lives first. */
-export const manyLifeLines = (
+const LINE = 'l.item_id, l.material_id, l.lives, l.revision';
+/** The same of all cutters and materials, a page of them: those with the most lives first. */
+export const manyLinesWithMost = (
   c: Connection,
   after: { itemId: number; materialId: number } | null,
-  each: number,
   limit: number,
+) =>
+  many<LifeLineRow>(
+    c,
+    `select ${LINE} from life_line l where l.lives > 0${
+      after
+        ? ' and (l.lives, l.item_id, l.material_id) < (select y.lives, y.item_id, y.material_id from life_line y where y.item_id = $2 and y.material_id = $3)'
+        : ''
+    } order by l.lives desc, l.item_id desc, l.material_id desc limit $1`,
+    after ? [limit, after.itemId, after.materialId] : [limit],
+  );
+/** The lives of some cutters each in a material, the latest begun first, at most `each` of them. */
+export const manyLifeTimes = (
+  c: Connection,
+  lines: readonly Pick<LifeLineRow, 'itemId' | 'materialId'>[],
+  each: number,
 ) =>
   many<LifeTimesRow>(
     c,
-    `${TIMES(
-      `select * from life_line where lives > 0${
-        after
-          ? ' and (lives, item_id, material_id) < (select y.lives, y.item_id, y.material_id from life_line y where y.item_id = $3 and y.material_id = $4)'
-          : ''
-      } order by lives desc, item_id desc, material_id desc limit $2`,
-    )} order by l.lives desc, l.item_id desc, l.material_id desc`,
-    after ? [each, limit, after.itemId, after.materialId] : [each, limit],
+    `select ${LINE}, x.minutes, x.ended, x.rpm, x.speeds from unnest($2::int[], $3::int[]) w (item_id, material_id)
+     join life_line l on l.item_id = w.item_id and l.material_id = w.material_id and l.lives > 0
+     cross join lateral (select array_agg(y.minutes) as minutes, array_agg(y.ended) as ended, array_agg(y.rpm) as rpm,
+         coalesce(json_agg(y.speeds), '[]') as speeds from
+       (select n.minutes, n.ended, n.rpm, ${SPEEDS} as speeds from life_now n where n.fitted and n.item_id = l.item_id and n.material_id = l.material_id
+        order by n.edge_set_id desc limit $1) y) x`,
+    [each, lines.map((l) => l.itemId), lines.map((l) => l.materialId)],
   );
 /** Lives that began to cut since some time, beside what was foretold of them then, the latest first: those that the statistics take. */
 export const manyForetold = (c: Connection, since: Date, limit: number) =>

@@ -38,12 +38,17 @@ export interface ForetoldRow {
   ended: Ending | null;
 }
 
-/** Times of the lives of a cutter in a material that the statistics take, running ones too. */
-export interface LifeTimesRow {
+/** How many lives of a cutter in a material the statistics take, running ones too. */
+export interface LifeLineRow {
   itemId: number;
   materialId: number;
-  /** How many there are in all; at most `each` of them come, the latest begun first. */
   lives: number;
+  /** Another one once any of the lives is. */
+  revision: string;
+}
+
+/** The times of those lives; the latest begun first, where not all of them are asked for. */
+export interface LifeTimesRow extends LifeLineRow {
   minutes: number[];
   ended: (Ending | null)[];
   /** The one speed each was cut at, rev/min; null: several, or not all of it is known. */

@@ -1,4 +1,3 @@
-import { DEFAULTS } from '@/core/defaults';
 import { LIMITS } from '@/core/limits';
 import {
   compareLives,
@@ -11,18 +10,10 @@ import {
   surveyLives,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
-import {
-  cheaperOf,
-  edgeCosts,
-  type EdgeRate,
-  edgeRate,
-  lifeTime,
-  lifeTimes,
-  livesWithSpeed,
-} from '@/crib/lives';
+import { cheaperOf, edgeCosts, type EdgeRate, edgeRate, lifeTime, livesOfCutters } from '@/crib/lives';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
-import { manyLifeTimes, manyLivesInHolders } from '@/data/life';
+import { manyLivesInHolders } from '@/data/life';
 
 /** Another cutter in the same material beside the one that is shown. */
 export interface Beside {
@@ -49,13 +40,11 @@ export async function besideView(
 ): Promise<Beside | null> {
   const row = await maybeItem(c, other);
   if (!row || row.id === item.id) return null;
-  const rows = (await manyLifeTimes(c, [item.id, row.id], DEFAULTS.livesReckoned)).filter(
-    (l) => l.materialId === materialId,
-  );
+  const rows = (await livesOfCutters(c, [item.id, row.id])).filter((l) => l.materialId === materialId);
   const [mine, its] = [item.id, row.id].map((id) => rows.find((r) => r.itemId === id));
   const [loaded] = await loadItems(c, [row.id]);
   if (!mine || !its || !loaded) return null;
-  const [first, second] = [lifeTimes(mine), lifeTimes(its)];
+  const [first, second] = [mine.times, its.times];
   const compared = compareLives(first, second);
   const costs = await edgeCosts(c, [item, loaded]);
   const rates = {
@@ -65,14 +54,11 @@ export async function besideView(
   return {
     code: loaded.code,
     words: loaded.words,
-    lives: its.lives,
+    lives: its.all,
     steps: surveyLives(second).steps,
     longest: Math.max(...second.map((l) => l.minutes)),
     compared,
-    ranApart: speedsApart(
-      [livesWithSpeed(mine), item.cutter?.DC ?? 0],
-      [livesWithSpeed(its), loaded.cutter?.DC ?? 0],
-    ),
+    ranApart: speedsApart([mine.bySpeeds, item.cutter?.DC ?? 0], [its.bySpeeds, loaded.cutter?.DC ?? 0]),
     rates,
     cheaper: cheaperOf(rates.first, rates.second),
   };

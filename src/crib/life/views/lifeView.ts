@@ -19,22 +19,17 @@ import {
 import { type CribItem, loadItems } from '@/crib/catalogue';
 import { maybeItem } from '@/data/catalogue';
 import {
+  type CutterLives,
   type EdgeCost,
   edgeCosts,
   type LifeBook,
-  lifeTimes,
+  livesOfCutters,
+  livesWithMost,
   loadLifeBook,
   readKnownHere,
 } from '@/crib/lives';
 import type { Connection } from '@/data/database';
-import {
-  type LifeTimesRow,
-  manyCuttersIn,
-  manyFittedLives,
-  manyLifeLines,
-  manyLifeTimes,
-  manyTrials,
-} from '@/data/life';
+import { manyCuttersIn, manyFittedLives, manyTrials } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
 import { costsHere, type CostsHere } from '../costsHere';
@@ -116,7 +111,7 @@ export async function lifeView(
   zone: string,
   after: string | null = null,
 ): Promise<LifeView> {
-  const rows = await manyLifeLines(c, placeOf(after), DEFAULTS.livesReckoned, PAGE + 1);
+  const rows = await livesWithMost(c, PAGE + 1, placeOf(after));
   const shown = rows.slice(0, PAGE);
   const ids = [...new Set(shown.map((r) => r.itemId))];
   const items = new Map((await loadItems(c, ids)).map((i) => [i.id, i]));
@@ -145,7 +140,7 @@ function placeOf(after: string | null): { itemId: number; materialId: number } |
 }
 
 function lineOf(
-  row: LifeTimesRow,
+  row: CutterLives,
   item: CribItem,
   material: { id: number; code: string; name: string },
   book: LifeBook,
@@ -158,9 +153,9 @@ function lineOf(
   return {
     item: { id: item.id, code: item.code, words: item.words },
     material: { id: material.id, code: material.code, name: material.name },
-    lives: row.lives,
-    reckoned: row.minutes.length,
-    median: medianLife(lifeTimes(row)),
+    lives: row.all,
+    reckoned: row.times.length,
+    median: medianLife(row.times),
     expectation: book.expectation(row.itemId, row.materialId, null),
     consumption: book.consumption(row.itemId, row.materialId, null),
     endings,
@@ -182,13 +177,11 @@ export async function lifeSheet(
   const item = await maybeItem(c, itemCode);
   const material = await maybeMaterial(c, materialCode);
   if (!item || !material) return null;
-  const row = (await manyLifeTimes(c, [item.id], DEFAULTS.livesReckoned)).find(
-    (l) => l.materialId === material.id,
-  );
+  const row = (await livesOfCutters(c, [item.id])).find((l) => l.materialId === material.id);
   const [loaded] = await loadItems(c, [item.id]);
   if (!row || !loaded) return null;
   const book = await loadLifeBook(c, [item.id]);
-  const times = lifeTimes(row);
+  const { times } = row;
   const survey = surveyLives(times);
   const next = book.next(item.id, material.id, null);
   const lives = await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned);

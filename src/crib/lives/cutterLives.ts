@@ -1,0 +1,75 @@
+import { LRUCache } from 'lru-cache';
+import { DEFAULTS } from '@/core/defaults';
+import type { Ending, LifeBySpeeds, LifeTime } from '@/core/life';
+import type { Connection } from '@/data/database';
+import {
+  type LifeLineRow,
+  type LifeTimesRow,
+  manyLifeLines,
+  manyLifeTimes,
+  manyLinesWithMost,
+} from '@/data/life';
+import { lifeWithSpeed } from './lifeTimes';
+
+/** The lives of a cutter in a material, of which the statistics take the latest `livesReckoned`. They never change. */
+export interface CutterLives {
+  itemId: number;
+  materialId: number;
+  /** How many there are in all. */
+  all: number;
+  /** The latest begun first, in each of these. */
+  times: readonly LifeTime[];
+  /** With the speeds each was cut at, rev/min. */
+  bySpeeds: readonly LifeBySpeeds[];
+  ended: readonly (Ending | null)[];
+}
+
+/**
+ * Those that were read, by their revision, which is another one once any of the lives is: it does not matter whose database
+ * they were read from. So many lives are kept: two thousand lines of them, some 50 MB.
+ */
+const read = new LRUCache<string, CutterLives>({
+  maxSize: 200_000,
+  sizeCalculation: ({ times }) => Math.max(1, times.length),
+});
+
+const livesOf = (row: LifeTimesRow): CutterLives => {
+  const bySpeeds = row.minutes.map((minutes, i) =>
+    lifeWithSpeed({
+      ...{ minutes, ended: row.ended[i] ?? null, rpm: row.rpm[i] ?? null },
+      speeds: row.speeds[i] ?? null,
+    }),
+  );
+  return {
+    ...{ itemId: row.itemId, materialId: row.materialId, all: row.lives },
+    ...{ times: bySpeeds.map((l) => l.life), bySpeeds, ended: row.ended },
+  };
+};
+
+/** The lives of some lines, in their order; what came into force meanwhile comes as it is now, and a line that went is left out. */
+async function livesOn(c: Connection, lines: readonly LifeLineRow[]): Promise<CutterLives[]> {
+  const of = new Map<string, CutterLives>();
+  for (const line of lines) {
+    const known = read.get(line.revision);
+    if (known) of.set(lineKey(line), known);
+  }
+  const missing = lines.filter((line) => !of.has(lineKey(line)));
+  for (const row of missing.length ? await manyLifeTimes(c, missing, DEFAULTS.livesReckoned) : []) {
+    const lives = livesOf(row);
+    read.set(row.revision, lives);
+    of.set(lineKey(row), lives);
+  }
+  return lines.flatMap((line) => of.get(lineKey(line)) ?? []);
+}
+const lineKey = (l: Pick<LifeLineRow, 'itemId' | 'materialId'>) => `${l.itemId} ${l.materialId}`;
+
+/** Of some cutters in every material they cut. */
+export const livesOfCutters = async (c: Connection, itemIds: readonly number[]): Promise<CutterLives[]> =>
+  livesOn(c, itemIds.length ? await manyLifeLines(c, itemIds) : []);
+
+/** A page of all cutters and materials, those with the most lives first; after one of them. */
+export const livesWithMost = async (
+  c: Connection,
+  limit: number,
+  after: { itemId: number; materialId: number } | null = null,
+): Promise<CutterLives[]> => livesOn(c, await manyLinesWithMost(c, after, limit));
