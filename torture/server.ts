@@ -40,15 +40,44 @@ export const PASSWORD = 'four mild wolves';
 /** Sign-ins by the folder they are kept in: a Stable that starts anew on it knows them still. */
 const sessions = new Map<string, string>();
 
-/** The first owner, by the code that the start prints; the cookie of that sign-in. */
-async function becomeOwner(url: string, code: string): Promise<string> {
+/** Whoever has a code signs in by it: the first owner by the one that the start prints. The cookie of that sign-in. */
+async function signInByCode(url: string, code: string, who: string, name: string): Promise<string> {
   const answer = await fetch(`${url}/api/v1/sign-in/code`, {
     method: 'POST',
     headers: { origin: url, 'content-type': 'application/json' },
-    body: JSON.stringify({ code, who: 'IK', name: 'Ida Kern', password: PASSWORD }),
+    body: JSON.stringify({ code, who, name, password: PASSWORD }),
   });
-  if (!answer.ok) throw new Error(`nobody became the owner: ${answer.status} ${await answer.text()}`);
+  if (!answer.ok) throw new Error(`${who} did not come in: ${answer.status} ${await answer.text()}`);
   return answer.headers.getSetCookie()[0]?.split(';', 1)[0] ?? '';
+}
+
+/** What somebody asks of a Stable, by the cookie of their sign-in. */
+function asking(url: string, cookie: string): Pick<Stable, 'get' | 'post'> {
+  const ask = async (path: string, init: RequestInit): Promise<Reply> => {
+    const begun = performance.now();
+    const reply = await fetch(url + path, { ...init, signal: AbortSignal.timeout(120_000) });
+    const text = await reply.text();
+    return { status: reply.status, ms: performance.now() - begun, text };
+  };
+  return {
+    get: (path) => ask(path, { headers: { cookie } }),
+    post: (path, body) => {
+      const sent = body instanceof Sendable ? body : new Sendable(body);
+      return ask(`/api/v1/${path}`, {
+        method: 'POST',
+        headers: { origin: url, 'content-type': sent.type, cookie },
+        body: sent.bytes,
+      });
+    },
+  };
+}
+
+/** Another owner of a Stable, with a sign-in of their own. */
+export async function anotherOwner(stable: Stable, who: string, name: string) {
+  await stable.post('people', { who: 'IK', initials: who, name });
+  await stable.post('people/roles', { who: 'IK', person: who, role: 'owner' });
+  const { code } = JSON.parse((await stable.post('people/codes', { person: who })).text) as { code: string };
+  return asking(stable.url, await signInByCode(stable.url, code, who, name));
 }
 
 const freePort = (): Promise<number> =>
@@ -87,12 +116,6 @@ export async function startStable(folder = newFolder(), until: 'ready' | 'begun'
       resolve();
     }),
   );
-  const ask = async (path: string, init: RequestInit): Promise<Reply> => {
-    const begun = performance.now();
-    const reply = await fetch(url + path, { ...init, signal: AbortSignal.timeout(120_000) });
-    const text = await reply.text();
-    return { status: reply.status, ms: performance.now() - begun, text };
-  };
   if (until === 'ready')
     for (let left = 300; ; left -= 1) {
       if (child.exitCode !== null || left === 0) throw new Error(`it did not start: ${said}`);
@@ -100,21 +123,13 @@ export async function startStable(folder = newFolder(), until: 'ready' | 'begun'
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
   const code = /sign-in#code=(\S+)/.exec(said)?.[1];
-  if (code !== undefined) sessions.set(folder, await becomeOwner(url, code));
+  if (code !== undefined) sessions.set(folder, await signInByCode(url, code, 'IK', 'Ida Kern'));
   const cookie = sessions.get(folder) ?? '';
   return {
     ...{ url, folder, cookie },
     process: child,
     said: () => said,
-    get: (path) => ask(path, { headers: { cookie } }),
-    post: (path, body) => {
-      const sent = body instanceof Sendable ? body : new Sendable(body);
-      return ask(`/api/v1/${path}`, {
-        method: 'POST',
-        headers: { origin: url, 'content-type': sent.type, cookie },
-        body: sent.bytes,
-      });
-    },
+    ...asking(url, cookie),
     peakMegabytes: () => {
       const most = Math.round(peak);
       peak = 0;

@@ -77,9 +77,10 @@ const PARTS: Record<string, () => Promise<void>> = {
     });
     const seconds = (performance.now() - begun) / 1000;
     const others = await other.stop();
+    const megabytes = stable.peakMegabytes();
     judge(
-      done.status === 201 && p95(others) <= Math.max(3 * own, 50),
-      `a list of ${rows} rows: ${done.status} in ${seconds.toFixed(1)} s, its preview ${(preview.text.length / 1000).toFixed(0)} kB; others p95 ${p95(others).toFixed(0)} ms (alone ${own.toFixed(0)}), most ${Math.max(...others).toFixed(0)} ms of ${others.length}; memory ${stable.peakMegabytes()} MB`,
+      done.status === 201 && p95(others) <= Math.max(3 * own, 50) && megabytes < 700,
+      `a list of ${rows} rows: ${done.status} in ${seconds.toFixed(1)} s, its preview ${(preview.text.length / 1000).toFixed(0)} kB; others p95 ${p95(others).toFixed(0)} ms (alone ${own.toFixed(0)}), most ${Math.max(...others).toFixed(0)} ms of ${others.length}; memory ${megabytes} MB`,
     );
     await stable.end();
   },
@@ -131,14 +132,16 @@ const PARTS: Record<string, () => Promise<void>> = {
   },
   async fuzz() {
     const stable = await startStable();
-    await furnish(stable);
     const f = await fuzz(stable, {
       inputs: Math.ceil(1_000_000 * share),
       seconds: 3600 * share,
       random: seeded(9),
     });
     for (const line of f.broke) console.log(`       ${line}`);
-    judge(f.broke.length === 0, `${f.sent} random inputs: ${JSON.stringify(f.statuses)}`);
+    judge(
+      f.broke.length === 0 && f.reached > 0.9 * f.sent,
+      `${f.sent} random inputs, ${f.reached} of them came to their door: ${JSON.stringify(f.statuses)}`,
+    );
     await stable.end();
   },
 };

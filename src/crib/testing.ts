@@ -140,7 +140,7 @@ export const MILL = {
 };
 
 /** The smallest shop the story needs: a person, places, a material, a supplier, a machine, cutters and holders in stock. */
-export async function furnish(crib: TestCrib): Promise<void> {
+export async function furnish(crib: Pick<TestCrib, 'do'> & Partial<TestCrib>): Promise<void> {
   await crib.do('addPerson', { initials: 'IK', name: 'Ida Kern' });
   await crib.do('addPlace', { code: 'S1', name: 'Shelf 1', kind: 'shelf' });
   await crib.do('addPlace', { code: 'USED', name: 'Used drawer', kind: 'drawer' });

@@ -79,27 +79,31 @@ export const importItems = defineVerb({
           : 'The catalogue says all of this already.',
       });
     const batch = randomUUID();
+    const { suppliers, asOf } = preview;
+    const counted = {
+      added: preview.added.length,
+      changed: preview.changed.length,
+      refused: preview.refused.length,
+    };
     try {
       await layDown(c, batch, preview, tell);
     } catch (error) {
       await dropStaged(c, batch);
       throw error;
     }
-    return { batch, preview, digest: createHash('sha256').update(bytes).digest('hex') };
+    const digest = createHash('sha256').update(bytes).digest('hex');
+    return { batch, suppliers, asOf, counted, digest };
   },
-  async run(c, input, moment, { batch, preview, digest }) {
+  async run(c, input, moment, { batch, suppliers, asOf, counted, digest }) {
     // What was laid down is what was shown only while nothing was entered since that may change it.
-    if (await catalogueChangedBetween(c, preview.asOf, moment.entryId)) throw changedSince();
-    for (const code of preview.suppliers) await insertSupplier(c, moment.entryId, { code, name: code });
+    if (await catalogueChangedBetween(c, asOf, moment.entryId)) throw changedSince();
+    for (const code of suppliers) await insertSupplier(c, moment.entryId, { code, name: code });
     await enterStaged(c, batch, moment.entryId);
     await insertMappings(c, moment.entryId, input.mapping ?? {});
-    const said = {
-      name: input.name.trim(),
-      added: preview.added.length,
-      changed: preview.changed.length,
-    };
+    const { added, changed, refused } = counted;
+    const said = { name: input.name.trim(), added, changed };
     await insertImportList(c, moment.entryId, { ...said, digest });
-    return { ...said, refused: preview.refused.length };
+    return { ...said, refused };
   },
   release: (c, { batch }) => dropStaged(c, batch),
   bringsMany: true,
@@ -129,21 +133,24 @@ const narrowed = (item: ExchangeItem, fields: readonly string[]): ExchangeItem =
   links: fields.includes('links') ? item.links : [],
 });
 
-/** Lays a list down in steps that let others in between. */
+/** Lays a list down in steps that let others in between; what lies there is taken off the preview, so that it is not kept twice. */
 async function layDown(c: Connection, batch: string, preview: Preview, tell: TellFar): Promise<void> {
-  const all = [
-    ...preview.added.map((item) => ({ ...item, fresh: true })),
-    ...preview.changed.map(({ item, changes }) => ({
-      ...narrowed(
-        item,
-        changes.map((x) => x.field),
-      ),
-      fresh: false,
-    })),
-  ];
-  for (let at = 0; at < all.length; at += LAID_AT_ONCE) {
-    tell({ step: 'laying down', done: at, of: all.length });
-    await stageItems(c, batch, all.slice(at, at + LAID_AT_ONCE));
+  const of = preview.added.length + preview.changed.length;
+  const next = () =>
+    preview.added.length
+      ? preview.added.splice(0, LAID_AT_ONCE).map((item) => ({ ...item, fresh: true }))
+      : preview.changed.splice(0, LAID_AT_ONCE).map(({ item, changes }) => ({
+          ...narrowed(
+            item,
+            changes.map((x) => x.field),
+          ),
+          fresh: false,
+        }));
+  let done = 0;
+  for (let items = next(); items.length; items = next()) {
+    tell({ step: 'laying down', done, of });
+    await stageItems(c, batch, items);
+    done += items.length;
     await letOthersIn();
   }
 }
