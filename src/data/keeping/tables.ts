@@ -60,12 +60,15 @@ const asText = (column: ColumnKept): string =>
     ? `to_char(t.${column.name} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`
     : `t.${column.name}::text`;
 
-/** Rows read or written at once. */
+/** Rows written at once. */
 const ROWS = 500;
+/** Blocks of a table that are read at once: some hundred rows. */
+const BLOCKS = 8;
 
 /**
  * A table's rows as they lie, which in a ledger is the order in which they were entered, some hundred at a time, each cell
  * as text; null is null. Nothing may be written meanwhile. `but`: columns that go elsewhere, whose cells are null here.
+ * Block by block: what comes after a row would be sorted anew for each page, all the rest of the table.
  */
 export async function* rowsKept(
   c: Connection,
@@ -75,17 +78,19 @@ export async function* rowsKept(
   const cells = table.columns
     .map((column) => (but.includes(column.name) ? 'null' : asText(column)))
     .join(', ');
-  let after = '(0,0)';
-  for (;;) {
-    const rows: { cells: (string | null)[]; lies: string }[] = await many(
+  const { blocks } = await one<{ blocks: number }>(
+    c,
+    "select (pg_relation_size($1::regclass) / current_setting('block_size')::int)::int as blocks",
+    [table.name],
+  );
+  for (let from = 0; from < blocks; from += BLOCKS) {
+    const rows = await many<{ cells: (string | null)[] }>(
       c,
-      `select array[${cells}]::text[] as cells, t.ctid::text as lies from ${table.name} t
-       where t.ctid > $1::tid order by t.ctid limit ${ROWS}`,
-      [after],
+      `select array[${cells}]::text[] as cells from ${table.name} t
+       where t.ctid >= $1::tid and t.ctid < $2::tid order by t.ctid`,
+      [`(${from},0)`, `(${from + BLOCKS},0)`],
     );
     if (rows.length) yield rows.map((r) => r.cells);
-    if (rows.length < ROWS) return;
-    after = rows.at(-1)?.lies ?? after;
   }
 }
 
@@ -107,7 +112,8 @@ export async function fileKept(
 ): Promise<Uint8Array> {
   const { value } = await one<{ value: Uint8Array | string }>(
     c,
-    `select ${column} as value from ${table} where ${key}::text = $1`,
+    // By its key as it is: as text it would be looked for in the whole table, file by file.
+    `select ${column} as value from ${table} where ${key} = $1::text::int`,
     [id],
   );
   return typeof value === 'string' ? new TextEncoder().encode(value) : value;
