@@ -184,8 +184,8 @@ export async function fuzz(
       statuses[reply.status] = (statuses[reply.status] ?? 0) + 1;
       if (isOwn) own += 1;
       else if (AT_THE_GATE.includes(reply.status)) atGate += 1;
-      // Whoever asks for more such work than can be done at once is told to wait: that is an answer.
-      const told = reply.status === 503 && reply.text.includes('"code":"BUSY"');
+      // That more is asked than can be done at once, or a device says nothing, is an answer.
+      const told = /"code":"(BUSY|DEVICE_SILENT)"/.test(reply.text);
       if (reply.status >= 500 && !told && broke.length < 20)
         broke.push(`${reply.status} ${at.method} ${path}?${query} ${JSON.stringify(body)?.slice(0, 300)}`);
     }
