@@ -116,6 +116,18 @@ it('past its memory it is ended, and the next one is answered', async () => {
   expect((await beside(readProgramText, { text: 'T1 M6', options: {} })).tools).toBe(1);
 });
 
+it('past its time it is ended at once: a second more, and what it took would have ended the whole server', async () => {
+  const text = `${long.text}\n${'G1 X1 F1\n'.repeat(3_000_000)}`;
+  for (let time = 0; time < 3; time += 1) {
+    const beside = open({ threads: 1, megabytes: 24, seconds: 0.1 });
+    expect(await refused(beside(readProgramText, { ...long, text }))).toMatchObject({
+      message: 'Reading or reckoning took longer than 0.1 s',
+    });
+    const next = beside(readProgramText, { text: 'T1 M6', options: {} }, { seconds: 60 });
+    expect((await next).tools).toBe(1);
+  }
+});
+
 it('is stopped by whoever asked', async () => {
   const beside = open({ threads: 1 });
   const stop = new AbortController();

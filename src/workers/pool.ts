@@ -35,6 +35,9 @@ export function openPool(
     minWorkers: 1,
     maxWorkers: threads,
     maxQueueSize: LIMITS.tasksWaiting.most,
+    // A task has nothing to tidy up: its thread is ended at once. In the second it would have, it can come past its memory too,
+    // of which the engine may end the whole process, and a thread that has ended by itself is waited for without end.
+    workerTerminateTimeout: 1,
     workerThreadOpts: { resourceLimits: { maxOldGenerationSizeMb: megabytes } },
   });
   const beside: Beside = async <Input, Output, Part>(
