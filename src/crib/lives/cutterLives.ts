@@ -26,12 +26,10 @@ export interface CutterLives {
 
 /**
  * Those that were read, by their revision, which is another one once any of the lives is: it does not matter whose database
- * they were read from. So many lives are kept: two thousand lines of them, some 50 MB.
+ * they were read from. A day's work reads some two hundred lines. A hundred lives take 15 kB, and what the next one will do,
+ * which is kept with them (`keptFor`), 31 kB: it is for what is reckoned that there are no more of them.
  */
-const read = new LRUCache<string, CutterLives>({
-  maxSize: 200_000,
-  sizeCalculation: ({ times }) => Math.max(1, times.length),
-});
+const read = new LRUCache<string, CutterLives>({ max: 600 });
 
 const livesOf = (row: LifeTimesRow): CutterLives => {
   const bySpeeds = row.minutes.map((minutes, i) =>

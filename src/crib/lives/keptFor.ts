@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 
-/** Answers that are kept for one thing: what is told beside it takes few values at a time. */
-const KEPT = 12;
+/** Answers that are kept for one thing: what is told beside it takes few values at a time, and what it was before is of no use. */
+const KEPT = 3;
 
 /**
  * A function that is asked again and again of the same things, which never change: it keeps its latest answers for as long as
