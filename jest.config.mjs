@@ -11,6 +11,8 @@ const COMPILED = [
   'delaunator',
   'robust-predicates',
   'uuid',
+  'p-queue',
+  'p-timeout',
   'age-encryption',
   '@noble',
   '@scure',

@@ -5,7 +5,7 @@ const config: NextConfig = {
   distDir: process.env.STABLE_DIST ?? '.next',
   serverExternalPackages: [
     '@electric-sql/pglite',
-    'workerpool',
+    'piscina',
     'exceljs',
     'pdfkit',
     'yauzl',

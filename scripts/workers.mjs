@@ -8,7 +8,6 @@ import { ROOT } from './prepare.mjs';
 const OUTSIDE = [
   'sharp',
   'exceljs',
-  'workerpool',
   '@electric-sql/pglite',
   '@node-rs/argon2',
   '@zxcvbn-ts/language-common',

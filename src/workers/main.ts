@@ -1,19 +1,20 @@
-import { worker, workerEmit } from 'workerpool';
 import { isProblem } from '@/crib/door';
 import { TASKS } from '@/crib/tasks';
-import type { Done } from './pool';
+import type { Asked, Done, Told } from './pool';
 
 /** Does one task by its name. A Problem is an answer like others: as an error it would lose what it says. */
-async function run(name: string, input: unknown): Promise<Done> {
+export default async function run({ name, input, parts }: Asked): Promise<Done> {
+  const tell = (told: Told) => parts.postMessage(told);
+  tell({ begun: true });
   const task = TASKS.find((t) => t.name === name);
   if (!task) throw new Error(`no task ${name}`);
   try {
-    return { value: await task.run(input, (part) => workerEmit(part)) };
+    return { value: await task.run(input, (part) => tell({ part })) };
   } catch (error) {
     if (!isProblem(error)) throw error;
-    const { code, message, parts, wayOut } = error;
-    return { problem: { code, detail: message, parts, wayOut } };
+    const { code, message, parts: said, wayOut } = error;
+    return { problem: { code, detail: message, parts: said, wayOut } };
+  } finally {
+    parts.close();
   }
 }
-
-worker({ run });

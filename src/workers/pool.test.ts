@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readProgram } from '@/core/programs';
 import { compute } from '@/crib/computations';
@@ -149,6 +149,80 @@ it('more than can wait are told to come again', async () => {
   const codes = (await Promise.all(all)).map((p) => p?.code ?? 'done');
   expect(codes.filter((c) => c === 'BUSY').length).toBeGreaterThan(5);
   expect(codes).not.toContain(undefined);
+});
+
+describe('with a program that fails', () => {
+  const failing = join(folder, 'failing.cjs');
+  const end = (name: string) => defineTask<string, string>(name, (said) => said);
+  beforeAll(() =>
+    writeFileSync(
+      failing,
+      `module.exports = async ({ name, input, parts }) => {
+        parts.postMessage({ begun: true });
+        if (name === 'ends') process.exit(1);
+        if (name === 'ends later') setTimeout(() => process.exit(1), 50);
+        if (name === 'throws later') setTimeout(() => { throw new Error('nobody asked') }, 50);
+        for (let i = 0; i < 200; i += 1) parts.postMessage({ part: i });
+        return { value: input };
+      };`,
+    ),
+  );
+  const opened = () => {
+    const pool = openPool(failing, { threads: 1 });
+    pools.push(pool);
+    return pool.beside;
+  };
+  const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+  /** The server's own thread does something else, and hears nothing meanwhile. */
+  const heldUp = (ms: number) => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
+
+  it.each(['ends later', 'throws later'])('a thread that %s fails no other task', async (name) => {
+    const beside = opened();
+    expect(await beside(end(name), 'first')).toBe('first');
+    await pause(500);
+    expect(await beside(end('goes on'), 'second')).toBe('second');
+  });
+
+  it('one that ended while nobody heard it is not waited for', async () => {
+    const beside = opened();
+    expect(await beside(end('ends later'), 'first')).toBe('first');
+    heldUp(500);
+    expect(await refused(beside(end('goes on'), 'second', { seconds: 5 }))).toBeNull();
+    const lost = refused(beside(end('ends'), 'third'));
+    await pause(0);
+    heldUp(500);
+    expect(await lost).toMatchObject({ message: expect.stringContaining('exited') });
+    expect(await beside(end('goes on'), 'fourth')).toBe('fourth');
+  });
+
+  it('a thread that can’t begin is told at once, not waited for; and it is none of the task’s fault', async () => {
+    const broken = join(folder, 'broken.cjs');
+    writeFileSync(broken, "require('no-such-package')");
+    const pool = openPool(broken, { threads: 2 });
+    pools.push(pool);
+    const began = Date.now();
+    for (let i = 0; i < 5; i += 1)
+      expect(await refused(pool.beside(end('goes on'), 'x', { seconds: 30 }))).toMatchObject({
+        code: 'MODULE_NOT_FOUND',
+      });
+    expect(Date.now() - began).toBeLessThan(20_000);
+    writeFileSync(broken, 'module.exports = async ({ input }) => ({ value: input })');
+    expect(await pool.beside(end('goes on'), 'mended')).toBe('mended');
+  });
+
+  it('they come in their order, each with all its parts before its answer', async () => {
+    const beside = opened();
+    const told: string[] = [];
+    const all = ['a', 'b', 'c', 'd', 'e', 'f'].map(async (name) => {
+      let parts = 0;
+      const said = await beside(end('goes on'), name, { hear: () => void (parts += 1) });
+      told.push(`${said} ${parts}`);
+    });
+    await pause(0);
+    heldUp(300);
+    await Promise.all(all);
+    expect(told).toEqual(['a 200', 'b 200', 'c 200', 'd 200', 'e 200', 'f 200']);
+  });
 });
 
 it('without its program it says how to start', () =>

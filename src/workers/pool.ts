@@ -1,8 +1,14 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { pool, Promise as PoolPromise } from 'workerpool';
+import { MessageChannel, type MessagePort, receiveMessageOnPort } from 'node:worker_threads';
+import PQueue from 'p-queue';
+import { Piscina } from 'piscina';
 import { LIMITS, mostOf } from '@/core/limits';
 import { type Beside, Problem, type ProblemPart, type Task } from '@/crib/door';
+
+/** What a worker is asked: the task of this name; through `parts` it tells that it began, and what it finds. */
+export type Asked = { name: string; input: unknown; parts: MessagePort };
+export type Told<Part = unknown> = { begun: true } | { part: Part };
 
 /** What a worker answers: a value, or the problem in its parts. */
 export type Done<Value = unknown> =
@@ -30,16 +36,20 @@ export function openPool(
 ): { beside: Beside; close: () => Promise<void> } {
   if (!existsSync(script))
     throw new Error(`The workers’ program ${script} is missing: start Stable by npm start or npm run demo.`);
-  const workers = pool(script, {
-    workerType: 'thread',
-    minWorkers: 1,
-    maxWorkers: threads,
-    maxQueueSize: LIMITS.tasksWaiting.most,
-    // A task has nothing to tidy up: its thread is ended at once. In the second it would have, it can come past its memory too,
-    // of which the engine may end the whole process, and a thread that has ended by itself is waited for without end.
-    workerTerminateTimeout: 1,
-    workerThreadOpts: { resourceLimits: { maxOldGenerationSizeMb: megabytes } },
+  const workers = new Piscina({
+    filename: script,
+    minThreads: 1,
+    maxThreads: threads,
+    // Otherwise a thread without a task sleeps whole, what the last one left for later included.
+    atomics: 'disabled',
+    recordTiming: false,
+    resourceLimits: { maxOldGenerationSizeMb: megabytes },
   });
+  // A thread ended that had no task: it had none just then, or it could not begin. Whoever waits for one asks again.
+  const unbegun = new Set<AbortController>();
+  workers.on('error', (error) => unbegun.forEach((lost) => lost.abort(error)));
+  // They wait here, in their order: the pool bounds the number of no tasks that can be ended, and keeps none in order.
+  const turns = new PQueue({ concurrency: threads });
   const beside: Beside = async <Input, Output, Part>(
     task: Task<Input, Output, Part>,
     input: Input,
@@ -49,44 +59,67 @@ export function openPool(
       seconds: longest = seconds,
     }: { hear?: (part: Part) => void; signal?: AbortSignal; seconds?: number } = {},
   ) => {
-    let asked: PoolPromise<Done<Output>, Error>;
-    try {
-      asked = workers.exec<(name: string, input: unknown) => Done<Output>>('run', [task.name, input], {
-        on: hear,
+    if (turns.size >= LIMITS.tasksWaiting.most)
+      throw new Problem('BUSY', 'Too much is being read and reckoned just now', {
+        field: 'content',
+        limit: mostOf('tasksWaiting'),
+        wayOut: 'Try again in a minute. Nothing was written.',
       });
-    } catch (error) {
-      if (error instanceof Error && error.message.startsWith('Max queue size'))
-        throw new Problem('BUSY', 'Too much is being read and reckoned just now', {
-          field: 'content',
-          limit: mostOf('tasksWaiting'),
-          wayOut: 'Try again in a minute. Nothing was written.',
+    const late = new AbortController();
+    let begun = false;
+    const once = async (): Promise<Done<Output>> => {
+      const { port1: heard, port2: parts } = new MessageChannel();
+      const listen = (told: Told<Part>) => {
+        begun = true;
+        unbegun.delete(lost);
+        if ('part' in told) hear?.(told.part);
+      };
+      heard.on('message', listen);
+      const lost = new AbortController();
+      unbegun.add(lost);
+      const signals = [late.signal, lost.signal, ...(signal ? [signal] : [])];
+      try {
+        const asked: Asked = { name: task.name, input, parts };
+        return await workers.run(asked, { signal: AbortSignal.any(signals), transferList: [parts] });
+      } catch (error) {
+        throw lost.signal.aborted ? lost.signal.reason : error;
+      } finally {
+        // The answer comes by another way than what is told before it: of that, the last may not be heard yet.
+        for (let last = receiveMessageOnPort(heard); last; last = receiveMessageOnPort(heard))
+          listen(last.message);
+        unbegun.delete(lost);
+        heard.close();
+      }
+    };
+    const run = async () => {
+      const time = setTimeout(() => late.abort(), longest * 1000);
+      try {
+        return await once().catch((error) => {
+          // It may have been given to a thread that had ended already, of which the server hadn't heard.
+          if (begun || late.signal.aborted || signal?.aborted) throw error;
+          return once();
         });
-      throw error;
-    }
-    const stop = () => void asked.cancel();
-    signal?.addEventListener('abort', stop, { once: true });
+      } finally {
+        clearTimeout(time);
+      }
+    };
     try {
-      const done = await asked.timeout(longest * 1000);
+      const done = await turns.add(run, { signal });
       if ('value' in done) return done.value;
       const { code, detail, parts, wayOut } = done.problem;
       throw new Problem(code, detail, { parts, wayOut: wayOut ?? undefined });
     } catch (error) {
-      if (error instanceof PoolPromise.TimeoutError)
+      if (late.signal.aborted)
         throw tooHeavy(`Reading or reckoning took longer than ${longest} s`, 'taskSeconds');
-      if (error instanceof PoolPromise.CancellationError)
+      if (signal?.aborted)
         throw new Problem('STOPPED', 'It was stopped before it was done', {
           wayOut: 'Send it again. Nothing was written.',
         });
       if (isOutOfMemory(error)) throw tooHeavy('Reading or reckoning took too much memory', 'taskMegabytes');
       throw error;
-    } finally {
-      signal?.removeEventListener('abort', stop);
     }
   };
-  return { beside, close: async () => void (await workers.terminate(true)) };
+  return { beside, close: () => workers.destroy() };
 }
 
-const isOutOfMemory = (error: unknown): boolean =>
-  error instanceof Error &&
-  (/out of memory|memory limit/i.test(error.message) ||
-    ('code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY'));
+const isOutOfMemory = (error: unknown): boolean => Object(error).code === 'ERR_WORKER_OUT_OF_MEMORY';
