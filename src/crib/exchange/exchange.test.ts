@@ -274,6 +274,40 @@ H1,holder,,,60,,,,,40:50:40; 20:40:30
       expect(manyBack / fewBack).toBeLessThan(2);
     }
   }, 120_000);
+  it('writes anew only what it changes: a new price no fact, a new length one of each, and what is searched neither', async () => {
+    const crib = await shop();
+    const list = (length: number, price: number, order = '') =>
+      bytes(
+        `code,kind,family,DC,LCF,OAL,supplier,order_code,price,pack\n${Array.from({ length: 30 }, (_, i) => `P${i},cutter,square,10,22,${length},NORD,S-${i}${order},${price}.50,1`).join('\n')}`,
+      );
+    await bring(crib, list(72, 10));
+    /** Where rows lie: one that is written anew lies elsewhere. */
+    const lying = async () => ({
+      facts: await crib.db.query<{ symbol: string; rows: number; at: string }>(
+        "select f.symbol, count(distinct f.ctid)::int as rows, string_agg(f.ctid::text, ' ' order by f.item_id) as at from fact_now f join item i on i.id = f.item_id where i.code like 'P%' group by 1 order by 1",
+      ),
+      items: await crib.db.query(
+        "select n.item_id, n.ctid from item_now n join item i on i.id = n.item_id where i.code like 'P%' order by 1",
+      ),
+    });
+    const first = await lying();
+    expect(first.facts.map((f) => [f.symbol, f.rows])).toEqual([
+      ['DC', 30],
+      ['LCF', 30],
+      ['OAL', 30],
+    ]);
+    await bring(crib, list(72, 11));
+    expect(await lying()).toEqual(first);
+    await bring(crib, list(75, 11));
+    const longer = await lying();
+    expect(longer.items).toEqual(first.items);
+    expect(longer.facts.slice(0, 2)).toEqual(first.facts.slice(0, 2));
+    expect(longer.facts[2]!.at).not.toBe(first.facts[2]!.at);
+    await bring(crib, list(75, 11, '-N'));
+    expect((await lying()).items).not.toEqual(first.items);
+    expect((await lying()).facts).toEqual(longer.facts);
+  });
+
   it('is counted by the planner after it came in: it may bring more rows than all before it', async () => {
     const crib = await shop();
     const counted = async () =>

@@ -142,10 +142,19 @@ export async function enterStaged(c: Connection, batch: string, entryId: number)
   );
 }
 
-/** Takes away what was laid down: it was entered, or won't be. */
+/** Takes away what was laid down: it was entered, or won't be. In steps, as it came: whoever reads is let in between. */
 export async function dropStaged(c: Connection, batch: string): Promise<void> {
-  for (const table of TABLES) await c.query(`delete from staged_${table} where batch = $1`, [batch]);
+  for (const table of TABLES) {
+    const step = `with dropped as (
+        delete from staged_${table} where ctid = any (array(select ctid from staged_${table} where batch = $1 limit ${DROPPED_AT_ONCE}))
+        returning 1)
+      select count(*)::int as rows from dropped`;
+    const dropped = async () => (await c.query<{ rows: number }>(step, [batch]))[0]?.rows ?? 0;
+    while ((await dropped()) === DROPPED_AT_ONCE);
+  }
 }
+const DROPPED_AT_ONCE = 4000;
+
 /** The same of every list that a process left behind when it ended. */
 export async function dropLeftStaged(c: Connection): Promise<void> {
   for (const table of TABLES) await c.query(`delete from staged_${table}`);
