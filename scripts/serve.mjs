@@ -6,7 +6,7 @@ import { setFlagsFromString } from 'node:v8';
 import next from 'next';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { addressOf, hasKey, isOpen, notSignedIn, ownHosts, refusal, signInFor, tooOften } from './guard.mjs';
-import { ROOT } from './prepare.mjs';
+import { holdInUse, ROOT } from './prepare.mjs';
 import { isThisMachine } from './settings.mjs';
 import { BEAT_MS } from './beat.mjs';
 import { printUnread } from './unread.mjs';
@@ -224,6 +224,7 @@ const healthOf = (address) =>
 
 /** Starts, or says in one line why not and ends with 1. */
 export async function serveOrExplain(settings) {
+  holdInUse(process.env.STABLE_DIST);
   try {
     const { address } = await serve(settings);
     // Next opens the crib with the first request: that one is ours.

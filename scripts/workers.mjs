@@ -5,13 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { ROOT } from './prepare.mjs';
 
 /** Packages with files of their own, loaded from node_modules. */
-const OUTSIDE = [
-  'sharp',
-  'exceljs',
-  '@electric-sql/pglite',
-  '@node-rs/argon2',
-  '@zxcvbn-ts/language-common',
-];
+const OUTSIDE = ['sharp', 'exceljs', '@electric-sql/pglite', '@node-rs/argon2', '@zxcvbn-ts/language-common'];
 
 const built = (from, out) =>
   build({
