@@ -61,3 +61,9 @@ export const edgesLeftWords = (of: {
     : of.edgesLeft === null
       ? 'on their first edge'
       : `${of.edgesLeft} ${of.edgesLeft === 1 ? 'edge' : 'edges'} left`;
+
+/**
+ * Whether an insert sits in a seat that was found damaged since it went in: of a body with as many inserts in it as `inserts`, of
+ * whose seats `goodSeats` are good. Example: 5 inserts, 4 good seats: yes.
+ */
+export const sitsInDamagedSeat = (inserts: number, goodSeats: number): boolean => inserts > goodSeats;

@@ -1,7 +1,13 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { Role } from '@/core/people';
 import { localDay } from '@/core/units';
-import { type Connection, type Database, type DataError, isDataError } from '@/data/database';
+import {
+  type Connection,
+  type Database,
+  type DataError,
+  isDataError,
+  refreshStatistics,
+} from '@/data/database';
 import {
   insertEntry,
   insertFormAnswer,
@@ -142,12 +148,9 @@ export async function perform(
   }
 }
 
-/**
- * PGlite has no autovacuum: without fresh statistics a join over the ledger takes a hundred times as long. The answer
- * goes out first. Should it fail (a full disk, a closed folder), plans are older and nothing else is lost.
- */
+/** The answer goes out first. Should it fail (a full disk, a closed folder), plans are older and nothing else is lost. */
 function refreshLater(db: Database): void {
-  setImmediate(() => void db.script('analyze').catch(() => undefined));
+  setImmediate(() => void refreshStatistics(db).catch(() => undefined));
 }
 
 async function mustSign(c: Connection, who: string): Promise<void> {

@@ -184,7 +184,12 @@ it('a seat marked damaged while it holds one: where they sit is not known', asyn
     field: 'seats',
     message: `${mark} holds 5 inserts and has 4 good seats: which are where is not known`,
   });
+  const { bodies } = await itemView(crib.db, 'FB50');
+  expect(bodies.find((b) => b.mark === mark)).toMatchObject({ inDamaged: true, damaged: [4] });
   await crib.do('stateSeat', { piece: mark, seat: 4, damaged: 'no' });
+  expect((await itemView(crib.db, 'FB50')).bodies.find((b) => b.mark === mark)).toMatchObject({
+    inDamaged: false,
+  });
 });
 
 it('screws hold so many sets of edges, and are renewed out of what says it fits; bodies last so many sets', async () => {

@@ -31,6 +31,7 @@ import {
   MigrationChanged,
   one,
   openDatabase,
+  refreshStatistics,
 } from './index';
 import { openEmpty, openEmptyFolder } from '../testing';
 
@@ -88,6 +89,28 @@ describe('in memory', () => {
     });
     expect(await code(insert(db, 'thing', { id: 2, n: -1, note: 'x' }))).toBe('OUT_OF_RANGE');
     expect(await code(insert(db, 'thing', { id: 2, n: 1, note: null }))).toBe('MISSING');
+  });
+  it('counts what lies in its tables one by one: who asks meanwhile is answered in between', async () => {
+    const db = await openEmpty();
+    await db.script(
+      Array.from(
+        { length: 6 },
+        (_, i) =>
+          `create table counted_${i} (a int); insert into counted_${i} select generate_series(1, 20000)`,
+      ).join(';'),
+    );
+    const told: string[] = [];
+    const all = refreshStatistics(db).then(() => told.push('all counted'));
+    for (let i = 0; i < 4; i += 1) {
+      await db.query('select 1');
+      told.push('answered');
+    }
+    await all;
+    expect(told).toEqual(['answered', 'answered', 'answered', 'answered', 'all counted']);
+    expect(
+      await db.query("select distinct reltuples as rows from pg_class where relname like 'counted_%'"),
+    ).toEqual([{ rows: 20000 }]);
+    await db.close();
   });
   it('a transaction is all or nothing', async () => {
     await expect(

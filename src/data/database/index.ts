@@ -13,6 +13,7 @@ export type { Fingerprint } from './fingerprint';
 export { Damaged, plainDamage } from './damage';
 export { FREE_BYTES, freeBytes, giveUpRoom, LAID_BY, layRoomBy } from './room';
 export { makeFolder } from './makeFolder';
+export { refreshStatistics } from './statistics';
 // Pages cut by a sort key
 export { COUNTED_TO, countSql, pageOf, pageSql } from './paging';
 export type { PagedQuestion } from './paging';

@@ -56,15 +56,18 @@ export const manyHolderIn = (c: Connection, assemblyIds: readonly number[]) =>
 export const manyClampings = (c: Connection, markedId: number, limit: number) =>
   many<ClampingRow>(
     c,
-    `select k.nth::int, a.tag, ci.code as cutter, e.happened_at, e.who, r.runout_mm
-     from (select x.assembly_id, min(x.entry_id) as entry_id, row_number() over (order by min(xe.happened_at), min(x.entry_id)) as nth
-           from holder_in x join live_entry xe on xe.id = x.entry_id where x.marked_id = $1 group by x.assembly_id) k
-     join entry e on e.id = k.entry_id join assembly a on a.id = k.assembly_id join piece p on p.id = a.piece_id join item ci on ci.id = p.item_id
+    `with built as materialized (select x.assembly_id, x.entry_id, e.happened_at
+       from holder_in x join live_entry e on e.id = x.entry_id where x.marked_id = $1),
+     latest as materialized (
+       select assembly_id, min(entry_id) as entry_id, row_number() over (order by min(happened_at), min(entry_id)) as nth
+       from built group by assembly_id order by 3 desc limit $2)
+     select k.nth::int, a.tag, ci.code as cutter, e.happened_at, e.who, r.runout_mm
+     from latest k join entry e on e.id = k.entry_id join assembly a on a.id = k.assembly_id join piece p on p.id = a.piece_id join item ci on ci.id = p.item_id
      left join lateral (select m.runout_mm from measurement m join live_entry me on me.id = m.entry_id
        where m.assembly_id = k.assembly_id and m.runout_mm is not null and not exists (
          select 1 from verdict v join live_entry ve on ve.id = v.entry_id where v.measurement_id = m.entry_id and not v.accepted)
        order by me.happened_at desc, me.id desc limit 1) r on true
-     order by k.nth desc limit $2`,
+     order by k.nth desc`,
     [markedId, limit],
   );
 

@@ -345,6 +345,13 @@ const CASES: [code: string, what: string, over: Over, grade: Grade | null][] = [
     { on: { inserts: { seats: 5, mounted: 4, damaged: 1 } } },
     'question',
   ],
+  // Common practice: what was found damaged holds nothing safely until it was looked over, and no insert is left in it.
+  [
+    'INSERTS',
+    'an insert in a seat that was found damaged',
+    { on: { inserts: { seats: 5, mounted: 5, damaged: 1 } } },
+    'stop',
+  ],
   ['INSERTS', 'one in each', { on: { inserts: { seats: 5, mounted: 5, damaged: 0 } } }, 'good'],
   [
     'INSERTS',

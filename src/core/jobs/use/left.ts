@@ -1,5 +1,6 @@
 import { aside, type Judgement, mm, say } from '../../because';
 import { GAUGE, isPastUsual, lifeState } from '../../life';
+import { sitsInDamagedSeat } from '../../stock';
 import { type ChangeAt, type CutSoFar, judgeChange, partsUntilChange } from './changeAt';
 import type { ToolAsks, Use, UseState } from './facts';
 
@@ -62,6 +63,15 @@ function inserts({ inserts: i }: UseState): Judgement | null {
     return say('INSERTS', 'not judged', 'Whether all seats have an insert: seats not known', why, values);
   if (i.mounted < i.seats - i.damaged)
     return say('INSERTS', 'stop', `${i.mounted} inserts in ${i.seats} seats`, why, values, 'inserts = seats');
+  if (sitsInDamagedSeat(i.mounted, i.seats - i.damaged))
+    return say(
+      'INSERTS',
+      'stop',
+      'An insert sits in a damaged seat',
+      'A damaged seat doesn’t hold its insert: it can come out at speed.',
+      values,
+      'inserts = good seats',
+    );
   if (i.damaged)
     return say(
       'INSERTS',

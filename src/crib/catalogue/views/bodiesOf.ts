@@ -1,6 +1,6 @@
 import { group } from 'd3';
 import { type BodyLife, bodyLife, screwsDue } from '@/core/life';
-import { inCrib } from '@/core/stock';
+import { inCrib, sitsInDamagedSeat } from '@/core/stock';
 import { manySparesFor } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import {
@@ -23,6 +23,8 @@ export interface MarkedBody {
   /** Numbers of the seats that are good. */
   good: number[];
   inserts: string | null;
+  /** An insert sits in a seat that was marked damaged since: it runs nowhere so. */
+  inDamaged: boolean;
   /** What sits in each seat where the inserts are not alike; empty: they are. */
   seats: SeatInsert[];
   /** The life of its edges has ended: it is not said again. */
@@ -58,6 +60,7 @@ export async function bodiesOf(c: Connection, itemId: number, code: string): Pro
   for (const p of await manyPiecesHere(c, [itemId])) {
     const in_ = await maybeMounted(c, p.id);
     const held = sets.get(p.id) ?? 0;
+    const good = await manyGoodSeats(c, p.id);
     const own = (renewed.get(p.id) ?? []).map((r) => ({
       item: r.item,
       at: r.happenedAt,
@@ -69,10 +72,11 @@ export async function bodiesOf(c: Connection, itemId: number, code: string): Pro
       place: p.place,
       here: inCrib(p.placeKind),
       damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
-      good: await manyGoodSeats(c, p.id),
+      good,
       inserts:
         in_ &&
         `${in_.quantity} × ${in_.item}${in_.seats.length || in_.edgesLeft === null ? '' : `, ${in_.edgesLeft} edges left each`}`,
+      inDamaged: in_ !== null && sitsInDamagedSeat(in_.quantity, good.length),
       seats: in_?.seats ?? [],
       ended: p.endedEntryId !== null,
       sets: held,

@@ -5,13 +5,17 @@ import type { ScrapRow, ScrapSaleRow } from '../types';
 export const manyScrap = (c: Connection, limit: number) =>
   many<ScrapRow>(
     c,
-    `select x.item_id, f.text as substrate, x.total, x.total - coalesce(s.total, 0) as quantity
-     from (select b.item_id, sum(b.quantity)::int as total from place p join balance b on b.place_id = p.id and b.quantity > 0
-           where p.kind = 'scrap' group by b.item_id) x
+    `select x.item_id, f.text as substrate, x.total, x.quantity
+     from (select b.item_id, b.total, b.total - coalesce(s.total, 0) as quantity
+           from (select item_id, sum(quantity)::int as total from place p join balance b on b.place_id = p.id and b.quantity > 0
+             where p.kind = 'scrap' group by item_id) b
+           left join lateral (select l.total from scrap_sale_line l join live_entry e on e.id = l.entry_id
+             where l.item_id = b.item_id order by l.entry_id desc limit 1) s on true
+           where b.total > coalesce(s.total, 0)
+           -- In their order first: the substrate is asked of those that are shown, and not of all that lie there.
+           order by 3 desc, 1 offset 0) x
      join fact_now f on f.item_id = x.item_id and f.symbol = 'SUBSTRATE'
-     left join lateral (select l.total from scrap_sale_line l join live_entry e on e.id = l.entry_id
-       where l.item_id = x.item_id order by l.entry_id desc limit 1) s on true
-     where x.total > coalesce(s.total, 0) order by 4 desc, 1 limit $1`,
+     order by x.quantity desc, x.item_id limit $1`,
     [limit],
   );
 /** How many pieces in the scrap have no substrate on record: nobody knows what they are sold as. */

@@ -140,6 +140,12 @@ function Body({
         {seats === null ? '' : ` of ${seats}`}. {body.inserts ? `Holds ${body.inserts}.` : 'It is bare.'}
         {body.seats.length > 0 &&
           ` Not alike: ${edgesLeftWords({ edgesLeft: null, seats: body.seats })}.`}{' '}
+        {body.inDamaged && (
+          <strong>
+            An insert sits in a damaged seat, which doesn’t hold it: it is stopped everywhere. Take the
+            inserts out, then put a set in: the damaged seat stays empty.{' '}
+          </strong>
+        )}
         Held {setsWords(body.sets)} so far
         {body.renewed.map((r) => `, ${setsWords(r.sets)} since ${r.item} was renewed`)}.
         {body.screwsDue && (
