@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { geometry } from '@/core/cutters';
 import { asksOf, judgeUse, type UseBuild, type UseState } from '@/core/jobs';
+import type { Grade } from '@/core/because';
 import { first } from '@/core/sure';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { RunView } from '@/crib/jobs';
@@ -285,6 +286,46 @@ describe('at the machine', () => {
     expect(words({ measured: 'in question', question: '0.04 longer' })).toMatch(
       /question: Length in question/,
     );
+  });
+  it('says at its top which tools don’t simply run, the worst first, those of one reason together, each with a way to it', () => {
+    const { job } = answer('run');
+    const tool = first(job.tools);
+    const show = (...uses: [grade: Grade, why: string | null][]) => {
+      const tools = uses.map(([grade, why], i) => ({ ...tool, t: i + 1, use: { ...tool.use, grade, why } }));
+      const { unmount } = showIn(<RunScreen view={view({ job: { ...job, tools } })} />);
+      const nav = screen.queryByRole('navigation', { name: 'Before the next part' });
+      const said = nav && {
+        lines: [...nav.children].map((line) => line.textContent),
+        to: within(nav)
+          .queryAllByRole('link')
+          .map((a) => [a.textContent, document.querySelector(a.getAttribute('href')!)?.tagName]),
+      };
+      unmount();
+      return said;
+    };
+    expect(
+      show(
+        ['good', null],
+        ['not judged', 'Whether it reaches: its neck is not known'],
+        ['question', 'change soon'],
+        ['stop', 'fragments are not found'],
+        ['stop', 'fragments are not found'],
+      ),
+    ).toEqual({
+      lines: [
+        '■stop: T4 T5 fragments are not found',
+        '▲question: T3 change soon',
+        '○not judged: T2 Whether it reaches: its neck is not known',
+      ],
+      to: [
+        ['T4', 'LI'],
+        ['T5', 'LI'],
+        ['T3', 'LI'],
+        ['T2', 'LI'],
+      ],
+    });
+    expect(show(['good', null], ['good', null])).toEqual({ lines: ['●good: all 2 tools may run'], to: [] });
+    expect(show()).toBeNull();
   });
   it('a count that can hardly be is asked about, and booked when it was counted again', async () => {
     const { calls } = showIn(<RunScreen view={view()} />, async (_, input) =>

@@ -14,6 +14,7 @@ import { ProblemNote, SendButton, useVerb, VerbForm } from '@/ui/kit/form';
 import { Acts, Caution, Fold, Hand, Lines, Notice } from '@/ui/kit/page';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { Middle, useSurroundings, useTimes } from '@/ui/shell';
+import { BeforeNextPart, placeOf } from './BeforeNextPart';
 import { PartChecked } from './PartChecked';
 import styles from './Run.module.css';
 import { AcrossTheCount, Sisters } from './Sisters';
@@ -60,6 +61,7 @@ export function RunScreen({
         <Link href={linkTo('registers', { machine: o.machine, job: o.job })}>Numbers for {o.machine}</Link>
         {' · '}
         <Link href={linkToAlone(o.id)}>leave it alone?</Link>
+        <BeforeNextPart tools={job.tools} />
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
         <Field style={{ marginTop: 8 }}>
@@ -144,7 +146,7 @@ export function RunScreen({
           {job.tools.map((t) => {
             const card = assemblies.find((a) => a.tag === t.tag);
             return (
-              <li className={styles.tool} key={t.t}>
+              <li className={styles.tool} key={t.t} id={placeOf(t.t)}>
                 <div>
                   <strong className="fig">T{t.t}</strong>{' '}
                   {card ? (
