@@ -63,7 +63,8 @@ export const edgesLeftWords = (of: {
       : `${of.edgesLeft} ${of.edgesLeft === 1 ? 'edge' : 'edges'} left`;
 
 /**
- * Whether an insert sits in a seat that was found damaged since it went in: of a body with as many inserts in it as `inserts`, of
- * whose seats `goodSeats` are good. Example: 5 inserts, 4 good seats: yes.
+ * Whether an insert sits in a seat that was found damaged since it went in: of a body with `inserts` in it, `damaged` of its seats
+ * damaged and `good` ones good. Example: 5 inserts, 1 seat damaged, 4 good: yes; 4 inserts: no, it was left empty.
  */
-export const sitsInDamagedSeat = (inserts: number, goodSeats: number): boolean => inserts > goodSeats;
+export const sitsInDamagedSeat = (inserts: number, damaged: number, good: number): boolean =>
+  damaged > 0 && inserts > good;

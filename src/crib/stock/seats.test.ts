@@ -280,5 +280,13 @@ describe('at the machine', () => {
     const again = (await assemblyView(crib.db, tag, 'UTC'))!;
     expect(again.inserts).toMatchObject({ quantity: 5, seats: [], edgesLeft: null });
     expect(again.life.fresh).toBe(true);
+    expect(again.inDamagedSeat).toBe(false);
+    // A seat of it is found damaged: wherever its T is asked about it is a stop, until its inserts are out.
+    const found = await crib.do('stateSeat', { piece: mark, seat: 2, damaged: 'yes' });
+    expect(await assemblyView(crib.db, tag, 'UTC')).toMatchObject({
+      inDamagedSeat: true,
+      ties: [{ t: 7, use: { grade: 'stop', why: expect.stringContaining('damaged seat') } }],
+    });
+    await crib.do('counterEntry', { counters: found.entry });
   });
 });

@@ -63,7 +63,7 @@ function inserts({ inserts: i }: UseState): Judgement | null {
     return say('INSERTS', 'not judged', 'Whether all seats have an insert: seats not known', why, values);
   if (i.mounted < i.seats - i.damaged)
     return say('INSERTS', 'stop', `${i.mounted} inserts in ${i.seats} seats`, why, values, 'inserts = seats');
-  if (sitsInDamagedSeat(i.mounted, i.seats - i.damaged))
+  if (sitsInDamagedSeat(i.mounted, i.damaged, i.seats - i.damaged))
     return say(
       'INSERTS',
       'stop',

@@ -60,6 +60,7 @@ export async function bodiesOf(c: Connection, itemId: number, code: string): Pro
   for (const p of await manyPiecesHere(c, [itemId])) {
     const in_ = await maybeMounted(c, p.id);
     const held = sets.get(p.id) ?? 0;
+    const bad = (damaged.get(p.id) ?? []).map((s) => s.seat);
     const good = await manyGoodSeats(c, p.id);
     const own = (renewed.get(p.id) ?? []).map((r) => ({
       item: r.item,
@@ -71,12 +72,12 @@ export async function bodiesOf(c: Connection, itemId: number, code: string): Pro
       mark: p.mark,
       place: p.place,
       here: inCrib(p.placeKind),
-      damaged: (damaged.get(p.id) ?? []).map((s) => s.seat),
+      damaged: bad,
       good,
       inserts:
         in_ &&
         `${in_.quantity} × ${in_.item}${in_.seats.length || in_.edgesLeft === null ? '' : `, ${in_.edgesLeft} edges left each`}`,
-      inDamaged: in_ !== null && sitsInDamagedSeat(in_.quantity, good.length),
+      inDamaged: in_ !== null && sitsInDamagedSeat(in_.quantity, bad.length, good.length),
       seats: in_?.seats ?? [],
       ended: p.endedEntryId !== null,
       sets: held,

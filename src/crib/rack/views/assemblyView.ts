@@ -3,6 +3,7 @@ import { group } from 'd3';
 import { type CutterGeometry, familySpec, sameTaper } from '@/core/cutters';
 import { chipsAtMost } from '@/core/cutting';
 import { type Measure, measureOf } from '@/core/life';
+import { sitsInDamagedSeat } from '@/core/stock';
 import { recipeOf } from '@/crib/cutting';
 import { type TurnAt, turnsAt } from '@/crib/lives';
 import { gradesFor } from '@/crib/secondlife';
@@ -21,7 +22,7 @@ import { manyLoads, maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines, manyMaterials } from '@/data/shop';
-import { manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
+import { manyDamagedSeats, manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
 import { type AssemblyCard, standingOne } from '../cards';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
@@ -46,6 +47,8 @@ export interface AssemblyView extends AssemblyCard {
   grades: string[];
   /** Inserts in a body, and the numbers of the seats that hold one; null: none, or it is no body. */
   inserts: (Pick<Mounted, 'item' | 'quantity' | 'edgesLeft' | 'seats'> & { numbers: number[] }) | null;
+  /** An insert sits in a seat that was marked damaged since: it runs nowhere so. */
+  inDamagedSeat: boolean;
   /** Where it is loaded now, with the others under its T there; null: in no machine. */
   loaded: { machine: string; pocket: number; t: number; sisters: string[] } | null;
   /** What trials that go on in what it cuts say of the next edge like its own. */
@@ -64,6 +67,10 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   const { measured } = card;
   const from = await maybeBuiltFrom(c, row.id);
   const mounted = card.cutter.kind === 'body' ? await maybeMounted(c, row.pieceId) : null;
+  const goodSeats = mounted ? await manyGoodSeats(c, row.pieceId) : [];
+  const damagedSeats = mounted
+    ? (await manyDamagedSeats(c, row.cutterItemId)).filter((s) => s.pieceId === row.pieceId)
+    : [];
   const load = await maybeLoadOf(c, row.id);
   const corrections = await manyCorrections(c, [row.id]);
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
@@ -84,8 +91,10 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
       quantity: mounted.quantity,
       edgesLeft: mounted.edgesLeft,
       seats: mounted.seats,
-      numbers: await manyGoodSeats(c, row.pieceId),
+      numbers: goodSeats,
     },
+    inDamagedSeat:
+      mounted !== null && sitsInDamagedSeat(mounted.quantity, damagedSeats.length, goodSeats.length),
     loaded: load && {
       ...{ machine: load.machine, pocket: load.pocket, t: load.t },
       sisters: (await manyLoads(c, load.machineId)).flatMap((l) =>

@@ -83,6 +83,12 @@ export function AssemblyTag({
           <Link href={linkTo('held')}>says what was found</Link>.
         </Notice>
       )}
+      {card.inDamagedSeat && (
+        <Notice kind="stop">
+          <strong>An insert sits in a damaged seat.</strong> Take it down and its inserts out, then put a set
+          in: the damaged seat stays empty.
+        </Notice>
+      )}
       {card.holders.against.map((j) => (
         <Notice key={j.code} kind={j.grade === 'stop' ? 'stop' : 'question'}>
           <strong>{j.words}.</strong>{' '}
