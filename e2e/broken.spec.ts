@@ -71,8 +71,12 @@ test('a cutter breaks at the machine: five taps, its fragments, its parts held a
   // Nothing is logged there before they are accounted for.
   await page.goto(`/run/${String(operation)}`);
   // At the top, before the next part is begun, and at its T.
-  await expect(page.getByRole('navigation', { name: 'Before the next part' })).toContainText('Fragments of the cutter before it are not accounted for');
-  await expect(page.getByRole('listitem').getByText('Fragments of the cutter before it are not accounted for')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Before the next part' })).toContainText(
+    'Fragments of the cutter before it are not accounted for',
+  );
+  await expect(
+    page.getByRole('listitem').getByText('Fragments of the cutter before it are not accounted for'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Log parts' }).click();
   await expect(alertOf(page)).toContainText('are not accounted for');
 
@@ -140,8 +144,12 @@ test('a part came back: which edges cut it, and a cutter that is held back runs 
   await expect(page.getByText('must not run:').first()).toBeVisible();
   await page.goto(`/run/${String(operation)}`);
   // At the top, before the next part is begun, and at its T.
-  await expect(page.getByRole('navigation', { name: 'Before the next part' })).toContainText('Its cutter is held back: part 3 of J-BACK was complained of');
-  await expect(page.getByRole('listitem').getByText('Its cutter is held back: part 3 of J-BACK was complained of')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Before the next part' })).toContainText(
+    'Its cutter is held back: part 3 of J-BACK was complained of',
+  );
+  await expect(
+    page.getByRole('listitem').getByText('Its cutter is held back: part 3 of J-BACK was complained of'),
+  ).toBeVisible();
   await page.goto('/held');
   const held = page
     .getByRole('main')

@@ -79,7 +79,9 @@ test('a T is changed at its count, its machine goes on to the sister in its pock
   await fill(page, { 'Worn here at, of its flank': '0.06' });
   await page.getByRole('button', { name: 'So it is changed' }).click();
   // At the top, before the next part is begun, and at its T.
-  await expect(page.getByRole('navigation', { name: 'Before the next part' })).toContainText('Worn: flank wear 0.08 of 0.06 mm');
+  await expect(page.getByRole('navigation', { name: 'Before the next part' })).toContainText(
+    'Worn: flank wear 0.08 of 0.06 mm',
+  );
   await expect(page.getByRole('listitem').getByText('Worn: flank wear 0.08 of 0.06 mm')).toBeVisible();
   await fitsWidth(page);
   await page.getByRole('link', { name: 'End life of T7' }).click();
