@@ -232,7 +232,7 @@ test('a run that is left alone says for how many parts it goes', async ({ page }
   await expect(page).toHaveURL(/parts=\d+&chance=0.95/);
   await page.getByRole('radio', { name: '99 %' }).click();
   await expect(page).toHaveURL(/chance=0.99/);
-  await expect(page.getByText(/99 % goes for/)).toBeVisible();
+  await expect(page.getByText(/At 99 % it runs for/)).toBeVisible();
   // An address that somebody wrote by hand is answered with what goes.
   await page.goto('/run/1/alone?parts=0');
   await expect(page.getByText(/0 is not a run of 1 to 10000/)).toBeVisible();

@@ -159,11 +159,11 @@ function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
   );
 }
 
-/** Example: 'As it stands 95 % goes for 3 parts, with every edge fresh for 7.' */
+/** Example: 'At 95 % it runs for 3 parts as it stands, for 7 with every edge fresh.' */
 function goesWords({ goesFor: { asItStands, fresh }, wanted, lines }: UnwatchedView): string {
   const parts = (n: number) => (n === 0 ? 'no part' : n === 1 ? '1 part' : `${n} parts`);
-  const stands = lines.some((l) => l.worn) ? 'With the worn changed' : 'As it stands';
-  return `${stands} ${Math.round(wanted * 100)} % goes for ${parts(asItStands)}${
-    fresh > asItStands ? `, with every edge fresh for ${fresh}` : ''
+  const stands = lines.some((l) => l.worn) ? 'with the worn changed' : 'as it stands';
+  return `At ${Math.round(wanted * 100)} % it runs for ${parts(asItStands)} ${stands}${
+    fresh > asItStands ? `, for ${fresh} with every edge fresh` : ''
   }.`;
 }
