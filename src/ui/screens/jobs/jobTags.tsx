@@ -71,7 +71,8 @@ export function ToolTag({ job, line }: { job: JobView; line: ToolLine }) {
         fields={[
           {
             name: 'tag',
-            label: 'Assembly (blank frees the T)',
+            label: 'Assembly',
+            help: 'blank frees the T',
             kind: 'choice',
             wide: true,
             options: job.standing.map(
@@ -182,7 +183,8 @@ export function OperationTag({ job }: { job: JobView }) {
         fields={[
           {
             name: 'starts',
-            label: 'Day it starts (blank: by its minutes)',
+            label: 'Day it starts',
+            help: 'blank: reckoned from its minutes',
             kind: 'day',
             optional: true,
             wide: true,

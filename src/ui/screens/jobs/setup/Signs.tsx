@@ -71,7 +71,13 @@ export function Signs({ job }: { job: JobView }) {
             }}
             submit={`Sign ‘${step}’`}
             fields={[
-              { name: 'by', label: 'In the name of (blank: whoever signs here)', optional: true, wide: true },
+              {
+                name: 'by',
+                label: 'In the name of',
+                help: 'blank: whoever signs here',
+                optional: true,
+                wide: true,
+              },
             ]}
             said={(d) => `${d.step}: signed`}
             onDone={() => setOpened(null)}
