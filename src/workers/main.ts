@@ -1,6 +1,7 @@
 import { isProblem } from '@/crib/door';
 import { TASKS } from '@/crib/tasks';
-import type { Asked, Done, Told } from './pool';
+import type { Done } from './pool';
+import type { Asked, Told } from './threads';
 
 /** Does one task by its name. A Problem is an answer like others: as an error it would lose what it says. */
 export default async function run({ name, input, parts }: Asked): Promise<Done> {

@@ -1,14 +1,9 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { MessageChannel, type MessagePort, receiveMessageOnPort } from 'node:worker_threads';
 import PQueue from 'p-queue';
-import { Piscina } from 'piscina';
 import { LIMITS, mostOf } from '@/core/limits';
 import { type Beside, Problem, type ProblemPart, type Task } from '@/crib/door';
-
-/** What a worker is asked: the task of this name; through `parts` it tells that it began, and what it finds. */
-export type Asked = { name: string; input: unknown; parts: MessagePort };
-export type Told<Part = unknown> = { begun: true } | { part: Part };
+import { openThreads } from './threads';
 
 /** What a worker answers: a value, or the problem in its parts. */
 export type Done<Value = unknown> =
@@ -36,19 +31,8 @@ export function openPool(
 ): { beside: Beside; close: () => Promise<void> } {
   if (!existsSync(script))
     throw new Error(`The workers’ program ${script} is missing: start Stable by npm start or npm run demo.`);
-  const workers = new Piscina({
-    filename: script,
-    minThreads: 1,
-    maxThreads: threads,
-    // Otherwise a thread without a task sleeps whole, what the last one left for later included.
-    atomics: 'disabled',
-    recordTiming: false,
-    resourceLimits: { maxOldGenerationSizeMb: megabytes },
-  });
-  // A thread ended that had no task: it had none just then, or it could not begin. Whoever waits for one asks again.
-  const unbegun = new Set<AbortController>();
-  workers.on('error', (error) => unbegun.forEach((lost) => lost.abort(error)));
-  // They wait here, in their order: the pool bounds the number of no tasks that can be ended, and keeps none in order.
+  const workers = openThreads(script, { threads, megabytes });
+  // They wait here, in their order: the threads bound the number of no tasks that can be ended, and keep none in order.
   const turns = new PQueue({ concurrency: threads });
   const beside: Beside = async <Input, Output, Part>(
     task: Task<Input, Output, Part>,
@@ -66,39 +50,11 @@ export function openPool(
         wayOut: 'Try again in a minute. Nothing was written.',
       });
     const late = new AbortController();
-    let begun = false;
-    const once = async (): Promise<Done<Output>> => {
-      const { port1: heard, port2: parts } = new MessageChannel();
-      const listen = (told: Told<Part>) => {
-        begun = true;
-        unbegun.delete(lost);
-        if ('part' in told) hear?.(told.part);
-      };
-      heard.on('message', listen);
-      const lost = new AbortController();
-      unbegun.add(lost);
-      const signals = [late.signal, lost.signal, ...(signal ? [signal] : [])];
-      try {
-        const asked: Asked = { name: task.name, input, parts };
-        return await workers.run(asked, { signal: AbortSignal.any(signals), transferList: [parts] });
-      } catch (error) {
-        throw lost.signal.aborted ? lost.signal.reason : error;
-      } finally {
-        // The answer comes by another way than what is told before it: of that, the last may not be heard yet.
-        for (let last = receiveMessageOnPort(heard); last; last = receiveMessageOnPort(heard))
-          listen(last.message);
-        unbegun.delete(lost);
-        heard.close();
-      }
-    };
-    const run = async () => {
+    const ends = signal ? AbortSignal.any([late.signal, signal]) : late.signal;
+    const run = async (): Promise<Done<Output>> => {
       const time = setTimeout(() => late.abort(), longest * 1000);
       try {
-        return await once().catch((error) => {
-          // It may have been given to a thread that had ended already, of which the server hadn't heard.
-          if (begun || late.signal.aborted || signal?.aborted) throw error;
-          return once();
-        });
+        return await workers.give<Done<Output>, Part>({ name: task.name, input }, { signal: ends, hear });
       } finally {
         clearTimeout(time);
       }
@@ -119,7 +75,7 @@ export function openPool(
       throw error;
     }
   };
-  return { beside, close: () => workers.destroy() };
+  return { beside, close: workers.close };
 }
 
 const isOutOfMemory = (error: unknown): boolean => Object(error).code === 'ERR_WORKER_OUT_OF_MEMORY';
