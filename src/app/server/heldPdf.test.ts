@@ -11,6 +11,7 @@ interface Page {
   wideMm: number;
   highMm: number;
   text: string;
+  smallest: number;
   codes: { text: string; x: number; y: number }[];
 }
 /** What was printed, as pdf.js draws it and ZXing reads the codes on it; mm. */
@@ -20,12 +21,13 @@ const printed = (pdf: Buffer): Page[] =>
   ) as Page[];
 
 let crib: TestCrib;
+let operation: number;
 beforeAll(async () => {
   crib = await openTestCrib();
   await furnish(crib);
-  const { operation } = (await crib.do('addJob', {
+  ({ operation } = (await crib.do('addJob', {
     ...{ number: 'J-1', part: 'Block', material: 'C45', quantity: 60, due: '2027-02-01', machine: 'M2' },
-  })) as unknown as { operation: number };
+  })) as unknown as { operation: number });
   await crib.do('storeProgram', { operation, text: oneToolProgram(7, 2) });
   await crib.do('logParts', { operation, parts: 14, confirmed: true });
   await crib.do('holdParts', { operation, from: 3, to: 14, why: 'part 5 came back: a step in its wall' });
@@ -70,4 +72,21 @@ it('what is handed over is printed with its note and a line for the initials', a
     ...['Held', 'Decide of parts 3 to 14 of J-1', '14 of J-1 Block, M2', 'taken over by, when'],
   ])
     expect(page!.text).toContain(words);
+});
+
+it('a long reason and a long note stand whole and at their size: what is small on paper is not read', async () => {
+  const why =
+    'the wall shows a step of two hundredths from the second pass on, seen by the customer on nine of the ten parts that were looked at';
+  await crib.do('holdParts', { operation, from: 1, to: 2, why });
+  const note = Array.from({ length: 120 }, (_, i) => `${i + 1}: look at T7.`).join(' ');
+  await crib.do('handOver', { words: note });
+  const pages = printed(await shiftPdf(await shiftView(crib.db, '2027-01-05', VERBS), crib.now(), crib.zone));
+  const text = pages
+    .map((p) => p.text)
+    .join(' ')
+    .replaceAll(/\s+/g, ' ');
+  expect(text).toContain(why);
+  expect(text).toContain(note);
+  // The foot is set in 2.6 mm, and nothing smaller.
+  expect(Math.min(...pages.map((p) => p.smallest))).toBeGreaterThan(2.55);
 });

@@ -85,11 +85,34 @@ export function write(doc: Pdf, face: Face, text: string, { x, y, wide, size, ri
   if (lines === 1 && is > wide) doc.fontSize((size * wide * 0.995) / is);
   doc.text(text, x, y, {
     width: wide,
-    height: lines * size * 1.42,
+    height: lines * size * LINE,
     lineBreak: lines > 1,
     ellipsis: lines > 1,
     ...(right ? { align: 'right' as const } : {}),
   });
+}
+/** How high a line is, of the size of its letters. */
+export const LINE = 1.42;
+/** How many lines words take where they are not set smaller. */
+export function linesIn(
+  doc: Pdf,
+  face: Face,
+  text: string,
+  { wide, size }: Pick<At, 'wide' | 'size'>,
+): number {
+  doc.font(FONTS[face]).fontSize(size);
+  return Math.max(1, Math.round(doc.heightOfString(text, { width: wide }) / doc.currentLineHeight(true)));
+}
+/** Words of several lines, none cut off, over as many pages as they take; gives where they end. */
+export function paragraphs(doc: Pdf, face: Face, text: string, { x, y, wide, size }: At): number {
+  let end = y;
+  for (const part of text.split('\n').filter((line) => line.trim())) {
+    const lines = linesIn(doc, face, part, { wide, size });
+    end = room(doc, end, lines * size * LINE);
+    write(doc, face, part, { x, y: end, wide, size, lines });
+    end += lines * size * LINE;
+  }
+  return end;
 }
 export const rule = (doc: Pdf, x1: number, x2: number, y: number, thick = 0.15) =>
   doc.lineWidth(thick).moveTo(x1, y).lineTo(x2, y).stroke('#000');

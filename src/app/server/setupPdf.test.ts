@@ -9,6 +9,7 @@ interface Page {
   wideMm: number;
   highMm: number;
   text: string;
+  smallest: number;
   codes: { text: string }[];
 }
 const PRINTED = new Date('2027-01-05T09:00:00Z');
@@ -95,6 +96,27 @@ it('prints what is stated, each tool with its numbers, who signed, and what is i
     expect(text).toContain(figure);
   expect(text).toMatch(/IK, 2027-01-05/);
   expect(text).toMatch(/Kari signed 2027-01-05; since then H of T7 was not known/);
+});
+
+it('notes of as many words as are taken stand whole, over as many pages as they need, and nothing is set too small to read', async () => {
+  const before = await job();
+  const notes = Array.from({ length: 140 }, (_, i) => `line ${i + 1} of them`).join('\n');
+  const sheet = { ...before.setup.sheet!, notes };
+  const tools = before.tools.map((t) => ({
+    ...t,
+    words: '10 mm R0.5 corner-radius end mill, 4 flutes, carbide, coated, long neck of 40 mm',
+    use: {
+      ...t.use,
+      why: `Below its flutes 13.97 mm of shank rub on the wall; ${'and so on, for a long while; '.repeat(4)}`,
+    },
+  }));
+  const pages = await printed({ ...before, tools, setup: { ...before.setup, sheet } });
+  expect(pages.length).toBeGreaterThan(1);
+  const text = pages.map((p) => p.text).join(' ');
+  for (const line of [1, 80, 140]) expect(text).toContain(`line ${line} of them`);
+  expect(text).toContain('long neck of 40 mm');
+  expect(text).not.toContain('…');
+  expect(Math.min(...pages.map((p) => p.smallest))).toBeGreaterThan(2.55);
 });
 
 it('forty tools go onto as many pages as they need, each with its head and its number', async () => {

@@ -3,7 +3,22 @@ import { leavesWords, SIGN_STEPS, zeroWords } from '@/core/jobs';
 import { namesOf } from '@/core/names';
 import { localDay } from '@/core/units';
 import type { JobView } from '@/crib/jobs';
-import { A4, blank, FONTS, footed, INSIDE, newPdf, newSheet, PAGE, type Pdf, room, rule, write } from './pdf';
+import {
+  A4,
+  blank,
+  footed,
+  INSIDE,
+  LINE,
+  linesIn,
+  newPdf,
+  newSheet,
+  PAGE,
+  paragraphs,
+  type Pdf,
+  room,
+  rule,
+  write,
+} from './pdf';
 
 /** Columns of the tools, mm. */
 const COLUMNS = [
@@ -15,6 +30,9 @@ const COLUMNS = [
   { name: 'D', wide: 20, right: true },
   { name: 'Checks', wide: 42 },
 ] as const;
+const CHECKS = COLUMNS[6];
+/** The size of what is said in words in a row, mm. */
+const WORDED = 2.7;
 
 /**
  * The setup sheet of an operation for the machine, A4 with its fonts: what is not known is a line to write on. `printed`: the
@@ -90,7 +108,7 @@ function facts(doc: Pdf, { operation: o, setup }: JobView, top: number): number 
     y += 6;
   }
   sketch(doc, setup, PAGE.edge + name + value + 10, top + 2);
-  return Math.max(y, top + 92);
+  return Math.max(y, top + 94);
 }
 
 /** The stock from above and from the front, to scale, a dot at zero. */
@@ -98,17 +116,17 @@ function sketch(doc: Pdf, { box }: JobView['setup'], x: number, y: number): void
   if (!box) return;
   const { x: X, y: Y, z: Z } = box.stock;
   if (X === null || Y === null || Z === null) return;
-  const scale = Math.min(74 / X, 48 / Y, 24 / Z);
+  const scale = Math.min(74 / X, 40 / Y, 20 / Z);
   const [w, d, h] = [X * scale, Y * scale, Z * scale];
-  const low = y + 5 + d + 9;
-  write(doc, 'words', 'from above', { x, y, wide: 40, size: 2.6 });
-  write(doc, 'words', 'from the front', { x, y: low - 4, wide: 40, size: 2.6 });
-  doc
-    .lineWidth(0.3)
-    .rect(x, y + 5, w, d)
-    .stroke('#000');
+  // Above each there is room for an axis that begins at its edge; what it is stands below.
+  const high = y + 7;
+  const low = high + d + 13;
+  const under = low + h + Math.min((box.parallels ?? 0) * scale, 8);
+  write(doc, 'words', 'from above', { x, y: high + d + 1.5, wide: 40, size: 2.6 });
+  write(doc, 'words', 'from the front', { x, y: under + 1.5, wide: 40, size: 2.6 });
+  doc.lineWidth(0.3).rect(x, high, w, d).stroke('#000');
   doc.rect(x, low, w, h).stroke('#000');
-  rule(doc, x - 3, x + w + 3, low + h + Math.min((box.parallels ?? 0) * scale, 8), 0.7);
+  rule(doc, x - 3, x + w + 3, under, 0.7);
   const dot = (px: number, py: number, up: string) => {
     doc.circle(px, py, 1.1).fill('#000');
     doc
@@ -123,24 +141,14 @@ function sketch(doc: Pdf, { box }: JobView['setup'], x: number, y: number): void
   };
   const { zero } = box;
   if (zero.x === null) return;
-  if (zero.y !== null) dot(x + zero.x * scale, y + 5 + d - zero.y * scale, 'Y');
+  if (zero.y !== null) dot(x + zero.x * scale, high + d - zero.y * scale, 'Y');
   if (zero.z !== null) dot(x + zero.x * scale, low + h - zero.z * scale, 'Z');
 }
 
-function notes(doc: Pdf, text: string | null, top: number): number {
-  if (!text) return top;
-  doc.font(FONTS.words).fontSize(3.2);
-  const high = Math.min(doc.heightOfString(text, { width: INSIDE }), 80);
-  const y = room(doc, top + 2, high);
-  write(doc, 'words', text, {
-    x: PAGE.edge,
-    y,
-    wide: INSIDE,
-    size: 3.2,
-    lines: Math.ceil(high / (3.2 * 1.2)),
-  });
-  return y + high;
-}
+const notes = (doc: Pdf, text: string | null, top: number): number =>
+  text
+    ? paragraphs(doc, 'words', text, { x: PAGE.edge, y: room(doc, top + 2, 10), wide: INSIDE, size: 3.2 })
+    : top;
 
 function tools(doc: Pdf, { tools: lines, setup }: JobView, top: number): number {
   const headed = (y: number) => {
@@ -155,16 +163,27 @@ function tools(doc: Pdf, { tools: lines, setup }: JobView, top: number): number 
   const ROW = 9;
   let y = headed(room(doc, top, 2 * ROW + 6));
   for (const line of lines) {
-    if (y + ROW > PAGE.high - PAGE.foot) y = headed(room(doc, y, ROW));
     const on = setup.tools[line.t];
+    const checks = line.use.why ?? line.use.grade;
+    const leaves = line.plan && leavesWords(line.plan.leaves, (n) => String(Math.round(n * 1000) / 1000));
+    // Where nothing is said of what it leaves, the name goes on below that blank.
+    const under = { wide: leaves ? 44 : 66, size: 2.6 };
+    const named = [line.words ?? line.tool.name, line.plan?.does].filter((w) => w).join('; ');
+    // None of it is set smaller or cut off: the row grows.
+    const [checkLines, nameLines] = [
+      linesIn(doc, 'words', checks, { wide: CHECKS.wide - 2, size: WORDED }),
+      linesIn(doc, 'words', named, under),
+    ];
+    const high = Math.max(ROW, 1 + checkLines * WORDED * LINE, 5.3 + nameLines * under.size * LINE);
+    if (y + high > PAGE.high - PAGE.foot) y = headed(room(doc, y, high));
     const cells = [
       `T${line.t}`,
       on?.tag ?? null,
-      line.plan && leavesWords(line.plan.leaves, (n) => String(Math.round(n * 1000) / 1000)),
+      leaves,
       on?.stickout ?? null,
       on?.H ?? null,
       on?.D ?? null,
-      line.use.why ?? line.use.grade,
+      checks,
     ];
     let x: number = PAGE.edge;
     for (const [i, c] of COLUMNS.entries()) {
@@ -172,20 +191,15 @@ function tools(doc: Pdf, { tools: lines, setup }: JobView, top: number): number 
       const worded = c.name === 'Checks' || c.name === 'Leaves';
       if (text)
         write(doc, worded ? 'words' : 'figures', text, {
-          ...{ x, y, wide: c.wide - 2, size: worded ? 2.7 : 3.3, right: 'right' in c },
-          ...(worded ? { lines: 2 } : {}),
+          ...{ x, y, wide: c.wide - 2, size: worded ? WORDED : 3.3, right: 'right' in c },
+          ...(worded ? { lines: c === CHECKS ? checkLines : 2 } : {}),
         });
       else blank(doc, x, y + 4, c.wide - 2);
       x += c.wide;
     }
-    write(doc, 'words', [line.words ?? line.tool.name, line.plan?.does].filter((w) => w).join('; '), {
-      x: PAGE.edge + 11,
-      y: y + 4.4,
-      wide: 44,
-      size: 2.6,
-    });
-    rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y + ROW - 0.8, 0.1);
-    y += ROW;
+    write(doc, 'words', named, { x: PAGE.edge + 11, y: y + 4.7, ...under, lines: nameLines });
+    rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y + high - 0.8, 0.1);
+    y += high;
   }
   return y;
 }
@@ -196,6 +210,7 @@ function signatures(doc: Pdf, { setup }: JobView, top: number, zone: string): nu
   y += 6;
   for (const step of namesOf(SIGN_STEPS)) {
     const sign = setup.signed.find((s) => s.step === step);
+    y = room(doc, y, 8);
     write(doc, 'words', step, { x: PAGE.edge, y, wide: 24, size: 3.2 });
     if (sign && !sign.doubts.length)
       write(doc, 'strong', `${sign.name}, ${localDay(sign.happenedAt, zone)}`, {
@@ -206,15 +221,13 @@ function signatures(doc: Pdf, { setup }: JobView, top: number, zone: string): nu
       });
     else {
       blank(doc, 40, y + 4.2, 60);
-      if (sign)
-        write(
-          doc,
-          'words',
-          `${sign.name} signed ${localDay(sign.happenedAt, zone)}; since then ${sign.doubts.map((d) => d.words).join('; ')}`,
-          {
-            ...{ x: 104, y, wide: 92, size: 2.6, lines: 2 },
-          },
-        );
+      if (sign) {
+        const doubts = `${sign.name} signed ${localDay(sign.happenedAt, zone)}; since then ${sign.doubts.map((d) => d.words).join('; ')}`;
+        const beside = { wide: 92, size: 2.6 };
+        const lines = linesIn(doc, 'words', doubts, beside);
+        write(doc, 'words', doubts, { x: 104, y, ...beside, lines });
+        y += Math.max(0, lines - 2) * beside.size * LINE;
+      }
     }
     y += 8;
   }

@@ -1,7 +1,22 @@
 import 'server-only';
 import { localDay } from '@/core/units';
 import type { ShiftView } from '@/crib/shift';
-import { A4, blank, footed, INSIDE, newPdf, newSheet, PAGE, type Pdf, room, rule, write } from './pdf';
+import {
+  A4,
+  blank,
+  footed,
+  INSIDE,
+  LINE,
+  linesIn,
+  newPdf,
+  newSheet,
+  PAGE,
+  paragraphs,
+  type Pdf,
+  room,
+  rule,
+  write,
+} from './pdf';
 
 /** What is handed over, on A4: the note first, a heap under each name, and a line for the initials of whoever takes it over. */
 export function shiftPdf(shift: ShiftView, printed: Date, zone: string): Promise<Buffer> {
@@ -20,16 +35,12 @@ export function shiftPdf(shift: ShiftView, printed: Date, zone: string): Promise
   let y = PAGE.edge + 17;
   rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y, 0.6);
   y += 3;
-  if (waiting?.words) {
-    write(doc, 'strong', `${waiting.who}: ${waiting.words}`, {
-      x: PAGE.edge,
-      y,
-      wide: INSIDE,
-      size: 4,
-      lines: 6,
-    });
-    y += 4 * 1.42 * Math.min(6, 1 + Math.floor(waiting.words.length / 80)) + 2;
-  }
+  if (waiting?.words)
+    y =
+      2 +
+      paragraphs(doc, 'strong', `${waiting.who}: ${waiting.words}`, {
+        ...{ x: PAGE.edge, y, wide: INSIDE, size: 4 },
+      });
   for (const { name, lines } of shift.heaps)
     y = heap(
       doc,
@@ -70,10 +81,15 @@ function heap(doc: Pdf, name: string, top: number, lines: readonly (readonly [st
   write(doc, 'strong', `${name}: ${lines.length}`, { x: PAGE.edge, y, wide: INSIDE, size: 4 });
   y += 6.5;
   for (const [words, why] of lines) {
-    y = room(doc, y, 6);
-    write(doc, 'words', words, { x: PAGE.edge, y, wide: INSIDE * 0.5, size: 3.2 });
-    write(doc, 'words', why, { x: PAGE.edge + INSIDE * 0.52, y, wide: INSIDE * 0.48, size: 2.9 });
-    y += 5;
+    // Each at its size, in as many lines as it takes: on paper nobody can pull at what is small.
+    const does = { wide: INSIDE * 0.5, size: 3.2 };
+    const because = { wide: INSIDE * 0.48, size: 2.9 };
+    const of = [linesIn(doc, 'words', words, does), linesIn(doc, 'words', why, because)] as const;
+    const high = Math.max(of[0] * does.size, of[1] * because.size) * LINE;
+    y = room(doc, y, high + 1);
+    write(doc, 'words', words, { x: PAGE.edge, y, ...does, lines: of[0] });
+    write(doc, 'words', why, { x: PAGE.edge + INSIDE * 0.52, y, ...because, lines: of[1] });
+    y += high + 0.6;
   }
   return y;
 }

@@ -30,6 +30,8 @@ for (let n = 1; n <= doc.numPages; n++) {
     wideMm: mm(page.view[2]),
     highMm: mm(page.view[3]),
     text: items.map((i) => i.str ?? '').join(' '),
+    // The size of the smallest letters, mm.
+    smallest: mm(Math.min(...items.filter((i) => i.str?.trim()).map((i) => i.height))),
     // Where each begins, mm from the left and the top of the page.
     codes: codes.map((c) => ({
       text: c.text,
