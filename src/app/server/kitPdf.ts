@@ -1,12 +1,15 @@
 import 'server-only';
 import { localDay } from '@/core/units';
-import type { KitView } from '@/crib/pockets';
+import { KIT_HEAPS } from '@/core/pockets';
+import type { KitTool, KitView } from '@/crib/pockets';
 import {
   A4,
   blank,
   drawCode,
   footed,
   INSIDE,
+  LINE,
+  linesIn,
   newPdf,
   newSheet,
   PAGE,
@@ -34,41 +37,38 @@ export function kitPdf(kit: KitView, printed: Date, zone: string): Promise<Buffe
   y = heap(
     doc,
     'To fetch, one walk',
-    y + 3,
+    y,
     kit.pull.map((p) => [p.place, p.what, p.words, `T${p.forT}`]),
   );
-  const there = kit.tools.filter((t) => t.pocket !== null);
-  y = heap(
-    doc,
-    'In the machine already',
-    y + 4,
-    there.map((t) => [`pocket ${t.pocket}`, t.tag ?? '', t.words ?? '', `T${t.t}`]),
-  );
-  const lacking = kit.tools.flatMap((t) => t.lacking.map((item) => [t, item] as const));
-  heap(
-    doc,
-    'Not here: to buy or to wait for',
-    y + 4,
-    lacking.map(([t, item]) => ['', item, t.plan?.words ?? t.named ?? '', `T${t.t}`]),
-  );
+  // Every T is on it: one that is fetched as it stands in the walk, each other in its heap, as on the screen.
+  const rest = kit.tools.filter((t) => t.tag === null || !kit.pull.some((p) => p.what === t.tag));
+  for (const [todo, states] of KIT_HEAPS)
+    y = heap(doc, todo, y, rest.filter((t) => states.includes(t.state)).flatMap(lined));
   footed(doc, `${kit.job}, operation ${kit.number}. As it stood ${localDay(printed, zone)}.`);
   doc.end();
   return done;
 }
 
+type Lined = readonly [place: string, what: string, words: string, t: string];
+/** A T as it is listed: where it is, its tag or what it lacks, what it is, and what speaks against it. */
+function lined(t: KitTool): Lined[] {
+  const is = t.words ?? t.plan?.words ?? t.named ?? '';
+  const words = [is, t.elsewhere, t.why].filter((w) => w).join('; ');
+  const what = t.tag === null && t.lacking.length ? t.lacking : [t.tag ?? ''];
+  return what.map((item) => [t.pocket === null ? '' : `pocket ${t.pocket}`, item, words, `T${t.t}`]);
+}
+
 /** A list under its name; what is a tag has its code, and every line a box to tick. */
-function heap(
-  doc: Pdf,
-  name: string,
-  top: number,
-  lines: readonly (readonly [string, string, string, string])[],
-): number {
+function heap(doc: Pdf, name: string, top: number, lines: readonly Lined[]): number {
   if (!lines.length) return top;
-  let y = room(doc, top, ROW + 8);
+  let y = room(doc, top + 4, ROW + 8);
   write(doc, 'strong', `${name}: ${lines.length}`, { x: PAGE.edge, y, wide: INSIDE, size: 3.8 });
   y += 7;
   for (const [place, what, words, t] of lines) {
-    y = room(doc, y, ROW);
+    const said = { wide: 80, size: 3 };
+    const of = linesIn(doc, 'words', words, said);
+    const high = Math.max(ROW, 4 + of * said.size * LINE);
+    y = room(doc, y, high);
     doc
       .lineWidth(0.25)
       .rect(PAGE.edge, y + 2.5, 5, 5)
@@ -77,10 +77,10 @@ function heap(
     else blank(doc, PAGE.edge + 9, y + 7, 24);
     if (/^A-\d+$/.test(what)) drawCode(doc, what, PAGE.edge + 38, y + 0.8, 10);
     write(doc, 'figures', what, { x: PAGE.edge + 52, y: y + 3, wide: 34, size: 3.8 });
-    write(doc, 'words', words, { x: PAGE.edge + 88, y: y + 2, wide: 80, size: 3, lines: 2 });
+    write(doc, 'words', words, { x: PAGE.edge + 88, y: y + 2, ...said, lines: of });
     write(doc, 'figures', t, { x: PAGE.wide - PAGE.edge - 14, y: y + 3, wide: 14, size: 3.6, right: true });
-    rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y + ROW - 1, 0.1);
-    y += ROW;
+    rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y + high - 1, 0.1);
+    y += high;
   }
   return y;
 }

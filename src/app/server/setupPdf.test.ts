@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { KIT_HEAPS, KIT_STATES } from '@/core/pockets';
 import { type JobView, jobView } from '@/crib/jobs';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { kitView } from '@/crib/pockets';
@@ -141,4 +142,29 @@ it('the pull list has the shelves in their order, and each tag its code, which i
   expect(page!.codes.map((c) => c.text)).toEqual(['A-0001']);
   expect(page!.text).toMatch(/To fetch, one walk: 2.*S1 EM10 .*T9.*rack A-0001 .*T7/);
   expect(page!.text).toContain('2027-01-05');
+});
+
+it('every T is on the pull list, also what is to be built, measured or looked at, with why', async () => {
+  const kit = (await kitView(crib.db, { number: 'J-4417/2' }, '2027-01-05'))!;
+  const seven = kit.tools.find((t) => t.t === 7)!;
+  const of = async (over: Partial<typeof seven>) =>
+    readOff(
+      await kitPdf(
+        { ...kit, pull: [], tools: [...kit.tools.filter((t) => t.t !== 7), { ...seven, ...over }] },
+        PRINTED,
+        'UTC',
+      ),
+    )
+      .map((p) => p.text)
+      .join(' ');
+  const worn = await of({ state: 'in the crib, to look at', why: 'Worn: flank wear 0.16 of 0.16 mm' });
+  expect(worn).toMatch(/To build: 1 .*T9.*To look at: 1 .*A-0001.*Worn: flank wear 0.16 of 0.16 mm.*T7/);
+  expect(await of({ state: 'to measure', why: 'Length in question', pocket: 4 })).toMatch(
+    /To measure: 1 .*pocket 4 .*A-0001.*Length in question.*T7/,
+  );
+  expect(
+    await of({ state: 'missing', tag: null, words: null, named: 'SQUARE 8', lacking: ['EM8', 'H9'] }),
+  ).toMatch(/To buy, or to wait for: 2 .*EM8.*SQUARE 8.*T7.*H9/);
+  // Nothing that a kit can be is in no heap, or in two.
+  expect(KIT_HEAPS.flatMap(([, states]) => states).toSorted()).toEqual([...KIT_STATES].toSorted());
 });

@@ -15,6 +15,20 @@ export const KIT_STATES = [
 ] as const;
 export type KitState = (typeof KIT_STATES)[number];
 
+/** Heaps of a kit, what must be seen to first on top: what is to be done, and which states are in it. Each state is in one. */
+export const KIT_HEAPS: readonly (readonly [todo: string, states: readonly KitState[]])[] = [
+  ['To buy, or to wait for', ['missing']],
+  ['To build', ['to build']],
+  ['To measure', ['to measure']],
+  [
+    'To look at',
+    ['loaded, to look at', 'loaded, life too short', 'pulled, to look at', 'in the crib, to look at'],
+  ],
+  ['On the rack, to be pulled', ['in the crib, ready']],
+  ['Pulled', ['pulled, ready']],
+  ['In the machine', ['loaded and good']],
+];
+
 /** What is known of a T of a job. */
 export interface KitLine {
   /** The assembly that is tied to it and stands. */

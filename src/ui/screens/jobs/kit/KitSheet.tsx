@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { leavesWords } from '@/core/jobs';
 import { linkTo } from '@/core/links';
-import type { KitState } from '@/core/pockets';
+import { KIT_HEAPS, type KitState } from '@/core/pockets';
 import type { KitTool, KitView } from '@/crib/pockets';
 import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
@@ -11,20 +11,6 @@ import { Acts, Empty, Head } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { shortDay, useLengths, useScreenScan } from '@/ui/shell';
 import styles from './Kit.module.css';
-
-/** Heaps of a kit, what must be seen to first on top: what is to be done, and which states are in it. */
-const HEAPS: readonly (readonly [string, readonly KitState[]])[] = [
-  ['To buy, or to wait for', ['missing']],
-  ['To build', ['to build']],
-  ['To measure', ['to measure']],
-  [
-    'To look at',
-    ['loaded, to look at', 'loaded, life too short', 'pulled, to look at', 'in the crib, to look at'],
-  ],
-  ['On the rack, to be pulled', ['in the crib, ready']],
-  ['Pulled', ['pulled, ready']],
-  ['In the machine', ['loaded and good']],
-];
 
 /** All that a job's operation needs, by what is to be done for it, and one walk along the shelves. */
 export function KitSheet({ kit }: { kit: KitView }) {
@@ -86,7 +72,7 @@ export function KitSheet({ kit }: { kit: KitView }) {
         </Empty>
       )}
       {kit.pull.length > 0 && <Walk kit={kit} />}
-      {HEAPS.map(([name, states]) => {
+      {KIT_HEAPS.map(([name, states]) => {
         const tools = kit.tools.filter((t) => states.includes(t.state));
         return (
           tools.length > 0 && (
