@@ -40,22 +40,26 @@ export function kitPdf(kit: KitView, printed: Date, zone: string): Promise<Buffe
     y,
     kit.pull.map((p) => [p.place, p.what, p.words, `T${p.forT}`]),
   );
-  // Every T is on it: one that is fetched as it stands in the walk, each other in its heap, as on the screen.
+  // Every T is on it: one that is fetched as it stands in the walk, each other in its heap, as on the screen. What a T lacks is to
+  // buy, also where the rest of it is here; one that lacks all stands there alone.
+  const lacking = kit.tools.flatMap((t) => t.lacking.map((item) => lined(t, item)));
   const rest = kit.tools.filter((t) => t.tag === null || !kit.pull.some((p) => p.what === t.tag));
-  for (const [todo, states] of KIT_HEAPS)
-    y = heap(doc, todo, y, rest.filter((t) => states.includes(t.state)).flatMap(lined));
+  for (const [todo, states] of KIT_HEAPS) {
+    const toBuy = states.includes('missing');
+    const those = rest.filter((t) => states.includes(t.state) && !(toBuy && t.lacking.length));
+    y = heap(doc, todo, y, [...(toBuy ? lacking : []), ...those.map((t) => lined(t))]);
+  }
   footed(doc, `${kit.job}, operation ${kit.number}. As it stood ${localDay(printed, zone)}.`);
   doc.end();
   return done;
 }
 
 type Lined = readonly [place: string, what: string, words: string, t: string];
-/** A T as it is listed: where it is, its tag or what it lacks, what it is, and what speaks against it. */
-function lined(t: KitTool): Lined[] {
+/** A T as it is listed: where it is, its tag (or `lacks`, what it lacks), what it is, and what speaks against it. */
+function lined(t: KitTool, lacks?: string): Lined {
   const is = t.words ?? t.plan?.words ?? t.named ?? '';
   const words = [is, t.elsewhere, t.why].filter((w) => w).join('; ');
-  const what = t.tag === null && t.lacking.length ? t.lacking : [t.tag ?? ''];
-  return what.map((item) => [t.pocket === null ? '' : `pocket ${t.pocket}`, item, words, `T${t.t}`]);
+  return [t.pocket === null || lacks ? '' : `pocket ${t.pocket}`, lacks ?? t.tag ?? '', words, `T${t.t}`];
 }
 
 /** A list under its name; what is a tag has its code, and every line a box to tick. */

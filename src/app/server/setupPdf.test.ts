@@ -165,6 +165,10 @@ it('every T is on the pull list, also what is to be built, measured or looked at
   expect(
     await of({ state: 'missing', tag: null, words: null, named: 'SQUARE 8', lacking: ['EM8', 'H9'] }),
   ).toMatch(/To buy, or to wait for: 2 .*EM8.*SQUARE 8.*T7.*H9/);
+  // A T that can't be built yet says so in both: what is to be built, and what of it is not here.
+  expect(await of({ state: 'to build', tag: null, words: null, named: 'SQUARE 8', lacking: ['H9'] })).toMatch(
+    /To buy, or to wait for: 1 .*H9.*T7 .*To build: 2 .*SQUARE 8.*T7/,
+  );
   // Nothing that a kit can be is in no heap, or in two.
   expect(KIT_HEAPS.flatMap(([, states]) => states).toSorted()).toEqual([...KIT_STATES].toSorted());
 });

@@ -35,12 +35,10 @@ export function shiftPdf(shift: ShiftView, printed: Date, zone: string): Promise
   let y = PAGE.edge + 17;
   rule(doc, PAGE.edge, PAGE.wide - PAGE.edge, y, 0.6);
   y += 3;
-  if (waiting?.words)
-    y =
-      2 +
-      paragraphs(doc, 'strong', `${waiting.who}: ${waiting.words}`, {
-        ...{ x: PAGE.edge, y, wide: INSIDE, size: 4 },
-      });
+  if (waiting?.words) {
+    const at = { x: PAGE.edge, y, wide: INSIDE, size: 4 };
+    y = paragraphs(doc, 'strong', `${waiting.who}: ${waiting.words}`, at) + 2;
+  }
   for (const { name, lines } of shift.heaps)
     y = heap(
       doc,
