@@ -110,7 +110,8 @@ export function paragraphs(doc: Pdf, face: Face, text: string, { x, y, wide, siz
     const lines = linesIn(doc, face, part, { wide, size });
     end = room(doc, end, lines * size * LINE);
     write(doc, face, part, { x, y: end, wide, size, lines });
-    end += lines * size * LINE;
+    // The room is more than they take: over many lines it would be a gap.
+    end += lines * doc.currentLineHeight(true);
   }
   return end;
 }
