@@ -10,7 +10,7 @@ export type { Free, Reservation } from './freeFor';
 // How old what is left may be
 export { ageOfStock } from './age';
 // Seats of a body
-export { edgesLeftWords, sitsInDamagedSeat, turnSeats } from './seats';
+export { edgesLeftWords, IN_DAMAGED_SEAT, sitsInDamagedSeat, turnSeats } from './seats';
 export type { InSeat, SeatTurned } from './seats';
 // Counting and lending
 export { explainDifference } from './explainDifference';

@@ -68,3 +68,5 @@ export const edgesLeftWords = (of: {
  */
 export const sitsInDamagedSeat = (inserts: number, damaged: number, good: number): boolean =>
   damaged > 0 && inserts > good;
+/** How that is said, wherever it is a stop. */
+export const IN_DAMAGED_SEAT = 'An insert sits in a damaged seat';

@@ -1,6 +1,6 @@
 import { itemView } from '@/crib/catalogue';
 import { lifeView } from '@/crib/life';
-import { assemblyView } from '@/crib/rack';
+import { assemblyView, labelsAsked } from '@/crib/rack';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { maybeItem } from '@/data/catalogue';
 import { manyBalances } from '@/data/stock';
@@ -287,6 +287,12 @@ describe('at the machine', () => {
       inDamagedSeat: true,
       ties: [{ t: 7, use: { grade: 'stop', why: expect.stringContaining('damaged seat') } }],
     });
-    await crib.do('counterEntry', { counters: found.entry });
+    // Tied to nothing it is printed so too: a label with numbers to enter says that it may run.
+    const freed = await crib.do('tieTool', { operation, t: 7 });
+    expect((await assemblyView(crib.db, tag, 'UTC'))!.ties).toEqual([]);
+    expect(await labelsAsked(crib.db, { tags: tag }, 'UTC')).toMatchObject([
+      { tag, registers: [], stop: expect.stringContaining('damaged seat') },
+    ]);
+    for (const { entry } of [freed, found]) await crib.do('counterEntry', { counters: entry });
   });
 });

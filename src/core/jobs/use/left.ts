@@ -1,6 +1,6 @@
 import { aside, type Judgement, mm, say } from '../../because';
 import { GAUGE, isPastUsual, lifeState } from '../../life';
-import { sitsInDamagedSeat } from '../../stock';
+import { IN_DAMAGED_SEAT, sitsInDamagedSeat } from '../../stock';
 import { type ChangeAt, type CutSoFar, judgeChange, partsUntilChange } from './changeAt';
 import type { ToolAsks, Use, UseState } from './facts';
 
@@ -67,7 +67,7 @@ function inserts({ inserts: i }: UseState): Judgement | null {
     return say(
       'INSERTS',
       'stop',
-      'An insert sits in a damaged seat',
+      IN_DAMAGED_SEAT,
       'A damaged seat doesn’t hold its insert: it can come out at speed.',
       values,
       'inserts = good seats',

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
 import { linkTo, linkToEnd, linkToLabel } from '@/core/links';
+import { IN_DAMAGED_SEAT } from '@/core/stock';
 import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
@@ -85,8 +86,8 @@ export function AssemblyTag({
       )}
       {card.inDamagedSeat && (
         <Notice kind="stop">
-          <strong>An insert sits in a damaged seat.</strong> Take it down and its inserts out, then put a set
-          in: the damaged seat stays empty.
+          <strong>{IN_DAMAGED_SEAT}.</strong> Take it down and its inserts out, then put a set in: the damaged
+          seat stays empty.
         </Notice>
       )}
       {card.holders.against.map((j) => (
