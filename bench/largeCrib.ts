@@ -79,7 +79,7 @@ export async function settle(db: Database): Promise<void> {
         select item_id, to_place_id as place_id, quantity as n from movement where to_place_id is not null
         union all select item_id, from_place_id, -quantity from movement where from_place_id is not null) x
       left join (select item_id, place_id, count(*) as n from piece_place group by 1, 2) k using (item_id, place_id) group by 1, 2;
-    update item_now n set unused = coalesce((select sum(b.quantity - b.marked) from balance b join place p on p.id = b.place_id
+    update item_said n set unused = coalesce((select sum(b.quantity - b.marked) from balance b join place p on p.id = b.place_id
                                              where b.item_id = n.item_id and in_crib(p.kind)), 0);
     analyze;
     call rebuild_in_force();

@@ -151,15 +151,19 @@ export const p95 = (ms: readonly number[]): number =>
   [...ms].sort((a, b) => a - b)[Math.min(ms.length - 1, Math.floor(ms.length * 0.95))] ?? 0;
 
 /** Asks one view after the other until told to stop; gives their milliseconds. */
-export function somebody(stable: Stable): { stop: () => Promise<number[]> } {
+export function somebody(
+  stable: Stable,
+  ask = () => stable.get('/api/v1/items'),
+  pause = 20,
+): { stop: () => Promise<number[]> } {
   const ms: number[] = [];
   let on = true;
   const work = (async () => {
     while (on) {
-      const reply = await stable.get('/api/v1/items');
-      if (reply.status !== 200) throw new Error(`others were answered ${reply.status}`);
+      const reply = await ask();
+      if (reply.status >= 400) throw new Error(`others were answered ${reply.status}`);
       ms.push(reply.ms);
-      await new Promise((resolve) => setTimeout(resolve, 20));
+      await new Promise((resolve) => setTimeout(resolve, pause));
     }
   })();
   return {

@@ -8,7 +8,7 @@ import { p95, somebody, tortureFiles } from './files';
 import { fuzz } from './fuzz';
 import { killedFirstStarts, kills } from './kill';
 import { startStable } from './server';
-import { furnish, oneItem } from './shop';
+import { furnish, oneItem, oneReceived } from './shop';
 
 const share = Number(process.env.TORTURE ?? 1);
 let faults = 0;
@@ -66,6 +66,7 @@ const PARTS: Record<string, () => Promise<void>> = {
     ).join('\n')}`;
     const content = Buffer.from(text).toString('base64');
     const other = somebody(stable);
+    const booking = somebody(stable, () => stable.post('stock/received', oneReceived()), 500);
     const begun = performance.now();
     const preview = await stable.post('items/import-preview', { content });
     const seen = JSON.parse(preview.text) as { digest: string };
@@ -77,10 +78,11 @@ const PARTS: Record<string, () => Promise<void>> = {
     });
     const seconds = (performance.now() - begun) / 1000;
     const others = await other.stop();
+    const written = await booking.stop();
     const megabytes = stable.peakMegabytes();
     judge(
       done.status === 201 && p95(others) <= Math.max(3 * own, 50) && megabytes < 700,
-      `a list of ${rows} rows: ${done.status} in ${seconds.toFixed(1)} s, its preview ${(preview.text.length / 1000).toFixed(0)} kB; others p95 ${p95(others).toFixed(0)} ms (alone ${own.toFixed(0)}), most ${Math.max(...others).toFixed(0)} ms of ${others.length}; memory ${megabytes} MB`,
+      `a list of ${rows} rows: ${done.status} in ${seconds.toFixed(1)} s, its preview ${(preview.text.length / 1000).toFixed(0)} kB; others p95 ${p95(others).toFixed(0)} ms (alone ${own.toFixed(0)}), most ${Math.max(...others).toFixed(0)} ms of ${others.length}; what they enter p95 ${p95(written).toFixed(0)} ms, most ${(Math.max(...written) / 1000).toFixed(1)} s of ${written.length}; memory ${megabytes} MB`,
     );
     await stable.end();
   },

@@ -55,6 +55,9 @@ export async function openFolder(path: string, free?: () => number): Promise<Fol
   return openDatabase(path, free);
 }
 
+/** A database of its own in memory, with its own transactions, of a shop that has begun: whoever opens it closes it. */
+export const openOwn = async (): Promise<Database> => openInMemory(await begun());
+
 /** Databases of this process that no test uses now, as they were when they were opened. */
 const idle: Database[] = [];
 
@@ -96,6 +99,11 @@ async function restorable(db: Database): Promise<Database> {
     query: <Row>(sql: string, params?: readonly Param[]) =>
       alone(() => (reads.test(sql) ? db.query<Row>(sql, params) : kept(() => db.query<Row>(sql, params)))),
     transaction: <T>(work: (c: Connection) => Promise<T>) => alone(() => kept(() => work(db))),
+    // Nobody else is here to be let in.
+    longTransaction: (work) =>
+      alone(() =>
+        kept(() => work({ query: db.query, letReadersIn: () => new Promise((go) => void setImmediate(go)) })),
+      ),
     whyNoWrite: () => null,
     script: (sql) => alone(() => kept(() => db.script(sql))),
     close: () => {

@@ -15,6 +15,7 @@ import {
   maybeEntry,
   maybeFormAnswer,
   maybeItemOfEntry,
+  nextEntryId,
 } from '@/data/ledger';
 import { insertSigned } from '@/data/people';
 import { maybePerson } from '@/data/shop';
@@ -87,11 +88,12 @@ export async function perform(
       if (before) return again(before, digest);
       await mustSign(crib.db, who);
     }
-    const prepared = await (crib.progress ?? new Progress()).during(formId, (tell) =>
+    const progress = crib.progress ?? new Progress();
+    const prepared = await progress.during(formId, (tell) =>
       verb.prepare?.(input, crib.db, crib.beside ?? here, tell),
     );
     release = verb.release?.bind(verb, crib.db, prepared);
-    const done = await crib.db.transaction(async (c) => {
+    const enter = async (c: Connection, ahead?: (entryId: number) => Promise<void>) => {
       const before = await maybeFormAnswer(c, formId);
       if (before) return again(before, digest);
       if (happened > now)
@@ -103,15 +105,21 @@ export async function perform(
         });
       const counters = verb.counters?.(input) ?? null;
       if (counters !== null) found(await maybeEntry(c, counters), 'counters', counters, 'entry');
-      const entryId = await insertEntry(c, {
-        kind: verb.name,
-        happenedAt: happened,
-        recordedAt: now,
-        who,
-        formId,
-        counters,
-        note: note?.trim() || null,
-      });
+      const taken = ahead && (await nextEntryId(c));
+      if (taken !== undefined) await ahead?.(taken);
+      const entryId = await insertEntry(
+        c,
+        {
+          kind: verb.name,
+          happenedAt: happened,
+          recordedAt: now,
+          who,
+          formId,
+          counters,
+          note: note?.trim() || null,
+        },
+        taken,
+      );
       const needs = new Set<number>();
       const moment = {
         entryId,
@@ -136,7 +144,13 @@ export async function perform(
       const done = { ...answer, entry: entryId };
       await insertFormAnswer(c, formId, digest, done);
       return done;
-    });
+    };
+    const { enterAhead } = verb;
+    const done = enterAhead
+      ? await progress.during(formId, (tell) =>
+          crib.db.longTransaction((c) => enter(c, (entryId) => enterAhead(c, entryId, prepared, tell))),
+        )
+      : await crib.db.transaction((c) => enter(c));
     if ((done.entry % ANALYZE_EVERY === 0 || verb.bringsMany) && !('again' in done)) refreshLater(crib.db);
     return done;
   } catch (error) {

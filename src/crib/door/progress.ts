@@ -1,6 +1,6 @@
 /** How far long work has come: rows of a list, done and of how many; null: nobody knows yet of how many. */
 export interface Far {
-  step: 'reading' | 'comparing' | 'laying down';
+  step: 'reading' | 'comparing' | 'laying down' | 'entering';
   done: number;
   of: number | null;
 }

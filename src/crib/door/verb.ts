@@ -1,6 +1,6 @@
 import type { FromSchema, JSONSchema } from 'json-schema-to-ts';
 import type { May, Role } from '@/core/people';
-import type { Connection, Database } from '@/data/database';
+import type { Connection, Database, LongTransaction } from '@/data/database';
 import type { EntryRow } from '@/data/ledger';
 import type { UnkeptSignIns } from '@/data/people';
 import { ENVELOPE } from './schema';
@@ -71,6 +71,11 @@ export interface Verb<Name extends string = string> {
   prepare?: (input: unknown, c: Connection, beside: Beside, tell: TellFar) => unknown;
   /** What was prepared outside the ledger goes again, whether it was entered or not. */
   release?: (c: Connection, prepared: unknown) => Promise<void>;
+  /**
+   * Many rows, written before their entry by the number it will have, in steps between which others are let in to read.
+   * Nothing is in force by an entry that is not there: they see nothing of it, and then all at once.
+   */
+  enterAhead?: (c: LongTransaction, entryId: number, prepared: unknown, tell: TellFar) => Promise<void>;
   /** It may bring more rows than all entries before it: the planner counts anew after each. */
   bringsMany?: boolean;
   run(c: Connection, input: unknown, moment: Moment, prepared: unknown): Promise<object>;
@@ -112,6 +117,7 @@ interface VerbDefinition<
     tell: TellFar,
   ) => Promise<Prepared> | Prepared;
   release?: (c: Connection, prepared: Prepared) => Promise<void>;
+  enterAhead?: (c: LongTransaction, entryId: number, prepared: Prepared, tell: TellFar) => Promise<void>;
   bringsMany?: boolean;
   run(c: Connection, input: InputOf<P, R>, moment: Moment, prepared: Prepared): Promise<A>;
   says(answer: A): string;
@@ -141,6 +147,7 @@ export function defineVerb<
     signing = 'anyone who signs here',
     prepare,
     release,
+    enterAhead,
     bringsMany = false,
     run,
     says,
@@ -157,6 +164,7 @@ export function defineVerb<
     signing,
     prepare,
     release,
+    enterAhead,
     bringsMany,
     run,
     says,

@@ -71,7 +71,7 @@ describe('no ledger row is changed, deleted or truncated', () => {
     'balance',
     'piece_place',
     'fact_now',
-    'item_now',
+    'item_said',
     'kind_word',
   ];
   it.each(tables)('%s', async (table) => {

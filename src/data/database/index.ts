@@ -1,5 +1,5 @@
 // The database and how to ask it
-export type { Connection, Database, Param } from './connection';
+export type { Connection, Database, LongTransaction, Param } from './connection';
 export { DataError, isDataError } from './errors';
 export { insert, inserts, insertsWithId, many, maybeOne, one } from './rows';
 // Opening

@@ -3,10 +3,11 @@ import { join } from 'node:path';
 import { PGlite, type PGliteOptions, type Transaction, types } from '@electric-sql/pglite';
 import { amcheck } from '@electric-sql/pglite/contrib/amcheck';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
-import type { Connection, Database, Param } from './connection';
+import type { Connection, Database, LongTransaction, Param } from './connection';
 import { DataError, isDataError, toDataError } from './errors';
 import { lockFolder } from './lockFolder';
 import { makeFolder } from './makeFolder';
+import { Readers } from './readers';
 import { FREE_BYTES, freeBytes, whyNoWrite } from './room';
 import { Statements } from './statements';
 import { SyncedFiles } from './syncedFiles';
@@ -25,12 +26,12 @@ const PARSERS: PGliteOptions['parsers'] = {
   [types.DATE]: (text) => text,
 };
 
+type Run = (sql: string, params: readonly Param[]) => Promise<Record<string, unknown>[]>;
+
 /** Parts of words are found by their three-letter pieces. */
 const EXTENSIONS = { pg_trgm };
 
-function connection(
-  run: (sql: string, params: readonly Param[]) => Promise<Record<string, unknown>[]>,
-): Connection {
+function connection(run: Run): Connection {
   return {
     async query<Row>(sql: string, params: readonly Param[] = []): Promise<Row[]> {
       if (params.some((p) => p === undefined))
@@ -48,18 +49,28 @@ function connection(
 /** What runs statements on a database: alone, or within a transaction of it. */
 function runners(db: PGlite) {
   const statements = new Statements(db);
+  // One statement at a time, and none while a transaction is open.
+  const inTurn: Run = async (sql, params) => {
+    await db._checkReady();
+    return db._runExclusiveTransaction(() => db.runExclusive(() => statements.run(sql, params)));
+  };
+  const readers = new Readers(inTurn);
+  const inside =
+    (tx: Transaction): Run =>
+    (sql, params) => {
+      if (tx.closed) throw new Error('The transaction has ended');
+      return db.runExclusive(() => statements.run(sql, params));
+    };
   return {
     forget: () => statements.forget(),
-    // One statement at a time, and none while a transaction is open.
-    alone: connection(async (sql, params) => {
-      await db._checkReady();
-      return db._runExclusiveTransaction(() => db.runExclusive(() => statements.run(sql, params)));
-    }),
-    within: (tx: Transaction) =>
-      connection((sql, params) => {
-        if (tx.closed) throw new Error('The transaction has ended');
-        return db.runExclusive(() => statements.run(sql, params));
-      }),
+    alone: connection((sql, params) => (READS.test(sql) ? readers.read(sql, params) : inTurn(sql, params))),
+    within: (tx: Transaction) => connection(inside(tx)),
+    long: <T>(work: (c: LongTransaction) => Promise<T>) =>
+      readers.during(() =>
+        db.transaction((tx) =>
+          work({ ...connection(inside(tx)), letReadersIn: () => readers.letIn(inside(tx)) }),
+        ),
+      ),
   };
 }
 
@@ -68,11 +79,13 @@ const OWNER_ENDS_S = 3;
 
 /** After which a statement that was read may give other columns. */
 const CHANGES_SCHEMA = /\b(create|alter|drop)\b/i;
+/** What only reads, or claims to: what writes all the same waits for its turn. */
+const READS = /^\s*(select|with)\b/i;
 const WRITES = /^\s*(insert|update|delete|truncate|create|alter|drop)\b/i;
 
 function wrap(
   db: PGlite,
-  { alone, within, forget }: ReturnType<typeof runners>,
+  { alone, within, long, forget }: ReturnType<typeof runners>,
   close: () => Promise<void>,
   whyNoWrite: Database['whyNoWrite'] = () => null,
 ): Database {
@@ -80,23 +93,25 @@ function wrap(
     const why = whyNoWrite();
     if (why) throw why;
   };
+  const again = async <T>(attempt: () => Promise<T>): Promise<T> => {
+    mustWrite();
+    for (let tried = 1; ; tried += 1) {
+      try {
+        return await attempt();
+      } catch (raw) {
+        const error = toDataError(raw);
+        if (!isDataError(error) || error.code !== 'TRY_AGAIN' || tried >= 3) throw error;
+      }
+    }
+  };
   return {
     async query<Row>(sql: string, params?: readonly Param[]) {
       if (WRITES.test(sql)) mustWrite();
       return alone.query<Row>(sql, params);
     },
     whyNoWrite,
-    async transaction(work) {
-      mustWrite();
-      for (let attempt = 1; ; attempt += 1) {
-        try {
-          return await db.transaction((tx) => work(within(tx)));
-        } catch (raw) {
-          const error = toDataError(raw);
-          if (!isDataError(error) || error.code !== 'TRY_AGAIN' || attempt >= 3) throw error;
-        }
-      }
-    },
+    transaction: (work) => again(() => db.transaction((tx) => work(within(tx)))),
+    longTransaction: (work) => again(() => long(work)),
     async script(sql) {
       mustWrite();
       try {

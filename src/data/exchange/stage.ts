@@ -1,4 +1,5 @@
-import type { Connection } from '@/data/database';
+import { type Connection, type LongTransaction, many } from '@/data/database';
+import { sure } from '@/core/sure';
 import type { StagedItem } from './types';
 
 const TABLES = ['item', 'fact', 'segment', 'supply', 'life', 'standing', 'link'] as const;
@@ -19,9 +20,13 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
       [batch, ...types.map(([, of]) => rows.map(of))],
     );
   };
+  const numbered = await withNumbers(c, items);
   const each = <T>(of: (item: StagedItem) => readonly T[]) =>
-    items.flatMap((item) => of(item).map((row, ordinal) => ({ ...row, code: item.code, ordinal })));
-  await lay('item', items, {
+    numbered.flatMap((item) =>
+      of(item).map((row, ordinal) => ({ ...row, itemId: item.itemId, fresh: item.fresh, ordinal })),
+    );
+  await lay('item', numbered, {
+    item_id: ['int', (i) => i.itemId],
     code: ['text', (i) => i.code],
     fresh: ['bool', (i) => i.fresh],
     kind: ['text', (i) => i.kind],
@@ -32,7 +37,8 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
     'fact',
     each((i) => i.facts),
     {
-      code: ['text', (f) => f.code],
+      item_id: ['int', (f) => f.itemId],
+      fresh: ['bool', (f) => f.fresh],
       symbol: ['text', (f) => f.symbol],
       text: ['text', (f) => f.text],
       unit: ['text', (f) => f.unit],
@@ -44,7 +50,7 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
     'segment',
     each((i) => i.segments),
     {
-      code: ['text', (s) => s.code],
+      item_id: ['int', (s) => s.itemId],
       ordinal: ['int', (s) => s.ordinal],
       length_mm: ['float8', (s) => s.length],
       upper_mm: ['float8', (s) => s.upper],
@@ -55,7 +61,7 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
     'supply',
     each((i) => (i.supply ? [i.supply] : [])),
     {
-      code: ['text', (s) => s.code],
+      item_id: ['int', (s) => s.itemId],
       supplier: ['text', (s) => s.supplier],
       order_code: ['text', (s) => s.orderCode],
       price_cents: ['int', (s) => s.priceCents],
@@ -67,7 +73,7 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
     'life',
     each((i) => (i.life ? [i.life] : [])),
     {
-      code: ['text', (l) => l.code],
+      item_id: ['int', (l) => l.itemId],
       minutes: ['float8', (l) => l.minutes],
       origin: ['text', (l) => l.origin],
     },
@@ -76,7 +82,7 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
     'standing',
     each((i) => (i.standing ? [i.standing] : [])),
     {
-      code: ['text', (s) => s.code],
+      item_id: ['int', (s) => s.itemId],
       standing: ['text', (s) => s.standing],
       reason: ['text', (s) => s.reason],
     },
@@ -85,7 +91,7 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
     'link',
     each((i) => i.links),
     {
-      code: ['text', (l) => l.code],
+      item_id: ['int', (l) => l.itemId],
       earlier: ['text', (l) => l.earlier],
       relation: ['text', (l) => l.relation],
       reason: ['text', (l) => l.reason],
@@ -93,53 +99,162 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
   );
 }
 
-/** The item a row is of: one that comes with it, or one that is here; not one that was taken back. */
-const ITEM = (alias: string, code: string) =>
-  `item ${alias} on ${alias}.code = ${code} and (${alias}.entry_id = $2 or exists (select from item_now n where n.item_id = ${alias}.id))`;
+/**
+ * Items with their numbers: of one that is here, its own; of one to come, the next, which is taken for it. One that was taken
+ * back since the list was compared has none and is left out: the list is refused for that in any case.
+ */
+async function withNumbers(c: Connection, items: readonly StagedItem[]) {
+  const numbers = new Map<string, number>();
+  const fresh = items.filter((i) => i.fresh);
+  if (fresh.length) {
+    const taken = await many<{ id: number }>(
+      c,
+      `select nextval(pg_get_serial_sequence('item', 'id'))::int as id from generate_series(1, $1)`,
+      [fresh.length],
+    );
+    fresh.forEach((item, i) => numbers.set(item.code, sure(taken[i], 'the number that was taken').id));
+  }
+  if (fresh.length < items.length) {
+    const here = await many<{ code: string; id: number }>(
+      c,
+      'select i.code, i.id from item i where i.code = any ($1) and exists (select from item_now n where n.item_id = i.id)',
+      [items.filter((i) => !i.fresh).map((i) => i.code)],
+    );
+    for (const { code, id } of here) numbers.set(code, id);
+  }
+  return items.flatMap((item) => {
+    const itemId = numbers.get(item.code);
+    return itemId === undefined ? [] : [{ ...item, itemId }];
+  });
+}
 
-/** Enters what was laid down, as rows of one entry; suppliers are here already. The row of `import_list` comes after. */
-export async function enterStaged(c: Connection, batch: string, entryId: number): Promise<void> {
-  const enter = (sql: string) => c.query(sql, [batch, entryId]);
-  /**
-   * What is joined here to its item, entry and supplier need not be looked up by each row once more: that took half of the
-   * time in which everybody waits. As a replica PostgreSQL asks no foreign key and runs no trigger; what is derived of a
-   * list follows by the row of `import_list` in any case.
-   */
-  const enterJoined = async (sql: string) => {
-    await c.query('set local session_replication_role = replica');
-    await enter(sql);
-    await c.query('set local session_replication_role = origin');
-  };
-  await enter(
-    'insert into item (entry_id, code, kind, maker, family) select $2, code, kind, maker, family from staged_item where batch = $1 and fresh',
-  );
-  await enterJoined(
+/**
+ * Does something as a replica does: no foreign key is asked, and no trigger runs but those that are to run always. What is
+ * joined to its item and supplier need not be looked up by each row once more, and the entry of a list comes after its rows.
+ * Nothing goes through a table whole, however few rows the planner takes it to have.
+ */
+export async function asJoined(c: Connection, work: () => Promise<void>): Promise<void> {
+  const settle = (role: string, seqscan: string) =>
+    c.query(
+      "select set_config('session_replication_role', $1, true), set_config('enable_seqscan', $2, true)",
+      [role, seqscan],
+    );
+  await settle('replica', 'off');
+  await work();
+  await settle('origin', 'on');
+}
+
+/** The rows of a part of a list: $1 the batch, $2 its entry, $3 and $4 the first and last item of the part. */
+const OF_PART = 's.batch = $1 and s.item_id between $3 and $4';
+/** How the rows of a part are entered, as one leans on the other, and where they were laid down. */
+const ENTER: readonly [from: (typeof TABLES)[number], sql: string][] = [
+  [
+    'item',
+    `insert into item (id, entry_id, code, kind, maker, family) overriding system value
+    select s.item_id, $2, s.code, s.kind, s.maker, s.family from staged_item s where ${OF_PART} and s.fresh`,
+  ],
+  [
+    'fact',
     `insert into fact (entry_id, item_id, symbol, text, unit, value, origin)
-     select $2, i.id, s.symbol, s.text, s.unit, s.value, s.origin from staged_fact s join ${ITEM('i', 's.code')} where s.batch = $1`,
-  );
-  await enterJoined(
+    select $2, s.item_id, s.symbol, s.text, s.unit, s.value, s.origin from staged_fact s where ${OF_PART}`,
+  ],
+  // Of a new item nothing else can be in force yet.
+  [
+    'fact',
+    `insert into fact_now (entry_id, item_id, symbol, text, unit, value, origin)
+    select $2, s.item_id, s.symbol, s.text, s.unit, s.value, s.origin from staged_fact s where ${OF_PART} and s.fresh`,
+  ],
+  [
+    'segment',
     `insert into holder_segment (entry_id, item_id, ordinal, length_mm, upper_mm, lower_mm)
-     select $2, i.id, s.ordinal, s.length_mm, s.upper_mm, s.lower_mm from staged_segment s join ${ITEM('i', 's.code')} where s.batch = $1`,
-  );
-  await enterJoined(
+    select $2, s.item_id, s.ordinal, s.length_mm, s.upper_mm, s.lower_mm from staged_segment s where ${OF_PART}`,
+  ],
+  // An offset keeps a lateral question whole: it is asked of an index row by row, however few rows the planner expects.
+  [
+    'supply',
     `insert into supply (entry_id, item_id, supplier_id, order_code, price_cents, pack, minimum)
-     select $2, i.id, p.id, s.order_code, s.price_cents, s.pack, s.minimum
-     from staged_supply s join ${ITEM('i', 's.code')} join supplier p on p.code = s.supplier
-     where s.batch = $1 and exists (select from live_entry e where e.id = p.entry_id)`,
-  );
-  await enter(
+    select $2, s.item_id, p.id, s.order_code, s.price_cents, s.pack, s.minimum from staged_supply s
+    cross join lateral (
+      select p.id from supplier p where p.code = s.supplier
+        and (p.entry_id = $2 or exists (select from live_entry e where e.id = p.entry_id)) offset 0) p
+    where ${OF_PART}`,
+  ],
+  [
+    'life',
     `insert into assumed_life (entry_id, item_id, material_id, minutes, origin)
-     select $2, i.id, null, s.minutes, s.origin from staged_life s join ${ITEM('i', 's.code')} where s.batch = $1`,
-  );
-  await enter(
+    select $2, s.item_id, null, s.minutes, s.origin from staged_life s where ${OF_PART}`,
+  ],
+  [
+    'standing',
     `insert into item_standing (entry_id, item_id, standing, reason)
-     select $2, i.id, s.standing, s.reason from staged_standing s join ${ITEM('i', 's.code')} where s.batch = $1`,
-  );
-  await enter(
+    select $2, s.item_id, s.standing, s.reason from staged_standing s where ${OF_PART}`,
+  ],
+  [
+    'item',
+    `insert into item_said (item_id, sort_code, kind, family, dc, reach, search, shown)
+    select n.*, false from said_of_items(array(select s.item_id from staged_item s where ${OF_PART} and s.fresh and $2 > 0)) n`,
+  ],
+];
+/** What leans on items of any part comes after all of them. */
+const ENTER_AFTER: typeof ENTER = [
+  [
+    'link',
     `insert into item_link (entry_id, item_id, earlier_item_id, relation, reason)
-     select $2, i.id, o.id, s.relation, s.reason
-     from staged_link s join ${ITEM('i', 's.code')} join ${ITEM('o', 's.earlier')} where s.batch = $1`,
+    select $2, s.item_id, o.id, s.relation, s.reason from staged_link s
+    cross join lateral (
+      select i.id from item i where i.code = s.earlier
+        and (i.entry_id = $2 or exists (select from item_now n where n.item_id = i.id)) offset 0) o
+    where ${OF_PART}`,
+  ],
+];
+
+/**
+ * Enters what was laid down, as rows of an entry that is still to come, part by part: whoever reads is let in between, and
+ * sees nothing of them. Suppliers are here already. `showStaged` and the row of `import_list` come after, with the entry.
+ * @param tell of how many items all is written
+ */
+export async function enterStaged(
+  c: LongTransaction,
+  batch: string,
+  entryId: number,
+  tell: (done: number, of: number) => void,
+): Promise<void> {
+  // No item is cut in two: its rows lie in one part.
+  const parts = await many<{ first: number; last: number; done: number }>(
+    c,
+    `select min(item_id) as first, max(item_id) as last, max(nth)::int as done
+     from (select item_id, row_number() over (order by item_id) as nth from staged_item where batch = $1) x
+     group by (nth - 1) / ${ENTERED_AT_ONCE} order by first`,
+    [batch],
   );
+  const laid = new Set<string>();
+  for (const table of TABLES)
+    if ((await many(c, `select 1 as one from staged_${table} where batch = $1 limit 1`, [batch])).length)
+      laid.add(table);
+  for (const statements of [ENTER, ENTER_AFTER]) {
+    const needed = statements.filter(([from]) => laid.has(from));
+    if (!needed.length) continue;
+    for (const { first, last, done } of parts) {
+      for (const [, sql] of needed) {
+        await asJoined(c, async () => void (await c.query(sql, [batch, entryId, first, last])));
+        await c.letReadersIn();
+      }
+      tell(done, parts.at(-1)?.done ?? done);
+    }
+  }
+}
+/** Items of a part: whoever reads waits for a statement or two of one. */
+const ENTERED_AT_ONCE = 50;
+
+/** Shows what is new, all of it at once. */
+export async function showStaged(c: Connection, batch: string): Promise<void> {
+  await asJoined(c, async () => {
+    await c.query(
+      `update item_said n set shown = true from staged_item s
+       where s.batch = $1 and s.fresh and n.item_id = s.item_id and not n.shown`,
+      [batch],
+    );
+  });
 }
 
 /** Takes away what was laid down: it was entered, or won't be. In steps, as it came: whoever reads is let in between. */

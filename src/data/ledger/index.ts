@@ -12,4 +12,4 @@ export {
   maybeItemOfEntry,
 } from './read';
 // Writing
-export { insertEntry, insertFormAnswer, insertNeeds } from './write';
+export { insertEntry, insertFormAnswer, insertNeeds, nextEntryId } from './write';

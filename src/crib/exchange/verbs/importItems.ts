@@ -3,11 +3,13 @@ import { LIMITS, mostOf } from '@/core/limits';
 import { defineVerb, field, letOthersIn, Problem, type TellFar } from '@/crib/door';
 import type { Connection } from '@/data/database';
 import {
+  asJoined,
   catalogueChangedBetween,
   dropStaged,
   enterStaged,
   insertImportList,
   insertMappings,
+  showStaged,
   stageItems,
   usesOfImport,
 } from '@/data/exchange';
@@ -94,11 +96,16 @@ export const importItems = defineVerb({
     const digest = createHash('sha256').update(bytes).digest('hex');
     return { batch, suppliers, asOf, counted, digest };
   },
-  async run(c, input, moment, { batch, suppliers, asOf, counted, digest }) {
+  async enterAhead(c, entryId, { batch, suppliers, asOf }, tell) {
     // What was laid down is what was shown only while nothing was entered since that may change it.
-    if (await catalogueChangedBetween(c, asOf, moment.entryId)) throw changedSince();
-    for (const code of suppliers) await insertSupplier(c, moment.entryId, { code, name: code });
-    await enterStaged(c, batch, moment.entryId);
+    if (await catalogueChangedBetween(c, asOf, entryId)) throw changedSince();
+    await asJoined(c, async () => {
+      for (const code of suppliers) await insertSupplier(c, entryId, { code, name: code });
+    });
+    await enterStaged(c, batch, entryId, (done, of) => tell({ step: 'entering', done, of }));
+  },
+  async run(c, input, moment, { batch, counted, digest }) {
+    await showStaged(c, batch);
     await insertMappings(c, moment.entryId, input.mapping ?? {});
     const { added, changed, refused } = counted;
     const said = { name: input.name.trim(), added, changed };
@@ -155,4 +162,4 @@ async function layDown(c: Connection, batch: string, preview: Preview, tell: Tel
   }
 }
 /** Whoever reads meanwhile waits for one statement of a step with each of their own. */
-const LAID_AT_ONCE = 40;
+const LAID_AT_ONCE = 30;

@@ -51,11 +51,17 @@ it('where nobody is answered any more it says why, and shows no figure that stan
   tell({ step: 'laying down', done: 19_960, of: 20_000 });
   await pass(800);
   expect([said(), bar()]).toEqual(['Laying it down …', '99.8']);
+  tell({ step: 'entering', done: 50, of: 20_000 });
+  await pass(800);
+  expect(said()).toMatch(/Entering it: others can read meanwhile/);
+  tell({ step: 'entering', done: 20_000, of: 20_000 });
+  await pass(800);
+  expect(bar()).toBe('100');
   answers = false;
   await pass(2500);
   expect(said()).toMatch(/at once: whoever asks meanwhile waits/);
   expect(bar()).toBeNull();
-  expect(screen.queryByText(/19,960/)).toBeNull();
+  expect(screen.queryByText(/of 20,000/)).toBeNull();
   expect(screen.queryByRole('button')).toBeNull();
 });
 

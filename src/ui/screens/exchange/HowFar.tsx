@@ -12,8 +12,9 @@ const STEPS: Record<Far['step'], string> = {
   reading: 'Reading the list',
   comparing: 'Comparing it with the catalogue',
   'laying down': 'Laying it down',
+  entering: 'Entering it: others can read meanwhile, what they enter waits',
 };
-/** Between the last row laid down and the answer all of it is entered at once, and nobody is answered. */
+/** What changes of items that are here is entered at once, and nobody is answered. */
 const AT_ONCE = 'Entering all of it at once: whoever asks meanwhile waits for some seconds';
 
 /** Asks how far the work has come that was sent with an id, until it is taken off the screen. */
@@ -46,7 +47,7 @@ function useHowFar(id: string): { far: Far | null; waits: boolean } {
 /** How far a list has come that is read or brought in, and what ends it where it can be ended. */
 export function HowFar({ id, begins, onStop }: { id: string; begins: string; onStop?: () => void }) {
   const { far, waits } = useHowFar(id);
-  const atOnce = waits && far?.step === 'laying down';
+  const atOnce = waits && (far?.step === 'laying down' || far?.step === 'entering');
   const words = atOnce ? AT_ONCE : far ? STEPS[far.step] : begins;
   return (
     <div style={{ maxWidth: '34rem' }}>
