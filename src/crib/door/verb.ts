@@ -68,7 +68,7 @@ export interface Verb<Name extends string = string> {
   schema: JSONSchema & object;
   signing: Signing;
   /** Long work on the input (reading a program, a list, a picture): done before the transaction, whose writes it would hold up. */
-  prepare?: (input: unknown, c: Connection, beside: Beside, tell: TellFar) => unknown;
+  prepare?: (input: unknown, c: Database, beside: Beside, tell: TellFar) => unknown;
   /** What was prepared outside the ledger goes again, whether it was entered or not. */
   release?: (c: Connection, prepared: unknown) => Promise<void>;
   /**
@@ -112,7 +112,7 @@ interface VerbDefinition<
   required: R;
   prepare?: (
     input: InputOf<P, R>,
-    c: Connection,
+    c: Database,
     beside: Beside,
     tell: TellFar,
   ) => Promise<Prepared> | Prepared;

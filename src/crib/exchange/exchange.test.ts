@@ -1,10 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { factsOf, FAMILY_NAMES, ITEM_KINDS, KINDS, symbolSpec } from '@/core/cutters';
 import { furnish, openTestCrib, type TestCrib } from '@/crib/testing';
 import { verbNamed } from '@/crib/verbs';
-import { asJoined } from '@/data/exchange';
+import { asJoined, dropLeftStaged, stageItems } from '@/data/exchange';
 import { meaningOf } from './columns';
 import { type Exported, exportedItems, exportItems, itemTable } from './exportItems';
 import { type Far, here, perform, Progress } from '../door';
@@ -246,6 +247,45 @@ H1,holder,,,60,,,,,40:50:40; 20:40:30,,,,,
       }),
     ).rejects.toThrow('broke');
     expect(progress.of(formId)).toBeNull();
+  });
+  it('leaves nothing behind where it does not come in: of a fault while it is laid down or entered, or of a process that ended', async () => {
+    const crib = await shop();
+    const left = async () =>
+      (
+        await crib.db.query<{ n: number }>(
+          `select ((select count(*) from staged_item) + (select count(*) from staged_fact) + (select count(*) from item_said where not shown)
+             + (select count(*) from item where code like 'R%') + (select count(*) from fact_now f where not exists (select from item_now n where n.item_id = f.item_id)))::int as n`,
+        )
+      )[0]!.n;
+    const rows = Array.from({ length: 120 }, (_, i) => `R${i},cutter,square,6`);
+    const content = bytes(`code,kind,family,DC\n${rows.join('\n')}\n`);
+    const { digest } = await previewImport(crib.db, content);
+    const input = { who: 'IK', name: 'l', content: base64(content), accepted: digest };
+    for (const breaksAt of ['laying down', 'entering'] as const) {
+      let wasThere = 0;
+      const progress = new Progress();
+      progress.during = (_, work) =>
+        Promise.resolve(
+          work((far) => {
+            if (far.step !== breaksAt || far.done < 50) return;
+            wasThere += 1;
+            throw new Error('broke');
+          }),
+        );
+      await expect(perform({ ...crib, progress }, verbNamed('importItems')!, input)).rejects.toThrow('broke');
+      expect([breaksAt, wasThere, await left()]).toEqual([breaksAt, 1, 0]);
+    }
+    const { added } = await previewImport(crib.db, content);
+    await stageItems(
+      crib.db,
+      randomUUID(),
+      added.map((item) => ({ ...item, fresh: true })),
+    );
+    expect(await left()).toBe(360);
+    await dropLeftStaged(crib.db);
+    expect(await left()).toBe(0);
+    await perform(crib, verbNamed('importItems')!, input);
+    expect(await left()).toBe(120);
   });
   it('reads as many rows for each of its own in a shop that has begun, however long it is', async () => {
     const crib = await shop();

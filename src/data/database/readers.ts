@@ -8,9 +8,9 @@ interface Waiting {
   refuse: (error: unknown) => void;
 }
 
-/** Reads wait for steps that together take so long, ms; and have twice as long for themselves as those took, within these bounds. */
+/** Reads wait for steps that together take so long, ms; and have as long for themselves as those took, within these bounds: who writes waits for both. */
 const WORKED_MS = 12;
-const [LEAST_MS, MOST_MS] = [40, 200];
+const [LEAST_MS, MOST_MS] = [20, 200];
 /** Turns in which somebody may be heard between two steps. */
 const TURNS = 4;
 /** Whoever was answered asks on within so long, ms: a view asks one thing after the other. */
@@ -65,7 +65,7 @@ export class Readers {
     const begun = performance.now();
     const worked = begun - this.#had;
     if (worked < WORKED_MS) return;
-    const until = begun + Math.min(Math.max(2 * worked, LEAST_MS), MOST_MS);
+    const until = begun + Math.min(Math.max(worked, LEAST_MS), MOST_MS);
     while (this.#waiting.length && performance.now() < until) {
       for (const waiting of this.#waiting.splice(0)) await this.#visit(run, waiting);
       await this.#nextOr(ASKS_ON_MS);

@@ -97,6 +97,8 @@ export async function stageItems(c: Connection, batch: string, items: readonly S
       reason: ['text', (l) => l.reason],
     },
   );
+  const fresh = numbered.filter((i) => i.fresh).map((i) => i.itemId);
+  if (fresh.length) await c.query('select say_staged($1)', [fresh]);
 }
 
 /**
@@ -189,11 +191,6 @@ const ENTER: readonly [from: (typeof TABLES)[number], sql: string][] = [
     `insert into item_standing (entry_id, item_id, standing, reason)
     select $2, s.item_id, s.standing, s.reason from staged_standing s where ${OF_PART}`,
   ],
-  [
-    'item',
-    `insert into item_said (item_id, sort_code, kind, family, dc, reach, search, shown)
-    select n.*, false from said_of_items(array(select s.item_id from staged_item s where ${OF_PART} and s.fresh and $2 > 0)) n`,
-  ],
 ];
 /** What leans on items of any part comes after all of them. */
 const ENTER_AFTER: typeof ENTER = [
@@ -262,10 +259,13 @@ export async function dropStaged(c: Connection, batch: string): Promise<void> {
   for (const table of TABLES) {
     const step = `with dropped as (
         delete from staged_${table} where ctid = any (array(select ctid from staged_${table} where batch = $1 limit ${DROPPED_AT_ONCE}))
-        returning 1)
-      select count(*)::int as rows from dropped`;
-    const dropped = async () => (await c.query<{ rows: number }>(step, [batch]))[0]?.rows ?? 0;
-    while ((await dropped()) === DROPPED_AT_ONCE);
+        returning item_id)
+      select array_agg(item_id) as items from dropped`;
+    for (let rows = DROPPED_AT_ONCE; rows === DROPPED_AT_ONCE;) {
+      const [dropped] = await c.query<{ items: number[] | null }>(step, [batch]);
+      rows = dropped?.items?.length ?? 0;
+      if (rows && table === 'item') await c.query('select unsay_staged($1)', [dropped?.items ?? []]);
+    }
   }
 }
 const DROPPED_AT_ONCE = 4000;
@@ -273,4 +273,5 @@ const DROPPED_AT_ONCE = 4000;
 /** The same of every list that a process left behind when it ended. */
 export async function dropLeftStaged(c: Connection): Promise<void> {
   for (const table of TABLES) await c.query(`delete from staged_${table}`);
+  await c.query('select unsay_staged(array(select item_id from item_said where not shown))');
 }

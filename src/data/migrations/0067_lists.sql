@@ -19,7 +19,7 @@ create index staged_life_by_item on staged_life (batch, item_id);
 create index staged_standing_by_item on staged_standing (batch, item_id);
 create index staged_link_by_item on staged_link (batch, item_id);
 
--- What is said of an item that is still to come is written ahead too, and not shown: to show it changes no index, so that of a
+-- What is said of an item is written as soon as it is laid down, and not shown: to show it changes no index, so that of a
 -- whole list it is done at once (its row is written anew on its own page, which is half empty for that).
 alter table item_now rename to item_said;
 alter table item_said add column shown boolean not null default true;
@@ -36,7 +36,24 @@ alter index item_now_by_words set (gin_pending_list_limit = 256);
 alter table item enable always trigger item_code_is_new;
 alter table supplier enable always trigger supplier_code_is_new;
 
--- What was supplied by the entry that brought an item is in force as long as the item is: also while that entry is still to come.
+-- What is said of an item is said of one to come as well, of which nothing is there but what was laid down.
+create index staged_item_of_item on staged_item (item_id);
+create index staged_fact_of_item on staged_fact (item_id);
+create index staged_supply_of_item on staged_supply (item_id);
+create view item_known as
+  select id, code, kind, family, maker from item
+  union all
+  select s.item_id, s.code, s.kind, s.family, s.maker from staged_item s
+  where s.fresh and not exists (select from item i where i.id = s.item_id);
+create view fact_said as
+  select item_id, symbol, text, unit, value from fact_now
+  union all
+  select s.item_id, s.symbol, s.text, s.unit, s.value from staged_fact s
+  where s.fresh and not exists (select from item i where i.id = s.item_id);
+create view supply_said as
+  select s.item_id, s.order_code from supply s join live_entry e on e.id = s.entry_id
+  union all
+  select s.item_id, s.order_code from staged_supply s where not exists (select from item i where i.id = s.item_id);
 create or replace function said_of_items(items int[])
   returns table (item_id int, sort_code text, kind text, family text, dc double precision, reach double precision, search text)
   language sql stable as $$
@@ -47,17 +64,25 @@ create or replace function said_of_items(items int[])
       string_agg(case f.symbol when 'DC' then f.text || ' ' || f.unit when 'RE' then 'R' || f.text
                    when 'NOF' then f.text || ' flutes' else f.text end, ' ' order by f.symbol)
         filter (where f.unit = 'words' or f.symbol in ('DC', 'RE', 'NOF')) as words
-    from fact_now f where f.item_id = any (items) group by f.item_id),
+    from fact_said f where f.item_id = any (items) group by f.item_id),
   supplies as (
     select s.item_id, string_agg(distinct s.order_code, ' ') as codes
-    from supply s join item i on i.id = s.item_id left join live_entry e on e.id = s.entry_id
-    where s.item_id = any (items) and (e.id is not null or s.entry_id = i.entry_id) group by s.item_id)
+    from supply_said s where s.item_id = any (items) group by s.item_id)
   select i.id, natural_key(i.code), i.kind, i.family, f.dc, f.reach,
     lower(concat_ws(' ', i.code, i.maker,
       (select k.words from kind_word k where k.name = i.kind and i.kind <> 'cutter'),
       (select k.words from kind_word k where k.name = i.family), f.words, s.codes))
-  from item i left join facts f on f.item_id = i.id left join supplies s on s.item_id = i.id
+  from item_known i left join facts f on f.item_id = i.id left join supplies s on s.item_id = i.id
   where i.id = any (items)
+$$;
+
+-- Said as soon as it is laid down, and taken away with it where it did not come in.
+create function say_staged(items int[]) returns void language sql set session_replication_role = replica as $$
+  insert into item_said (item_id, sort_code, kind, family, dc, reach, search, shown)
+    select item_id, sort_code, kind, family, dc, reach, search, false from said_of_items(items);
+$$;
+create function unsay_staged(items int[]) returns void language sql set session_replication_role = replica as $$
+  delete from item_said where item_id = any (items) and not shown;
 $$;
 
 -- What is new has followed part by part; of what was here before, what changed follows with the entry.

@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { LIMITS, mostOf } from '@/core/limits';
-import { defineVerb, field, letOthersIn, Problem, type TellFar } from '@/crib/door';
-import type { Connection } from '@/data/database';
+import { defineVerb, field, Problem, type TellFar } from '@/crib/door';
+import type { Database } from '@/data/database';
 import {
   asJoined,
   catalogueChangedBetween,
@@ -141,7 +141,7 @@ const narrowed = (item: ExchangeItem, fields: readonly string[]): ExchangeItem =
 });
 
 /** Lays a list down in steps that let others in between; what lies there is taken off the preview, so that it is not kept twice. */
-async function layDown(c: Connection, batch: string, preview: Preview, tell: TellFar): Promise<void> {
+async function layDown(c: Database, batch: string, preview: Preview, tell: TellFar): Promise<void> {
   const of = preview.added.length + preview.changed.length;
   const next = () =>
     preview.added.length
@@ -156,10 +156,12 @@ async function layDown(c: Connection, batch: string, preview: Preview, tell: Tel
   let done = 0;
   for (let items = next(); items.length; items = next()) {
     tell({ step: 'laying down', done, of });
-    await stageItems(c, batch, items);
+    await c.longTransaction(async (step) => {
+      await stageItems(step, batch, items);
+      await step.letReadersIn();
+    });
     done += items.length;
-    await letOthersIn();
   }
 }
-/** Whoever reads meanwhile waits for one statement of a step with each of their own. */
+/** Whoever reads or writes meanwhile waits for one step. */
 const LAID_AT_ONCE = 30;
