@@ -20,6 +20,22 @@ export async function quietly(work: Promise<void>): Promise<void> {
   await work.catch((error: unknown) => console.error(forLog(error)));
 }
 
+/** How long somebody who only reads waits until it is written down that they were here, ms. */
+const NOTED_MS = 50;
+const underWay = new WeakMap<Books['db'], Set<string>>();
+/**
+ * Writes down that a sign-in or key was used. While a list comes in all that is written waits for its end, and whoever only
+ * reads does not: it is written then, once, and they go on.
+ */
+export async function noteUse(db: Books['db'], of: string, write: () => Promise<void>): Promise<void> {
+  const noted = underWay.get(db) ?? new Set();
+  underWay.set(db, noted);
+  if (noted.has(of)) return;
+  noted.add(of);
+  const written = quietly(write()).finally(() => noted.delete(of));
+  await Promise.race([written, new Promise((resolve) => setTimeout(resolve, NOTED_MS).unref())]);
+}
+
 /** Too little room to write; a folder that is gone or another's is no such thing, and lets nobody in. */
 const isFull = ({ db }: Books): boolean => db.whyNoWrite()?.code === 'NO_ROOM';
 
@@ -48,7 +64,7 @@ export async function beginAnySession(crib: Crib, person: string, device: string
 export async function useSession(books: Books, id: number, at: Date): Promise<void> {
   const { db, unkept } = books;
   if (unkept && (unkept.holds(id) || isFull(books))) unkept.touch(id, at);
-  else await quietly(touchSession(db, id, at));
+  else await noteUse(db, `sign-in ${id}`, () => touchSession(db, id, at));
 }
 
 /** Ends sign-ins here and now, on a full disk too. */

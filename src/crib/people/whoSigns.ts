@@ -2,7 +2,7 @@ import { sessionEnds } from '@/core/people';
 import type { Crib, Signed } from '@/crib/door';
 import { maybeKey, touchKey } from '@/data/people';
 import { digestOf } from './digest';
-import { endSessions, quietly, sessionOf, settle, useSession } from './sessions';
+import { endSessions, noteUse, quietly, sessionOf, settle, useSession } from './sessions';
 
 /** How often the time of a sign-in’s last use is written down. */
 const TOUCH_MS = 60_000;
@@ -25,7 +25,7 @@ async function byKey({ db, now }: Pick<Crib, 'db' | 'now'>, secret: string): Pro
   if (!key || key.endedAt || key.ofPerson !== 'owner') return null;
   const due = !key.usedAt || now().getTime() - key.usedAt.getTime() > TOUCH_MS;
   // On a full disk that it was used is not written down; it is no fault that the log should tell at each request.
-  if (due && db.whyNoWrite() === null) await quietly(touchKey(db, key.id, now()));
+  if (due && db.whyNoWrite() === null) await noteUse(db, `key ${key.id}`, () => touchKey(db, key.id, now()));
   return {
     who: key.person,
     role: key.role,
