@@ -491,7 +491,9 @@ it('tells a whole scan from one that is looked up or cut by a limit', async () =
   expect(await scans('select * from movement order by id desc limit 5')).toEqual([]);
   expect(await scans('select * from movement where item_id = 1')).toEqual([]);
   expect(await scans('select 1 from (select 1 from item_now limit 5) x')).toEqual([]);
-  expect(await scans("select 1 from (select 1 from item_now where family = 'drill' limit 5) x")).toHaveLength(1);
+  expect(await scans("select 1 from (select 1 from item_now where family = 'drill' limit 5) x")).toHaveLength(
+    1,
+  );
   expect(await scans('select * from operation_now where open order by due, job, number')).toEqual([]);
   expect(await scans('select * from operation_now where not open order by due, operation_id')).toHaveLength(
     1,
