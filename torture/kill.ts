@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
-import { furnish, oneReceived, pieces } from './shop';
+import { furnish, oneList, oneReceived, pieces } from './shop';
 import { newFolder, startStable } from './server';
 
 /**
@@ -24,6 +24,43 @@ export async function killedFirstStarts(
   }
   return { rounds, begun };
 }
+
+/**
+ * Kills the server while a list comes in: laid down, entered, or just after. Started again either nothing of it is there or
+ * all of it; and what was not acknowledged comes in when it is sent again.
+ */
+export async function killedLists(
+  rounds: number,
+  rows: number,
+  random: () => number,
+): Promise<{ rounds: number; none: number; whole: number; half: number; again: number }> {
+  const out = { rounds, none: 0, whole: 0, half: 0, again: 0 };
+  let stable = await startStable();
+  await furnish(stable);
+  for (let round = 0; round < rounds; round += 1) {
+    const content = oneList(rows, `N${round}-`);
+    const see = async (): Promise<{ digest: string; of: { added: number }; same: number }> =>
+      JSON.parse((await stable.post('items/import-preview', { content })).text);
+    const bring = async () =>
+      stable.post('items/imported', { who: 'IK', name: 'list.csv', content, accepted: (await see()).digest });
+    const coming = bring().catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, random() * rows * KILLED_WITHIN_MS));
+    await stable.end('SIGKILL');
+    await coming;
+    stable = await startStable(stable.folder);
+    const { of, same } = await see();
+    if (same === rows) out.whole += 1;
+    else if (of.added === rows && same === 0) {
+      out.none += 1;
+      if ((await bring()).status === 201 && (await see()).same === rows) out.again += 1;
+    } else out.half += 1;
+  }
+  await stable.end();
+  rmSync(stable.folder, { recursive: true });
+  return out;
+}
+/** About as long as a row of a list takes to be read and to come in, ms. */
+const KILLED_WITHIN_MS = 3;
 
 export interface Killed {
   rounds: number;

@@ -29,3 +29,13 @@ export async function pieces(stable: Stable): Promise<number> {
   const view = JSON.parse((await stable.get('/api/v1/items?q=EM10')).text) as { lines: { unused: number }[] };
   return view.lines[0]?.unused ?? 0;
 }
+
+/** A list of so many new cutters, in base64. */
+export const oneList = (rows: number, prefix = 'N'): string =>
+  Buffer.from(
+    `code;kind;family;maker;DC;LCF;NOF;OAL;DMM;COATING;supplier;order_code;price;pack\n${Array.from(
+      { length: rows },
+      (_, i) =>
+        `${prefix}${i};cutter;square;Skarv;${1 + (i % 400) / 10};25;4;66;12;AlTiN;NORD;S-${i};24.90;5`,
+    ).join('\n')}`,
+  ).toString('base64');

@@ -6,9 +6,9 @@ import { manyClients } from './clients';
 import { fullDisk } from './disk';
 import { p95, somebody, tortureFiles } from './files';
 import { fuzz } from './fuzz';
-import { killedFirstStarts, kills } from './kill';
+import { killedFirstStarts, killedLists, kills } from './kill';
 import { startStable } from './server';
-import { furnish, oneItem, oneReceived } from './shop';
+import { furnish, oneItem, oneList, oneReceived } from './shop';
 
 const share = Number(process.env.TORTURE ?? 1);
 let faults = 0;
@@ -60,11 +60,7 @@ const PARTS: Record<string, () => Promise<void>> = {
     const alone = somebody(stable);
     await new Promise((resolve) => setTimeout(resolve, 3000));
     const own = p95(await alone.stop());
-    const text = `code;kind;family;maker;DC;LCF;NOF;OAL;DMM;COATING;supplier;order_code;price;pack\n${Array.from(
-      { length: rows },
-      (_, i) => `N${i};cutter;square;Skarv;${1 + (i % 400) / 10};25;4;66;12;AlTiN;NORD;S-${i};24.90;5`,
-    ).join('\n')}`;
-    const content = Buffer.from(text).toString('base64');
+    const content = oneList(rows);
     const other = somebody(stable);
     const booking = somebody(stable, () => stable.post('stock/received', oneReceived()), 500);
     const begun = performance.now();
@@ -91,6 +87,11 @@ const PARTS: Record<string, () => Promise<void>> = {
     judge(
       half.begun === half.rounds,
       `first start killed, ${half.rounds} rounds: ${half.begun} started next`,
+    );
+    const l = await killedLists(Math.ceil(20 * share), 1000, seeded(10));
+    judge(
+      l.half === 0 && l.again === l.none,
+      `killed while a list comes in, ${l.rounds} rounds: ${l.none} times nothing of it was there (${l.again} came in when sent again), ${l.whole} times all, ${l.half} times half of it`,
     );
     const k = await kills(Math.ceil(100 * share), seeded(8));
     judge(

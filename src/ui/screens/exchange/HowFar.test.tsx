@@ -51,9 +51,12 @@ it('where nobody is answered any more it says why, and shows no figure that stan
   tell({ step: 'laying down', done: 19_960, of: 20_000 });
   await pass(800);
   expect([said(), bar()]).toEqual(['Laying it down …', '99.8']);
+  const laid = screen.getByRole('progressbar');
   tell({ step: 'entering', done: 50, of: 20_000 });
   await pass(800);
   expect(said()).toMatch(/Entering it: others can read meanwhile/);
+  // Its bar begins at its own share and does not shrink to it from the step before.
+  expect([bar(), screen.getByRole('progressbar') === laid]).toEqual(['0.25', false]);
   tell({ step: 'entering', done: 20_000, of: 20_000 });
   await pass(800);
   expect(bar()).toBe('100');

@@ -67,8 +67,8 @@ export function HowFar({ id, begins, onStop }: { id: string; begins: string; onS
         )}
       </p>
       <LinearProgress
-        // A bar of which nobody knew how long it is does not grow into one of a share: it would show a false one on the way.
-        key={far?.of && !atOnce ? 'a share' : 'no share'}
+        // Each step has a bar of its own: one that grows or shrinks into the next would show a false share on the way.
+        key={far?.of && !atOnce ? far.step : 'no share'}
         aria-label={words}
         {...(far?.of && !atOnce
           ? { variant: 'determinate' as const, value: (100 * far.done) / far.of }
