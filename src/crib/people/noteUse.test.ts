@@ -22,7 +22,7 @@ it('who only reads is let in while a list is entered; that they were here is wri
   const order: string[] = [];
   const long = db
     .longTransaction(async (c) => {
-      for (let step = 1; step <= 20; step += 1) {
+      for (let step = 1; step <= 40; step += 1) {
         await c.query('select pg_sleep(0.03)');
         await c.letReadersIn();
       }
