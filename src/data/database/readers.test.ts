@@ -1,4 +1,5 @@
 import { type Database, openInMemory } from '.';
+import { Readers } from './readers';
 
 /** Real PostgreSQL with two tables, in which something long is written. */
 let db: Database;
@@ -108,5 +109,20 @@ describe('reads while something long is written', () => {
     on = false;
     await Promise.all(greedy);
     expect(reads).toBeGreaterThan(20);
+  });
+
+  it('leaves nobody without an answer where the connection fails while one is let in', async () => {
+    const readers = new Readers(async (sql) => [{ sql, later: true }]);
+    const broken = readers.during(async () => {
+      await new Promise((resolve) => setTimeout(resolve, 30));
+      await readers.letIn(async (sql) => {
+        if (sql.startsWith('rollback')) throw new Error('gone');
+        return [{ sql, later: false }];
+      });
+    });
+    const [first, second] = [readers.read('select 1', []), readers.read('select 2', [])];
+    await expect(broken).rejects.toThrow('gone');
+    expect(await first).toEqual([{ sql: 'select 1', later: false }]);
+    expect(await second).toEqual([{ sql: 'select 2', later: true }]);
   });
 });

@@ -8,7 +8,10 @@ interface Waiting {
   refuse: (error: unknown) => void;
 }
 
-/** Reads wait for steps that together take so long, ms; and have as long for themselves as those took, within these bounds: who writes waits for both. */
+/**
+ * Reads wait for steps that together take so long, ms; and have as long for themselves as those took, within these bounds:
+ * who writes waits for both.
+ */
 const WORKED_MS = 12;
 const [LEAST_MS, MOST_MS] = [20, 200];
 /** Turns in which somebody may be heard between two steps. */
@@ -56,7 +59,8 @@ export class Readers {
   }
 
   /**
-   * Lets in who waits, and who asks next: not for long, so that what is long comes to its end however much is read. @param run runs a statement within what is long
+   * Lets in who waits, and who asks next: not for long, so that what is long comes to its end however much is read.
+   * @param run runs a statement within what is long
    */
   async letIn(run: Run): Promise<void> {
     // A question that has just come in is heard after some turns: its address is read, and who asks.
@@ -66,8 +70,11 @@ export class Readers {
     const worked = begun - this.#had;
     if (worked < WORKED_MS) return;
     const until = begun + Math.min(Math.max(worked, LEAST_MS), MOST_MS);
-    while (this.#waiting.length && performance.now() < until) {
-      for (const waiting of this.#waiting.splice(0)) await this.#visit(run, waiting);
+    while (performance.now() < until) {
+      // One by one: should the connection fail, the others still wait, and are served when it has ended.
+      const next = this.#waiting.shift();
+      if (!next) break;
+      await this.#visit(run, next);
       await this.#nextOr(ASKS_ON_MS);
     }
     this.#had = performance.now();
