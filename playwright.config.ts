@@ -1,8 +1,7 @@
 import { defineConfig } from '@playwright/test';
-import { existsSync } from 'node:fs';
+import { chromiumHere } from './scripts/chromium.mjs';
 
-const executablePath =
-  process.env.STABLE_CHROMIUM ?? ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync);
+const executablePath = chromiumHere();
 if (!executablePath)
   throw new Error(
     'Chromium is needed: npm run test:e2e installs it on Debian, elsewhere install it and set STABLE_CHROMIUM.',

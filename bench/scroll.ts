@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
+import { chromiumHere } from '../scripts/chromium.mjs';
 import { startStable, type Stable } from '../torture/server';
 
 const HUNG = 500;
@@ -67,7 +68,7 @@ const share = (list: readonly number[], of: number): number =>
 export async function benchScroll(say: (name: string, ratio: number, note: string) => void): Promise<void> {
   const stable = await startStable();
   const browser = await chromium.launch({
-    executablePath: process.env.STABLE_CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: chromiumHere(),
     args: ['--no-sandbox', '--disable-gpu'],
   });
   try {

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { chromiumHere } from './chromium.mjs';
 import { ROOT } from './prepare.mjs';
 
 const BASE = 'http://127.0.0.1:4315';
@@ -87,7 +88,7 @@ const { assemblies } = await (await fetch(`${BASE}/api/v1/assemblies`, { headers
 const tagOf = (state) => assemblies.find((a) => a.measured.state === state && a.ties.length).tag;
 
 const browser = await chromium.launch({
-  executablePath: process.env.STABLE_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumHere(),
   args: [
     '--headless',
     '--no-sandbox',

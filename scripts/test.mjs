@@ -1,8 +1,9 @@
 // npm test: everything, every step runs, one plain line at the end. npm run test:unit | test:data | test:e2e: one part.
-import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, ROOT, run } from './prepare.mjs';
 
 const only = process.argv[2];
@@ -35,29 +36,6 @@ const beside = (...steps) =>
         }),
     ),
   );
-
-/** The chromium on this machine; on Debian as root it is installed, elsewhere we say what to install. */
-function findChromium() {
-  const find = () =>
-    ['chromium', 'chromium-browser']
-      .map((n) => spawnSync('which', [n], { encoding: 'utf8' }).stdout.trim())
-      .find(Boolean);
-  if (find()) return find();
-  if (existsSync('/etc/debian_version') && process.getuid?.() === 0) {
-    const apt = (...args) =>
-      spawnSync('apt-get', args, {
-        stdio: 'inherit',
-        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-      });
-    apt('update');
-    apt('install', '-y', '--no-install-recommends', 'chromium');
-  }
-  if (!find())
-    console.error(
-      'Chromium is needed for the browser tests: install the package chromium (Debian: apt-get install chromium).',
-    );
-  return find();
-}
 
 function jest(name, ...projects) {
   const report = join(out, `${name}.json`);
@@ -103,7 +81,7 @@ function add(name, code, read) {
 }
 
 async function playwright() {
-  const chromium = findChromium();
+  const chromium = ensureChromium();
   if (!chromium) return void count('chromium is there', 1);
   try {
     await ensureBuilt('.next-test');

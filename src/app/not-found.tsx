@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/link';
 import { Middle } from '@/ui/shell';
 
 export default function NotFound() {

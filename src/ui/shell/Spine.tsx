@@ -13,10 +13,10 @@ import LifeIcon from '@mui/icons-material/ShowChartOutlined';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useState } from 'react';
 import { mayDo, ROLES } from '@/core/people';
+import { Link } from '@/ui/kit/link';
 import { useSurroundings } from './door';
 import styles from './Spine.module.css';
 

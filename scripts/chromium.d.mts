@@ -1,0 +1,2 @@
+export function chromiumHere(): string | undefined;
+export function ensureChromium(): string | undefined;
