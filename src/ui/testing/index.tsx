@@ -1,3 +1,5 @@
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import { configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { DEFAULT_LADDER } from '@/core/life';
@@ -34,6 +36,17 @@ const OWNER: SignedHere = {
   barred: {},
 };
 
+/**
+ * Keeps the styles of the interface's library out of the simulated page, which would hold each of hundreds of rules against each
+ * element whenever something is looked for by its role. What they hide or show is the browser's to tell.
+ */
+let out: ReturnType<typeof createCache> | undefined;
+const Unstyled = ({ children }: { children: ReactElement }) => (
+  <CacheProvider value={(out ??= createCache({ key: 'out', container: document.createElement('div') }))}>
+    {children}
+  </CacheProvider>
+);
+
 /** What the app would hand in, with every call kept; verbs answer as the test says. */
 export function showIn(
   element: ReactElement,
@@ -52,6 +65,7 @@ export function showIn(
     <Surround app={app} signed={OWNER} people={SHOP.people} zone="America/St_Johns" unit={unit}>
       {element}
     </Surround>,
+    { wrapper: Unstyled },
   );
   return { ...shown, calls };
 }
@@ -63,8 +77,10 @@ export function Surrounded({ children }: { children: ReactElement }) {
     lookUp: async () => ({ href: null, said: '' }),
   };
   return (
-    <Surround app={app} signed={OWNER} people={SHOP.people} zone="America/St_Johns" unit="mm">
-      {children}
-    </Surround>
+    <Unstyled>
+      <Surround app={app} signed={OWNER} people={SHOP.people} zone="America/St_Johns" unit="mm">
+        {children}
+      </Surround>
+    </Unstyled>
   );
 }
