@@ -1,7 +1,7 @@
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { configure, render } from '@testing-library/react';
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 import { DEFAULT_LADDER } from '@/core/life';
 import type { ShopView } from '@/crib/shop';
 import { type AppDoor, type SignedHere, Surround } from '@/ui/shell';
@@ -41,7 +41,7 @@ const OWNER: SignedHere = {
  * element whenever something is looked for by its role. What they hide or show is the browser's to tell.
  */
 let out: ReturnType<typeof createCache> | undefined;
-const Unstyled = ({ children }: { children: ReactElement }) => (
+const Unstyled = ({ children }: { children: ReactNode }) => (
   <CacheProvider value={(out ??= createCache({ key: 'out', container: document.createElement('div') }))}>
     {children}
   </CacheProvider>
