@@ -36,13 +36,14 @@ const OWNER: SignedHere = {
   barred: {},
 };
 
+/** The styles of the interface's library, in an element that is on no page. */
+let styles: ReturnType<typeof createCache> | undefined;
 /**
- * Keeps the styles of the interface's library out of the simulated page, which would hold each of hundreds of rules against each
- * element whenever something is looked for by its role. What they hide or show is the browser's to tell.
+ * Keeps those styles out of the simulated page, which would hold each of hundreds of rules against each element whenever
+ * something is looked for by its role. What they hide or show is the browser's to tell.
  */
-let out: ReturnType<typeof createCache> | undefined;
 const Unstyled = ({ children }: { children: ReactNode }) => (
-  <CacheProvider value={(out ??= createCache({ key: 'out', container: document.createElement('div') }))}>
+  <CacheProvider value={(styles ??= createCache({ key: 'out', container: document.createElement('div') }))}>
     {children}
   </CacheProvider>
 );
