@@ -1,8 +1,8 @@
-import type { Components, Theme } from '@mui/material/styles';
+import type { ThemeOptions } from '@mui/material/styles';
 import type {} from '@mui/x-date-pickers/themeAugmentation';
 
 /** What is typed into, ticked and picked. */
-export const fields: Components<Theme> = {
+export const fields: NonNullable<ThemeOptions['components']> = {
   MuiInputBase: {
     styleOverrides: {
       root: {

@@ -1,7 +1,7 @@
-import type { Components, Theme } from '@mui/material/styles';
+import type { ThemeOptions } from '@mui/material/styles';
 
 /** What a page is made of: buttons, views, notices, what unfolds, what comes over it. */
-export const parts: Components<Theme> = {
+export const parts: NonNullable<ThemeOptions['components']> = {
   MuiButtonBase: { defaultProps: { disableRipple: true } },
   MuiButton: {
     defaultProps: { disableElevation: true, variant: 'outlined' },

@@ -1,8 +1,8 @@
-import type { Components, Theme } from '@mui/material/styles';
+import type { ThemeOptions } from '@mui/material/styles';
 import type {} from '@mui/x-data-grid/themeAugmentation';
 
 /** Tables: hairlines on the paper they lie on. */
-export const tables: Components<Theme> = {
+export const tables: NonNullable<ThemeOptions['components']> = {
   // Tables are hairlines on the paper they lie on; the head stays while the list goes by.
   MuiTable: { styleOverrides: { root: { borderCollapse: 'collapse', width: '100%' } } },
   MuiTableRow: {
