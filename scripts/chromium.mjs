@@ -1,4 +1,4 @@
-// The browser of the tests, the pictures and the scroll's bench: Debian's chromium, as its shell without a screen where that is there.
+// The browser of the tests, the pictures and the scroll's bench: Debian's chromium, as the shell that opens no windows where that is there.
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { delimiter, join } from 'node:path';
@@ -30,8 +30,9 @@ export function ensureChromium() {
         env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
       }).status === 0;
     const install = (name) => apt('install', '-y', '--no-install-recommends', name);
+    const there = apt('update') && install(SHELL);
     // An older Debian has no package of the shell alone: the whole browser does as well, more slowly.
-    if (!apt('update') || !install(SHELL)) if (!chromiumHere()) install('chromium');
+    if (!there && !chromiumHere()) install('chromium');
   }
   if (!chromiumHere())
     console.error(
