@@ -1,4 +1,4 @@
-// The browser of the tests, the pictures and the scroll's bench: Debian's chromium, as the shell that opens no windows where that is there.
+// The browser of tests, pictures and the scroll's bench: Debian's chromium, without its windows where there is such a one.
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { delimiter, join } from 'node:path';
