@@ -53,6 +53,17 @@ const config = [
     },
   },
   {
+    // Next's own link asks the server for every page that it could lead to.
+    files: INTERFACE,
+    ignores: ['src/ui/kit/link/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'next/link', message: 'Take Link of @/ui/kit/link: it fetches nothing ahead.' }] },
+      ],
+    },
+  },
+  {
     // Tables and columns are named on the floor of the data alone.
     files: ['src/crib/**/*.ts'],
     ignores: ['src/crib/**/*.test.ts', 'src/crib/testing.ts'],

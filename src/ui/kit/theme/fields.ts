@@ -1,8 +1,8 @@
-import type { ThemeOptions } from '@mui/material/styles';
 import type {} from '@mui/x-date-pickers/themeAugmentation';
+import type { Look } from './parts';
 
 /** What is typed into, ticked and picked. */
-export const fields: NonNullable<ThemeOptions['components']> = {
+export const fields: Look = {
   MuiInputBase: {
     styleOverrides: {
       root: {

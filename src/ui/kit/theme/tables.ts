@@ -1,8 +1,8 @@
-import type { ThemeOptions } from '@mui/material/styles';
 import type {} from '@mui/x-data-grid/themeAugmentation';
+import type { Look } from './parts';
 
 /** Tables: hairlines on the paper they lie on. */
-export const tables: NonNullable<ThemeOptions['components']> = {
+export const tables: Look = {
   // Tables are hairlines on the paper they lie on; the head stays while the list goes by.
   MuiTable: { styleOverrides: { root: { borderCollapse: 'collapse', width: '100%' } } },
   MuiTableRow: {
