@@ -1,5 +1,5 @@
 // May this assembly run as this T on this machine now?
-export { asksOf, judgeFit, judgeUse, notCalled } from './use/judgeUse';
+export { asksOf, judgeFit, judgeItself, judgeUse, notCalled } from './use/judgeUse';
 export type {
   AskedHere,
   RecipesHere,

@@ -259,7 +259,7 @@ it('a cutter that is held back runs nowhere and is built with nowhere until some
   expect(labelOf((await assemblyView(crib.db, tag, crib.zone))!, crib.zone)).toMatchObject({
     ...{ stop: 'held back: fell on the floor', registers: [] },
   });
-  expect((await rackView(crib.db)).assemblies.find((a) => a.tag === tag)!.build).toBe('stop');
+  expect((await rackView(crib.db)).assemblies.find((a) => a.tag === tag)!.itself.grade).toBe('stop');
   await expect(crib.do('holdCutter', { piece, why: 'twice' })).rejects.toMatchObject({ code: 'CONFLICT' });
   expect(await work()).toContainEqual(['held', `Look at ${tag}`]);
   // In a drawer it counts for nothing, here as where something is built.

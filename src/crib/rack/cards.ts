@@ -2,6 +2,7 @@ import { group } from 'd3';
 import { type AssemblyOutline, assemblyOutline, judgeBuild } from '@/core/assemblies';
 import type { Judgement } from '@/core/because';
 import { type CutterGeometry, regroundGeometry } from '@/core/cutters';
+import { judgeItself } from '@/core/jobs';
 import { strictestHere, type WornHere } from '@/core/life';
 import { held, first } from '@/core/sure';
 import { buildOf, partsLeftOf, partsWith, putTogether } from '@/crib/assemblies';
@@ -42,6 +43,8 @@ export interface AssemblyCard {
   expectedMm: number;
   outline: AssemblyOutline;
   judgements: Judgement[];
+  /** What is known of it by itself, whatever calls it; its wear on the T it is tied to. */
+  itself: ReturnType<typeof judgeItself>;
   measured: MeasuredState;
   life: LifeLeft;
   /** What its readings say, in the order of their time. */
@@ -269,6 +272,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     expectedMm,
     outline: { ...outline, assumed: [...stack.assumed, ...outline.assumed] },
     judgements,
+    itself: judgeItself({ ...state, wear: ties.length ? null : state.wearIf(null) }),
     measured,
     life: wear.worn ? { ...life, leftMinutes: 0 } : wear.here ? saysNothing(life) : life,
     wear,

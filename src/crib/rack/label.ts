@@ -1,7 +1,6 @@
 import type { AssemblyOutline } from '@/core/assemblies';
 import { labelCode, printOf } from '@/core/links';
 import { registerText } from '@/core/measuring';
-import { IN_DAMAGED_SEAT } from '@/core/stock';
 import { LIMITS, mostOf } from '@/core/limits';
 import type { LABELS, Question } from '@/core/questions';
 import { localDay } from '@/core/units';
@@ -95,8 +94,7 @@ export function labelOf(card: AssemblyView, zone: string, machines: readonly str
     .map(registerWords);
   const stop =
     (card.heldBack === null ? null : `held back: ${card.heldBack}`) ??
-    card.judgements.find((j) => j.grade === 'stop')?.words ??
-    (card.inDamagedSeat ? IN_DAMAGED_SEAT : null) ??
+    card.itself.judgements.find((j) => j.grade === 'stop')?.words ??
     card.ties.find((t) => t.use.grade === 'stop')?.use.why ??
     null;
   const bare = (text: string) => text.replace(/ mm$/, '');

@@ -1,6 +1,8 @@
 import { jobsView, jobView, runView } from '@/crib/jobs';
+import { pocketsView } from '@/crib/pockets';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { todayView } from '@/crib/today';
+import { labelOf } from './label';
 import { assemblyView } from './views/assemblyView';
 import { rackView } from './views/rackView';
 
@@ -143,6 +145,58 @@ it('a bare body, and one with its inserts that turns too fast', async () => {
   const full = await built({ piece });
   const answer = await said(full);
   expect(answer).toMatchObject({ grade: 'stop', why: 'S3000 is over the cutter body’s 2000' });
+});
+/** What each says of one that is tied to nothing and stands in a machine: rack, tag, pocket, label and list of the day. */
+async function saidUntied(tag: string) {
+  const rack = (await rackView(crib.db, {}, TODAY)).assemblies.find((a) => a.tag === tag)!;
+  const own = (await assemblyView(crib.db, tag, crib.zone))!;
+  const { pockets } = (await pocketsView(crib.db, { machine: 'M2' }, TODAY, crib.zone))!;
+  const pocket = pockets.find((p) => p.tool?.tag === tag)!.tool!.use;
+  const { lines } = await todayView(crib.db, TODAY);
+  expect([rack.ties, own.ties]).toEqual([[], []]);
+  expect(rack.itself).toEqual({ grade: own.itself.grade, why: own.itself.why });
+  expect(pocket).toEqual(own.itself.why === null ? null : rack.itself);
+  const label = labelOf(own, crib.zone);
+  expect(label.stop).toBe(own.itself.grade === 'stop' ? own.itself.why : null);
+  // What must not run has no number on its paper.
+  expect(label.registers).toHaveLength(label.stop === null ? 1 : 0);
+  return { ...rack.itself, today: lines.filter((l) => l.todo.includes(tag)).map((l) => l.kind) };
+}
+it('tied to nothing: what is known of it by itself is said by all alike', async () => {
+  await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 6 });
+  const untied = async (tag: string, pocket: number) => {
+    await crib.do('tieTool', { operation, t: 7 });
+    await crib.do('loadPocket', { machine: 'M2', pocket, tag, t: 20 + pocket });
+    return tag;
+  };
+  const good = await untied(await mill(), 1);
+  expect(await saidUntied(good)).toEqual({ grade: 'not judged', why: null, today: [] });
+  await crib.do('recordWear', { tag: good, flankWear: '0.2' });
+  expect(await saidUntied(good)).toEqual({
+    grade: 'stop',
+    why: 'Worn: flank wear 0.20 of 0.20 mm',
+    today: ['wear'],
+  });
+  const forced = await mill({ stickout: '20', length: '80.1', despite: 'the flutes are ground back' });
+  expect(await saidUntied(await untied(forced, 2))).toEqual({
+    grade: 'stop',
+    why: expect.stringMatching(/Gripped on the flutes/),
+    today: ['stop'],
+  });
+  // A bare body, whatever was measured of it.
+  await crib.do('receiveStock', { item: 'FB50', place: 'S1', quantity: 1 });
+  const { tag } = await crib.do('buildAssembly', {
+    cutter: { item: 'FB50', place: 'S1' },
+    holder: { item: 'SL10', place: 'S1' },
+    stickout: '40',
+  });
+  await crib.do('recordMeasurement', { tag, gaugeLength: '100' });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 3, tag, t: 23 });
+  expect(await saidUntied(String(tag))).toEqual({
+    grade: 'stop',
+    why: 'No inserts are in it',
+    today: ['stop'],
+  });
 });
 it('a holder that does not go into the machine can be tied to nothing there', async () => {
   await crib.do('addMachine', {

@@ -280,11 +280,11 @@ describe('at the machine', () => {
     const again = (await assemblyView(crib.db, tag, 'UTC'))!;
     expect(again.inserts).toMatchObject({ quantity: 5, seats: [], edgesLeft: null });
     expect(again.life.fresh).toBe(true);
-    expect(again.inDamagedSeat).toBe(false);
+    expect(again.itself.why).toBeNull();
     // A seat of it is found damaged: wherever its T is asked about it is a stop, until its inserts are out.
     const found = await crib.do('stateSeat', { piece: mark, seat: 2, damaged: 'yes' });
     expect(await assemblyView(crib.db, tag, 'UTC')).toMatchObject({
-      inDamagedSeat: true,
+      itself: { grade: 'stop', why: 'An insert sits in a damaged seat' },
       ties: [{ t: 7, use: { grade: 'stop', why: expect.stringContaining('damaged seat') } }],
     });
     // Tied to nothing it is printed so too: a label with numbers to enter says that it may run.

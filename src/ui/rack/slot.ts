@@ -6,7 +6,7 @@ export interface RackSlot {
   key: string;
   title: string;
   card: RackCard | null;
-  /** Whether it may run where it is tied, or what was judged of the build itself. */
+  /** Whether it may run where it is tied, or what is known of it by itself. */
   use: { grade: Grade; why: string | null };
   /** Reach its job needs, mm from the tip up; drawn as a line. */
   reachMm: number | null;

@@ -1,6 +1,6 @@
 import type { Grade } from '../../because';
 import { geometry } from '../../cutters';
-import { judgeFit, judgeUse, notCalled, type Use, type UseBuild, type UseState } from '../index';
+import { judgeFit, judgeItself, judgeUse, notCalled, type Use, type UseBuild, type UseState } from '../index';
 
 /**
  * Whether an assembly may run as a T on a machine now: each row a case of the shop, its good and its bad side. Lengths
@@ -495,4 +495,74 @@ it('fragments that nobody accounted for stop every T of the operation, tied or n
     why: 'Its cutter is held back: fell on the floor',
   });
   expect(judgeUse(use({ here: { fragmentsOfT: null }, on: { heldBack: null } })).grade).toBe('good');
+});
+
+describe('an assembly by itself, called by nothing (common practice: what must not run on any T has no place in a spindle)', () => {
+  const said = (code: string, grade: Grade) => ({
+    code,
+    grade,
+    words: code,
+    because: { words: '', values: [] },
+  });
+  it.each<[what: string, on: Over['on'], grade: Grade, why: string | null]>([
+    ['nothing speaks against it', {}, 'not judged', null],
+    ['not measured: that is said beside', { measured: 'not measured' }, 'not judged', null],
+    ['held back', { heldBack: 'fell' }, 'stop', 'Its cutter is held back: fell'],
+    ['built despite a stop', { build: [said('BORE', 'stop')] }, 'stop', 'BORE'],
+    [
+      'built despite a question: that was answered at the build',
+      { build: [said('RATIO', 'question')] },
+      'not judged',
+      null,
+    ],
+    ['its holder was dropped', { holders: [said('HOLDER_DROPPED', 'stop')] }, 'stop', 'HOLDER_DROPPED'],
+    ['an empty seat', { inserts: { seats: 6, mounted: 5, damaged: 0 } }, 'stop', '5 inserts in 6 seats'],
+    ['no inserts', { inserts: { seats: 6, mounted: 0, damaged: 0 } }, 'stop', 'No inserts are in it'],
+    [
+      'an insert in a damaged seat',
+      { inserts: { seats: 6, mounted: 6, damaged: 1 } },
+      'stop',
+      'An insert sits in a damaged seat',
+    ],
+    [
+      'a damaged seat left empty',
+      { inserts: { seats: 6, mounted: 5, damaged: 1 } },
+      'question',
+      '1 of 6 seats damaged',
+    ],
+    ['seats not known', { inserts: { seats: null, mounted: 5, damaged: 0 } }, 'not judged', null],
+    ['half worn', { wear: READ }, 'not judged', null],
+    ['worn', { wear: { reading: 0.2, limit: 0.2, worn: true } }, 'stop', 'Worn: flank wear 0.20 of 0.20 mm'],
+    [
+      'worn, by the gauge',
+      { wear: { ...READ, gauge: 'loose' } },
+      'stop',
+      'Worn: what it makes is too loose: the not-go goes',
+    ],
+    [
+      'a wrench that was off',
+      { offWrench: 'TW-1' },
+      'question',
+      'Tightened with TW-1, which was found off: tighten it again',
+    ],
+    [
+      'the worst goes before the first',
+      { offWrench: 'TW-1', inserts: { seats: 6, mounted: 0, damaged: 0 } },
+      'stop',
+      'No inserts are in it',
+    ],
+  ])('%s', (_, on, grade, why) => {
+    const answer = judgeItself({ ...MILL, ...on });
+    expect(answer).toMatchObject({ grade, why });
+    // Nothing speaks against it, and nothing says that it may run: no T was asked about.
+    if (grade === 'not judged') expect(answer).toEqual({ grade, why: null, judgements: [] });
+    // On a T it is never less: two screens would answer differently about one tool.
+    expect(judgeUse(use({ on })).judgements).toEqual(expect.arrayContaining([...answer.judgements]));
+  });
+  it('of every case on a T too, what is said by itself is said there', () => {
+    for (const [, , over] of CASES)
+      expect(judgeUse(use(over)).judgements).toEqual(
+        expect.arrayContaining([...judgeItself({ ...MILL, ...over.on }).judgements]),
+      );
+  });
 });

@@ -6,7 +6,7 @@ import { judgeDepths } from './depths';
 import type { ToolAsks, Use, UseBuild, UseJudgement, UseState } from './facts';
 import { edgesNeeded, edgesWords } from './edgesNeeded';
 import { inProgram } from './inProgram';
-import { judgeLeft, partsGoodFor } from './left';
+import { judgeEdge, judgeLeft, partsGoodFor } from './left';
 import { judgeRegisters } from './registers';
 import { judgeRecipes } from './recipes';
 import { judgeSpindle } from './spindle';
@@ -93,6 +93,26 @@ export function judgeUse(use: Use): UseJudgement {
 }
 
 /**
+ * What is known of an assembly by itself, whatever calls it: one that is tied to nothing is judged by this alone. A stop or a
+ * question of it is one on every T as well; where there is none it is not judged, as nothing was asked of it. Its length and
+ * what is left of its life are said beside. `wear` null: it is judged on the T it is tied to.
+ * Example: a body with an insert in a damaged seat, tied to no T: stop.
+ */
+export function judgeItself(
+  state: Pick<UseState, 'build' | 'inserts' | 'offWrench' | 'holders' | 'heldBack' | 'wear'>,
+): Pick<UseJudgement, 'grade' | 'why' | 'judgements'> {
+  const judgements = [
+    ...heldBack(state),
+    ...(state.holders ?? []),
+    ...state.build.filter((j) => j.grade === 'stop'),
+    ...tightness(state),
+    ...judgeEdge(state),
+  ].filter((j) => j.grade === 'stop' || j.grade === 'question');
+  const grade = worstGrade(judgements);
+  return { grade, judgements, why: judgements.find((j) => j.grade === grade)?.words ?? null };
+}
+
+/**
  * What can be judged before anybody tightens a nut: does the holder go into this spindle, does it reach, do the flutes
  * carry, may it turn so fast, may it be fed so. Asked at the build for a T as well as of what stands.
  */
@@ -106,7 +126,7 @@ export const judgeFit = (use: Pick<Use, 'asks' | 'here' | 'machine'>, build: Use
 ];
 
 /** A cutter in doubt is held back, wherever it stands, until somebody looked at it. */
-const heldBack = ({ heldBack: why }: UseState): Judgement[] =>
+const heldBack = ({ heldBack: why }: Pick<UseState, 'heldBack'>): Judgement[] =>
   why
     ? [
         say(
@@ -119,7 +139,7 @@ const heldBack = ({ heldBack: why }: UseState): Judgement[] =>
     : [];
 
 /** A wrench that was off leaves nobody to say how tight it is. */
-const tightness = ({ offWrench }: UseState): Judgement[] =>
+const tightness = ({ offWrench }: Pick<UseState, 'offWrench'>): Judgement[] =>
   offWrench
     ? [
         say(

@@ -50,7 +50,11 @@ export const judgeLeft = (use: Pick<Use, 'asks' | 'here' | 'partsLeft'>, state: 
     life(use, state),
   ].filter((j) => j !== null);
 
-function inserts({ inserts: i }: UseState): Judgement | null {
+/** Inserts and wear of what is called by nothing. */
+export const judgeEdge = (state: Pick<UseState, 'inserts' | 'wear'>): Judgement[] =>
+  [inserts(state), wear({ asks: { minutesPerPart: 0 } }, state)].filter((j) => j !== null);
+
+function inserts({ inserts: i }: Pick<UseState, 'inserts'>): Judgement | null {
   if (!i) return null;
   const why = 'A body with an empty seat cuts with the others at twice their load, or with its own steel.';
   const values: [string, string][] = [
@@ -68,7 +72,7 @@ function inserts({ inserts: i }: UseState): Judgement | null {
       'INSERTS',
       'stop',
       IN_DAMAGED_SEAT,
-      'A damaged seat doesn’t hold its insert: it can come out at speed.',
+      'A damaged seat doesn’t hold its insert: it can come out at speed. Take it down and its inserts out, then put a set in: that seat stays empty.',
       values,
       'inserts = good seats',
     );
@@ -84,7 +88,10 @@ function inserts({ inserts: i }: UseState): Judgement | null {
   return say('INSERTS', 'good', `An insert in each of ${i.seats} seats`, why, values, 'inserts = seats');
 }
 
-function wear({ asks }: Pick<Use, 'asks'>, { wear: w }: UseState): Judgement | null {
+function wear(
+  { asks }: { asks: Pick<ToolAsks, 'minutesPerPart'> },
+  { wear: w }: Pick<UseState, 'wear'>,
+): Judgement | null {
   if (!w) return null;
   const why = 'At the criterion a cutter has nothing left, whatever its minutes say.';
   const { corner = null, left = null } = w;

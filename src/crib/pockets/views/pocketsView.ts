@@ -22,7 +22,7 @@ export interface ToolHere {
   /** As typed in on this machine; null: there is no figure to enter. */
   H: string | null;
   D: string | null;
-  /** Whether it may run for the open jobs of this machine, at its worst; null: none calls it. */
+  /** Whether it may run for the open jobs of this machine, at its worst; where none calls it what speaks against it all the same, null: nothing. */
   use: { grade: Grade; why: string | null } | null;
   leftMinutes: number | null;
 }
@@ -158,6 +158,7 @@ export async function pocketsView(
 function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): ToolHere {
   const uses = card.ties.filter((t) => t.machine === machine.code);
   const grade = uses.length ? worstGrade(uses.map((t) => t.use)) : null;
+  const { itself } = card;
   return {
     tag: card.tag,
     cutter: card.cutter.code,
@@ -167,7 +168,11 @@ function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): To
     weight: tool.weight,
     H: registers && registerText(registers.H, machine),
     D: registers && registerText(registers.D, machine),
-    use: grade && { grade, why: uses.find((t) => t.use.grade === grade)?.use.why ?? null },
+    use: grade
+      ? { grade, why: uses.find((t) => t.use.grade === grade)?.use.why ?? null }
+      : itself.why === null
+        ? null
+        : { grade: itself.grade, why: itself.why },
     leftMinutes: card.life.leftMinutes,
   };
 }

@@ -3,7 +3,6 @@ import { group } from 'd3';
 import { type CutterGeometry, familySpec, sameTaper } from '@/core/cutters';
 import { chipsAtMost } from '@/core/cutting';
 import { type Measure, measureOf } from '@/core/life';
-import { sitsInDamagedSeat } from '@/core/stock';
 import { recipeOf } from '@/crib/cutting';
 import { type TurnAt, turnsAt } from '@/crib/lives';
 import { gradesFor } from '@/crib/secondlife';
@@ -22,7 +21,7 @@ import { manyLoads, maybeLoadOf } from '@/data/pockets';
 import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines, manyMaterials } from '@/data/shop';
-import { manyDamagedSeats, manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
+import { manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
 import { type AssemblyCard, standingOne } from '../cards';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
@@ -47,8 +46,6 @@ export interface AssemblyView extends AssemblyCard {
   grades: string[];
   /** Inserts in a body, and the numbers of the seats that hold one; null: none, or it is no body. */
   inserts: (Pick<Mounted, 'item' | 'quantity' | 'edgesLeft' | 'seats'> & { numbers: number[] }) | null;
-  /** An insert sits in a seat that was marked damaged since: it runs nowhere so. */
-  inDamagedSeat: boolean;
   /** Where it is loaded now, with the others under its T there; null: in no machine. */
   loaded: { machine: string; pocket: number; t: number; sisters: string[] } | null;
   /** What trials that go on in what it cuts say of the next edge like its own. */
@@ -68,9 +65,6 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
   const from = await maybeBuiltFrom(c, row.id);
   const mounted = card.cutter.kind === 'body' ? await maybeMounted(c, row.pieceId) : null;
   const goodSeats = mounted ? await manyGoodSeats(c, row.pieceId) : [];
-  const damagedSeats = mounted
-    ? (await manyDamagedSeats(c, row.cutterItemId)).filter((s) => s.pieceId === row.pieceId)
-    : [];
   const load = await maybeLoadOf(c, row.id);
   const corrections = await manyCorrections(c, [row.id]);
   const machines = measured.state === 'measured' ? await manyMachines(c) : [];
@@ -93,8 +87,6 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
       seats: mounted.seats,
       numbers: goodSeats,
     },
-    inDamagedSeat:
-      mounted !== null && sitsInDamagedSeat(mounted.quantity, damagedSeats.length, goodSeats.length),
     loaded: load && {
       ...{ machine: load.machine, pocket: load.pocket, t: load.t },
       sisters: (await manyLoads(c, load.machineId)).flatMap((l) =>

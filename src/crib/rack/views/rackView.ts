@@ -1,5 +1,4 @@
 import { answersTo, type AssemblyOutline } from '@/core/assemblies';
-import { type Grade, worstGrade } from '@/core/because';
 import type { UseJudgement } from '@/core/jobs';
 import type { Question, RACK } from '@/core/questions';
 import { type ReadOnce, readOnce } from '@/crib/door';
@@ -25,8 +24,8 @@ export interface RackCard {
   wear: number | null;
   /** Where along the flute it is worn, mm from the tip, as read last; null: nobody said. */
   zone: { fromMm: number; toMm: number } | null;
-  /** What was judged of the build itself, at its worst; a cutter that is held back stops it. */
-  build: Grade;
+  /** What is known of it by itself, whatever calls it: one that is tied to nothing is marked by this. */
+  itself: Pick<UseJudgement, 'grade' | 'why'>;
   ties: RackTie[];
 }
 /** A T it is tied to, with the answer whether it may run there, and why not. */
@@ -67,7 +66,7 @@ export const rackCard = (a: AssemblyCard): RackCard => ({
   life: { minutes: a.life.minutes, used: a.life.used, leftMinutes: a.life.leftMinutes },
   wear: wearShare(a.wear),
   zone: a.wear.zone,
-  build: a.heldBack === null ? worstGrade([...a.judgements, ...a.holders.against]) : 'stop',
+  itself: { grade: a.itself.grade, why: a.itself.why },
   ties: a.ties.map(({ operation, job, machine, t, reachMm, use: { grade, why, goodFor } }) => ({
     operation,
     job,

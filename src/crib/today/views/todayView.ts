@@ -89,13 +89,13 @@ export async function todayView(
         href,
         ...what,
       });
-    const buildStop = a.judgements.find((j) => j.grade === 'stop');
-    if (buildStop && !wanted.length)
+    const stop = a.itself.judgements.find((j) => j.grade === 'stop' && !SAID_ELSEWHERE.includes(j.code));
+    if (stop && !wanted.length)
       add({
         kind: 'stop',
         todo: `Do not run ${a.tag}`,
-        why: buildStop.words,
-        because: buildStop.because,
+        why: stop.words,
+        because: stop.because,
         href,
         ...what,
       });

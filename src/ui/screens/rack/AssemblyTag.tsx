@@ -2,16 +2,16 @@
 import Button from '@mui/material/Button';
 import { Link } from '@/ui/kit/link';
 import { linkTo, linkToEnd, linkToLabel } from '@/core/links';
-import { IN_DAMAGED_SEAT } from '@/core/stock';
 import type { DeviceLine, GaugeLine } from '@/crib/devices';
 import type { AssemblyView } from '@/crib/rack';
 import { GradeMark, Judgements, Row, Rows } from '@/ui/kit/figure';
-import { Acts, Notice } from '@/ui/kit/page';
+import { Acts } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useQuery } from '@/ui/screens/common/query';
 import { useLengths, useTimes } from '@/ui/shell';
 import { AssemblyForm, isAct } from './AssemblyForm';
+import { Against } from './Against';
 import type { Touchable } from './TouchedOff';
 import { CutRows } from './CutRows';
 import { BuildFiguresRows } from './BuildFiguresRows';
@@ -78,36 +78,7 @@ export function AssemblyTag({
           {now?.runoutEntered ? entered(now.runoutEntered, now.runoutMm) : <NotMeasured />}
         </Row>
       </Rows>
-      {card.heldBack !== null && (
-        <Notice kind="stop">
-          <strong>Its cutter is held back: {card.heldBack}.</strong> It runs nowhere until somebody{' '}
-          <Link href={linkTo('held')}>says what was found</Link>.
-        </Notice>
-      )}
-      {card.inDamagedSeat && (
-        <Notice kind="stop">
-          <strong>{IN_DAMAGED_SEAT}.</strong> Take it down and its inserts out, then put a set in: the damaged
-          seat stays empty.
-        </Notice>
-      )}
-      {card.holders.against.map((j) => (
-        <Notice key={j.code} kind={j.grade === 'stop' ? 'stop' : 'question'}>
-          <strong>{j.words}.</strong>{' '}
-          {card.holders.marked.map(({ mark }) => (
-            <Link key={mark} className="fig" href={linkTo('holders', { open: mark })}>
-              {mark}
-            </Link>
-          ))}
-        </Notice>
-      ))}
-      {card.judgements
-        .filter((j) => j.grade === 'stop')
-        .map((j) => (
-          <Notice key={j.code} kind="stop">
-            <strong>{j.words}.</strong> It was built despite this, and the stop stands until the build is
-            changed.
-          </Notice>
-        ))}
+      <Against card={card} />
       <Uses card={card} />
       {m.state === 'in question' && <InQuestion card={card} />}
       {act !== null && isAct(act) ? (

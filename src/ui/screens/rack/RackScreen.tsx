@@ -211,7 +211,7 @@ const slotOf = (card: RackCard, job: JobView | null): RackSlot => {
     key: card.tag,
     title: tie ? `T${tie.t}` : '·',
     card,
-    use: tie?.use ?? { grade: card.build, why: null },
+    use: tie?.use ?? card.itself,
     reachMm: tie?.reachMm ?? null,
   };
 };
