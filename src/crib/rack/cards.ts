@@ -15,7 +15,6 @@ import { type MeasuredState, measuredState } from '@/crib/measuring';
 import { type AssemblyRow, manyParts, measuredNow, type MeasuredRow, type PartRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import type { OperationRow } from '@/data/jobs';
-import { manyWearReadings, type WearRow } from '@/data/life';
 import { manyPieceDoubts } from '@/data/breakage';
 import { manyTightened } from '@/data/devices';
 import { manySeatings, presentSizes, type Seating } from '@/data/stock';
@@ -24,7 +23,7 @@ import { type HoldersOn, holdersOn } from './holdersOn';
 import { type LifeLeft, lifeOf, saysNothing } from './stands';
 import { type Stands, tiedTo, type TiedTo } from './tiedTo';
 import { lastTiesOf, tiesOf } from './tiesOf';
-import { type EdgeWear, wearOf, wearState } from './wearOf';
+import { edgesRead, type EdgeWear, wearOf, wearState } from './wearOf';
 import { bodiesOf, cutIn, cutOnOf, setThereBy } from './whereAsked';
 
 export type { TiedTo } from './tiedTo';
@@ -75,7 +74,7 @@ interface Around {
   items: Map<number, CribItem>;
   book: LifeBook;
   measured: Map<number, MeasuredRow>;
-  wear: ReadonlyMap<number, WearRow[]>;
+  wear: Awaited<ReturnType<typeof edgesRead>>;
   /** Reground pieces as they are now. */
   sizes: Map<number, { dc: number; lcf: number }>;
   /** Of bodies, by piece. */
@@ -148,10 +147,6 @@ async function standingOf(
 ): Promise<Standing[]> {
   const ids = (of: (row: AssemblyRow) => number) => rows.map(of);
   const loose = rows.filter((r) => !tied.has(r.id)).map((r) => r.id);
-  const wear = await manyWearReadings(
-    c,
-    ids((r) => r.edgeSetId),
-  );
   const parts = await manyParts(
     c,
     ids((r) => r.id),
@@ -166,7 +161,7 @@ async function standingOf(
       c,
       ids((r) => r.id),
     ),
-    wear: group(wear, (w) => w.edgeSetId),
+    wear: await edgesRead(c, rows),
     sizes: await presentSizes(
       c,
       ids((r) => r.pieceId),
@@ -209,10 +204,9 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
   const { build, held: stack, expectedMm } = together;
   const ties = around.tiesOf.get(row.id) ?? [];
   const length = measured.state === 'not measured' ? expectedMm : measured.measurement.gaugeLengthMm;
-  const readings = around.wear.get(row.edgeSetId) ?? [];
   const cut = around.book.cut(row.edgeSetId);
   const wearIf = (here: WornHere | null) =>
-    wearOf(readings, present.DC, cut?.minutes ?? 0, cut?.holes ?? null, here);
+    wearOf(around.wear(row.edgeSetId), present.DC, cut?.minutes ?? 0, cut?.holes ?? null, here);
   // It is to be good for each T that still calls it; on one T it is judged by what was said of that.
   const wear = wearIf(
     strictestHere(

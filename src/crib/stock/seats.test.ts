@@ -294,5 +294,17 @@ describe('at the machine', () => {
       { tag, registers: [], stop: expect.stringContaining('damaged seat') },
     ]);
     for (const { entry } of [freed, found]) await crib.do('counterEntry', { counters: entry });
+    // One is turned alone of a set that was read as worn: the rest cut on, and are asked about until somebody reads them.
+    await crib.do('recordWear', { tag, flankWear: '0.35' });
+    const next = String((await crib.do('endLife', { ...ended, rebuild })).newTag);
+    const t7 = async () => (await assemblyView(crib.db, next, 'UTC'))!.ties[0]!.use;
+    const ASKED = 'Its edge: read as worn before some were turned: read those that were not';
+    const wear = async () =>
+      (await t7()).judgements.filter((j) => j.code === 'WEAR').map((j) => [j.grade, j.words]);
+    expect(await wear()).toEqual([['question', ASKED]]);
+    const read = await crib.do('recordWear', { tag: next, flankWear: '0.1' });
+    expect(await wear()).toEqual([['good', 'Flank wear 0.10 of 0.30 mm']]);
+    await crib.do('counterEntry', { counters: read.entry });
+    expect(await wear()).toEqual([['question', ASKED]]);
   });
 });

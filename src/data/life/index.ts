@@ -37,6 +37,7 @@ export {
   maybeLadder,
   maybeUse,
 } from './read';
+export { manyWornBeforeTurn } from './beforeTurn';
 // Writing
 export {
   insertEdgeSet,

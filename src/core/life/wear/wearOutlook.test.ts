@@ -37,6 +37,19 @@ describe('whether an edge is worn', () => {
     expect(wearOutlook(sign('strong'), 10, 5).asks).toBe('strong: burr');
     expect(wearOutlook(sign('slight'), 10, 5).asks).toBeNull();
   });
+  it('edges that cut on from a set that was read as worn are asked about, until one of them is read', () => {
+    const asks = (before: { flankMm: number | null; cornerMm: number | null }, ...read: WearReading[]) =>
+      wearOutlook(read, 20, 5, null, null, before);
+    const worn = { flankMm: 0.3, cornerMm: null };
+    expect(asks(worn)).toMatchObject({ worn: null, left: null, asks: expect.stringMatching(/that were not/) });
+    expect(asks({ flankMm: null, cornerMm: 0.5 }).asks).toMatch(/^read as worn/);
+    expect(asks({ flankMm: 0.29, cornerMm: null }).asks).toBeNull();
+    expect(asks({ flankMm: null, cornerMm: null }).asks).toBeNull();
+    // Chips alone say nothing of its wear.
+    expect(asks(worn, reading(5, null)).asks).toMatch(/that were not/);
+    expect(asks(worn, reading(5, 0.1)).asks).toBeNull();
+    expect(asks(worn, reading(5, 0.3))).toMatchObject({ worn: true, asks: null });
+  });
 });
 
 describe('how long it goes on', () => {

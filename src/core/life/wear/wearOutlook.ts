@@ -2,7 +2,7 @@ import type { Because } from '../../because';
 import { sizeOutlook, type SizeOutlook } from './sizeOutlook';
 import { type WearCrossing, type WearPoint, wearCrossing } from './wearCrossing';
 import { cornerLimit, wearLimit, type WornHere } from './wearLimit';
-import type { Gauge, WearReading } from './wearReading';
+import { GAUGE, type Gauge, type WearReading } from './wearReading';
 
 /** What the readings of one edge set say of it. */
 export interface WearOutlook {
@@ -29,7 +29,7 @@ export interface WearOutlook {
   size: (SizeOutlook & { least: number; most: number }) | null;
   /** Minutes left from now, by the line of its flank or of its holes, whichever ends first, and with one chance in twenty of being worn before; null: cannot say. */
   left: { minutes: number; cautious: number | null } | null;
-  /** The latest reading saw coarse chips, or a sign that was strong. */
+  /** The latest reading saw coarse chips, or a sign that was strong; or edges that were not turned may be worn. */
   asks: string | null;
   because: Because;
 }
@@ -112,8 +112,24 @@ export const isWorn = (
 };
 
 /**
+ * What to ask of edges that cut on while others of their set were turned: what was read before was read of one of them all, and
+ * nobody wrote which. It was at its criterion: those that were not turned may be too. null: nothing. Common practice.
+ * Example: DC 50 (worn at 0.3 mm), 0.32 read before one seat was turned: asked.
+ */
+function askedOfTheRest(
+  before: Parameters<typeof wornAt>[0],
+  DC: number,
+  here: WornHere | null,
+): string | null {
+  if (isWorn(before, DC, here) !== true) return null;
+  const read = before.gauge && before.gauge !== 'passes' ? GAUGE[before.gauge] : 'worn';
+  return `read as ${read} before some were turned: read those that were not`;
+}
+
+/**
  * Whether an edge is worn, and how long it goes on. Readings come in the order of their time; `minutesNow` is what the edge
- * has cut since it was fresh, `holesNow` the holes it has made; null: not known.
+ * has cut since it was fresh, `holesNow` the holes it has made; null: not known. `before`: what was read last of the set
+ * that some of its edges were in before, where others were turned alone.
  * Sources: criteria at wearLimit and cornerLimit; the crossing at wearCrossing.
  * Example: DC 10 (worn at 0.2 mm), 0.08 at 10 min and 0.12 at 20 min, now at 25 min: 15 min left.
  */
@@ -123,6 +139,7 @@ export function wearOutlook(
   minutesNow: number,
   holesNow: number | null = null,
   here: WornHere | null = null,
+  before: Parameters<typeof wornAt>[0] | null = null,
 ): WearOutlook {
   const limit = wearLimit(DC, here);
   const corner = cornerLimit(DC, here);
@@ -159,7 +176,9 @@ export function wearOutlook(
         ? 'coarse chips out of the edge'
         : strong.length
           ? `strong: ${strong.join(', ')}`
-          : null,
+          : before && state === 'not read'
+            ? askedOfTheRest(before, DC, here)
+            : null,
     because:
       size && bySize !== null && soonest === bySize
         ? size.because
