@@ -41,7 +41,11 @@ describe('whether an edge is worn', () => {
     const asks = (before: { flankMm: number | null; cornerMm: number | null }, ...read: WearReading[]) =>
       wearOutlook(read, 20, 5, null, null, before);
     const worn = { flankMm: 0.3, cornerMm: null };
-    expect(asks(worn)).toMatchObject({ worn: null, left: null, asks: expect.stringMatching(/that were not/) });
+    expect(asks(worn)).toMatchObject({
+      worn: null,
+      left: null,
+      asks: expect.stringMatching(/that were not/),
+    });
     expect(asks({ flankMm: null, cornerMm: 0.5 }).asks).toMatch(/^read as worn/);
     expect(asks({ flankMm: 0.29, cornerMm: null }).asks).toBeNull();
     expect(asks({ flankMm: null, cornerMm: null }).asks).toBeNull();
