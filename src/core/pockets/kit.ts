@@ -9,6 +9,7 @@ export const KIT_STATES = [
   'pulled, to look at',
   'in the crib, ready',
   'in the crib, to look at',
+  'elsewhere',
   'to measure',
   'to build',
   'missing',
@@ -24,6 +25,7 @@ export const KIT_HEAPS: readonly (readonly [todo: string, states: readonly KitSt
     'To look at',
     ['loaded, to look at', 'loaded, life too short', 'pulled, to look at', 'in the crib, to look at'],
   ],
+  ['Elsewhere, to be fetched', ['elsewhere']],
   ['On the rack, to be pulled', ['in the crib, ready']],
   ['Pulled', ['pulled, ready']],
   ['In the machine', ['loaded and good']],
@@ -40,6 +42,8 @@ export interface KitLine {
   pulled?: boolean;
   /** Under which T it is in the machine; null: it is not in it. */
   loadedAs: number | null;
+  /** It is in another machine, or off the rack for another job; left out: it is not. */
+  elsewhere?: boolean;
   t: number;
   /** Cutters of its kind that could be built with; null: what it was is not known. */
   toBuildWith: number | null;
@@ -50,12 +54,23 @@ const SPENT = ['LIFE', 'WEAR'];
 
 /**
  * How one T of a job stands: in the machine, in the crib, to be measured, built or bought. Whether it may run is the
- * answer of judgeUse. Example: tied and good, but in no pocket: in the crib, ready.
+ * answer of judgeUse. In the machine under another T it is not here: the machine would take another tool for this one.
+ * Example: tied and good, but in no pocket: in the crib, ready.
  */
-export function kitState({ tag, use, measured, pulled, loadedAs, t, toBuildWith }: KitLine): KitState {
+export function kitState({
+  tag,
+  use,
+  measured,
+  pulled,
+  loadedAs,
+  elsewhere,
+  t,
+  toBuildWith,
+}: KitLine): KitState {
   if (tag === null) return toBuildWith === 0 ? 'missing' : 'to build';
   if (measured !== 'measured') return 'to measure';
   const isIn = loadedAs === t;
+  if (!isIn && (elsewhere || loadedAs !== null)) return 'elsewhere';
   const against = use.judgements.filter((j) => !j.aside && j.grade !== 'good');
   if (use.grade === 'good' || !against.length)
     return isIn ? 'loaded and good' : pulled ? 'pulled, ready' : 'in the crib, ready';

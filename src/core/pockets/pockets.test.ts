@@ -91,7 +91,10 @@ describe('how a T of a job stands', () => {
   });
   it.each([
     [{}, 'loaded and good'],
-    [{ loadedAs: 5 }, 'in the crib, ready'],
+    [{ loadedAs: 5 }, 'elsewhere'],
+    [{ ...against('REACH'), loadedAs: 5 }, 'elsewhere'],
+    [{ loadedAs: null, elsewhere: true }, 'elsewhere'],
+    [{ loadedAs: null, elsewhere: true, measured: 'in question' }, 'to measure'],
     [{ loadedAs: null }, 'in the crib, ready'],
     [against('LIFE'), 'loaded, life too short'],
     [against('REACH'), 'loaded, to look at'],

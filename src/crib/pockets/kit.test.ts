@@ -179,10 +179,21 @@ describe('bringing it together', () => {
     await crib.do('addMachine', { ...MILL, code: 'M9', name: 'Mill 9' });
     await crib.do('stateMagazine', { machine: 'M9', kind: 'carousel', pockets: 10 });
     await crib.do('loadPocket', { machine: 'M9', pocket: 2, tag: 'A-0001' });
-    expect(await tool(7)).toMatchObject({ pocket: null, elsewhere: 'in M9, pocket 2' });
+    expect(await tool(7)).toMatchObject({ state: 'elsewhere', pocket: null, elsewhere: 'in M9, pocket 2' });
+    const shown = async () =>
+      (await pocketsView(crib.db, { machine: 'M2' }, '2027-01-05', 'UTC'))!.jobs
+        .find((j) => j.job === 'J-1')!
+        .lines.find((l) => l.t === 7)!;
+    expect(await shown()).toMatchObject({ t: 7, state: 'elsewhere', elsewhere: 'in M9, pocket 2' });
     expect((await kit()).pull).toEqual([]);
     await expect(move('cart')).rejects.toMatchObject({ message: 'A-0001 is in M9, pocket 2' });
     await crib.do('emptyPocket', { machine: 'M9', pocket: 2 });
+    // Under another T the machine takes it for another tool: it is not in the machine, and not on the rack either.
+    await crib.do('loadPocket', { machine: 'M2', pocket: 5, tag: 'A-0001', t: 9 });
+    for (const said of [await tool(7), await shown()])
+      expect(said).toMatchObject({ state: 'elsewhere', pocket: 5, elsewhere: 'in pocket 5 as T9' });
+    expect((await kit()).pull).toEqual([]);
+    await crib.do('emptyPocket', { machine: 'M2', pocket: 5 });
     expect(await tool(7)).toMatchObject({ state: 'in the crib, ready', pulled: null });
     await expect(move('rack')).rejects.toMatchObject({ message: 'A-0001 hangs on the rack already' });
     await expect(move('cart', { cart: 'CART-9' })).rejects.toMatchObject({ parts: [{ field: 'cart' }] });

@@ -7,7 +7,7 @@ import { plannedOf } from '@/crib/work';
 import { maybeAssembly } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { type KitMoveRow, manyKitMoves, manyToolPlans } from '@/data/jobs';
-import { maybeLoadOf } from '@/data/pockets';
+import type { LoadedRow } from '@/data/pockets';
 
 /** What a T is to be built with: what lies here of what is planned, or else of what stood on it before. */
 export interface ToBuild {
@@ -68,16 +68,20 @@ export async function toBuildWith(
   return build && takeableFor(build.step, operation.job).length;
 }
 
-/** Where an assembly is that is neither here nor on the rack: in another machine, or pulled for another job; null: it hangs on the rack. */
-export async function elsewhere(
-  c: Connection,
-  assemblyId: number,
-  operation: { id: number; machine: string },
-): Promise<string | null> {
-  const load = await maybeLoadOf(c, assemblyId);
-  if (load && load.machine !== operation.machine) return `in ${load.machine}, pocket ${load.pocket}`;
-  const [move] = await manyKitMoves(c, [assemblyId]);
-  return move?.isPulled && move.operationId !== operation.id ? `pulled for another job by ${move.who}` : null;
+/**
+ * Where an assembly is that is neither in its machine under its T nor on the rack: in another machine, under another T, or
+ * pulled for another job; null: it is here, or hangs on the rack. `load`: the pocket it is in, wherever; `move`: for whom it is
+ * off the rack.
+ */
+export function elsewhere(
+  load: LoadedRow | undefined,
+  move: KitMoveRow | undefined,
+  operation: { id: number; machineId: number },
+  t: number,
+): string | null {
+  if (load && load.machineId !== operation.machineId) return `in ${load.machine}, pocket ${load.pocket}`;
+  if (load) return load.t === t ? null : `in pocket ${load.pocket} as T${load.t}`;
+  return move && move.operationId !== operation.id ? `pulled for another job by ${move.who}` : null;
 }
 
 /** Those of some assemblies that are off the rack, with for whom. */

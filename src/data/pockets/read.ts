@@ -58,11 +58,11 @@ export const maybeLoadOf = (c: Connection, assemblyId: number) =>
 export const manyLoaded = (c: Connection, assemblyIds: readonly number[]) =>
   many<LoadedRow>(
     c,
-    `select l.assembly_id, l.machine_id, l.pocket, l.t, l.h, l.d, g.takes
+    `select l.assembly_id, l.machine_id, m.code as machine, l.pocket, l.t, l.h, l.d, g.takes
      from unnest($1::bigint[]) i (id) join assembly_now n on n.assembly_id = i.id
      cross join lateral (select y.* from pocket_load y join live_entry ye on ye.id = y.entry_id where y.assembly_id = i.id
        order by ye.happened_at desc, ye.id desc limit 1) l
-     join pocket_now w on w.machine_id = l.machine_id and w.pocket = l.pocket
+     join pocket_now w on w.machine_id = l.machine_id and w.pocket = l.pocket join machine m on m.id = l.machine_id
      left join lateral (select m.takes from magazine m join live_entry e on e.id = m.entry_id where m.machine_id = l.machine_id
        order by e.happened_at desc, e.id desc limit 1) g on true
      where w.entry_id = l.entry_id`,

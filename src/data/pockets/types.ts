@@ -23,6 +23,7 @@ export interface MagazineRow {
 export interface LoadedRow {
   assemblyId: number;
   machineId: number;
+  machine: string;
   pocket: number;
   t: number;
   h: number | null;

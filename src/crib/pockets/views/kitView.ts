@@ -117,6 +117,8 @@ export async function kitView(
     const card = tool.tag === null ? null : held(byTag, tool.tag);
     const load = tool.tag === null ? undefined : loads.get(tool.tag);
     const move = tool.tag === null ? undefined : pulled.get(ids.get(tool.tag) ?? -1);
+    const id = card ? ids.get(card.tag) : undefined;
+    const away = id === undefined ? null : elsewhere(work.loads.get(id), move, operation, tool.t);
     const build = tool.tag === null ? await buildOfTool(c, operation, tool, today) : null;
     const pieces = build ? piecesOf(build.step, 'cutter', line.operation.job) : [];
     const rest = build?.sheet ? await restOf(c, build.sheet, line.operation, today) : null;
@@ -129,13 +131,14 @@ export async function kitView(
         measured: card?.measured.state ?? null,
         loadedAs: load?.t ?? null,
         pulled: move?.operationId === operation.id,
+        elsewhere: away !== null,
         toBuildWith: build && pieces.length,
       }),
       grade: tool.use.grade,
       why: tool.use.grade === 'good' ? null : tool.use.why,
       pocket: load?.pocket ?? null,
       pulled: move && move.operationId === operation.id ? { who: move.who, cart: move.cart } : null,
-      elsewhere: card && !load ? await elsewhere(c, held(ids, card.tag), operation) : null,
+      elsewhere: away,
       shared: card
         ? shareEdge(card.life.leftMinutes, claims.get(ids.get(card.tag) ?? -1) ?? [], operation.job)
         : null,

@@ -8,7 +8,7 @@ import type { Connection } from '@/data/database';
 import { manyOpenOperations, maybeReport } from '@/data/jobs';
 import { type LoadRow, manyKept, manyLoads, type MagazineRow, maybeMagazine } from '@/data/pockets';
 import { type MachineRow, maybeMachine } from '@/data/shop';
-import { pulledFor, toBuildWith } from '../toBuild';
+import { elsewhere, pulledFor, toBuildWith } from '../toBuild';
 import { asTools, type InMachine, magazineOf, toolsIn } from '../inPockets';
 
 /** An assembly as it is shown at a machine: what it is, and its numbers there. */
@@ -50,6 +50,8 @@ export interface KitOf {
   grade: Grade;
   why: string | null;
   pocket: number | null;
+  /** Where it is, where it is neither in this machine under its T nor on the rack; null: it is. */
+  elsewhere: string | null;
 }
 
 export interface PocketsView {
@@ -100,6 +102,9 @@ export async function pocketsView(
     const kit: KitOf[] = [];
     for (const tool of line.tools) {
       const load = tool.tag === null ? undefined : inPocket.get(tool.tag);
+      const id = byTag.get(tool.tag ?? '')?.row.id ?? -1;
+      const move = pulled.get(id);
+      const away = elsewhere(work.loads.get(id), move, line.operation, tool.t);
       const measured = tool.tag === null ? null : (byTag.get(tool.tag)?.card.measured.state ?? null);
       kit.push({
         t: tool.t,
@@ -108,12 +113,14 @@ export async function pocketsView(
         state: kitState({
           ...{ tag: tool.tag, use: tool.use, measured, t: tool.t },
           loadedAs: load?.t ?? null,
-          pulled: pulled.get(byTag.get(tool.tag ?? '')?.row.id ?? -1)?.operationId === line.operation.id,
+          pulled: move?.operationId === line.operation.id,
+          elsewhere: away !== null,
           toBuildWith: tool.tag === null ? await toBuildWith(c, line.operation, tool, today) : null,
         }),
         grade: tool.use.grade,
         why: tool.use.grade === 'good' ? null : tool.use.why,
         pocket: load?.pocket ?? null,
+        elsewhere: away,
       });
     }
     jobs.push({

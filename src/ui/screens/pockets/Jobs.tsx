@@ -18,6 +18,7 @@ const MARK: Record<KitState, Grade> = {
   'pulled, to look at': 'question',
   'in the crib, ready': 'good',
   'in the crib, to look at': 'question',
+  elsewhere: 'question',
   'to measure': 'question',
   'to build': 'question',
   missing: 'stop',
@@ -83,6 +84,14 @@ function Kit({ lines }: { lines: readonly KitOf[] }) {
   );
 }
 
+/** How a T stands, with where it is. */
+const standsAs = ({ state, elsewhere, pocket }: KitOf): string =>
+  state === 'elsewhere' && elsewhere !== null
+    ? elsewhere
+    : [state, elsewhere ?? (pocket === null ? null : `pocket ${pocket}`)]
+        .filter((x) => x !== null)
+        .join(', ');
+
 function KitLine({ line: l }: { line: KitOf }) {
   return (
     <li>
@@ -99,8 +108,7 @@ function KitLine({ line: l }: { line: KitOf }) {
       </span>
       {/* What must not run is a stop here as everywhere, wherever it hangs. */}
       <GradeMark grade={l.tag !== null && l.grade === 'stop' ? 'stop' : MARK[l.state]}>
-        {l.state}
-        {l.pocket !== null && `, pocket ${l.pocket}`}
+        {standsAs(l)}
       </GradeMark>
     </li>
   );
@@ -157,7 +165,7 @@ function Changes({
                   {words(c)}{' '}
                   {line && line.state !== 'in the crib, ready' && (
                     <GradeMark grade={line.grade === 'good' ? 'question' : line.grade}>
-                      {line.grade === 'stop' ? 'not before another is built' : line.state}
+                      {line.grade === 'stop' ? 'not before another is built' : standsAs(line)}
                     </GradeMark>
                   )}{' '}
                   {c.load && line?.grade !== 'stop' && (
