@@ -39,7 +39,37 @@ afterAll(() => crib.db.close());
 const run = async () => (await runView(crib.db, operation))!;
 const alone = async (parts: number) => (await unwatchedView(crib.db, { operation, parts, chance: '0.9' }))!;
 
-it('what its T is tied to is no sister of itself', async () => expect((await run()).sisters).toEqual([]));
+it('what its T is tied to is no sister of itself', async () =>
+  expect(await run()).toMatchObject({ sisters: [], amiss: [] }));
+it('where the machine would take another tool for its T, that is said at the machine', async () => {
+  await crib.do('addItem', {
+    ...{ code: 'BN10', kind: 'cutter', family: 'ball' },
+    facts: {
+      DC: { value: '10', origin: 'maker' },
+      LCF: { value: '20', origin: 'maker' },
+      OAL: { value: '72', origin: 'maker' },
+      DMM: { value: '10', origin: 'maker' },
+    },
+  });
+  await crib.do('receiveStock', { item: 'BN10', place: 'S1', quantity: 1 });
+  const other = await build('BN10');
+  const amiss = async () => (await run()).amiss.map((x) => x.words);
+  await crib.do('emptyPocket', { machine: 'M2', pocket: 2 });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 8, tag: other, t: 7, h: 8, d: 8 });
+  expect(await amiss()).toEqual([`pocket 8 has ${other} as T7, not ${first}`]);
+  // Its own in another pocket under another number: two things are amiss, each said.
+  await crib.do('loadPocket', { machine: 'M2', pocket: 3, tag: first, t: 9, h: 9, d: 9 });
+  expect(await amiss()).toEqual([
+    `${first} is in pocket 3 as T9`,
+    `pocket 8 has ${other} as T7, not ${first}`,
+  ]);
+  await crib.do('emptyPocket', { machine: 'M2', pocket: 8 });
+  await crib.do('emptyPocket', { machine: 'M2', pocket: 3 });
+  // In no pocket: where nobody writes them down that says nothing.
+  expect(await amiss()).toEqual([]);
+  await crib.do('loadPocket', { machine: 'M2', pocket: 2, tag: first, t: 7, h: 7, d: 7 });
+  expect(await amiss()).toEqual([]);
+});
 
 it('another edge of it in a pocket under the same T is one, judged for that T', async () => {
   await crib.do('loadPocket', { machine: 'M2', pocket: 5, tag: second, t: 7, h: 27, d: 27 });

@@ -3,7 +3,7 @@ import { cutterStep, type SheetStep } from '@/crib/assemblies';
 import { cutterOf, loadItem } from '@/crib/catalogue';
 import type { ToolLine } from '@/crib/jobs';
 import type { TakeSource } from '@/crib/stock';
-import { plannedOf } from '@/crib/work';
+import { awayIn, plannedOf } from '@/crib/work';
 import { maybeAssembly } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { type KitMoveRow, manyKitMoves, manyToolPlans } from '@/data/jobs';
@@ -79,8 +79,7 @@ export function elsewhere(
   operation: { id: number; machineId: number },
   t: number,
 ): string | null {
-  if (load && load.machineId !== operation.machineId) return `in ${load.machine}, pocket ${load.pocket}`;
-  if (load) return load.t === t ? null : `in pocket ${load.pocket} as T${load.t}`;
+  if (load) return awayIn(load, operation, t);
   return move && move.operationId !== operation.id ? `pulled for another job by ${move.who}` : null;
 }
 

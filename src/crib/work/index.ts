@@ -3,6 +3,7 @@ export { askedOf, loadsOf, openWork, workAround, workWith } from './openWork';
 export type { Work } from './openWork';
 export { judgePlanned, plannedOf } from './planned';
 export type { Planned } from './planned';
+export { awayIn } from './awayIn';
 export { wornHereOf, wornHereOn } from './wornHere';
 // What was made
 export { onItsMachine } from './onItsMachine';

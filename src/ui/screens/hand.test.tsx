@@ -241,6 +241,20 @@ describe('at the machine', () => {
     expect(calls).toMatchObject([{ verb: 'logParts', input: { operation: OPERATION, parts: '3' } }]);
     expect(screen.getByRole('textbox', { name: 'Parts made' })).toHaveProperty('value', '1');
   });
+  it('another tool in the machine under a T is said on top and at that T, and nothing says that all may run', () => {
+    const { job } = answer('run');
+    const tool = first(job.tools);
+    const words = 'pocket 8 has A-0009 as T7, not A-0001';
+    const good = { ...job, tools: [{ ...tool, use: { ...tool.use, grade: 'good' as const, why: null } }] };
+    const { unmount } = showIn(<RunScreen view={view({ job: good, amiss: [] })} />);
+    expect(screen.getByText('its one tool may run')).toBeTruthy();
+    unmount();
+    showIn(<RunScreen view={view({ job: good, amiss: [{ t: tool.t, words }] })} />);
+    expect(screen.queryByText('its one tool may run')).toBeNull();
+    const top = screen.getByRole('navigation', { name: 'Before the next part' });
+    expect(top.textContent).toContain(words);
+    expect(screen.getAllByText(new RegExp(words))).toHaveLength(2);
+  });
   it('says of each tool what the one judgement says: parts left, a change at 80 %, past, worn, in question', () => {
     const { job } = answer('run');
     const tool = first(job.tools);

@@ -12,6 +12,8 @@ import {
   type OpenUseSum,
   type PartsLogRow,
 } from '@/data/jobs';
+import { manyLoads } from '@/data/pockets';
+import { type Amiss, amissIn } from '../amissIn';
 import { type JobLine, jobLines } from '../jobLines';
 import { type SisterLine, sisterLine, standingAt } from '../sisters';
 import { type JobView, standingChoices } from './jobView';
@@ -26,6 +28,8 @@ export interface RunView {
   assemblies: RackCard[];
   /** Other edges of one cutter in its pockets under the same T, on which it can go on. */
   sisters: SisterLine[];
+  /** Where its machine has another tool for a T than what is tied to it, as far as its pockets are known. */
+  amiss: Amiss[];
   /** What trials that go on say of the next edge of a T. */
   turns: (TurnAt & { t: number })[];
   /** What was logged last, to be taken back where it was wrong. */
@@ -55,6 +59,13 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
     sisters: sisters.map(sisterLine),
+    amiss: amissIn(
+      operation,
+      work,
+      job.tools,
+      await manyLoads(c, operation.machineId),
+      sisters.map(({ t, load }) => ({ t, tag: load.tag })),
+    ),
     turns: [...(await turnsOn(c, work, operation))].flatMap(([t, of]) => of.map((turn) => ({ t, ...turn }))),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,

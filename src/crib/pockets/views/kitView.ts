@@ -116,9 +116,9 @@ export async function kitView(
   for (const tool of [...line.tools.map((t) => ({ ...t, called: true })), ...notCalled(work, line.tools)]) {
     const card = tool.tag === null ? null : held(byTag, tool.tag);
     const load = tool.tag === null ? undefined : loads.get(tool.tag);
-    const move = tool.tag === null ? undefined : pulled.get(ids.get(tool.tag) ?? -1);
-    const id = card ? ids.get(card.tag) : undefined;
-    const away = id === undefined ? null : elsewhere(work.loads.get(id), move, operation, tool.t);
+    const id = ids.get(tool.tag ?? '') ?? -1;
+    const move = pulled.get(id);
+    const away = elsewhere(work.loads.get(id), move, operation, tool.t);
     const build = tool.tag === null ? await buildOfTool(c, operation, tool, today) : null;
     const pieces = build ? piecesOf(build.step, 'cutter', line.operation.job) : [];
     const rest = build?.sheet ? await restOf(c, build.sheet, line.operation, today) : null;

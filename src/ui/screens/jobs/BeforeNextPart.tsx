@@ -11,7 +11,13 @@ const ORDER = ['stop', 'question', 'not judged'] as const satisfies readonly Gra
 export const placeOf = (t: number) => `t${t}`;
 
 /** Before the next part is begun: which tools don't simply run, each with why and a way to it. The list of all is long. */
-export function BeforeNextPart({ tools }: { tools: RunView['job']['tools'] }) {
+export function BeforeNextPart({
+  tools,
+  amiss,
+}: {
+  tools: RunView['job']['tools'];
+  amiss: RunView['amiss'];
+}) {
   if (!tools.length) return null;
   const alike = ORDER.flatMap((grade) => [
     ...group(
@@ -21,7 +27,7 @@ export function BeforeNextPart({ tools }: { tools: RunView['job']['tools'] }) {
   ]);
   return (
     <nav aria-label="Before the next part" className={styles.before}>
-      {alike.length === 0 && (
+      {alike.length === 0 && amiss.length === 0 && (
         <GradeMark grade="good">
           {tools.length === 1 ? 'its one tool may run' : `all ${tools.length} tools may run`}
         </GradeMark>
@@ -41,6 +47,14 @@ export function BeforeNextPart({ tools }: { tools: RunView['job']['tools'] }) {
           </GradeMark>
         );
       })}
+      {amiss.map(({ t, words }) => (
+        <GradeMark key={words} grade="question">
+          <a className="fig" href={`#${placeOf(t)}`}>
+            T{t}
+          </a>{' '}
+          {words}
+        </GradeMark>
+      ))}
     </nav>
   );
 }

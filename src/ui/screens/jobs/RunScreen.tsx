@@ -23,7 +23,7 @@ import { WhenChanged } from './WhenChanged';
 
 /** At the machine: parts made, and each tool's life with its end a tap away. */
 export function RunScreen({
-  view: { job, registers, control, assemblies, sisters, turns, lastLog, lastGood, openUses, standing },
+  view: { job, registers, control, assemblies, sisters, amiss, turns, lastLog, lastGood, openUses, standing },
 }: {
   view: RunView;
 }) {
@@ -61,7 +61,7 @@ export function RunScreen({
         <Link href={linkTo('registers', { machine: o.machine, job: o.job })}>Numbers for {o.machine}</Link>
         {' · '}
         <Link href={linkToAlone(o.id)}>leave it alone?</Link>
-        <BeforeNextPart tools={job.tools} />
+        <BeforeNextPart tools={job.tools} amiss={amiss} />
         <h2>Parts made since the last log</h2>
         <Stepper label="Parts made" value={parts} onChange={setParts} />
         <Field style={{ marginTop: 8 }}>
@@ -159,6 +159,13 @@ export function RunScreen({
                   <span className="soft small">{t.words ?? t.tool.name}</span>
                 </div>
                 <GradeMark grade={t.use.grade}>{t.use.why ?? 'may run'}</GradeMark>
+                {amiss
+                  .filter((x) => x.t === t.t)
+                  .map((x) => (
+                    <GradeMark key={x.words} grade="question">
+                      {x.words}
+                    </GradeMark>
+                  ))}
                 {card && (
                   <LifeBar
                     card={card}
