@@ -53,15 +53,15 @@ it('where the machine would take another tool for its T, that is said at the mac
   });
   await crib.do('receiveStock', { item: 'BN10', place: 'S1', quantity: 1 });
   const other = await build('BN10');
-  const amiss = async () => (await run()).amiss.map((x) => x.words);
+  const amiss = async () => (await run()).amiss.map((x) => [x.grade, x.words]);
   await crib.do('emptyPocket', { machine: 'M2', pocket: 2 });
   await crib.do('loadPocket', { machine: 'M2', pocket: 8, tag: other, t: 7, h: 8, d: 8 });
-  expect(await amiss()).toEqual([`pocket 8 has ${other} as T7, not ${first}`]);
+  expect(await amiss()).toEqual([['stop', `pocket 8 has ${other} as T7, not ${first}`]]);
   // Its own in another pocket under another number: two things are amiss, each said.
   await crib.do('loadPocket', { machine: 'M2', pocket: 3, tag: first, t: 9, h: 9, d: 9 });
   expect(await amiss()).toEqual([
-    `${first} is in pocket 3 as T9`,
-    `pocket 8 has ${other} as T7, not ${first}`,
+    ['stop', `pocket 8 has ${other} as T7, not ${first}`],
+    ['question', `${first} is in pocket 3 as T9`],
   ]);
   await crib.do('emptyPocket', { machine: 'M2', pocket: 8 });
   await crib.do('emptyPocket', { machine: 'M2', pocket: 3 });

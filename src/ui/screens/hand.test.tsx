@@ -249,7 +249,7 @@ describe('at the machine', () => {
     const { unmount } = showIn(<RunScreen view={view({ job: good, amiss: [] })} />);
     expect(screen.getByText('its one tool may run')).toBeTruthy();
     unmount();
-    showIn(<RunScreen view={view({ job: good, amiss: [{ t: tool.t, words }] })} />);
+    showIn(<RunScreen view={view({ job: good, amiss: [{ t: tool.t, grade: 'stop', words }] })} />);
     expect(screen.queryByText('its one tool may run')).toBeNull();
     const top = screen.getByRole('navigation', { name: 'Before the next part' });
     expect(top.textContent).toContain(words);

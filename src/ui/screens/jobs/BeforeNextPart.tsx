@@ -32,6 +32,14 @@ export function BeforeNextPart({
           {tools.length === 1 ? 'its one tool may run' : `all ${tools.length} tools may run`}
         </GradeMark>
       )}
+      {amiss.map(({ t, grade, words }) => (
+        <GradeMark key={words} grade={grade}>
+          <a className="fig" href={`#${placeOf(t)}`}>
+            T{t}
+          </a>{' '}
+          {words}
+        </GradeMark>
+      ))}
       {alike.map((those) => {
         const { t, use } = first(those);
         return (
@@ -47,14 +55,6 @@ export function BeforeNextPart({
           </GradeMark>
         );
       })}
-      {amiss.map(({ t, words }) => (
-        <GradeMark key={words} grade="question">
-          <a className="fig" href={`#${placeOf(t)}`}>
-            T{t}
-          </a>{' '}
-          {words}
-        </GradeMark>
-      ))}
     </nav>
   );
 }

@@ -162,7 +162,7 @@ export function RunScreen({
                 {amiss
                   .filter((x) => x.t === t.t)
                   .map((x) => (
-                    <GradeMark key={x.words} grade="question">
+                    <GradeMark key={x.words} grade={x.grade}>
                       {x.words}
                     </GradeMark>
                   ))}
