@@ -22,7 +22,10 @@ export interface ToolHere {
   /** As typed in on this machine; null: there is no figure to enter. */
   H: string | null;
   D: string | null;
-  /** Whether it may run for the open jobs of this machine, at its worst; where none calls it what speaks against it all the same, null: nothing. */
+  /**
+   * Whether it may run for the open jobs of this machine, at its worst; where none calls it, what speaks against it by itself.
+   * null: nothing does.
+   */
   use: { grade: Grade; why: string | null } | null;
   leftMinutes: number | null;
 }

@@ -25,6 +25,7 @@ import { ChangeRows } from './ChangeRows';
 import { ForetoldRows } from './ForetoldRows';
 import { HolderRows } from './HolderRows';
 import { TrialRows } from './TrialRows';
+import styles from './Life.module.css';
 
 /** Comes when it is asked for: the screen shows without it. */
 const TryForm = dynamic(async () => (await import('./TryForm')).TryForm);
@@ -85,7 +86,7 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
                 <TableCell className="num">Lives</TableCell>
                 <TableCell className="num">Median</TableCell>
                 <TableCell className="num">Change by</TableCell>
-                <TableCell>How they ended</TableCell>
+                <TableCell className={styles.endings}>How they ended</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -105,9 +106,9 @@ export function LifeScreen({ view, open }: { view: LifeView; open: LifeSheet | n
                   </TableCell>
                   <TableCell>{l.material.code}</TableCell>
                   <TableCell className="num fig">{l.lives}</TableCell>
-                  <TableCell className="num fig">{medianWords(l)}</TableCell>
+                  <TableCell className={`num fig ${styles.median}`}>{medianWords(l)}</TableCell>
                   <TableCell className="num fig">{expected(l)}</TableCell>
-                  <TableCell className="small">
+                  <TableCell className={`small ${styles.endings}`}>
                     {Object.entries(l.endings)
                       .map(([words, n]) => `${n} ${words}`)
                       .join(', ')}

@@ -31,7 +31,7 @@ export function Against({ card }: { card: AssemblyView }) {
   return card.itself.judgements
     .filter((j) => j.grade === 'stop' || marked.has(j.code) || !card.ties.length)
     .map((j) => (
-      <Notice key={j.code} kind={j.grade === 'stop' ? 'stop' : 'question'}>
+      <Notice key={`${j.code} ${j.words}`} kind={j.grade === 'stop' ? 'stop' : 'question'}>
         <strong>{j.words}.</strong> {wayOut(j)}
       </Notice>
     ));
