@@ -75,11 +75,7 @@ it('the types are believed and not overruled, but where a reason stands beside',
 /** One definition of each judgement: who may ask the function it is made of; every other asks the answer. */
 const ASKED_BY: Record<string, readonly string[]> = {
   screwsDue: ['core/life', 'crib/catalogue/views/bodiesOf.ts'],
-  sitsInDamagedSeat: [
-    'core/stock',
-    'core/jobs/use/left.ts',
-    'crib/catalogue/views/bodiesOf.ts',
-  ],
+  sitsInDamagedSeat: ['core/stock', 'core/jobs/use/left.ts', 'crib/catalogue/views/bodiesOf.ts'],
   judgeItself: ['core/jobs/use', 'crib/rack/cards.ts'],
   judgeFragments: ['core/breakage', 'core/jobs/use/judgeUse.ts'],
   suspects: ['core/breakage', 'crib/breakage/suspectsOf.ts'],

@@ -13,7 +13,6 @@ import { manyStandingAssemblies } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyOperationsOfJob, manyPrograms, manyTiesOfAssemblies } from '@/data/jobs';
-import { manyLoads } from '@/data/pockets';
 import { manyReservations } from '@/data/stock';
 import { buildOfTool, elsewhere, pulledFor, takeableFor } from '../toBuild';
 
@@ -108,17 +107,16 @@ export async function kitView(
   if (!line) return null;
   const byTag = new Map(cards.map((card) => [card.tag, card]));
   const ids = new Map([...work.assemblies.values()].map((a) => [a.tag, a.id]));
-  const loads = new Map((await manyLoads(c, operation.machineId)).map((l) => [l.tag, l]));
   const pulled = await pulledFor(c, [...ids.values()]);
   const claims = await claimsOn(c, [...ids.values()]);
   const turns = await turnsOn(c, work, operation);
   const tools: KitTool[] = [];
   for (const tool of [...line.tools.map((t) => ({ ...t, called: true })), ...notCalled(work, line.tools)]) {
     const card = tool.tag === null ? null : held(byTag, tool.tag);
-    const load = tool.tag === null ? undefined : loads.get(tool.tag);
     const id = ids.get(tool.tag ?? '') ?? -1;
-    const move = pulled.get(id);
-    const away = elsewhere(work.loads.get(id), move, operation, tool.t);
+    const [move, load] = [pulled.get(id), work.loads.get(id)];
+    const here = load?.machineId === operation.machineId ? load : null;
+    const away = elsewhere(load, move, operation, tool.t);
     const build = tool.tag === null ? await buildOfTool(c, operation, tool, today) : null;
     const pieces = build ? piecesOf(build.step, 'cutter', line.operation.job) : [];
     const rest = build?.sheet ? await restOf(c, build.sheet, line.operation, today) : null;
@@ -129,14 +127,14 @@ export async function kitView(
       state: kitState({
         ...{ tag: tool.tag, use: tool.use, t: tool.t },
         measured: card?.measured.state ?? null,
-        loadedAs: load?.t ?? null,
+        loadedAs: here?.t ?? null,
         pulled: move?.operationId === operation.id,
         elsewhere: away !== null,
         toBuildWith: build && pieces.length,
       }),
       grade: tool.use.grade,
       why: tool.use.grade === 'good' ? null : tool.use.why,
-      pocket: load?.pocket ?? null,
+      pocket: here?.pocket ?? null,
       pulled: move && move.operationId === operation.id ? { who: move.who, cart: move.cart } : null,
       elsewhere: away,
       shared: card
