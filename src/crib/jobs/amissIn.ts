@@ -1,8 +1,10 @@
 import type { Grade } from '@/core/because';
 import { awayIn, type Work } from '@/crib/work';
 import type { OperationRow } from '@/data/jobs';
-import type { LoadRow } from '@/data/pockets';
+import type { Connection } from '@/data/database';
+import { manyLoads } from '@/data/pockets';
 import type { JobLine } from './jobLines';
+import type { SisterOn } from './sisters';
 
 /** A T for which its machine has another tool than what is tied to it. */
 export interface Amiss {
@@ -18,18 +20,19 @@ export interface Amiss {
  * which are judged by themselves. Stops first. A T whose tool is in no pocket says nothing: where nobody writes pockets down,
  * it is in the machine all the same.
  */
-export function amissIn(
+export async function amissIn(
+  c: Connection,
   operation: OperationRow,
   work: Work,
   tools: JobLine['tools'],
-  loads: readonly LoadRow[],
-  sisters: readonly { t: number; tag: string }[],
-): Amiss[] {
+  sisters: readonly SisterOn[],
+): Promise<Amiss[]> {
+  const loads = await manyLoads(c, operation.machineId);
   const ids = new Map([...work.assemblies.values()].map((a) => [a.tag, a.id]));
   const tied = tools.flatMap(({ t, tag }) => (tag === null ? [] : [{ t, tag }]));
   const others = tied.flatMap(({ t, tag }) =>
     loads
-      .filter((l) => l.t === t && l.tag !== tag && !sisters.some((s) => s.t === t && s.tag === l.tag))
+      .filter((l) => l.t === t && l.tag !== tag && !sisters.some((s) => s.t === t && s.load.tag === l.tag))
       .map((l): Amiss => ({
         t,
         grade: 'stop',

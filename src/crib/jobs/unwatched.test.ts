@@ -1,4 +1,6 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { assemblyView } from '@/crib/rack';
+import { jobView } from './views/jobView';
 import { unwatchedView } from './views/unwatchedView';
 
 let crib: TestCrib;
@@ -63,9 +65,38 @@ it('one that has cut most of its life is to be changed before leaving, and what 
   expect((await asked(1, '0.9')).lines[0]!.change).toBe(false);
 });
 
+it('however long its edge lasts, what speaks against the T beside it is said: nobody is there to see it', async () => {
+  const against = async () => (await asked(1, '0.9')).against;
+  // How much is left of the edge is what the chance is of, and stands there.
+  const [unmeasured, ...none] = await against();
+  expect(unmeasured).toMatchObject({ t: 1, grade: 'question', words: expect.stringMatching(/measured/i) });
+  expect(none).toEqual([]);
+  await crib.do('recordMeasurement', { tag, gaugeLength: 94.1, diameter: 9.99 });
+  const { judgements } = (await jobView(crib.db, 'J-N'))!.tools[0]!.use;
+  const beside = judgements.filter(
+    (j) => !j.aside && ['stop', 'question'].includes(j.grade) && !['LIFE', 'CHANGE'].includes(j.code),
+  );
+  expect(await against()).toEqual(beside.slice(0, 1).map((j) => ({ t: 1, grade: j.grade, words: j.words })));
+  const piece = (await assemblyView(crib.db, tag, 'UTC'))!.mark;
+  const { entry } = await crib.do('holdCutter', { piece, why: 'fell on the floor' });
+  const held = await asked(1, '0.9');
+  expect(held.against).toEqual([
+    { t: 1, grade: 'stop', words: 'Its cutter is held back: fell on the floor' },
+  ]);
+  expect(held.now).toBeGreaterThan(0.9);
+  await crib.do('counterEntry', { counters: entry });
+  // In the machine under another number: it would stop, or take something else.
+  await crib.do('stateMagazine', { machine: 'M2', kind: 'carousel', pockets: 8 });
+  await crib.do('loadPocket', { machine: 'M2', pocket: 4, tag, t: 9 });
+  expect((await against())[0]).toEqual({ t: 1, grade: 'question', words: `${tag} is in pocket 4 as T9` });
+  await crib.do('emptyPocket', { machine: 'M2', pocket: 4 });
+});
+
 it('a worn one has no chance, whatever its minutes say', async () => {
   await crib.do('recordWear', { tag, flankWear: '0.2' });
-  expect(await asked(1)).toMatchObject({ now: 0, lines: [{ worn: true, chance: 0, change: true }] });
+  const worn = await asked(1);
+  expect(worn).toMatchObject({ now: 0, lines: [{ worn: true, chance: 0, change: true }] });
+  expect(worn.against.filter((x) => x.words.startsWith('Worn'))).toEqual([]);
 });
 
 it('too many parts are refused by name, an operation that is not there is nothing', async () => {

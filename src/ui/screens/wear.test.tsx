@@ -150,6 +150,7 @@ describe('a run left alone', () => {
       thrown: { minutes: 0, cost: 0 },
     },
     goesFor: { asItStands: 6, fresh: 9 },
+    against: [],
     lines: [{ ...line, t: 1, chance: 0.97, use: { grade: 'good', why: null } }],
     ...more,
   });
@@ -165,6 +166,13 @@ describe('a run left alone', () => {
     expect(
       screen.getByText(/At 95 % it runs for 6 parts as it stands, for 9 with every edge fresh/),
     ).toBeTruthy();
+  });
+  it('is not enough, however long the edges last, while something else speaks against a T', () => {
+    show({ against: [{ t: 1, grade: 'stop', words: 'Its cutter is held back: fell' }] });
+    expect(screen.getByText('Not to be left alone before this is seen to:')).toBeTruthy();
+    expect(screen.getByText(/Its cutter is held back: fell/)).toBeTruthy();
+    expect(screen.getByText('97 % that every edge lasts.')).toBeTruthy();
+    expect(screen.queryByText(/enough as it stands/)).toBeNull();
   });
   it('never says certain, nor impossible where it is not', () => {
     show({ now: 0.9999, lines: [{ ...line, t: 1, chance: 0.002, use: { grade: 'good', why: null } }] });

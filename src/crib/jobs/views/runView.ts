@@ -12,7 +12,6 @@ import {
   type OpenUseSum,
   type PartsLogRow,
 } from '@/data/jobs';
-import { manyLoads } from '@/data/pockets';
 import { type Amiss, amissIn } from '../amissIn';
 import { type JobLine, jobLines } from '../jobLines';
 import { type SisterLine, sisterLine, standingAt } from '../sisters';
@@ -59,13 +58,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
     control: await controlOf(c, machine, operation.job),
     assemblies: cards.map(rackCard),
     sisters: sisters.map(sisterLine),
-    amiss: amissIn(
-      operation,
-      work,
-      job.tools,
-      await manyLoads(c, operation.machineId),
-      sisters.map(({ t, load }) => ({ t, tag: load.tag })),
-    ),
+    amiss: await amissIn(c, operation, work, job.tools, sisters),
     turns: [...(await turnsOn(c, work, operation))].flatMap(([t, of]) => of.map((turn) => ({ t, ...turn }))),
     lastLog,
     lastGood: good ? { part: good.part, entryId: good.entryId } : null,

@@ -18,6 +18,7 @@ import type { AssemblyRow } from '@/data/assemblies';
 import { manySupplies } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { maybeOperation, type OperationRow } from '@/data/jobs';
+import { type Amiss, amissIn } from '../amissIn';
 import { jobLines, type ToolLine } from '../jobLines';
 import { type SisterOn, standingAt } from '../sisters';
 
@@ -55,6 +56,8 @@ export interface UnwatchedView extends Omit<UnwatchedRun, 'tools'> {
   /** Minutes in the cut of all its tools; rapids and changes come on top. */
   cutMinutes: number;
   lines: AloneLine[];
+  /** What speaks against it beside how long its edges last, stops first: what must not run, and what nobody has said. */
+  against: Amiss[];
 }
 
 /** An operation that is to run with nobody there; null where there is none of that number. */
@@ -100,6 +103,10 @@ export async function unwatchedView(
     reached: run.reached && !job.tools.some((line) => line.tool.lower_bound),
     ...{ operation: operation.id, job: operation.job, part: operation.part, machine: operation.machine },
     ...{ partsLeft, parts, wanted },
+    against: [
+      ...(await amissIn(c, operation, work, job.tools, beside)),
+      ...found.flatMap(({ line, tool }) => speaksAgainst(line, tool.worn)),
+    ].toSorted((a, b) => Number(b.grade === 'stop') - Number(a.grade === 'stop')),
     cutMinutes: parts * all.reduce((sum, tool) => sum + tool.minutesPerPart, 0),
     lines: found.map(({ line, card, tool }, i) => ({
       ...(tools[i] ?? { t: line.t, chance: null, fresh: null, change: false }),
@@ -118,6 +125,21 @@ export async function unwatchedView(
       counted: tool.counted?.until ?? null,
     })),
   };
+}
+
+/** How much is left of an edge is what the chance is of: it is not said twice. */
+const OF_THE_EDGE = ['LIFE', 'CHANGE'];
+
+/** The worst that a T is judged by beside what is left of its edge. */
+function speaksAgainst({ t, use }: ToolLine, worn: boolean): Amiss[] {
+  const said = use.judgements.filter(
+    (j) => !j.aside && !OF_THE_EDGE.includes(j.code) && !(worn && j.code === 'WEAR'),
+  );
+  for (const grade of ['stop', 'question'] as const) {
+    const [worst] = said.filter((j) => j.grade === grade);
+    if (worst) return [{ t, grade, words: worst.words }];
+  }
+  return [];
 }
 
 const isOtherWear = ({ change }: ToolLine): boolean =>

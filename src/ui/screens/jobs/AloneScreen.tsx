@@ -50,6 +50,7 @@ export function AloneScreen({ view }: { view: UnwatchedView }) {
             </Button>
           </Acts>
         )}
+        <BeforeLeaving against={view.against} />
         <Verdict view={view} changes={changes.length} />
         <h2>Tools</h2>
         <Lines>
@@ -122,6 +123,21 @@ function sistersWords({ sisters, counted }: UnwatchedView['lines'][number]): str
     : `after ${counted} more, by the machine’s counter, goes on with ${ones} ${who}`;
 }
 
+/** What somebody must see to first, however long the edges last. */
+function BeforeLeaving({ against }: Pick<UnwatchedView, 'against'>) {
+  if (!against.length) return null;
+  return (
+    <Notice kind={against.some((x) => x.grade === 'stop') ? 'stop' : 'question'}>
+      <strong>Not to be left alone before this is seen to:</strong>
+      {against.map(({ t, words }) => (
+        <span key={`${t} ${words}`} style={{ display: 'block' }}>
+          <span className="fig">T{t}</span> {words}
+        </span>
+      ))}
+    </Notice>
+  );
+}
+
 /** What it comes to, in a sentence. */
 function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
   const { thrown } = view;
@@ -142,7 +158,12 @@ function Verdict({ view, changes }: { view: UnwatchedView; changes: number }) {
   if (view.reached && changes === 0)
     return (
       <p>
-        <GradeMark grade="good">{said}: enough as it stands.</GradeMark> {goesWords(view)}
+        {view.against.length ? (
+          <strong>{said}.</strong>
+        ) : (
+          <GradeMark grade="good">{said}: enough as it stands.</GradeMark>
+        )}{' '}
+        {goesWords(view)}
       </p>
     );
   return (
