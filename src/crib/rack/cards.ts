@@ -42,7 +42,7 @@ export interface AssemblyCard {
   expectedMm: number;
   outline: AssemblyOutline;
   judgements: Judgement[];
-  /** What is known of it by itself, whatever calls it; its wear on the T it is tied to. */
+  /** What is known of it by itself, whatever calls it; worn is what is worn for one of the T that still call it. */
   itself: ReturnType<typeof judgeItself>;
   measured: MeasuredState;
   life: LifeLeft;
@@ -266,7 +266,7 @@ function cardOf(row: AssemblyRow, around: Around): Standing {
     expectedMm,
     outline: { ...outline, assumed: [...stack.assumed, ...outline.assumed] },
     judgements,
-    itself: judgeItself({ ...state, wear: ties.length ? null : state.wearIf(null) }),
+    itself: judgeItself({ ...state, wear: wearState(wear) }),
     measured,
     life: wear.worn ? { ...life, leftMinutes: 0 } : wear.here ? saysNothing(life) : life,
     wear,

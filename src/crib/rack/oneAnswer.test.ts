@@ -1,6 +1,6 @@
 import { jobsView, jobView, runView } from '@/crib/jobs';
 import { pocketsView } from '@/crib/pockets';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { todayView } from '@/crib/today';
 import { labelOf } from './label';
 import { assemblyView } from './views/assemblyView';
@@ -197,6 +197,16 @@ it('tied to nothing: what is known of it by itself is said by all alike', async 
     why: 'No inserts are in it',
     today: ['stop'],
   });
+});
+it('worn, tied on one machine and in the pocket of another: a stop there as well', async () => {
+  const tag = await mill();
+  await crib.do('recordWear', { tag, flankWear: '0.2' });
+  await crib.do('addMachine', { ...MILL, code: 'M8', name: 'Mill 8' });
+  await crib.do('stateMagazine', { machine: 'M8', kind: 'carousel', pockets: 6 });
+  await crib.do('loadPocket', { machine: 'M8', pocket: 2, tag, t: 30 });
+  const there = (await pocketsView(crib.db, { machine: 'M8' }, TODAY, crib.zone))!.pockets[1]!.tool!;
+  expect(there.use).toEqual({ grade: 'stop', why: 'Worn: flank wear 0.20 of 0.20 mm' });
+  expect(await said(tag)).toMatchObject({ grade: 'stop', why: there.use!.why });
 });
 it('a holder that does not go into the machine can be tied to nothing there', async () => {
   await crib.do('addMachine', {

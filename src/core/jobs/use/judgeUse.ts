@@ -95,7 +95,7 @@ export function judgeUse(use: Use): UseJudgement {
 /**
  * What is known of an assembly by itself, whatever calls it: one that is tied to nothing is judged by this alone. A stop or a
  * question of it is one on every T as well; where there is none it is not judged, as nothing was asked of it. Its length and
- * what is left of its life are said beside. `wear` null: it is judged on the T it is tied to.
+ * what is left of its life are said beside. `wear`: by the strictest of the T that call it, as usual where none does.
  * Example: a body with an insert in a damaged seat, tied to no T: stop.
  */
 export function judgeItself(

@@ -2,7 +2,7 @@ import type { Because } from '../../because';
 import { sizeOutlook, type SizeOutlook } from './sizeOutlook';
 import { type WearCrossing, type WearPoint, wearCrossing } from './wearCrossing';
 import { cornerLimit, wearLimit, type WornHere } from './wearLimit';
-import { GAUGE, type Gauge, type WearReading } from './wearReading';
+import type { Gauge, WearReading } from './wearReading';
 
 /** What the readings of one edge set say of it. */
 export interface WearOutlook {
@@ -121,9 +121,9 @@ function askedOfTheRest(
   DC: number,
   here: WornHere | null,
 ): string | null {
-  if (isWorn(before, DC, here) !== true) return null;
-  const read = before.gauge && before.gauge !== 'passes' ? GAUGE[before.gauge] : 'worn';
-  return `read as ${read} before some were turned: read those that were not`;
+  return isWorn(before, DC, here) === true
+    ? 'read as worn before some were turned: read those that were not'
+    : null;
 }
 
 /**

@@ -6,8 +6,8 @@ import { Link } from '@/ui/kit/link';
 import { Notice } from '@/ui/kit/page';
 
 /**
- * What speaks against an assembly by itself, each with what to do about it. A question that the T it is tied to says as well is
- * left to that T.
+ * What speaks against an assembly by itself, each with what to do about it. Where it is tied its wear and what is asked of it
+ * stand at its T.
  */
 export function Against({ card }: { card: AssemblyView }) {
   const marked = new Set(card.holders.against.map((j) => j.code));
@@ -29,7 +29,7 @@ export function Against({ card }: { card: AssemblyView }) {
     return because.words;
   };
   return card.itself.judgements
-    .filter((j) => j.grade === 'stop' || marked.has(j.code) || !card.ties.length)
+    .filter((j) => !card.ties.length || marked.has(j.code) || (j.grade === 'stop' && j.code !== 'WEAR'))
     .map((j) => (
       <Notice key={`${j.code} ${j.words}`} kind={j.grade === 'stop' ? 'stop' : 'question'}>
         <strong>{j.words}.</strong> {wayOut(j)}
