@@ -65,14 +65,20 @@ export function fewestChanges(
     const empty = Array.from({ length: pockets }, (_, n) => n + 1).filter((p) => !inPocket.has(p));
     // One that is here under another T is only numbered anew, where it is.
     const own = new Map(mustGo.flatMap(([p, n]) => (wanted.has(n.tag) ? [[n.tag, p] as const] : [])));
+    // What comes in goes where another stands under its T: into any other pocket it could not go before that one is out.
+    const comesIn = new Set(needs.filter((n) => !stays.has(n.tag) && !own.has(n.tag)).map((n) => n.t));
+    const ofT = new Map(
+      mustGo.flatMap(([p, n]) => (!own.has(n.tag) && comesIn.has(n.t) ? [[n.t, p] as const] : [])),
+    );
+    const kept = new Set(ofT.values());
     const places = [
-      ...mustGo.filter(([, n]) => !own.has(n.tag)).map(([p]) => p),
+      ...mustGo.filter(([p, n]) => !own.has(n.tag) && !kept.has(p)).map(([p]) => p),
       ...empty,
       ...may.map(([p]) => p),
     ];
     for (const need of needs) {
       if (stays.has(need.tag)) continue;
-      const pocket = own.get(need.tag) ?? places.shift();
+      const pocket = own.get(need.tag) ?? ofT.get(need.t) ?? places.shift();
       if (pocket === undefined) {
         noRoom.push(need.t);
         continue;

@@ -144,6 +144,26 @@ describe('the fewest changes', () => {
     expect(anew?.changes).toEqual([{ pocket: 1, load: { t: 7, tag: 'a' }, out: null }]);
   });
 
+  it('goes where another stands under its T, so that each change can be made by itself', () => {
+    const [only] = fewestChanges(
+      3,
+      [{ pocket: 2, t: 5, tag: 'x' }],
+      [
+        {
+          job: 'J',
+          needs: [
+            { t: 3, tag: 'a' },
+            { t: 5, tag: 'b' },
+          ],
+        },
+      ],
+    );
+    expect(only?.changes).toEqual([
+      { pocket: 1, load: { t: 3, tag: 'a' }, out: null },
+      { pocket: 2, load: { t: 5, tag: 'b' }, out: 'x' },
+    ]);
+  });
+
   it('what is kept in the machine goes last; more than it holds is said', () => {
     const [kept] = fewestChanges(2, inPockets('ab'), jobs('c'), new Set(['a']));
     expect(kept?.changes).toEqual([{ pocket: 2, load: need('c'), out: 'b' }]);
