@@ -124,11 +124,17 @@ const AT_THE_GATE = [401, 403, 429];
 
 /**
  * Sends so many random inputs over all doors, or for so many seconds; counts what is answered, how many of those that were
- * sent to a door came to it, and keeps what broke.
+ * sent to a door came to it, and keeps what broke. Says how far it is: a million take hours, and a run that is ended early is
+ * not to have said nothing.
  */
 export async function fuzz(
   stable: Stable,
-  { inputs, seconds, random }: { inputs: number; seconds: number; random: () => number },
+  {
+    inputs,
+    seconds,
+    random,
+    say,
+  }: { inputs: number; seconds: number; random: () => number; say: (line: string) => void },
 ): Promise<{ sent: number; reached: number; statuses: Record<string, number>; broke: string[] }> {
   const document = JSON.parse((await stable.get('/api/v1/openapi.json')).text) as {
     paths: Record<
@@ -156,7 +162,7 @@ export async function fuzz(
   const until = Date.now() + seconds * 1000;
   const statuses: Record<string, number> = {};
   const broke: string[] = [];
-  let [sent, own, atGate] = [0, 0, 0];
+  let [sent, answered, own, atGate] = [0, 0, 0, 0];
   const client = async () => {
     while (sent < inputs && Date.now() < until) {
       sent += 1;
@@ -188,6 +194,8 @@ export async function fuzz(
       const told = /"code":"(BUSY|DEVICE_SILENT)"/.test(reply.text);
       if (reply.status >= 500 && !told && broke.length < 20)
         broke.push(`${reply.status} ${at.method} ${path}?${query} ${JSON.stringify(body)?.slice(0, 300)}`);
+      answered += 1;
+      if (answered % 50_000 === 0) say(`       ${answered} inputs at ${stable.url}, ${broke.length} broke`);
     }
   };
   await Promise.all(Array.from({ length: 8 }, client));

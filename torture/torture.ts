@@ -1,5 +1,6 @@
 // npm run torture [-- PART …]: what once stopped or broke a Stable, against ones of its own; prints figures, ends with 1
 // on a fault. Parts: files list kill disk backups clients fuzz; TORTURE=0.1 does a tenth of each.
+import { availableParallelism } from 'node:os';
 import { ensureBuilt } from '../scripts/prepare.mjs';
 import { backups } from './backups';
 import { manyClients } from './clients';
@@ -134,18 +135,27 @@ const PARTS: Record<string, () => Promise<void>> = {
     );
   },
   async fuzz() {
-    const stable = await startStable();
-    const f = await fuzz(stable, {
-      inputs: Math.ceil(1_000_000 * share),
-      seconds: 3600 * share,
-      random: seeded(9),
-    });
-    for (const line of f.broke) console.log(`       ${line}`);
-    judge(
-      f.broke.length === 0 && f.reached > 0.9 * f.sent,
-      `${f.sent} random inputs, ${f.reached} of them came to their door: ${JSON.stringify(f.statuses)}`,
+    // A server answers on one core; each core gets one, on a folder of its own and with inputs of its own.
+    const stables = await Promise.all(Array.from({ length: availableParallelism() }, () => startStable()));
+    const inputs = Math.ceil((1_000_000 * share) / stables.length);
+    const all = await Promise.all(
+      stables.map((stable, i) =>
+        fuzz(stable, { inputs, seconds: 3 * 3600 * share, random: seeded(9 + i), say: console.log }),
+      ),
     );
-    await stable.end();
+    const memory = Math.max(...stables.map((stable) => stable.peakMegabytes()));
+    for (const line of all.flatMap((f) => f.broke)) console.log(`       ${line}`);
+    const sum = (of: (f: (typeof all)[number]) => number) => all.reduce((n, f) => n + of(f), 0);
+    const sent = sum((f) => f.sent);
+    const reached = sum((f) => f.reached);
+    const statuses = [...new Set(all.flatMap((f) => Object.keys(f.statuses)))]
+      .sort()
+      .map((status) => `${status}: ${sum((f) => f.statuses[status] ?? 0)}`);
+    judge(
+      all.every((f) => f.broke.length === 0) && reached > 0.9 * sent,
+      `${sent} random inputs at ${stables.length} servers, ${reached} of them came to their door: ${statuses.join(', ')}; memory ${memory} MB`,
+    );
+    for (const stable of stables) await stable.end();
   },
 };
 

@@ -44,12 +44,21 @@ const KEPT = [
   'operation_now',
   'edge_use',
   'edge_speed',
+  'edge_recipe',
+  'clamping_now',
+  'scrap_now',
   'life_now',
   'life_line',
   'purchase_now',
 ];
-/** Indexes that hold what is open, or is here, alone: all of one may be read. */
-const OPEN = new Set(['operation_now_open', 'purchase_now_open', 'piece_place_to_grade', 'piece_place_here']);
+/** Indexes that hold what is open, is here, or is to be stated yet, alone: all of one may be read. */
+const OPEN = new Set([
+  'operation_now_open',
+  'purchase_now_open',
+  'piece_place_to_grade',
+  'piece_place_here',
+  'scrap_now_unknown',
+]);
 /** Statements that read on purpose all of what they name: lists that come in are compared with the whole catalogue. */
 const WHOLE_LISTS = ['importItems'];
 

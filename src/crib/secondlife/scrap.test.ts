@@ -53,6 +53,21 @@ it('sold by the scales it is gone from the heap; what is scrapped later is price
   expect((await scrapView(crib.db)).sales).toMatchObject([{ kg: 0.4, pieces: 9, buyer: 'Alt & Eisen' }]);
 });
 
+it('what was scrapped before a sale and is taken back after it takes nothing off what is scrapped later', async () => {
+  const first = await scrap('EM10', 1);
+  await crib.do('sellScrap', { substrate: 'carbide', kg: '0.20', perKgCents: 1800 });
+  await crib.do('counterEntry', { counters: first.entry });
+  expect(await heap()).toBeNull();
+  await scrap('EM10', 1);
+  expect(await heap()).toMatchObject({ pieces: 1 });
+  // What was scrapped since and is taken back lies there no more.
+  const again = await scrap('EM10', 2);
+  expect(await heap()).toMatchObject({ pieces: 3 });
+  await crib.do('counterEntry', { counters: again.entry });
+  expect(await heap()).toMatchObject({ pieces: 1 });
+  await crib.do('sellScrap', { substrate: 'carbide', kg: '0.08', perKgCents: 1800 });
+});
+
 it('more on the scales than such pieces can weigh is said, and nothing is sold twice', async () => {
   expect(await crib.do('sellScrap', { substrate: 'HSS', kg: 9, perKgCents: 100 })).toMatchObject({
     tooMuch: expect.stringMatching(/more than 2 of these can/),

@@ -82,16 +82,22 @@ export const maybeFragmentsOn = (c: Connection, operationId: number, t: number) 
     [operationId, t],
   );
 
-const HOLD = `select h.id, h.number, h.entry_id, e.happened_at, e.who, h.operation_id, j.number as job, j.part, o.number as operation, m.code as machine,
+const holdsOf = (
+  source: string,
+) => `select h.id, h.number, h.entry_id, e.happened_at, e.who, h.operation_id, j.number as job, j.part, o.number as operation, m.code as machine,
     h.first_part, h.last_part, h.why, p.mark, h.ending_id
-  from hold h join live_entry e on e.id = h.entry_id join operation o on o.id = h.operation_id join job j on j.id = o.job_id
+  from ${source} h join live_entry e on e.id = h.entry_id join operation o on o.id = h.operation_id join job j on j.id = o.job_id
   join operation_now n on n.operation_id = o.id join machine m on m.id = n.machine_id
   left join edge_set s on s.id = h.edge_set_id left join piece p on p.id = s.piece_id`;
+const HOLD = holdsOf('hold');
 /** A page of holds, the latest first; before one of them, or from the start. */
 export const manyHolds = (c: Connection, before: number | null, limit: number) =>
   many<HoldRow>(
     c,
-    `${HOLD} ${before === null ? '' : 'where h.id < $2'} order by h.id desc limit $1`,
+    // The page first: of a limit that is not known yet the planner would join all holds there ever were.
+    `with page as materialized (select x.* from hold x join live_entry xe on xe.id = x.entry_id
+       ${before === null ? '' : 'where x.id < $2'} order by x.id desc limit $1)
+     ${holdsOf('page')} order by h.id desc`,
     before === null ? [limit] : [limit, before],
   );
 /** Holds with parts of which nobody decided, the oldest first. */

@@ -56,11 +56,10 @@ export const manyHolderIn = (c: Connection, assemblyIds: readonly number[]) =>
 export const manyClampings = (c: Connection, markedId: number, limit: number) =>
   many<ClampingRow>(
     c,
-    `with built as materialized (select x.assembly_id, x.entry_id, e.happened_at
-       from holder_in x join live_entry e on e.id = x.entry_id where x.marked_id = $1),
-     latest as materialized (
-       select assembly_id, min(entry_id) as entry_id, row_number() over (order by min(happened_at), min(entry_id)) as nth
-       from built group by assembly_id order by 3 desc limit $2)
+    `with latest as materialized (
+       select assembly_id, entry_id, (select count(*) from clamping_now where marked_id = $1) + 1
+         - row_number() over (order by happened_at desc, entry_id desc) as nth
+       from clamping_now where marked_id = $1 order by happened_at desc, entry_id desc limit $2)
      select k.nth::int, a.tag, ci.code as cutter, e.happened_at, e.who, r.runout_mm
      from latest k join entry e on e.id = k.entry_id join assembly a on a.id = k.assembly_id join piece p on p.id = a.piece_id join item ci on ci.id = p.item_id
      left join lateral (select m.runout_mm from measurement m join live_entry me on me.id = m.entry_id

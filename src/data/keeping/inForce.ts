@@ -13,6 +13,23 @@ const CUT = `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, j.mat
   from use_said s join live_entry e on e.id = s.entry_id`;
 
 /**
+ * What every edge set cut by each recipe: the one its T was planned to run by at the time, or that was kept from what the same
+ * program had run with.
+ */
+const RAN = `select coalesce(a.edge_set_id, u.edge_set_id) as edge_set_id, coalesce(k.minutes, u.minutes) as minutes, coalesce(
+    (select p.recipe_id from tool_plan p join live_entry pe on pe.id = p.entry_id where p.operation_id = l.operation_id and p.t = u.t
+       and (pe.happened_at, pe.id) <= (e.happened_at, e.id) order by pe.happened_at desc, pe.id desc limit 1),
+    (select r.id from recipe r join tool_plan p on p.recipe_id = r.id and p.entry_id = r.entry_id join live_entry pe on pe.id = p.entry_id
+     where p.operation_id = l.operation_id and p.t = u.t and l.program_id = (select g.entry_id from program g join live_entry ge on ge.id = g.entry_id
+       where g.operation_id = l.operation_id and (ge.happened_at, ge.id) <= (pe.happened_at, pe.id) order by ge.happened_at desc, ge.id desc limit 1)
+     order by pe.happened_at desc, pe.id desc limit 1)) as recipe_id
+  from use u join live_entry e on e.id = u.entry_id join parts_log l on l.id = u.parts_log_id
+  left join (select x.use_id, x.edge_set_id from use_assignment x join live_entry xe on xe.id = x.entry_id) a on a.use_id = u.id
+  left join (select distinct on (x.use_id) x.* from use_corrected x join live_entry xe on xe.id = x.entry_id order by x.use_id, x.entry_id desc) k
+    on k.use_id = u.id
+  where coalesce(a.edge_set_id, u.edge_set_id) is not null`;
+
+/**
  * What is kept as in force must be what the ledger says when it is summed anew. The right hand of each pair asks the ledger
  * alone. Asked of a copy of the whole shop each night, and after random acts by a test.
  */
@@ -65,6 +82,12 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
     'minutes of each edge set in each material at each speed',
     'select edge_set_id, material_id, rpm, round(minutes::numeric, 6) as minutes from edge_speed order by 1, 2, 3',
     `select edge_set_id, material_id, rpm, round(sum(minutes)::numeric, 6) as minutes from (${CUT}) x where rpm is not null group by 1, 2, 3 order by 1, 2, 3`,
+  ],
+  [
+    'minutes of each edge set by each recipe',
+    'select edge_set_id, recipe_id, round(minutes::numeric, 6) as minutes from edge_recipe order by 1, 2',
+    `select edge_set_id, recipe_id, round(sum(minutes)::numeric, 6) as minutes from (${RAN}) x where minutes > 0 and recipe_id is not null
+     group by 1, 2 order by 1, 2`,
   ],
   [
     'lives',
@@ -137,6 +160,26 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
        where x.marked_id = h.id and xe.happened_at > coalesce((select max(le.happened_at) from holder_look k join live_entry le on le.id = k.entry_id
          where k.marked_id = h.id), '-infinity')) as clampings
      from marked_holder h join live_entry e on e.id = h.entry_id order by 1`,
+  ],
+  [
+    'builds that each marked holder was clamped in',
+    'select marked_id, assembly_id, entry_id, happened_at from clamping_now order by 1, 2',
+    `select x.marked_id, x.assembly_id, min(x.entry_id) as entry_id, min(e.happened_at) as happened_at
+     from holder_in x join live_entry e on e.id = x.entry_id group by 1, 2 order by 1, 2`,
+  ],
+  [
+    'what lies in the scrap and was not sold',
+    'select item_id, total, quantity, known from scrap_now order by 1',
+    `with sold as (select l.item_id, max(l.entry_id) as entry_id from scrap_sale_line l join live_entry e on e.id = l.entry_id group by 1),
+     heap as (select id from place where kind = 'scrap'),
+     since as (select m.item_id, sum(case when m.to_place_id in (select id from heap) then m.quantity else 0 end
+         - case when m.from_place_id in (select id from heap) then m.quantity else 0 end)::int as n
+       from movement m join sold s on s.item_id = m.item_id and m.entry_id > s.entry_id join live_entry e on e.id = m.entry_id and e.counters is null group by 1)
+     select b.item_id, sum(b.quantity)::int as total, case when s.item_id is null then sum(b.quantity)::int
+         else least(sum(b.quantity)::int, greatest(coalesce(max(i.n), 0), 0)) end as quantity,
+       b.item_id in (select f.item_id from fact_now f where f.symbol = 'SUBSTRATE') as known
+     from balance b left join sold s on s.item_id = b.item_id left join since i on i.item_id = b.item_id
+     where b.quantity > 0 and b.place_id in (select id from heap) group by b.item_id, s.item_id order by 1`,
   ],
   [
     'what was put into each pocket last',

@@ -1,32 +1,11 @@
 import type { Ending } from '@/core/life';
 import { type Connection, many } from '@/data/database';
 
-/**
- * Of logs `cut` of some T, the recipe each ran by: the one its T was planned to run by when the parts were logged, or that was
- * kept since from what the same program ran with; null: none.
- */
-const RAN_BY = `cross join lateral (select coalesce(
-    (select p.recipe_id from tool_plan p join live_entry e on e.id = p.entry_id
-     where p.operation_id = cut.operation_id and p.t = cut.t and (e.happened_at, e.id) <= (cut.happened_at, cut.entry_id)
-     order by e.happened_at desc, e.id desc limit 1),
-    (select k.id from tool_plan p join live_entry e on e.id = p.entry_id
-     join recipe k on k.id = p.recipe_id and k.entry_id = p.entry_id
-     where p.operation_id = cut.operation_id and p.t = cut.t and cut.program_id = (
-       select g.entry_id from program g join live_entry ge on ge.id = g.entry_id
-       where g.operation_id = p.operation_id and (ge.happened_at, ge.id) <= (e.happened_at, e.id)
-       order by ge.happened_at desc, ge.id desc limit 1)
-     order by e.happened_at desc, e.id desc limit 1)) as recipe_id) own`;
-/** Every log of some edge sets, with the program it was booked by. */
-const CUT = `select x.edge_set_id, l.operation_id, u.t, l.program_id, x.happened_at, x.entry_id, x.minutes, x.cut_mm from cut_of($1) x
-  join use u on u.id = x.use_id join parts_log l on l.id = u.parts_log_id`;
-
 /** How long some edge sets cut by each recipe. */
 export const manyRecipesCutBy = (c: Connection, edgeSetIds: readonly number[]) =>
   many<{ edgeSetId: number; recipeId: number; minutes: number }>(
     c,
-    `with cut as materialized (${CUT} where x.minutes > 0)
-     select cut.edge_set_id, own.recipe_id, sum(cut.minutes) as minutes from cut ${RAN_BY}
-     where own.recipe_id is not null group by 1, 2 order by 1, 2`,
+    'select edge_set_id, recipe_id, minutes from edge_recipe where edge_set_id = any ($1) order by 1, 2',
     [edgeSetIds],
   );
 
@@ -47,9 +26,9 @@ export const manyRecipesPlanned = (c: Connection, edgeSetIds: readonly number[])
 export const manyWaysOf = (c: Connection, edgeSetId: number) =>
   many<{ operationId: number; t: number; recipeId: number | null; cutMm: number | null }>(
     c,
-    `with cut as materialized (${CUT})
-     select cut.operation_id, cut.t, own.recipe_id, whole_or_unknown(count(cut.cut_mm), count(*), sum(cut.cut_mm)) as cut_mm
-     from cut ${RAN_BY} group by 1, 2, 3 order by 1, 2, 3`,
+    `with cut as materialized (select use_id, operation_id, t, cut_mm from cut_of($1) where use_id is not null)
+     select cut.operation_id, cut.t, r.recipe_id, whole_or_unknown(count(cut.cut_mm), count(*), sum(cut.cut_mm)) as cut_mm
+     from cut left join ran_by(array(select use_id from cut)) r on r.use_id = cut.use_id group by 1, 2, 3 order by 1, 2, 3`,
     [[edgeSetId]],
   );
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { inOrder, logRankInOrder } from './logRank';
 import { randomOf } from './randomOf';
 import { compareLives, type LifeTime, logRank, stratifiedLogRank } from '../index';
 
@@ -111,4 +112,23 @@ it('the test over several kinds is that of one where there is one, and does not 
   expect(logRank([...kinds[0][0], ...kinds[1][0]], [...kinds[0][1], ...kinds[1][1]]).p).toBeLessThan(
     stratifiedLogRank(kinds).p!,
   );
+});
+
+it('asked at a factor of the first, lives in order answer as the divided lives themselves (logRank sorts and counts anew)', () => {
+  // Few different times and factors, so that many are equal.
+  const some = fc.array(fc.record({ minutes: fc.integer({ min: 0, max: 12 }), failed: fc.boolean() }), {
+    maxLength: 30,
+  });
+  fc.assert(
+    fc.property(some, some, fc.constantFrom(0.25, 0.5, 1, 2, 3, 1e-300, 1e300), (a, b, by) => {
+      const divided = a.map((l) => ({ ...l, minutes: l.minutes / by }));
+      expect(logRankInOrder(inOrder(a), inOrder(b), by)).toEqual(logRank(divided, b));
+    }),
+  );
+});
+
+it('a group of none, or a life of 0 minutes divided by next to nothing, ends and says nothing', () => {
+  expect(logRankInOrder([], [])).toMatchObject({ chiSquare: null, p: null });
+  expect(logRankInOrder(lives(1, 2), [])).toMatchObject({ observed: [2, 0], chiSquare: null });
+  expect(compareLives(lives(0, 1e-308), lives(1e308, 1e-308)).p).toBeLessThanOrEqual(1);
 });

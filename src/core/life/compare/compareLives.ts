@@ -2,7 +2,7 @@ import type { Because } from '../../because';
 import { logGamma, normalQuantile, tQuantile } from '@/core/statistics';
 import type { LifeTime } from '../endings';
 import { fitWeibull } from '../survival/weibull';
-import { type LogRank, logRank } from './logRank';
+import { inOrder, type LogRank, logRank, logRankInOrder } from './logRank';
 
 /** A figure with its 95 % limits. */
 export interface Likely {
@@ -94,12 +94,12 @@ function timesAsLong(first: readonly LifeTime[], second: readonly LifeTime[]): L
   const logs = (of: readonly number[] = []) => of.map(Math.log);
   const [la, lb] = [ends(logs(a)), ends(logs(b))];
   if (!la || !lb) return null;
+  const [firstInOrder, secondInOrder] = [inOrder(first), inOrder(second)];
   /** Over 0 where the first, divided, fails sooner than it is to be expected. */
   const seen = (log: number) => {
-    const by = Math.exp(log);
-    const { observed, expected, variance } = logRank(
-      first.map((l) => ({ ...l, minutes: Math.min(l.minutes / by, Number.MAX_VALUE) })),
-      second,
+    const { observed, expected, variance } = logRankInOrder(
+      ...[firstInOrder, secondInOrder],
+      Math.max(Math.exp(log), Number.MIN_VALUE),
     );
     return variance > 0 ? (observed[0] - expected[0]) / Math.sqrt(variance) : 0;
   };
