@@ -93,7 +93,7 @@ export { cornerLimit, strictestHere, wearLimit } from './wear/wearLimit';
 export type { WornHere } from './wear/wearLimit';
 export { gaugeOfSize, sizeOutlook } from './wear/sizeOutlook';
 export type { HoleSize, HoleWithin, SizeOutlook } from './wear/sizeOutlook';
-export { isWorn, NOT_READ, wearOutlook } from './wear/wearOutlook';
+export { askedOfTheRest, isWorn, NOT_READ, wearOutlook } from './wear/wearOutlook';
 export type { WearOutlook } from './wear/wearOutlook';
 export { CHIPS, CHIPS_NAMES, GAUGE, GAUGE_NAMES, STRENGTH_NAMES, STRENGTHS } from './wear/wearReading';
 export type { Chips, Gauge, SignSeen, Strength, WearReading } from './wear/wearReading';

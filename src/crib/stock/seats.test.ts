@@ -4,6 +4,7 @@ import { assemblyView, labelsAsked } from '@/crib/rack';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { maybeItem } from '@/data/catalogue';
 import { manyBalances } from '@/data/stock';
+import { takeableView } from './views/takeableView';
 
 /** A body of five seats over some weeks: one edge chips and is turned alone, one is on its last edge, one breaks. */
 let crib: TestCrib;
@@ -306,5 +307,14 @@ describe('at the machine', () => {
     expect(await wear()).toEqual([['good', 'Flank wear 0.10 of 0.30 mm']]);
     await crib.do('counterEntry', { counters: read.entry });
     expect(await wear()).toEqual([['question', ASKED]]);
+    // Taken down and in the drawer it is offered with the same words, before anybody builds with it.
+    const offered = async () =>
+      (await takeableView(crib.db, { q: mark.toLowerCase() }, '2027-03-01')).sources.map((x) => x.caution);
+    expect(await offered()).toEqual([]);
+    const low = await crib.do('recordWear', { tag: next, flankWear: '0.1' });
+    await crib.do('takeDown', { tag: next, cutterTo: 'S1' });
+    expect(await offered()).toEqual([null]);
+    await crib.do('counterEntry', { counters: low.entry });
+    expect(await offered()).toEqual([ASKED.slice('Its edge: '.length)]);
   });
 });

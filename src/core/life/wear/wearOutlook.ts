@@ -116,10 +116,10 @@ export const isWorn = (
  * nobody wrote which. It was at its criterion: those that were not turned may be too. null: nothing. Common practice.
  * Example: DC 50 (worn at 0.3 mm), 0.32 read before one seat was turned: asked.
  */
-function askedOfTheRest(
+export function askedOfTheRest(
   before: Parameters<typeof wornAt>[0],
   DC: number,
-  here: WornHere | null,
+  here: WornHere | null = null,
 ): string | null {
   return isWorn(before, DC, here) === true
     ? 'read as worn before some were turned: read those that were not'

@@ -1,7 +1,7 @@
 import type { CutterDetails, HolderDetails, Part } from '@/core/assemblies';
 import type { Grade } from '@/core/because';
 import { type CutterGeometry, type HolderGeometry, regroundGeometry } from '@/core/cutters';
-import { isWorn, NOT_READ, type Rung } from '@/core/life';
+import { askedOfTheRest, isWorn, NOT_READ, type Rung } from '@/core/life';
 import { countsAs, freeFor, inCrib, type Reservation, usedPiece } from '@/core/stock';
 import { first } from '@/core/sure';
 import {
@@ -66,6 +66,8 @@ export interface Known {
   items: ReadonlyMap<number, CribItem>;
   /** Flank wear read last of each edge set, mm. */
   wear: ReadonlyMap<number, WornRow>;
+  /** Read last of the set that some of an edge set's edges were in before, where others were turned alone. */
+  before: ReadonlyMap<number, WornRow>;
   ladder: readonly Rung[];
   together: Together | null;
   /** Holders and parts with a mark of their own, by item. */
@@ -75,6 +77,14 @@ export interface Known {
 /** Whether the last reading of a piece says that it is worn; null: none was taken. */
 const wornOf = (p: PieceRow, item: CribItem, known: Known): boolean | null =>
   item.cutter ? isWorn(known.wear.get(p.edgeSetId) ?? NOT_READ, item.cutter.DC) : null;
+
+/** What is to be asked of the edges of a piece before it cuts; null: nothing. */
+const askedOf = (p: PieceRow, item: CribItem, known: Known): string | null => {
+  const before = known.before.get(p.edgeSetId);
+  return before && item.cutter && wornOf(p, item, known) === null
+    ? askedOfTheRest(before, item.cutter.DC)
+    : null;
+};
 
 const countsOf = (p: PieceRow, item: CribItem, known: Known) =>
   countsAs(usedPiece(p, known.ladder, wornOf(p, item, known), known.today), null);
@@ -181,7 +191,8 @@ export function sourcesOf(item: CribItem | undefined, known: Known, scanned: str
       value: p.mark,
       keptFor: [],
       take: `${p.mark} at ${p.place}, ${counts.why}`,
-      caution: standing && standing !== 'approved' ? standing : null,
+      caution:
+        [askedOf(p, item, known), standing !== 'approved' && standing].filter(Boolean).join('; ') || null,
       // What was reground is as it was measured on return.
       cutter: item.cutter && regroundGeometry(item.cutter, known.sizes.get(p.id) ?? null),
     }));

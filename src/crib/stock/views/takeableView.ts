@@ -9,7 +9,7 @@ import { turnsOf } from '@/crib/lives';
 import { manyLinks, manyStandings, manyTakeableIds, maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyMarkedOf, maybeMarked } from '@/data/holders';
-import { manyLatestWear, maybeLadder } from '@/data/life';
+import { manyLatestWear, manyWornBeforeTurn, maybeLadder, type WornRow } from '@/data/life';
 import {
   manyBalances,
   manyPiecesHere,
@@ -121,6 +121,10 @@ async function knownOf(
   const pieces = (await manyPiecesHere(c, all)).filter((p) =>
     scanned ? p.id === scanned.id : inCrib(p.placeKind),
   );
+  const edges = pieces.map((p) => p.edgeSetId);
+  const cutOn = pieces
+    .filter((p) => !p.fresh && items.get(p.itemId)?.kind === 'body')
+    .map((p) => p.edgeSetId);
   return {
     reserved: group(await manyReservations(c, all), (r) => r.itemId),
     turns,
@@ -133,20 +137,16 @@ async function knownOf(
       pieces.map((p) => p.id),
     ),
     standings: new Map((await manyStandings(c, all)).map((s) => [s.itemId, s.standing])),
-    wear: new Map(
-      (
-        await manyLatestWear(
-          c,
-          pieces.map((p) => p.edgeSetId),
-        )
-      ).map((w) => [w.edgeSetId, w]),
-    ),
+    wear: byEdgeSet(await manyLatestWear(c, edges)),
+    before: byEdgeSet(cutOn.length ? await manyWornBeforeTurn(c, cutOn) : []),
     ladder: (await maybeLadder(c))?.rungs ?? DEFAULT_LADDER,
     items,
     together,
     marked: group(await judgedMarked(c, await manyMarkedOf(c, all)), (m) => m.row.itemId),
   };
 }
+
+const byEdgeSet = (rows: readonly WornRow[]) => new Map(rows.map((w) => [w.edgeSetId, w]));
 
 /** So many parts are judged for whether they fit; the crib has fewer kinds of them. */
 const PARTS_JUDGED = 400;
