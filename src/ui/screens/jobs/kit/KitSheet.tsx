@@ -27,6 +27,7 @@ export function KitSheet({ kit }: { kit: KitView }) {
     if (!line) return /^A-\d{4,}$/.test(tag) ? `is not of this kit: ${kit.job} has none of it` : null;
     if (line.pocket !== null) return `is in the machine already, pocket ${line.pocket}`;
     if (line.pulled) return 'is pulled already';
+    if (line.grade === 'stop') return `stays on the rack: ${line.why ?? `it must not run as T${line.t}`}`;
     pull(tag, 'cart');
     return `for T${line.t}`;
   });
@@ -257,7 +258,7 @@ function Tool({
               ? (t.pulled.cart ?? `with ${t.pulled.who}`)
               : t.state}
         </span>
-        {t.tag !== null && t.pocket === null && !t.elsewhere && (
+        {t.tag !== null && t.pocket === null && !t.elsewhere && (t.pulled || t.grade !== 'stop') && (
           <div>
             <SendButton
               size="small"
