@@ -159,6 +159,11 @@ test('from an earlier job to the kit: a wrong H, a Z too deep and a tool too sho
   expect((await list.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.setViewportSize({ width: 390, height: 844 });
   await fitsWidth(page);
+  // The job's own table says at the machine's width what is wrong with each T; how it moves is on its sheet.
+  await page.goto('/jobs?open=J-9002');
+  await expect(page.getByRole('columnheader', { name: 'Checks' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Reach' })).toBeHidden();
+  await fitsWidth(page);
 });
 
 test('two write one setup sheet: the second sees what the first wrote, and both words stand', async ({

@@ -19,6 +19,7 @@ import { ProgramDrop } from './ProgramDrop';
 import { ReadAgain } from './program/ReadAgain';
 import { ReportNotes } from './program/ReportNotes';
 import { Timed } from './Timed';
+import styles from './Job.module.css';
 
 /** One job as a sheet of its tools, its program and what was made. */
 export function JobSheet({ job }: { job: JobView }) {
@@ -81,9 +82,9 @@ export function JobSheet({ job }: { job: JobView }) {
                 <TableCell>T</TableCell>
                 <TableCell>Assembly</TableCell>
                 <TableCell className="num">Min in the cut</TableCell>
-                <TableCell className="num">Rapid, m</TableCell>
-                <TableCell className="num">Lowest Z, {unitWord}</TableCell>
-                <TableCell className="num">Reach</TableCell>
+                <TableCell className={`num ${styles.moves}`}>Rapid, m</TableCell>
+                <TableCell className={`num ${styles.moves}`}>Lowest Z, {unitWord}</TableCell>
+                <TableCell className={`num ${styles.moves}`}>Reach</TableCell>
                 <TableCell>Checks</TableCell>
               </TableRow>
             </TableHead>
@@ -123,9 +124,15 @@ export function JobSheet({ job }: { job: JobView }) {
                     {t.tool.lower_bound ? '≥ ' : ''}
                     {t.minutesPerPart.toFixed(2)}
                   </TableCell>
-                  <TableCell className="num fig">{(t.tool.rapid_known_mm / 1000).toFixed(2)}</TableCell>
-                  <TableCell className="num fig">{show(t.tool.lowest_feed_z_mm, 2)}</TableCell>
-                  <TableCell className="num fig">{t.reachMm === null ? '—' : show(t.reachMm, 1)}</TableCell>
+                  <TableCell className={`num fig ${styles.moves}`}>
+                    {(t.tool.rapid_known_mm / 1000).toFixed(2)}
+                  </TableCell>
+                  <TableCell className={`num fig ${styles.moves}`}>
+                    {show(t.tool.lowest_feed_z_mm, 2)}
+                  </TableCell>
+                  <TableCell className={`num fig ${styles.moves}`}>
+                    {t.reachMm === null ? '—' : show(t.reachMm, 1)}
+                  </TableCell>
                   <TableCell>
                     <Worst line={t} />
                   </TableCell>
