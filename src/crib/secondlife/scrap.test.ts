@@ -65,6 +65,12 @@ it('what was scrapped before a sale and is taken back after it takes nothing off
   expect(await heap()).toMatchObject({ pieces: 3 });
   await crib.do('counterEntry', { counters: again.entry });
   expect(await heap()).toMatchObject({ pieces: 1 });
+  // What was fetched out of it before a sale, and goes back as that is taken back, lies there.
+  await scrap('EM10', 2);
+  const fetched = await crib.do('moveStock', { item: 'EM10', from: 'SCRAP', to: 'S1', quantity: 1 });
+  await crib.do('sellScrap', { substrate: 'carbide', kg: '0.08', perKgCents: 1800 });
+  await crib.do('counterEntry', { counters: fetched.entry });
+  expect(await heap()).toMatchObject({ pieces: 1 });
   await crib.do('sellScrap', { substrate: 'carbide', kg: '0.08', perKgCents: 1800 });
 });
 

@@ -174,7 +174,9 @@ export const IN_FORCE: readonly [name: string, kept: string, summed: string][] =
      heap as (select id from place where kind = 'scrap'),
      since as (select m.item_id, sum(case when m.to_place_id in (select id from heap) then m.quantity else 0 end
          - case when m.from_place_id in (select id from heap) then m.quantity else 0 end)::int as n
-       from movement m join sold s on s.item_id = m.item_id and m.entry_id > s.entry_id join live_entry e on e.id = m.entry_id and e.counters is null group by 1)
+       from movement m join sold s on s.item_id = m.item_id and m.entry_id > s.entry_id join entry e on e.id = m.entry_id
+       where e.id not in (select counters from entry where counters is not null)
+         and (e.counters is null or (e.counters < s.entry_id and m.to_place_id in (select id from heap))) group by 1)
      select b.item_id, sum(b.quantity)::int as total, case when s.item_id is null then sum(b.quantity)::int
          else least(sum(b.quantity)::int, greatest(coalesce(max(i.n), 0), 0)) end as quantity,
        b.item_id in (select f.item_id from fact_now f where f.symbol = 'SUBSTRATE') as known

@@ -51,18 +51,23 @@ create function follow_use_assignment_ran() returns trigger language plpgsql as 
 begin perform add_ran(new.edge_set_id, u) from use u where u.id = new.use_id; return null; end $$;
 create trigger use_assignment_ran_followed after insert on use_assignment for each row execute function follow_use_assignment_ran();
 
--- What is planned or programmed later, and dated before what was logged, says anew what that ran by.
-create function edges_cut_on(operations int[]) returns int[] language sql stable as $$
-  select edges_of_use(array(select u.id from parts_log l join use u on u.parts_log_id = l.id where l.operation_id = any (operations)))
+-- What is planned or programmed later, and dated before what was logged, says anew what that ran by: of T that a recipe was ever
+-- planned for. The edge sets that cut on a T of an operation, or on any of such; null: on any.
+create function edges_ran_on(of_operation int, of_t int) returns int[] language sql stable as $$
+  select edges_of_use(array(select u.id from parts_log l join use u on u.parts_log_id = l.id
+    where l.operation_id = of_operation and (of_t is null or u.t = of_t) and exists (select 1 from tool_plan p
+      where p.operation_id = of_operation and p.t = u.t and p.recipe_id is not null)))
 $$;
 create function follow_plan_ran() returns trigger language plpgsql as $$
-begin perform refresh_ran(edges_cut_on(array[new.operation_id])); return null; end $$;
+begin perform refresh_ran(edges_ran_on(new.operation_id, new.t)); return null; end $$;
 create trigger tool_plan_ran_followed after insert on tool_plan for each row execute function follow_plan_ran();
-create trigger program_ran_followed after insert on program for each row execute function follow_plan_ran();
+create function follow_program_ran() returns trigger language plpgsql as $$
+begin perform refresh_ran(edges_ran_on(new.operation_id, null)); return null; end $$;
+create trigger program_ran_followed after insert on program for each row execute function follow_program_ran();
 create function counter_ran() returns trigger language plpgsql as $$
 begin
-  perform refresh_ran(edges_cut_on(array(
-    select operation_id from tool_plan where entry_id = new.counters union select operation_id from program where entry_id = new.counters)));
+  perform refresh_ran(edges_ran_on(operation_id, t)) from tool_plan where entry_id = new.counters;
+  perform refresh_ran(edges_ran_on(operation_id, null)) from program where entry_id = new.counters;
   return null;
 end $$;
 create trigger entry_of_ran_countered after insert on entry
@@ -102,13 +107,15 @@ create table scrap_now (
 create index scrap_now_most on scrap_now (quantity desc, item_id) where known and quantity > 0;
 create index scrap_now_unknown on scrap_now (item_id) where not known;
 -- Since the last sale of an item nothing of it lies there but what was scrapped since. What was scrapped before, and is taken back
--- after it, was sold all the same: it makes nothing less of what came later.
+-- after it, was sold all the same: it makes nothing less of what came later. What was taken out before, and comes back as that is
+-- taken back, lies there.
 create function scrap_of(ids int[]) returns setof scrap_now language sql stable as $$
   select b.item_id, b.total, case when s.entry_id is null then b.total else least(b.total, greatest((
       select coalesce(sum(case when t.id is null then -m.quantity else m.quantity end), 0)::int
-      from movement m join live_entry e on e.id = m.entry_id and e.counters is null
+      from movement m join entry e on e.id = m.entry_id left join entry c on c.counters = e.id
       left join place t on t.id = m.to_place_id and t.kind = 'scrap' left join place f on f.id = m.from_place_id and f.kind = 'scrap'
       where m.item_id = b.item_id and m.entry_id > s.entry_id and (t.id is null) <> (f.id is null)
+        and c.id is null and (e.counters is null or (t.id is not null and e.counters < s.entry_id))
         and m.id >= (select x.id from movement x where x.entry_id > s.entry_id order by x.entry_id, x.id limit 1)), 0)) end,
     exists (select 1 from fact_now f where f.item_id = b.item_id and f.symbol = 'SUBSTRATE')
   from (select b.item_id, sum(b.quantity)::int as total from balance b join place p on p.id = b.place_id
