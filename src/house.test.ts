@@ -76,6 +76,12 @@ it('the types are believed and not overruled, but where a reason stands beside',
 const ASKED_BY: Record<string, readonly string[]> = {
   screwsDue: ['core/life', 'crib/catalogue/views/bodiesOf.ts'],
   sitsInDamagedSeat: ['core/stock', 'core/jobs/use/left.ts', 'crib/catalogue/views/bodiesOf.ts'],
+  staysOnRack: [
+    'core/pockets',
+    'crib/jobs/verbs/moveKit.ts',
+    'crib/pockets/pullList.ts',
+    'ui/screens/jobs/kit',
+  ],
   judgeItself: ['core/jobs/use', 'crib/rack/cards.ts'],
   judgeFragments: ['core/breakage', 'core/jobs/use/judgeUse.ts'],
   suspects: ['core/breakage', 'crib/breakage/suspectsOf.ts'],

@@ -183,17 +183,26 @@ export async function fuzz(
       const path = at.path.replace(/\{\w+\}/g, '1');
       const isOwn = OWN.test(at.path);
       const by = isOwn ? stable : asker;
-      const reply =
-        at.method === 'get'
-          ? await by.get(`${path}?${query}`)
-          : await by.post(path.replace('/api/v1/', ''), body ?? null);
+      const asked = `${at.method} ${path}?${query} ${JSON.stringify(body)?.slice(0, 300)}`;
+      let reply;
+      try {
+        reply =
+          at.method === 'get'
+            ? await by.get(`${path}?${query}`)
+            : await by.post(path.replace('/api/v1/', ''), body ?? null);
+      } catch (error) {
+        // A door that does not answer is a fault of its own: the others are tried all the same, unless the server has gone.
+        statuses.none = (statuses.none ?? 0) + 1;
+        if (broke.length < 20) broke.push(`no answer (${String(error)}) ${asked}`);
+        if (statuses.none > 100) return;
+        continue;
+      }
       statuses[reply.status] = (statuses[reply.status] ?? 0) + 1;
       if (isOwn) own += 1;
       else if (AT_THE_GATE.includes(reply.status)) atGate += 1;
       // That more is asked than can be done at once, or a device says nothing, is an answer.
       const told = /"code":"(BUSY|DEVICE_SILENT)"/.test(reply.text);
-      if (reply.status >= 500 && !told && broke.length < 20)
-        broke.push(`${reply.status} ${at.method} ${path}?${query} ${JSON.stringify(body)?.slice(0, 300)}`);
+      if (reply.status >= 500 && !told && broke.length < 20) broke.push(`${reply.status} ${asked}`);
       answered += 1;
       if (answered % 50_000 === 0) say(`       ${answered} inputs at ${stable.url}, ${broke.length} broke`);
     }

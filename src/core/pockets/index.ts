@@ -4,7 +4,7 @@ export type { Magazine, MagazineKind } from './magazine';
 export { judgePocket } from './judgePocket';
 export type { PocketTool } from './judgePocket';
 // What a job has in the machine, and what is to be done for the next ones
-export { KIT_HEAPS, KIT_STATES, kitState } from './kit';
+export { KIT_HEAPS, KIT_STATES, kitState, staysOnRack } from './kit';
 export type { KitLine, KitState } from './kit';
 export { fewestChanges } from './changes';
 export type { Change, InPocket, JobChanges, Need } from './changes';

@@ -77,3 +77,16 @@ export function kitState({
   if (!isIn) return pulled ? 'pulled, to look at' : 'in the crib, to look at';
   return against.every((j) => SPENT.includes(j.code)) ? 'loaded, life too short' : 'loaded, to look at';
 }
+
+/**
+ * Why a tool is not carried to the machine: it must not run as any T of the job that it is tied to; null: it may go.
+ * Common practice: what is known to be worn or wrong is not put on the cart, where the next one takes it for good.
+ * Example: worn for T3 and tied to nothing else: 'Flank wear 0.35 of 0.30 mm'; a stop as T3, but good as T8: null.
+ */
+export function staysOnRack(
+  uses: readonly (Pick<UseJudgement, 'grade'> & { t: number; why: string | null })[],
+): string | null {
+  const [one] = uses;
+  if (!one || uses.some((use) => use.grade !== 'stop')) return null;
+  return one.why ?? `it must not run as T${one.t}`;
+}

@@ -6,6 +6,7 @@ import {
   type InPocket,
   judgePocket,
   kitState,
+  staysOnRack,
   type KitLine,
   type Magazine,
   type Need,
@@ -105,6 +106,21 @@ describe('how a T of a job stands', () => {
     [{ tag: null, toBuildWith: null }, 'to build'],
     [{ tag: null, toBuildWith: 0 }, 'missing'],
   ] as [Partial<KitLine>, string][])('%j', (over, is) => expect(kitState({ ...good, ...over })).toBe(is));
+});
+
+// Common practice: what is known to be worn or wrong is not put on the cart.
+describe('what is not carried to the machine', () => {
+  const t3 = { t: 3, grade: 'stop', why: 'Flank wear 0.35 of 0.30 mm' } as const;
+  it.each([
+    [[t3], t3.why],
+    [[{ ...t3, why: null }], 'it must not run as T3'],
+    [[t3, { t: 8, grade: 'stop', why: 'The holder would hit' } as const], t3.why],
+    // It is wanted as T8, whatever is said of it as T3.
+    [[t3, { t: 8, grade: 'question', why: 'Its length is in question' } as const], null],
+    [[{ t: 8, grade: 'not judged', why: 'Its program is not read' } as const], null],
+    [[{ t: 8, grade: 'good', why: null } as const], null],
+    [[], null],
+  ])('%j', (uses, why) => expect(staysOnRack(uses)).toBe(why));
 });
 
 describe('the fewest changes', () => {

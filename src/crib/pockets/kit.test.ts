@@ -141,6 +141,55 @@ describe('bringing it together', () => {
     expect((await tool(8)).standing).toEqual([]);
   });
 
+  it('what must not run stays on the rack, whoever asks; pulled before it became that, it goes back', async () => {
+    const move = (to: string) => crib.do('moveKit', { operation, tag: 'A-0001', to });
+    const worn = () => crib.do('recordWear', { tag: 'A-0001', flankWear: 0.35 });
+    await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+    const { entry } = await worn();
+    expect(await tool(7)).toMatchObject({ grade: 'stop', state: 'in the crib, to look at' });
+    expect((await kit()).pull).toEqual([]);
+    const why = (await tool(7)).why!;
+    expect(why).toMatch(/^Worn: flank wear 0\.35 of/);
+    await expect(move('cart')).rejects.toMatchObject({
+      code: 'REFUSED',
+      message: `A-0001 stays on the rack: ${why}`,
+    });
+    // As another T of the program it would wear as much; a T that asks nothing of it is no way round.
+    await crib.do('tieTool', { operation, t: 8, tag: 'A-0001' });
+    await expect(move('cart')).rejects.toMatchObject({ code: 'REFUSED' });
+    await crib.do('counterEntry', { counters: entry });
+    await move('cart');
+    await worn();
+    expect(await tool(7)).toMatchObject({ grade: 'stop', state: 'pulled, to look at' });
+    await move('rack');
+    await expect(move('cart')).rejects.toMatchObject({ code: 'REFUSED' });
+  });
+
+  it('a stop that only one T makes of it does not keep it from another', async () => {
+    // T7 takes more in one pass than there is flute; T8 does not.
+    await crib.do('statePassDepth', { operation, t: 7, depth: 60 });
+    await crib.do('statePassDepth', { operation, t: 8, depth: 10 });
+    await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+    expect((await tool(7)).grade).toBe('stop');
+    const move = crib.do('moveKit', { operation, tag: 'A-0001', to: 'cart' });
+    await expect(move).rejects.toMatchObject({ code: 'REFUSED' });
+    await crib.do('tieTool', { operation, t: 8, tag: 'A-0001' });
+    expect((await tool(8)).grade).not.toBe('stop');
+    await crib.do('moveKit', { operation, tag: 'A-0001', to: 'cart' });
+  });
+
+  it('a T that its program calls no more asks nothing of it: the tag itself is asked', async () => {
+    await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
+    await crib.do('storeProgram', { operation, text: oneToolProgram(8, 1) });
+    const move = (to: string) => crib.do('moveKit', { operation, tag: 'A-0001', to });
+    await move('cart');
+    await move('rack');
+    await crib.do('recordWear', { tag: 'A-0001', flankWear: 0.35 });
+    await expect(move('cart')).rejects.toMatchObject({
+      message: expect.stringMatching(/^A-0001 stays on the rack: Worn/),
+    });
+  });
+
   it('is pulled, is in the machine, and is put back; nobody pulls it for two', async () => {
     await crib.do('addPlace', { code: 'CART-1', name: 'Cart', kind: 'cart' });
     await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });

@@ -1,15 +1,22 @@
+import { staysOnRack } from '@/core/pockets';
+import { first } from '@/core/sure';
 import { standing } from '@/crib/assemblies';
 import { defineVerb, field, found, foundInUse, Problem } from '@/crib/door';
-import { insertKitMove, manyKitMoves, manyTies, maybeOperation } from '@/data/jobs';
+import { standingOn } from '@/crib/rack';
+import { workAround } from '@/crib/work';
+import type { AssemblyRow } from '@/data/assemblies';
+import type { Connection } from '@/data/database';
+import { insertKitMove, manyKitMoves, manyTies, maybeOperation, type OperationRow } from '@/data/jobs';
 import { maybeLoadOf } from '@/data/pockets';
 import { maybePlace } from '@/data/stock';
+import { jobLines } from '../jobLines';
 
 export const moveKit = defineVerb({
   name: 'moveKit',
   may: ['crib', 'planner', 'operator'],
   path: 'kit-moves',
   summary:
-    'Take an assembly off the rack for an operation, onto a cart where one is named, or put it back on the rack.',
+    'Take an assembly off the rack for an operation, onto a cart where one is named, or put it back on the rack. What must not run there is not taken.',
   properties: {
     operation: field.number,
     tag: field.words(20),
@@ -67,6 +74,14 @@ export const moveKit = defineVerb({
         limit: 'what is tied to its tools',
         wayOut: 'Tie it to its T first: the kit then shows where it is.',
       });
+    const stays = isPulled ? await whyItStays(c, operation, assembly) : null;
+    if (stays !== null)
+      throw new Problem('REFUSED', `${assembly.tag} stays on the rack: ${stays}`, {
+        field: 'tag',
+        value: assembly.tag,
+        limit: `what may run for ${operation.job}`,
+        wayOut: 'See to that first, or tie another tool to its T.',
+      });
     const cart =
       input.cart === undefined
         ? null
@@ -84,3 +99,21 @@ export const moveKit = defineVerb({
   },
   says: (a) => (a.to === 'cart' ? `${a.tag} pulled for ${a.job}` : `${a.tag} back on the rack`),
 });
+
+/** What the job says of it as each T that its program calls; of one that none calls, what its tag says by itself. */
+async function whyItStays(
+  c: Connection,
+  operation: OperationRow,
+  assembly: AssemblyRow,
+): Promise<string | null> {
+  const around = await workAround(c, [operation]);
+  const work = {
+    ...around,
+    ties: around.ties.filter((tie) => tie.assemblyId === assembly.id),
+    assemblies: new Map([[assembly.id, assembly]]),
+  };
+  const cards = await standingOn(c, work);
+  const called = first(jobLines(work, cards)).tools.filter((line) => line.tag === assembly.tag);
+  const uncalled = { ...first(work.ties), ...first(cards).itself };
+  return staysOnRack(called.length ? called.map(({ t, use }) => ({ t, ...use })) : [uncalled]);
+}

@@ -1,77 +1,20 @@
 import { group } from 'd3';
-import type { Grade } from '@/core/because';
-import { type EdgeClaim, type EdgeShare, kitState, type KitState, shareEdge } from '@/core/pockets';
+import { type EdgeClaim, kitState, shareEdge } from '@/core/pockets';
 import type { A_JOB, Question } from '@/core/questions';
 import { first, held } from '@/core/sure';
 import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
 import { recipeChoices } from '@/crib/cutting';
-import { jobLines, type PlannedLine, plannedLine, type ToolLine } from '@/crib/jobs';
+import { jobLines, plannedLine, type ToolLine } from '@/crib/jobs';
 import { standingOn } from '@/crib/rack';
-import type { TurnAt } from '@/crib/lives';
 import { type Planned, turnsOn, type Work, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyOperationsById, manyOperationsOfJob, manyPrograms, manyTiesOfAssemblies } from '@/data/jobs';
 import { manyReservations } from '@/data/stock';
+import type { KitPiece, KitTool } from '../kitTool';
+import { type PullLine, pullList } from '../pullList';
 import { buildOfTool, elsewhere, pulledFor, takeableFor } from '../toBuild';
-
-/** Something that lies somewhere and goes into a build. */
-export interface KitPiece {
-  what: 'cutter' | 'holder' | 'part';
-  item: string;
-  words: string;
-  /** 'EM8|CAB1-A', or a piece's mark: what a build is begun with. */
-  from: string;
-  /** '3 unused at CAB1-A'. */
-  take: string;
-  place: string;
-  /** Why it is not to be taken without asking; null: nothing speaks against it. */
-  caution: string | null;
-}
-
-/** A T of a job as the one who brings its kit together sees it. */
-export interface KitTool {
-  t: number;
-  /** What it does and is to be, as planned; null: nobody said. */
-  plan: PlannedLine | null;
-  /** What the program calls it; null: it names none. */
-  named: string | null;
-  /** The program in force calls it. */
-  called: boolean;
-  tag: string | null;
-  words: string | null;
-  state: KitState;
-  grade: Grade;
-  why: string | null;
-  pocket: number | null;
-  pulled: { who: string; cart: string | null } | null;
-  /** Where it is, in words, where that is neither this machine nor the rack: in another one, or pulled for another job. */
-  elsewhere: string | null;
-  /** What is left of its edge where other open jobs count on it too; null: none does. */
-  shared: EdgeShare | null;
-  /** What stands, is tied to nothing open, and is what is planned: it only needs tying. */
-  standing: string[];
-  /** What it can be built from, its own first; empty: nothing lies here, or nobody said what it is to be. */
-  pieces: KitPiece[];
-  /** How many of the first of them are set aside for this job already. */
-  aside: number;
-  /** What of it is wanted and lies nowhere. */
-  lacking: string[];
-  /** The build sheet that says the rest; null: none is planned. */
-  sheet: string | null;
-  /** What trials say of its next edge, beside what stands at its pieces. */
-  turns: TurnAt[];
-}
-
-/** What is to be fetched, in the order of the shelves. */
-export interface PullLine {
-  place: string;
-  /** A tag that is pulled, or what is taken for a build. */
-  what: string;
-  words: string;
-  forT: number;
-}
 
 export interface KitView {
   job: string;
@@ -275,24 +218,4 @@ async function standingFor(c: Connection, planned: Planned | null): Promise<stri
     rows.map((r) => r.id),
   );
   return rows.filter((r) => !claims.has(r.id)).map((r) => r.tag);
-}
-
-const inOrder = new Intl.Collator('en', { numeric: true });
-/** What is to be fetched, one walk along the shelves: what hangs on the rack last, since it goes to the machine from there. */
-function pullList(tools: readonly KitTool[]): PullLine[] {
-  const taken = tools.flatMap((t): PullLine[] => {
-    const first = [
-      ...new Map([...t.pieces].reverse().map((p) => [p.what === 'part' ? p.item : p.what, p])).values(),
-    ];
-    return first
-      .reverse()
-      .map((p) => ({ place: p.place, what: p.item, words: `${p.words}, ${p.take}`, forT: t.t }));
-  });
-  const pulled = tools.flatMap((t): PullLine[] =>
-    // What must not run is not carried to the machine.
-    t.tag !== null && t.grade !== 'stop' && t.pocket === null && !t.pulled && !t.elsewhere
-      ? [{ place: 'rack', what: t.tag, words: t.words ?? '', forT: t.t }]
-      : [],
-  );
-  return [...taken.sort((a, b) => inOrder.compare(a.place, b.place)), ...pulled];
 }

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { leavesWords } from '@/core/jobs';
 import { linkTo } from '@/core/links';
-import { KIT_HEAPS, type KitState } from '@/core/pockets';
+import { KIT_HEAPS, type KitState, staysOnRack } from '@/core/pockets';
 import type { KitTool, KitView } from '@/crib/pockets';
 import { GradeMark } from '@/ui/kit/figure';
 import { ProblemNote, SendButton, useVerb } from '@/ui/kit/form';
@@ -23,11 +23,13 @@ export function KitSheet({ kit }: { kit: KitView }) {
     );
   useScreenScan((text) => {
     const tag = text.trim().toUpperCase();
-    const line = kit.tools.find((t) => t.tag === tag);
+    const lines = kit.tools.filter((t) => t.tag === tag);
+    const line = lines.find((t) => staysOnRack([t]) === null) ?? lines[0];
     if (!line) return /^A-\d{4,}$/.test(tag) ? `is not of this kit: ${kit.job} has none of it` : null;
     if (line.pocket !== null) return `is in the machine already, pocket ${line.pocket}`;
     if (line.pulled) return 'is pulled already';
-    if (line.grade === 'stop') return `stays on the rack: ${line.why ?? `it must not run as T${line.t}`}`;
+    const stays = staysOnRack(lines);
+    if (stays !== null) return `stays on the rack: ${stays}`;
     pull(tag, 'cart');
     return `for T${line.t}`;
   });
@@ -258,7 +260,7 @@ function Tool({
               ? (t.pulled.cart ?? `with ${t.pulled.who}`)
               : t.state}
         </span>
-        {t.tag !== null && t.pocket === null && !t.elsewhere && (t.pulled || t.grade !== 'stop') && (
+        {t.tag !== null && t.pocket === null && !t.elsewhere && (t.pulled || staysOnRack([t]) === null) && (
           <div>
             <SendButton
               size="small"
