@@ -320,3 +320,47 @@ it('a month is the shop’s: what broke at half past nine on New Year’s Eve in
   const { year } = await breakagesView(crib.db, '2028-01-01', 'America/St_Johns');
   expect(year.by.month.at(-1)).toMatchObject({ key: '2027-12', cases: 1 });
 });
+
+it('of a part that several edges cut, each leads to what that one cut, on every operation it ran on', async () => {
+  const job = async (number: string) =>
+    (
+      await crib.do('addJob', {
+        ...{ number, part: 'Cap', material: 'C45', quantity: 50, due: '2027-03-01', machine: 'M2' },
+        highestBeside: 0,
+      })
+    ).operation as number;
+  const [both, alone] = [await job('J-5'), await job('J-6')];
+  const two = `${oneToolProgram(7, 1).replace('M30', '')}${oneToolProgram(8, 1).replace('G21 G90 G17 G54\n', '')}`;
+  await crib.do('storeProgram', { operation: both, text: two });
+  await crib.do('storeProgram', { operation: alone, text: oneToolProgram(8, 1) });
+  const [first, second] = [await build(), await build()];
+  await crib.do('tieTool', { operation: both, t: 7, tag: first });
+  await crib.do('tieTool', { operation: both, t: 8, tag: second });
+  await crib.do('tieTool', { operation: alone, t: 8, tag: second });
+  await crib.do('logParts', { operation: both, parts: 3 });
+  await crib.do('logParts', { operation: alone, parts: 4, materialLot: 'H-61' });
+  // From part 4 on another cutter is T7 of the first: it is suspect of its own parts alone.
+  await crib.do('tieTool', { operation: both, t: 7, tag: await build() });
+  await crib.do('logParts', { operation: both, parts: 2 });
+  const also = async (part: number) =>
+    (await traceView(crib.db, 'J-5', null, part))!.cutBy.map(({ t, also }) => [
+      t,
+      also.map((s) => [s.job, s.ranges, s.lots]),
+    ]);
+  const onBoth = (first: number, last: number) => ['J-5', [{ first, last }], []];
+  const onAlone = ['J-6', [{ first: 1, last: 4 }], ['H-61']];
+  expect(await also(2)).toEqual([
+    [7, [onBoth(1, 3)]],
+    [8, [onBoth(1, 5), onAlone]],
+  ]);
+  expect(await also(5)).toEqual([
+    [7, [onBoth(4, 5)]],
+    [8, [onBoth(1, 5), onAlone]],
+  ]);
+  // Up to a part that was found good nothing is suspect on its operation; the other is as it was.
+  await crib.do('checkPart', { operation: both, part: 2, good: true });
+  expect(await also(2)).toEqual([
+    [7, [onBoth(3, 3)]],
+    [8, [onBoth(3, 5), onAlone]],
+  ]);
+});

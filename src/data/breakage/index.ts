@@ -5,6 +5,7 @@ export type {
   HoldRow,
   HoldVerdictRow,
   LoggedRow,
+  LogOfEdgesRow,
   OpenFragmentsRow,
   PieceDoubtRow,
 } from './types';
@@ -21,7 +22,7 @@ export {
   manyHoldVerdicts,
   manyLastGood,
   manyLogged,
-  manyLoggedByEdges,
+  manyLogsOfEdges,
   manyOpenFragments,
   manyOpenHolds,
   manyPieceDoubts,

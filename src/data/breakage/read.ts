@@ -6,6 +6,7 @@ import type {
   HoldRow,
   HoldVerdictRow,
   LoggedRow,
+  LogOfEdgesRow,
   OpenFragmentsRow,
   PieceDoubtRow,
 } from './types';
@@ -127,26 +128,28 @@ export const manyLastGood = (c: Connection, operationIds: readonly number[]) =>
     [operationIds],
   );
 
-const NUMBERED = (operations: string, cut: string) => `select l.operation_id, l.id as log_id, l.entry_id,
-    (sum(l.parts) over (partition by l.operation_id order by l.id) - l.parts + 1)::int as first,
-    (sum(l.parts) over (partition by l.operation_id order by l.id))::int as last,
-    ${cut} as cut, e.happened_at, e.who, l.material_lot as lot
-  from parts_log l join live_entry e on e.id = l.entry_id where l.operation_id in (${operations})`;
-const USES_OF = `(select u.parts_log_id from use u where u.edge_set_id = any ($1)
-   union select u.parts_log_id from use_assignment a join live_entry ae on ae.id = a.entry_id join use u on u.id = a.use_id where a.edge_set_id = any ($1))`;
-/** Everything that was logged on the operations that some edges cut on, in the order of its parts. */
-export const manyLoggedByEdges = (c: Connection, edgeSetIds: readonly number[]) =>
+/** Everything that was logged on some operations, in the order of its parts. */
+export const manyLogged = (c: Connection, operationIds: readonly number[]) =>
   many<LoggedRow>(
     c,
-    `${NUMBERED(
-      `select y.operation_id from parts_log y where y.id in ${USES_OF}`,
-      `l.id in ${USES_OF}`,
-    )} order by l.operation_id, l.id`,
+    `select l.operation_id, l.id as log_id, l.entry_id,
+       (sum(l.parts) over (partition by l.operation_id order by l.id) - l.parts + 1)::int as first,
+       (sum(l.parts) over (partition by l.operation_id order by l.id))::int as last,
+       e.happened_at, e.who, l.material_lot as lot
+     from parts_log l join live_entry e on e.id = l.entry_id where l.operation_id = any ($1) order by l.operation_id, l.id`,
+    [operationIds],
+  );
+/** Each log that some edges cut in, as it was booked or as somebody said later, with its operation. */
+export const manyLogsOfEdges = (c: Connection, edgeSetIds: readonly number[]) =>
+  many<LogOfEdgesRow>(
+    c,
+    `select x.edge_set_id, l.id as log_id, l.operation_id from (
+       select u.edge_set_id, u.parts_log_id from use u where u.edge_set_id = any ($1)
+       union select a.edge_set_id, u.parts_log_id from use_assignment a join live_entry ae on ae.id = a.entry_id
+         join use u on u.id = a.use_id where a.edge_set_id = any ($1)) x
+     join parts_log l on l.id = x.parts_log_id`,
     [edgeSetIds],
   );
-/** Everything that was logged on an operation, in the order of its parts. */
-export const manyLogged = (c: Connection, operationId: number) =>
-  many<LoggedRow>(c, `${NUMBERED('$1', 'true')} order by l.id`, [operationId]);
 /** What cut the parts of a log. */
 export const manyCutBy = (c: Connection, logId: number) =>
   many<CutByRow>(

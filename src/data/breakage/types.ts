@@ -79,17 +79,22 @@ export interface HoldVerdictRow {
   who: string;
 }
 
-/** Parts that were logged at once on an operation, by their numbers, and whether some edges cut them. */
+/** Parts that were logged at once on an operation, by their numbers. */
 export interface LoggedRow {
   operationId: number;
   logId: number;
   entryId: number;
   first: number;
   last: number;
-  cut: boolean;
   happenedAt: Date;
   who: string;
   lot: string | null;
+}
+/** A log in which an edge set cut. */
+export interface LogOfEdgesRow {
+  edgeSetId: number;
+  logId: number;
+  operationId: number;
 }
 /** Edges that cut a part. */
 export interface CutByRow {

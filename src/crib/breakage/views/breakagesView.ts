@@ -151,7 +151,7 @@ export async function breakageSheet(
     })),
     learntFrom: confirmed.length,
     repeats: repeatsOf(keysOf(row), year.filter((r) => r.entryId !== entry).map(keysOf)),
-    suspects: await suspectsOf(c, row.edgeSetId),
+    suspects: (await suspectsOf(c, [row.edgeSetId])).get(row.edgeSetId) ?? [],
     holds: holds.map((h) => ({
       ...{ number: h.number, first: h.firstPart, last: h.lastPart, operation: h.operationId },
     })),

@@ -1,8 +1,8 @@
 import type { PartRange } from '@/core/breakage';
+import { suspectsOf, type SuspectParts } from '@/crib/breakage';
 import { manyCutBy, manyHoldsOfOperations, manyLastGood, manyLogged } from '@/data/breakage';
 import type { Connection } from '@/data/database';
 import { manyOperationsOfJob } from '@/data/jobs';
-import { suspectsOf, type SuspectParts } from '@/crib/breakage';
 
 /** What cut a part, and what else the same edges cut: the way back from a complaint. */
 export interface TraceView {
@@ -38,11 +38,10 @@ export async function traceView(
   const operations = await manyOperationsOfJob(c, job);
   const operation = operations.find((o) => op === null || o.number === op);
   if (!operation) return null;
-  const logs = await manyLogged(c, operation.id);
+  const logs = await manyLogged(c, [operation.id]);
   const log = logs.find((l) => l.first <= part && part <= l.last) ?? null;
-  const cutBy: TraceView['cutBy'] = [];
-  for (const { t, mark, item, minutes, edgeSetId } of log ? await manyCutBy(c, log.logId) : [])
-    cutBy.push({ t, mark, item, minutes, also: edgeSetId === null ? [] : await suspectsOf(c, edgeSetId) });
+  const cutBy = log ? await manyCutBy(c, log.logId) : [];
+  const also = await suspectsOf(c, [...new Set(cutBy.flatMap((e) => e.edgeSetId ?? []))]);
   const [good] = await manyLastGood(c, [operation.id]);
   const holds = await manyHoldsOfOperations(c, [operation.id]);
   return {
@@ -57,7 +56,10 @@ export async function traceView(
     },
     heldIn: holds.find((h) => h.firstPart <= part && part <= h.lastPart)?.number ?? null,
     lastGood: good?.part ?? 0,
-    cutBy,
+    cutBy: cutBy.map(({ t, mark, item, minutes, edgeSetId }) => ({
+      ...{ t, mark, item, minutes },
+      also: also.get(edgeSetId ?? -1) ?? [],
+    })),
     sameLot:
       log?.lot == null
         ? []
