@@ -89,7 +89,7 @@ const holdsOf = (
     h.first_part, h.last_part, h.why, p.mark, h.ending_id
   from ${source} h join live_entry e on e.id = h.entry_id join operation o on o.id = h.operation_id join job j on j.id = o.job_id
   join operation_now n on n.operation_id = o.id join machine m on m.id = n.machine_id
-  left join edge_set s on s.id = h.edge_set_id left join piece p on p.id = s.piece_id`;
+  left join lateral (select p.mark from edge_set s join piece p on p.id = s.piece_id where s.id = h.edge_set_id offset 0) p on true`;
 const HOLD = holdsOf('hold');
 /** A page of holds, the latest first; before one of them, or from the start. */
 export const manyHolds = (c: Connection, before: number | null, limit: number) =>

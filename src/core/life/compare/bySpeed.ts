@@ -127,7 +127,18 @@ function lawThrough(lives: readonly { speed: number; life: LifeTime }[]): SpeedL
     const fit = at(m);
     return typeof fit === 'string' ? -Infinity : fit.loglik + m * offFailed;
   };
-  const m = likeliest(likely);
+  /** How the likelihood rises with m; a fit that fails is on the law itself, which is its top. */
+  const score = (m: number): number => {
+    const fit = at(m);
+    if (typeof fit === 'string') return 0;
+    const [scale, shape] = [Math.log(fit.scale), fit.shape];
+    const stretched = lives.map(({ life }, i) => {
+      const of = off[i] ?? 0;
+      return life.minutes > 0 ? of * Math.exp(shape * (Math.log(life.minutes) + m * of - scale)) : 0;
+    });
+    return shape * (offFailed - sum(stretched));
+  };
+  const m = likeliest(score);
   const fit = at(m);
   if (typeof fit === 'string' || fit.shape > SHAPE_OF_NONE) return 'the lives leave it open';
   const best = likely(m);
@@ -149,26 +160,16 @@ function lawThrough(lives: readonly { speed: number; life: LifeTime }[]): SpeedL
   };
 }
 
-/** Where the likelihood is greatest: the best of whole powers, then by golden section between its neighbours. */
-function likeliest(likely: (m: number) => number): number {
-  let best: number = POWERS[0];
-  for (let m = POWERS[0] + 1; m < POWERS[1]; m += 1) if (likely(m) > likely(best)) best = m;
-  const golden = (Math.sqrt(5) - 1) / 2;
-  let [low, high] = [best - 1, best + 1];
-  let [a, b] = [high - golden * (high - low), low + golden * (high - low)];
-  let [fa, fb] = [likely(a), likely(b)];
-  while (high - low > 1e-9) {
-    if (fa > fb) {
-      [high, b, fb] = [b, a, fa];
-      a = high - golden * (high - low);
-      fa = likely(a);
-    } else {
-      [low, a, fa] = [a, b, fb];
-      b = low + golden * (high - low);
-      fb = likely(b);
-    }
-  }
-  return (low + high) / 2;
+/**
+ * Where the likelihood is greatest, by its score, which falls through 0 once: a Weibull law with one shape has one best power
+ * (its likelihood is concave in power / shape and 1 / shape). Rises or falls it all the way, at that end.
+ * Source: Meeker and Escobar (1998), chapter 17; Burridge, J. R. Stat. Soc. B 43 (1981) 41-45, from memory.
+ */
+function likeliest(score: (m: number) => number): number {
+  const [from, to] = POWERS;
+  if (score(from) <= 0) return from;
+  if (score(to) >= 0) return to;
+  return rootOf(score, from, to, 1e-11);
 }
 
 /** The speed at which a part costs least, m/min, with what n leaves likely. */
