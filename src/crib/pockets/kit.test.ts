@@ -146,7 +146,7 @@ describe('bringing it together', () => {
     const worn = () => crib.do('recordWear', { tag: 'A-0001', flankWear: 0.35 });
     await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
     const { entry } = await worn();
-    expect(await tool(7)).toMatchObject({ grade: 'stop', state: 'in the crib, to look at' });
+    expect(await tool(7)).toMatchObject({ grade: 'stop', worn: true, state: 'in the crib, to look at' });
     expect((await kit()).pull).toEqual([]);
     const why = (await tool(7)).why!;
     expect(why).toMatch(/^Worn: flank wear 0\.35 of/);
@@ -158,6 +158,7 @@ describe('bringing it together', () => {
     await crib.do('tieTool', { operation, t: 8, tag: 'A-0001' });
     await expect(move('cart')).rejects.toMatchObject({ code: 'REFUSED' });
     await crib.do('counterEntry', { counters: entry });
+    expect(await tool(7)).toMatchObject({ worn: false });
     await move('cart');
     await worn();
     expect(await tool(7)).toMatchObject({ grade: 'stop', state: 'pulled, to look at' });

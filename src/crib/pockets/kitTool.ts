@@ -31,6 +31,8 @@ export interface KitTool {
   state: KitState;
   grade: Grade;
   why: string | null;
+  /** It is worn: its cutter is changed before it goes anywhere. */
+  worn: boolean;
   pocket: number | null;
   pulled: { who: string; cart: string | null } | null;
   /** Where it is, in words, where that is neither this machine nor the rack: in another one, or pulled for another job. */

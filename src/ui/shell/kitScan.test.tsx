@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen } from '@testing-library/react';
 import { KitSheet } from '@/ui/screens/jobs/kit/KitSheet';
 import { answer, showIn } from '@/ui/testing';
 import type { Answer } from './door';
@@ -53,4 +53,19 @@ it('pulled before it became a stop, it can be put back', () => {
     tools: before.tools.map((t) => (t.tag === null ? t : { ...t, pulled: { who: 'JB', cart: null } })),
   });
   expect(screen.getByRole('button', { name: 'put back' })).toBeTruthy();
+});
+
+it('what is worn is changed, and what is not measured is measured, from its own line', () => {
+  const line = (over: Partial<(typeof kit)['tools'][number]>) => ({
+    ...kit,
+    tools: kit.tools.map((t) => (t.tag === null ? t : { ...t, ...over })),
+  });
+  shown(line({ worn: true, state: 'in the crib, to look at' }));
+  expect(screen.getByRole('link', { name: 'change its cutter' }).getAttribute('href')).toBe('/end/A-0001');
+  expect(screen.queryByRole('link', { name: 'measure it' })).toBeNull();
+  cleanup();
+  shown(line({ worn: false, state: 'to measure' }));
+  expect(screen.queryByRole('link', { name: 'change its cutter' })).toBeNull();
+  const href = screen.getByRole('link', { name: 'measure it' }).getAttribute('href')!;
+  expect(new URL(href, 'http://x').searchParams.toString()).toBe('open=A-0001&do=measure');
 });

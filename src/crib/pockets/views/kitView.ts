@@ -77,6 +77,7 @@ export async function kitView(
       }),
       grade: tool.use.grade,
       why: tool.use.grade === 'good' ? null : tool.use.why,
+      worn: card?.ties.find((x) => x.operation === operation.id && x.t === tool.t)?.worn ?? false,
       pocket: here?.pocket ?? null,
       pulled: move && move.operationId === operation.id ? { who: move.who, cart: move.cart } : null,
       elsewhere: away,

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { leavesWords } from '@/core/jobs';
-import { linkTo } from '@/core/links';
+import { linkTo, linkToEnd } from '@/core/links';
 import { KIT_HEAPS, type KitState, staysOnRack } from '@/core/pockets';
 import type { KitTool, KitView } from '@/crib/pockets';
 import { GradeMark } from '@/ui/kit/figure';
@@ -213,6 +213,16 @@ function Tool({
               {tag} stands and is free: tie it
             </SendButton>
           ))}
+          {t.tag !== null && t.state === 'to measure' && (
+            <Link className="small" href={linkTo('rack', { open: t.tag, do: 'measure' })}>
+              measure it
+            </Link>
+          )}
+          {t.tag !== null && t.worn && (
+            <Link className="small" href={linkToEnd(t.tag)}>
+              change its cutter
+            </Link>
+          )}
           {t.tag === null && (
             <Link
               className="small"
