@@ -1,3 +1,4 @@
+import { type Grade, worstGrade } from '@/core/because';
 import { weightOf } from '@/core/assemblies';
 import { type Magazine, type PocketTool } from '@/core/pockets';
 import {
@@ -66,6 +67,23 @@ export async function asTools(
       ];
     }),
   );
+}
+
+/** Whether something may run on a machine, and why not. */
+export interface UseHere {
+  grade: Grade;
+  why: string | null;
+}
+
+/**
+ * Whether it may run for the open jobs of a machine, at its worst; where none calls it, what speaks against it by itself.
+ * null: nothing does.
+ */
+export function useHere({ ties, itself }: AssemblyCard, machine: MachineRow): UseHere | null {
+  const uses = ties.filter((t) => t.machine === machine.code).map((t) => t.use);
+  if (!uses.length) return itself.why === null ? null : { grade: itself.grade, why: itself.why };
+  const grade = worstGrade(uses);
+  return { grade, why: uses.find((use) => use.grade === grade)?.why ?? null };
 }
 
 export const magazineOf = (row: MagazineRow): Magazine => ({

@@ -1,5 +1,5 @@
 import { assemblyView } from '@/crib/rack';
-import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { furnish, MILL, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { pocketsView } from './index';
 
 const maker = (value: string) => ({ value, origin: 'maker' });
@@ -230,4 +230,29 @@ it('where tools are swapped by hand each stop of the program stands, a T that co
   });
   const hand = (await pocketsView(crib.db, { machine: 'HAND' }, '2027-01-05', 'UTC'))!;
   expect(hand.jobs[0]).toMatchObject({ order: [2, 1, 2], lines: [{ t: 2 }, { t: 1 }] });
+});
+
+it('who loads what must not run hears it at once, as the pocket says it; one that may run has nothing said', async () => {
+  await crib.do('addMachine', { code: 'M48', name: 'Mill 48', ...MILL });
+  await crib.do('stateMagazine', { machine: 'M48', kind: 'carousel', pockets: 3 });
+  const into = async (pocket: number, tag: string) => {
+    const { stop } = await crib.do('loadPocket', { machine: 'M48', pocket, tag });
+    const there = (await pocketsView(crib.db, { machine: 'M48' }, '2027-01-05', 'UTC'))!.pockets;
+    const use = there.find((p) => p.pocket === pocket)!.tool!.use;
+    expect(use?.grade === 'stop' ? use.why : null).toBe(stop);
+    return stop;
+  };
+  const { tag } = await crib.do('buildAssembly', {
+    ...{ cutter: at('EM10'), holder: at('SL10'), stickout: 34 },
+  });
+  expect(await into(1, String(tag))).toBeNull();
+  // Tied to nothing: by itself it is worn all the same.
+  await crib.do('recordWear', { tag, flankWear: 0.35 });
+  expect(await into(2, String(tag))).toMatch(/^Worn: flank wear 0\.35 of/);
+  const { operation } = await crib.do('addJob', {
+    ...{ number: 'J-48', part: 'Lid', material: 'C45', quantity: 5, due: '2027-02-01', machine: 'M48' },
+  });
+  await crib.do('storeProgram', { operation, text: oneToolProgram(3, 1) });
+  await crib.do('tieTool', { operation, t: 3, tag });
+  expect(await into(3, String(tag))).toMatch(/^Worn/);
 });

@@ -8,7 +8,7 @@ import type { Connection } from '@/data/database';
 import { manyTiesOfAssemblies, manyOperationsById } from '@/data/jobs';
 import { insertPocketLoad, type LoadRow, manyKept, manyLoads, maybeMagazine } from '@/data/pockets';
 import { type MachineRow, maybeMachine } from '@/data/shop';
-import { asTools, type InMachine, magazineOf, toolsIn } from '../inPockets';
+import { asTools, type InMachine, magazineOf, toolsIn, useHere } from '../inPockets';
 
 /** Puts an assembly into a pocket, from the crib, another pocket or another machine. */
 export const loadPocket = defineVerb({
@@ -99,10 +99,13 @@ export const loadPocket = defineVerb({
           counterZero: there.counterZero,
         },
       });
+    const use = useHere(held(tools, assembly.id).card, machine);
     return {
       machine: machine.code,
       pocket,
       tag: assembly.tag,
+      // What is in the machine is booked as it is; who brought it hears that it must not run.
+      stop: use?.grade === 'stop' ? (use.why ?? 'it must not run here') : null,
       ...{ t, h, d },
       out: there && !swap ? there.tag : null,
       judgements: judgements.filter((j) => j.grade !== 'good'),

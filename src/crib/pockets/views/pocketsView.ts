@@ -9,7 +9,7 @@ import { manyOpenOperations, maybeReport } from '@/data/jobs';
 import { type LoadRow, manyKept, manyLoads, type MagazineRow, maybeMagazine } from '@/data/pockets';
 import { type MachineRow, maybeMachine } from '@/data/shop';
 import { elsewhere, pulledFor, toBuildWith } from '../toBuild';
-import { asTools, type InMachine, magazineOf, toolsIn } from '../inPockets';
+import { asTools, type InMachine, magazineOf, toolsIn, type UseHere, useHere } from '../inPockets';
 
 /** An assembly as it is shown at a machine: what it is, and its numbers there. */
 export interface ToolHere {
@@ -22,11 +22,8 @@ export interface ToolHere {
   /** As typed in on this machine; null: there is no figure to enter. */
   H: string | null;
   D: string | null;
-  /**
-   * Whether it may run for the open jobs of this machine, at its worst; where none calls it, what speaks against it by itself.
-   * null: nothing does.
-   */
-  use: { grade: Grade; why: string | null } | null;
+  /** Whether it may run here; null: nothing speaks against it, and no job calls it. */
+  use: UseHere | null;
   leftMinutes: number | null;
 }
 
@@ -166,9 +163,6 @@ export async function pocketsView(
 }
 
 function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): ToolHere {
-  const uses = card.ties.filter((t) => t.machine === machine.code);
-  const grade = uses.length ? worstGrade(uses.map((t) => t.use)) : null;
-  const { itself } = card;
   return {
     tag: card.tag,
     cutter: card.cutter.code,
@@ -178,11 +172,7 @@ function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): To
     weight: tool.weight,
     H: registers && registerText(registers.H, machine),
     D: registers && registerText(registers.D, machine),
-    use: grade
-      ? { grade, why: uses.find((t) => t.use.grade === grade)?.use.why ?? null }
-      : itself.why === null
-        ? null
-        : { grade: itself.grade, why: itself.why },
+    use: useHere(card, machine),
     leftMinutes: card.life.leftMinutes,
   };
 }

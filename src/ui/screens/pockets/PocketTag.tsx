@@ -9,6 +9,7 @@ import { Acts } from '@/ui/kit/page';
 import { Tag } from '@/ui/kit/tag';
 import { EntryBack } from '@/ui/screens/common/EntryBack';
 import { useLengths, useTimes } from '@/ui/shell';
+import { loadedWords } from './loadedWords';
 
 /** One pocket: what is in it with its numbers there, or what goes in. */
 export function PocketTag({
@@ -127,7 +128,7 @@ function LoadForm({ machine, pocket, taken }: { machine: string; pocket: number;
         },
         { name: 'despite', label: 'Why, if a stop is judged', optional: true, wide: true },
       ]}
-      said={(d) => `${d.tag} in pocket ${d.pocket} as T${d.t}: give it its numbers`}
+      said={loadedWords}
     />
   );
 }

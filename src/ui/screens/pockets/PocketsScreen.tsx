@@ -18,6 +18,7 @@ import { Acts, Caution, Empty, Head, Notice, Views } from '@/ui/kit/page';
 import { useQuery } from '@/ui/screens/common/query';
 import { Middle, useScreenScan, useSurroundings } from '@/ui/shell';
 import { Jobs, Kept } from './Jobs';
+import { loadedWords } from './loadedWords';
 import { KeepTag, MagazineTag } from './MagazineTag';
 import { PocketMap, Waiting } from './PocketMap';
 import { PocketTag } from './PocketTag';
@@ -48,8 +49,7 @@ export function PocketsScreen({ view, machines }: { view: PocketsView; machines:
     setHeld({ tag, pocket });
     const done = await load.send(
       { machine: m.code, pocket, tag, ...(instead ? { instead } : {}), ...(t === undefined ? {} : { t }) },
-      (d) =>
-        `${d.tag} in pocket ${d.pocket} as T${d.t}${d.out ? `; ${d.out} is out` : ''}: give it its numbers`,
+      loadedWords,
     );
     if (!done) return;
     setHeld(null);
