@@ -134,6 +134,11 @@ describe('bringing it together', () => {
   it('what stands already and is what is planned only needs tying', async () => {
     await plan(7, { item: 'EM10' });
     expect(await tool(7)).toMatchObject({ standing: ['A-0001'], state: 'to build' });
+    // What is worn is not offered as free.
+    const { entry } = await crib.do('recordWear', { tag: 'A-0001', flankWear: 0.35 });
+    expect(await tool(7)).toMatchObject({ standing: [], state: 'to build' });
+    await crib.do('counterEntry', { counters: entry });
+    expect((await tool(7)).standing).toEqual(['A-0001']);
     await crib.do('tieTool', { operation, t: 7, tag: 'A-0001' });
     expect(await tool(7)).toMatchObject({ standing: [], state: 'in the crib, ready' });
     await plan(8, { item: 'EM10' });

@@ -5,7 +5,7 @@ import { first, held } from '@/core/sure';
 import { cutterStep, partsLeftOf, sheetView } from '@/crib/assemblies';
 import { recipeChoices } from '@/crib/cutting';
 import { jobLines, plannedLine, type ToolLine } from '@/crib/jobs';
-import { standingOn } from '@/crib/rack';
+import { standingOn, standingThese } from '@/crib/rack';
 import { type Planned, turnsOn, type Work, workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import { maybeItem } from '@/data/catalogue';
@@ -209,7 +209,7 @@ async function claimsOn(c: Connection, assemblyIds: readonly number[]): Promise<
   );
 }
 
-/** Assemblies that stand with the very cutter that is planned, which nothing open counts on. */
+/** Assemblies that stand with the very cutter that is planned, which nothing open counts on and nothing speaks against. */
 async function standingFor(c: Connection, planned: Planned | null): Promise<string[]> {
   const item = planned?.item;
   if (!item) return [];
@@ -218,5 +218,7 @@ async function standingFor(c: Connection, planned: Planned | null): Promise<stri
     c,
     rows.map((r) => r.id),
   );
-  return rows.filter((r) => !claims.has(r.id)).map((r) => r.tag);
+  const free = rows.filter((r) => !claims.has(r.id));
+  const cards = free.length ? await standingThese(c, free) : [];
+  return cards.flatMap(({ card }) => (card.itself.grade === 'stop' ? [] : [card.tag]));
 }
