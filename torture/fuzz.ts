@@ -193,7 +193,8 @@ export async function fuzz(
       } catch (error) {
         // A door that does not answer is a fault of its own: the others are tried all the same, unless the server has gone.
         statuses.none = (statuses.none ?? 0) + 1;
-        if (broke.length < 20) broke.push(`no answer (${String(error)}) ${asked}`);
+        const why = error instanceof Error ? (error.cause ?? error) : error;
+        if (broke.length < 20) broke.push(`no answer (${String(why)}) ${asked}`);
         if (statuses.none > 100) return;
         continue;
       }
