@@ -2,7 +2,7 @@ import type { Figure } from '@/core/because';
 import { type ChangeCosts, changeCosts, type CostsSaid, type LossesSeen } from '@/core/life';
 import { LIMITS } from '@/core/limits';
 import type { Connection } from '@/data/database';
-import { manyLosses, maybeChangeCosts } from '@/data/life';
+import { losses, maybeChangeCosts } from '@/data/life';
 
 /** What a change and a failure of a cutter cost here. */
 export interface CostsHere {
@@ -21,12 +21,9 @@ export async function costsHere(c: Connection, edgeCents: number | null): Promis
 const NOTHING_SEEN: LossesSeen = { minutes: null, parts: null };
 
 async function lossesSeen(c: Connection): Promise<LossesSeen> {
-  const rows = await manyLosses(c, LIMITS.breakages.most);
-  const of = (values: readonly (number | null)[]) => {
-    const known = values.flatMap((v) => v ?? []);
-    return known.length
-      ? { failures: known.length, mean: known.reduce((sum, v) => sum + v, 0) / known.length }
-      : null;
+  const { minutesOf, minutes, partsOf, parts } = await losses(c, LIMITS.breakages.most);
+  return {
+    minutes: minutes === null ? null : { failures: minutesOf, mean: minutes },
+    parts: parts === null ? null : { failures: partsOf, mean: parts },
   };
-  return { minutes: of(rows.map((r) => r.lostMinutes)), parts: of(rows.map((r) => r.lostParts)) };
 }

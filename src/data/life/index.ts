@@ -31,11 +31,11 @@ export {
   manyUncutEdges,
   manyWearReadings,
   manyLivesReground,
-  manyLosses,
   manyOldestUses,
   maybeChangeCosts,
   maybeLadder,
   maybeUse,
+  losses,
 } from './read';
 export { manyWornBeforeTurn } from './beforeTurn';
 // Writing

@@ -1,5 +1,5 @@
 import type { CostsSaid, Ending, Rung } from '@/core/life';
-import { type Connection, many, maybeOne } from '@/data/database';
+import { type Connection, many, maybeOne, one } from '@/data/database';
 import type {
   CutLogRow,
   CutSumRow,
@@ -267,11 +267,14 @@ export const maybeChangeCosts = (c: Connection) =>
     `select k.minute_cents, k.change_minutes, k.failure_minutes, k.part_cents from change_costs k join live_entry e on e.id = k.entry_id
      order by e.happened_at desc, e.id desc limit 1`,
   );
-/** What the latest failures in the cut lost, where somebody wrote it. */
-export const manyLosses = (c: Connection, limit: number) =>
-  many<{ lostMinutes: number | null; lostParts: number | null }>(
+/** What the latest failures in the cut lost in the mean, each of those of which somebody wrote it; null: of none. */
+export const losses = (c: Connection, limit: number) =>
+  one<{ minutesOf: number; minutes: number | null; partsOf: number; parts: number | null }>(
     c,
-    `select b.lost_minutes, b.lost_parts from breakage b join live_entry e on e.id = b.entry_id order by b.entry_id desc limit $1`,
+    `select count(x.lost_minutes)::int as minutes_of, avg(x.lost_minutes) as minutes,
+       count(x.lost_parts)::int as parts_of, avg(x.lost_parts)::float8 as parts
+     from (select b.lost_minutes, b.lost_parts from breakage b join live_entry e on e.id = b.entry_id
+       order by b.entry_id desc limit $1) x`,
     [limit],
   );
 /** The ladder of second lives that the shop set last. */
