@@ -46,6 +46,15 @@ it('what must not run stays on the rack: its scan says why, nothing is booked, a
   expect(calls).toEqual([]);
 });
 
+it('on two T, a stop as the first alone, it is pulled for the other', async () => {
+  const [first] = judged('stop', 'Flute too short for one pass').tools.filter((t) => t.tag !== null);
+  const other = { ...first!, t: first!.t + 1, grade: 'good', why: null } as const;
+  const { calls } = shown({ ...kit, tools: [first!, other] });
+  await scan('A-0001');
+  expect(screen.getByText(/A-0001 pulled for J-1/)).toBeTruthy();
+  expect(calls).toMatchObject([{ verb: 'moveKit', input: { tag: 'A-0001', to: 'cart' } }]);
+});
+
 it('pulled before it became a stop, it can be put back', () => {
   const before = judged('stop', 'Flank wear 0.35 of 0.30 mm');
   shown({
