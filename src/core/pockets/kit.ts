@@ -36,7 +36,9 @@ export interface KitLine {
   /** The assembly that is tied to it and stands. */
   tag: string | null;
   /** Whether it may run there now. */
-  use: Pick<UseJudgement, 'grade' | 'judgements'>;
+  use: Pick<UseJudgement, 'grade' | 'judgements' | 'goodFor'>;
+  /** Parts that are still to be cut of its job. */
+  partsLeft: number;
   measured: 'measured' | 'in question' | 'not measured' | null;
   /** It is off the rack for this job, on a cart or in somebody's hands; left out: it is not. */
   pulled?: boolean;
@@ -49,8 +51,8 @@ export interface KitLine {
   toBuildWith: number | null;
 }
 
-/** Judgements that say there is too little left of an edge. */
-const SPENT = ['LIFE', 'WEAR'];
+/** Judgements of what is left of an edge. */
+const OF_THE_EDGE = ['LIFE', 'WEAR'];
 
 /**
  * How one T of a job stands: in the machine, in the crib, to be measured, built or bought. Whether it may run is the
@@ -60,6 +62,7 @@ const SPENT = ['LIFE', 'WEAR'];
 export function kitState({
   tag,
   use,
+  partsLeft,
   measured,
   pulled,
   loadedAs,
@@ -75,7 +78,11 @@ export function kitState({
   if (use.grade === 'good' || !against.length)
     return isIn ? 'loaded and good' : pulled ? 'pulled, ready' : 'in the crib, ready';
   if (!isIn) return pulled ? 'pulled, to look at' : 'in the crib, to look at';
-  return against.every((j) => SPENT.includes(j.code)) ? 'loaded, life too short' : 'loaded, to look at';
+  // What nobody can say of its edge is looked at; so is one that is to be changed soon, but not before the job's last part.
+  const tooShort = use.goodFor !== null && use.goodFor < partsLeft;
+  return tooShort && against.every((j) => OF_THE_EDGE.includes(j.code))
+    ? 'loaded, life too short'
+    : 'loaded, to look at';
 }
 
 /**

@@ -79,13 +79,15 @@ describe('how a T of a job stands', () => {
   const good: KitLine = {
     tag: 'A-1',
     t: 4,
-    use: { grade: 'good', judgements: [] },
+    use: { grade: 'good', judgements: [], goodFor: 40 },
+    partsLeft: 40,
     measured: 'measured',
     loadedAs: 4,
     toBuildWith: 3,
   };
-  const against = (code: string): Partial<KitLine> => ({
+  const against = (code: string, goodFor: number | null = 0): Partial<KitLine> => ({
     use: {
+      goodFor,
       grade: 'question',
       judgements: [{ code, grade: 'question', words: code, because: { words: '', values: [] } }],
     },
@@ -98,6 +100,10 @@ describe('how a T of a job stands', () => {
     [{ loadedAs: null, elsewhere: true, measured: 'in question' }, 'to measure'],
     [{ loadedAs: null }, 'in the crib, ready'],
     [against('LIFE'), 'loaded, life too short'],
+    [against('WEAR', 39), 'loaded, life too short'],
+    // Changed soon, but it lasts for the job's last part; and what nobody can say of its edge is no short life.
+    [against('LIFE', 40), 'loaded, to look at'],
+    [against('LIFE', null), 'loaded, to look at'],
     [against('REACH'), 'loaded, to look at'],
     [{ ...against('LIFE'), loadedAs: null }, 'in the crib, to look at'],
     [{ measured: 'not measured' }, 'to measure'],

@@ -68,7 +68,7 @@ export async function kitView(
       ...{ t: tool.t, plan: tool.plan, named: tool.tool?.name ?? null, called: tool.called },
       ...{ tag: tool.tag, words: tool.words },
       state: kitState({
-        ...{ tag: tool.tag, use: tool.use, t: tool.t },
+        ...{ tag: tool.tag, use: tool.use, t: tool.t, partsLeft: line.partsLeft },
         measured: card?.measured.state ?? null,
         loadedAs: here?.t ?? null,
         pulled: move?.operationId === operation.id,
@@ -115,7 +115,7 @@ export async function kitView(
 
 type Line = Pick<ToolLine, 't' | 'plan' | 'tag' | 'wasTag' | 'words'> & {
   tool: ToolLine['tool'] | null;
-  use: Pick<ToolLine['use'], 'grade' | 'judgements' | 'why'>;
+  use: Pick<ToolLine['use'], 'grade' | 'judgements' | 'goodFor' | 'why'>;
   called: boolean;
 };
 
@@ -133,7 +133,10 @@ const notCalled = ({ plans, recipes }: Work, tools: readonly ToolLine[]): Line[]
         tool: null,
         called: false,
       },
-      use: { grade: 'not judged', judgements: [], why: tools.length ? 'the program does not call it' : null },
+      use: {
+        ...{ grade: 'not judged', judgements: [], goodFor: null },
+        why: tools.length ? 'the program does not call it' : null,
+      },
     }));
 
 /** How many of an item are set aside for a job. */

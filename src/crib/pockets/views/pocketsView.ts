@@ -111,7 +111,7 @@ export async function pocketsView(
         tag: tool.tag,
         words: tool.words ?? tool.tool.name ?? '',
         state: kitState({
-          ...{ tag: tool.tag, use: tool.use, measured, t: tool.t },
+          ...{ tag: tool.tag, use: tool.use, measured, t: tool.t, partsLeft: line.partsLeft },
           loadedAs: load?.t ?? null,
           pulled: move?.operationId === line.operation.id,
           elsewhere: away !== null,
