@@ -7,10 +7,14 @@ import { rankCauses } from '../src/core/breakage';
 import { readProgram } from '../src/core/programs';
 import { buyingView } from '../src/crib/buying';
 import { lifeView } from '../src/crib/life';
+import { jobView, runView, unwatchedView } from '../src/crib/jobs';
+import { kitView, pocketsView } from '../src/crib/pockets';
+import { assemblyView, rackView } from '../src/crib/rack';
 import { todayView, type WorkKind } from '../src/crib/today';
 import { openTestCrib } from '../src/crib/testing';
 import { manyConfirmedCases } from '../src/data/breakage';
 import { type Database, openDatabase } from '../src/data/database';
+import { manyOpenOperations } from '../src/data/jobs';
 import { fillDemo } from './history';
 
 /** The demo must agree with itself and have something to say on every screen. */
@@ -26,15 +30,24 @@ const program = (name: string) => readFileSync(join(process.cwd(), 'demo', 'prog
 const kindsOf = async (db: Database) =>
   (await db.query<{ kind: string }>('select kind from entry order by id')).map((e) => e.kind);
 
-it('fills by the verbs alone: same seed, same shop, with something of everything to do', async () => {
-  // The very shop that the browser tests open, filled now if it was not since its sources changed.
+/** A copy of the very shop that the browser tests open, filled now if it was not since its sources changed. */
+async function openFilled(): Promise<{ db: Database; remove: () => Promise<void> }> {
   const kept = execFileSync('node', ['scripts/keptDemo.mjs', KEPT], {
     encoding: 'utf8',
     env: { ...process.env, STABLE_NOW: NOW },
   });
   const folder = mkdtempSync(join(tmpdir(), 'stable-demo-'));
   cpSync(kept.trim().split('\n').at(-1) ?? '', folder, { recursive: true });
-  const crib = { db: await openDatabase(folder) };
+  const db = await openDatabase(folder);
+  const remove = async () => {
+    await db.close();
+    rmSync(folder, { recursive: true });
+  };
+  return { db, remove };
+}
+
+it('fills by the verbs alone: same seed, same shop, with something of everything to do', async () => {
+  const { remove, ...crib } = await openFilled();
   const [counts] = await crib.db.query<{ entries: number }>('select count(*)::int as entries from entry');
   expect(counts?.entries).toBeGreaterThan(250);
   kinds = await kindsOf(crib.db);
@@ -78,9 +91,46 @@ it('fills by the verbs alone: same seed, same shop, with something of everything
     0,
   );
   expect(booked[0]!.n).toBeCloseTo(expected, 6);
-  await crib.db.close();
-  rmSync(folder, { recursive: true });
+  await remove();
   // It may have to be filled first.
+}, 180_000);
+
+it('whether a tool may run is answered alike by every screen that says it', async () => {
+  const { db, remove } = await openFilled();
+  const [day, zone] = ['2027-01-12', 'Europe/Oslo'];
+  /** By what is judged: each answer, and the screens that give it. */
+  const said = new Map<string, Map<string, string[]>>();
+  type Use = { grade: string; why: string | null };
+  const says = (screen: string, of: string, { grade, why }: Use) => {
+    const answers = said.get(of) ?? new Map<string, string[]>();
+    // What is good has nothing to say against it, whoever words it.
+    const answer = grade === 'good' ? grade : `${grade}: ${why}`;
+    answers.set(answer, [...(answers.get(answer) ?? []), screen]);
+    said.set(of, answers);
+  };
+  for (const a of (await rackView(db, {}, day)).assemblies) {
+    says('rack', a.tag, a.itself);
+    for (const t of a.ties) says('rack', `${t.operation} T${t.t}`, t.use);
+    const tag = await assemblyView(db, a.tag, zone);
+    if (tag) says('tag', a.tag, tag.itself);
+    for (const t of tag?.ties ?? []) says('tag', `${t.operation} T${t.t}`, t.use);
+  }
+  for (const { id, job: number, machine } of await manyOpenOperations(db)) {
+    for (const t of (await jobView(db, number))?.tools ?? []) says('job', `${id} T${t.t}`, t.use);
+    for (const t of (await runView(db, id))?.job.tools ?? []) says('run', `${id} T${t.t}`, t.use);
+    for (const t of (await unwatchedView(db, { operation: id }))?.lines ?? [])
+      says('alone', `${id} T${t.t}`, t.use);
+    for (const t of (await kitView(db, { number }, day))?.tools ?? [])
+      if (t.called) says('kit', `${id} T${t.t}`, t);
+    const pockets = await pocketsView(db, { machine }, day, zone);
+    for (const t of pockets?.jobs.find((j) => j.operation === id)?.lines ?? [])
+      says('pockets', `${id} T${t.t}`, t);
+  }
+  const differ = [...said].filter(([, answers]) => answers.size > 1).map(([of, a]) => [of, ...a]);
+  expect(differ).toEqual([]);
+  const screens = [...said.values()].map((answers) => [...answers.values()].flat().length);
+  expect([said.size > 25, Math.max(...screens)]).toEqual([true, 7]);
+  await remove();
 }, 180_000);
 
 it('on another day and hour the same shop, entry by entry: on no morning is an order day closed, or after the job must have begun', async () => {
