@@ -103,3 +103,34 @@ it('the screens that lean on them read none of them a second time', async () => 
     expect(times()).toBe(0);
   }
 });
+
+it('what is told of each is read once; and anew once it ends, is counted otherwise or is taken back', async () => {
+  const put: string[] = [];
+  const c: Connection = { ...crib.db, query: (sql, values) => (put.push(sql), crib.db.query(sql, values)) };
+  const first = async () => {
+    put.splice(0);
+    const [life] = (await lifeSheet(c, 'EM10', 'C45'))?.records ?? [];
+    return { life, read: put.filter((sql) => sql.includes('as began_at')).length };
+  };
+  await live('C45', 6, 'worn');
+  const { tag } = await live('C45', 8, null);
+  await first();
+  const running = await first();
+  expect(running).toMatchObject({ read: 0, life: { parts: 8, ended: null, note: null } });
+  // It was foretold when its first minutes were logged, by the lives before it.
+  expect(running.life?.foretold).not.toBeNull();
+
+  const { entry } = await crib.do('endLife', { tag, kind: 'worn', note: 'by the burr' });
+  expect(await first()).toMatchObject({ read: 1, life: { note: 'by the burr' } });
+  await crib.do('counterEntry', { counters: entry });
+  expect(await first()).toMatchObject({ read: 1, life: { ended: null, note: null } });
+
+  // Its minutes stay as they are: what its hand counted is told otherwise alone.
+  const [use] = await crib.db.query<{ id: number; minutes: number }>(
+    'select u.id, u.minutes from use u join edge_set s on s.id = u.edge_set_id order by u.id desc limit 1',
+  );
+  const { entry: said } = await crib.do('correctUse', { use: use?.id, minutes: use?.minutes, holes: 40 });
+  expect(await first()).toMatchObject({ read: 1, life: { holes: 40, minutes: running.life?.minutes } });
+  await crib.do('counterEntry', { counters: said });
+  expect(await first()).toMatchObject({ read: 1, life: { holes: running.life?.holes } });
+});

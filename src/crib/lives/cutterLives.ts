@@ -4,7 +4,9 @@ import type { Ending, LifeBySpeeds, LifeTime } from '@/core/life';
 import type { Connection } from '@/data/database';
 import {
   type LifeLineRow,
+  type LifeRow,
   type LifeTimesRow,
+  manyFittedLives,
   manyLifeLines,
   manyLifeTimes,
   manyLinesWithMost,
@@ -15,6 +17,8 @@ import { lifeWithSpeed } from './lifeTimes';
 export interface CutterLives {
   itemId: number;
   materialId: number;
+  /** Another one once any of them is. */
+  revision: string;
   /** How many there are in all. */
   all: number;
   /** The latest begun first, in each of these. */
@@ -39,7 +43,7 @@ const livesOf = (row: LifeTimesRow): CutterLives => {
     }),
   );
   return {
-    ...{ itemId: row.itemId, materialId: row.materialId, all: row.lives },
+    ...{ itemId: row.itemId, materialId: row.materialId, revision: row.revision, all: row.lives },
     ...{ times: bySpeeds.map((l) => l.life), bySpeeds, ended: row.ended },
   };
 };
@@ -71,3 +75,20 @@ export const livesWithMost = async (
   limit: number,
   after: { itemId: number; materialId: number } | null = null,
 ): Promise<CutterLives[]> => livesOn(c, await manyLinesWithMost(c, after, limit));
+
+/** Those that were read with all that is told of each: 60 kB a hundred lives, for the few pages that are open at a time. */
+const told = new LRUCache<string, readonly LifeRow[]>({ max: 60 });
+
+/**
+ * The same lives with all that is told of each, the latest begun first. They are others only once its revision is: what is foretold
+ * of a life, what it cut and how it ended are written before the life itself is, in one transaction.
+ */
+export async function livesTold(c: Connection, of: CutterLives): Promise<readonly LifeRow[]> {
+  const known = told.get(of.revision);
+  if (known) return known;
+  const rows = await manyFittedLives(c, of.itemId, of.materialId, DEFAULTS.livesReckoned);
+  // As they are now, which another entry may have changed since the line was read.
+  const [first] = rows;
+  if (first) told.set(first.revision, rows);
+  return rows;
+}

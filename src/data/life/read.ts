@@ -24,11 +24,12 @@ const LIFE = `select n.edge_set_id, n.item_id, p.mark, n.fresh, n.minutes, n.mat
     from edge_use y where y.edge_set_id = n.edge_set_id) u on true
   left join lateral (select y.failed_by from forecast y join live_entry ye on ye.id = y.entry_id
     where y.edge_set_id = n.edge_set_id and y.material_id = n.material_id order by y.entry_id limit 1) f on true`;
-/** The lives of a cutter in a material that the statistics take, the latest begun first. */
+/** The lives of a cutter in a material that the statistics take, the latest begun first, each with the mark of what they are. */
 export const manyFittedLives = (c: Connection, itemId: number, materialId: number, limit: number) =>
-  many<LifeRow>(
+  many<LifeRow & Pick<LifeLineRow, 'revision'>>(
     c,
-    `${LIFE} where n.fitted and n.item_id = $1 and n.material_id = $2 order by n.edge_set_id desc limit $3`,
+    `select x.*, (select l.revision from life_line l where l.item_id = $1 and l.material_id = $2) as revision
+     from (${LIFE} where n.fitted and n.item_id = $1 and n.material_id = $2 order by n.edge_set_id desc limit $3) x`,
     [itemId, materialId, limit],
   );
 /** Lives that are shown apart and not fitted, the latest begun first. */

@@ -10,7 +10,15 @@ import {
   surveyLives,
 } from '@/core/life';
 import { type CribItem, loadItems } from '@/crib/catalogue';
-import { cheaperOf, edgeCosts, type EdgeRate, edgeRate, lifeTime, livesOfCutters } from '@/crib/lives';
+import {
+  cheaperOf,
+  edgeCosts,
+  type EdgeRate,
+  edgeRate,
+  keptFor,
+  lifeTime,
+  livesOfCutters,
+} from '@/crib/lives';
 import { maybeItem } from '@/data/catalogue';
 import type { Connection } from '@/data/database';
 import { manyLivesInHolders } from '@/data/life';
@@ -30,6 +38,8 @@ export interface Beside {
   /** Which costs less a minute in the cut; null: cannot say. */
   cheaper: 'first' | 'second' | null;
 }
+
+const surveyed = keptFor(surveyLives);
 
 /** The lives of an item in a material beside those of another; null where the other has none there. */
 export async function besideView(
@@ -55,7 +65,7 @@ export async function besideView(
     code: loaded.code,
     words: loaded.words,
     lives: its.all,
-    steps: surveyLives(second).steps,
+    steps: surveyed(second).steps,
     longest: Math.max(...second.map((l) => l.minutes)),
     compared,
     ranApart: speedsApart([mine.bySpeeds, item.cutter?.DC ?? 0], [its.bySpeeds, loaded.cutter?.DC ?? 0]),

@@ -1,5 +1,4 @@
 import { familySpec } from '@/core/cutters';
-import { DEFAULTS } from '@/core/defaults';
 import {
   type Consumption,
   ENDINGS,
@@ -22,14 +21,16 @@ import {
   type CutterLives,
   type EdgeCost,
   edgeCosts,
+  keptFor,
   type LifeBook,
   livesOfCutters,
+  livesTold,
   livesWithMost,
   loadLifeBook,
   readKnownHere,
 } from '@/crib/lives';
 import type { Connection } from '@/data/database';
-import { manyCuttersIn, manyFittedLives, manyTrials } from '@/data/life';
+import { manyCuttersIn, manyTrials } from '@/data/life';
 import { manyMaterials, maybeMaterial } from '@/data/shop';
 import type { ChangeAsked } from '../changeAsked';
 import { costsHere, type CostsHere } from '../costsHere';
@@ -100,6 +101,8 @@ export interface LifeView {
   holders: HolderApart[];
 }
 
+// The same lives say the same, until one of them is another one.
+const surveyed = keptFor(surveyLives);
 const PAGE = 25;
 const OTHERS_SHOWN = 12;
 const TRIALS_SHOWN = 12;
@@ -182,9 +185,9 @@ export async function lifeSheet(
   if (!row || !loaded) return null;
   const book = await loadLifeBook(c, [item.id]);
   const { times } = row;
-  const survey = surveyLives(times);
+  const survey = surveyed(times);
   const next = book.next(item.id, material.id, null);
-  const lives = await manyFittedLives(c, item.id, material.id, DEFAULTS.livesReckoned);
+  const lives = await livesTold(c, row);
   const own = measureOf(loaded.family && familySpec(loaded.family));
   const measure = counted ?? own;
   const edge = (await edgeCosts(c, [loaded])).get(item.id) ?? { cents: null, of: 'a new one' };

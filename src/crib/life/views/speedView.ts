@@ -9,7 +9,7 @@ import {
   type SpeedGroup,
 } from '@/core/life';
 import { type CribItem, factNumber } from '@/crib/catalogue';
-import { type LifeBook, lifeTime } from '@/crib/lives';
+import { keptFor, type LifeBook, lifeTime } from '@/crib/lives';
 import type { LifeRow } from '@/data/life';
 import type { CostsHere } from '../costsHere';
 
@@ -26,6 +26,15 @@ export interface BySpeed extends Omit<LivesBySpeed, 'groups'> {
   cheapest: CheapestSpeed | null;
 }
 
+const atSpeeds = keptFor((lives: readonly LifeRow[], DC: number) =>
+  livesBySpeed(
+    lives.map((l) => ({
+      speed: l.rpm === null ? null : cuttingSpeed(l.rpm, DC),
+      life: lifeTime(l.minutes, l.ended),
+    })),
+  ),
+);
+
 /**
  * Lives of a cutter in a material by the cutting speed of the programs they were logged by. null: its DC is not known, or they
  * were all cut at one speed, which tells nothing of others.
@@ -40,12 +49,7 @@ export function speedView(
 ): BySpeed | null {
   const DC = factNumber(item, 'DC');
   if (DC === null || !lives.length) return null;
-  const bySpeed = livesBySpeed(
-    lives.map((l) => ({
-      speed: l.rpm === null ? null : cuttingSpeed(l.rpm, DC),
-      life: lifeTime(l.minutes, l.ended),
-    })),
-  );
+  const bySpeed = atSpeeds(lives, DC);
   if (bySpeed.groups.length < 2) return null;
   const costs =
     said && edgeCents !== null && edgeCents > 0 && said.minuteCents > 0
