@@ -17,6 +17,7 @@ const COMPILED = [
   '@noble',
   '@scure',
 ];
+const PLAIN = '<rootDir>/scripts/plainGlobals.mjs';
 const shared = {
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
@@ -60,7 +61,7 @@ const jestConfig = async () => ({
   projects: [
     await project({
       displayName: 'unit',
-      testEnvironment: 'node',
+      testEnvironment: PLAIN,
       testMatch: [
         '<rootDir>/src/{core,ui}/**/*.test.{ts,tsx}',
         '<rootDir>/src/*.test.ts',
@@ -70,17 +71,17 @@ const jestConfig = async () => ({
     await project({
       // Each file by itself, for whoever works on one.
       displayName: 'data',
-      testEnvironment: 'node',
+      testEnvironment: PLAIN,
       testMatch: dataTests,
     }),
     await project({
       // All of them but those that run alone, as npm test runs them.
       displayName: 'gathered',
-      testEnvironment: 'node',
+      testEnvironment: PLAIN,
       testMatch: ['<rootDir>/gathered/*.test.ts'],
       globals: { GATHERED: dataTests.filter((file) => !ALONE.includes(file)) },
     }),
-    await project({ displayName: 'alone', testEnvironment: 'node', testMatch: ALONE }),
+    await project({ displayName: 'alone', testEnvironment: PLAIN, testMatch: ALONE }),
   ],
   // Against a test that hangs, not a measure of speed: a busy machine takes several times as long as a quiet one.
   testTimeout: 180_000,
