@@ -21,7 +21,7 @@ export type RegisterFile = keyof typeof REGISTER_FILES;
 
 const FIELDS = [
   ...['T', 'H', 'D', 'unit', 'tag', 'cutter', 'jobs', 'since', 'lacks'],
-  ...['H number', 'D number', 'wear of H', 'wear of D', 'pocket'],
+  ...['H number', 'D number', 'wear of H', 'wear of D', 'pocket', 'must not run'],
 ];
 
 /**
@@ -48,7 +48,7 @@ export async function exportRegisters(
           data: view.lines.map((l) => [
             ...[l.t, l.h ?? '', l.d ?? '', machine.units, l.tag ?? '', l.words ?? '', l.jobs.join(' ')],
             ...[l.since.state, l.lacks.join('; '), l.numbers.h, l.numbers.d],
-            ...[l.wear?.h.due ?? '', l.wear?.d?.due ?? '', l.pocket ?? ''],
+            ...[l.wear?.h.due ?? '', l.wear?.d?.due ?? '', l.pocket ?? '', l.stop ?? ''],
           ]),
         },
         { newline: '\n' },
@@ -67,7 +67,7 @@ export async function exportRegisters(
       card && wanted.delete(`${line.t} ${card.tag}`)
         ? [
             {
-              ...{ card, t: line.t, pocket: line.pocket },
+              ...{ card, t: line.t, pocket: line.pocket, stop: line.stop },
               builtFrom: built.find((b) => b.assemblyId === row?.id) ?? null,
             },
           ]
@@ -95,10 +95,10 @@ export async function exportRegisters(
       diameterSchool: machine.diameterSchool,
       form: machine.g10Form,
       made: `${asked.job ? `${asked.job}, ` : ''}${localDay(now, zone)}`,
-      lines: view.lines.map(({ t, numbers, h, d, wear, tag, words }) => ({
+      lines: view.lines.map(({ t, numbers, h, d, wear, tag, words, stop }) => ({
         ...{ t, numbers, h, d },
         ...{ hWear: wear?.h.due ?? null, dWear: wear?.d?.due ?? null },
-        words: [tag, words].filter(Boolean).join(' '),
+        words: [stop && 'must not run,', tag, words].filter(Boolean).join(' '),
       })),
     }),
     name,

@@ -8,6 +8,8 @@ export interface ToolAsset {
   t: number;
   /** Where it is loaded there; null: it is in no pocket. */
   pocket: number | null;
+  /** Why it must not run there; null: nothing stops it. */
+  stop: string | null;
   /** The build sheet it was built from; null: from none. */
   builtFrom: { code: string; version: number } | null;
 }
@@ -24,8 +26,9 @@ export interface ToolArchetype {
 const archetypeId = (of: { code: string; version: number }): string => `${of.code}/${of.version}`;
 
 /** What is known of a tool's state, of the standard's own list. */
-function statuses({ measured, life, wear }: AssemblyCard): string[] {
-  if (measured.state === 'in question') return ['UNAVAILABLE'];
+function statuses({ measured, life, wear }: AssemblyCard, stop: string | null): string[] {
+  // What is worn is said to be; whatever else stops it, it is none to run.
+  if (measured.state === 'in question' || (stop !== null && wear.worn !== true)) return ['UNAVAILABLE'];
   return [
     ...(measured.state === 'measured' ? ['MEASURED'] : []),
     ...(wear.worn === true || (life.leftMinutes !== null && life.leftMinutes <= 0) ? ['EXPIRED'] : []),
@@ -115,7 +118,7 @@ function lives(machine: string, { life, wear, ties }: AssemblyCard) {
   ];
 }
 
-function cuttingTool(machine: string, { card, t, pocket, builtFrom }: ToolAsset) {
+function cuttingTool(machine: string, { card, t, pocket, stop, builtFrom }: ToolAsset) {
   const m = card.measured.state === 'measured' ? card.measured.measurement : null;
   return {
     '@assetId': card.tag,
@@ -126,7 +129,7 @@ function cuttingTool(machine: string, { card, t, pocket, builtFrom }: ToolAsset)
     Description: { '#': `${card.cutter.words}, in ${card.holder.words}` },
     ...(builtFrom === null ? {} : { CuttingToolArchetypeReference: { '#': archetypeId(builtFrom) } }),
     CuttingToolLifeCycle: {
-      CutterStatus: { Status: statuses(card) },
+      CutterStatus: { Status: statuses(card, stop) },
       ToolLife: lives(machine, card),
       ProgramToolNumber: { '#': String(t) },
       ...(pocket === null ? {} : { Location: { '@type': 'POT', '#': String(pocket) } }),

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { readOffsets } from '@/core/registers';
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { exportRegisters } from './exportRegisters';
+import { assemblyView } from '@/crib/rack';
 import { registersView } from './views/registersView';
 
 let crib: TestCrib;
@@ -227,6 +228,36 @@ it('an asset says its pocket, its wear and the build sheet it is built from, who
   await crib.do('emptyPocket', { machine: 'M2', pocket: 3 });
   await crib.do('takeDown', { tag: built.tag, cutterTo: 'S1' });
   await crib.do('tieTool', { operation, t: 12 });
+});
+
+// The standard's list of cutter statuses, from memory: UNAVAILABLE is what is not to be used.
+it('what must not run is said to be so on its sheet and in every file, beside its figures, which are right', async () => {
+  const piece = (await assemblyView(crib.db, tag, 'UTC'))!.mark;
+  const status = async () => {
+    const { text } = await file('xml', { what: 'all' });
+    const tools = [new XMLParser({ ignoreAttributes: false }).parse(text).MTConnectAssets.Assets.CuttingTool];
+    return tools.flat().find((x) => x['@_assetId'] === tag)!.CuttingToolLifeCycle.CutterStatus.Status;
+  };
+  const line = async () => (await view()).lines.find((l) => l.tag === tag)!;
+  const before = await line();
+  expect(before).toMatchObject({ stop: null, h: '−395.910' });
+  expect((await file('nc', { what: 'all', job: 'J-1' })).text).toContain(`(T7 ${tag} `);
+  const { entry } = await crib.do('holdCutter', { piece, why: 'fell on the floor' });
+  const why = 'Its cutter is held back: fell on the floor';
+  expect(await line()).toMatchObject({ stop: why, h: before.h, since: before.since });
+  expect((await file('nc', { what: 'all', job: 'J-1' })).text).toContain(`(T7 MUST NOT RUN, ${tag} `);
+  const { data } = Papa.parse<Record<string, string>>((await file('csv', { what: 'all' })).text, {
+    header: true,
+  });
+  expect(data.filter((r) => r['must not run']).map((r) => [r.tag, r['must not run']])).toEqual([[tag, why]]);
+  expect(await status()).toBe('UNAVAILABLE');
+  await crib.do('counterEntry', { counters: entry });
+  // Worn is a word of the standard's own.
+  const { entry: worn } = await crib.do('recordWear', { tag, flankWear: '0.5' });
+  expect((await line()).stop).toMatch(/^Worn: flank wear 0.50? of /);
+  expect(await status()).toEqual(['MEASURED', 'EXPIRED', 'NEW']);
+  await crib.do('counterEntry', { counters: worn });
+  expect(await line()).toEqual(before);
 });
 
 it('what is not on the machine any more is told, since the control still has it', async () => {

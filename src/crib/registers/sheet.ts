@@ -35,6 +35,7 @@ import {
 } from '@/data/registers';
 import type { MachineRow } from '@/data/shop';
 import { believed } from './believed';
+import { mustNotRun } from './mustNotRun';
 
 /** A tool under a T of a machine: the registers its figures stand in, what they are to be, what the control was given last. */
 export interface SheetLine {
@@ -60,6 +61,8 @@ export interface SheetLine {
   lacks: string[];
   /** Of these: why the program would run it by another tool's length; null: it would not. */
   calledElsewhere: string | null;
+  /** Why it must not run there; null: nothing stops it. */
+  stop: string | null;
   because: Because | null;
   measuredAt: Date | null;
   given: GivenRow | null;
@@ -182,10 +185,8 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
     .filter((g) => !known.has(g.number))
     .map((g) => ({ line: goneLine(g), card: null, row: null, corrections: [], had: g }));
   const all = lines.map(({ line }) => line);
-  return [
-    ...lines.map((x) => ({ ...x, line: { ...x.line, clashes: clashesWith(x.line, all) } })),
-    ...gone,
-  ].sort((a, b) => a.line.t - b.line.t || a.line.numbers.h - b.line.numbers.h);
+  const judged = lines.map((x) => ({ ...x, line: { ...x.line, clashes: clashesWith(x.line, all) } }));
+  return [...judged, ...gone].sort((a, b) => a.line.t - b.line.t || a.line.numbers.h - b.line.numbers.h);
 }
 
 /** Whether another line wants a register of this one's, or its T without being its sister in another pocket. */
@@ -224,6 +225,7 @@ function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Num
     setThere: { h: machine.ownSetter !== null, d: machine.ownSetter === 'length and diameter' },
     lacks: lacksOf(w, machine),
     calledElsewhere: w.calledElsewhere,
+    stop: w.card && mustNotRun(w.card, w.t, w.operations),
     because: w.registers?.because ?? null,
     measuredAt:
       w.card && w.card.measured.state !== 'not measured' ? w.card.measured.measurement.happenedAt : null,
@@ -251,9 +253,10 @@ function elsewhere(load: LoadRow, called: readonly number[], loads: readonly Loa
   return `its program calls H${called.filter((h) => h !== 0).join(', H')}, its pocket says H${load.h}`;
 }
 
-function lacksOf(w: Wanted, machine: MachineRow): string[] {
-  return [...(w.calledElsewhere === null ? [] : [w.calledElsewhere]), ...lacksFigures(w, machine)];
-}
+const lacksOf = (w: Wanted, machine: MachineRow): string[] => [
+  ...(w.calledElsewhere === null ? [] : [w.calledElsewhere]),
+  ...lacksFigures(w, machine),
+];
 
 function lacksFigures({ card, row, registers }: Wanted, machine: MachineRow): string[] {
   if (!card) return [`${row.tag} was taken down`];
@@ -287,6 +290,7 @@ const goneLine = (given: GivenRow): SheetLine => ({
   setThere: { h: false, d: false },
   lacks: [],
   calledElsewhere: null,
+  stop: null,
   because: null,
   measuredAt: null,
   given,

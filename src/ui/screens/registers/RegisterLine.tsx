@@ -67,6 +67,11 @@ export function RegisterLine({
                 <GradeMark grade="question">sent as a file, not read back yet</GradeMark>
               )}
             </div>
+            {l.stop !== null && (
+              <div>
+                <GradeMark grade="stop">must not run: {l.stop}</GradeMark>
+              </div>
+            )}
             {l.calledElsewhere !== null && (
               <div>
                 <GradeMark grade="question">{l.calledElsewhere}</GradeMark>

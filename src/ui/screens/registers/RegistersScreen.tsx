@@ -30,6 +30,7 @@ function howItStands({ lines, toGive }: RegistersView): string {
       'given, and something is to be said of it',
     ],
     [count((l) => l.since.state === 'gone'), 'that nothing is tied to any more'],
+    [count((l) => l.stop !== null), 'that must not run'],
   ].flatMap((x) => (typeof x === 'string' ? [x] : Array.isArray(x) && x[0] ? [x.join(' ')] : []));
   if (said.length) return `${said.join(', ')}.`;
   return lines.length ? 'It has its numbers: nothing changed since it was given them.' : '';
@@ -60,7 +61,7 @@ export function RegistersScreen({ view }: { view: RegistersView }) {
   const give = useVerb('giveRegisters');
   const job = query.get('job');
   const toGive = lines.filter(
-    (l) => l.since.state !== 'same' || l.given?.how === 'sent' || l.lacks.length > 0,
+    (l) => l.since.state !== 'same' || l.given?.how === 'sent' || l.lacks.length > 0 || l.stop !== null,
   );
   const asGiven = lines.filter((l) => !toGive.includes(l));
   const read = lines.filter((l) => Object.values(reads[keyOf(l)] ?? {}).some((text) => text?.trim()));
