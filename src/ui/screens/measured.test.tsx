@@ -44,6 +44,16 @@ describe('what a machine is given', () => {
     expect(screen.getByLabelText('D34: what the control shows')).toBeTruthy();
     expect(screen.getByText(/pocket 5/)).toBeTruthy();
   });
+  it('what must not run stands among what is to be seen to, though it has its numbers', () => {
+    const since = { state: 'same', words: '' } as const;
+    shown([
+      line({ since, lacks: [], stop: 'Worn: flank wear 0.16 of 0.16 mm', numbers: { h: 3, d: 3 }, t: 3 }),
+      line({ since, lacks: [] }),
+    ]);
+    expect(screen.getByText(/^1 that must not run\.$/)).toBeTruthy();
+    expect(screen.getByText('must not run: Worn: flank wear 0.16 of 0.16 mm')).toBeTruthy();
+    expect(screen.getByText('1 as they were given')).toBeTruthy();
+  });
   it('wear that a correction left is shown and read back with the rest; wear that is as it should be is not asked for', async () => {
     const { calls } = shown([
       line({ wear: { h: { due: '0.000', had: '−0.030' }, d: { due: '0.000', had: null } } }),
