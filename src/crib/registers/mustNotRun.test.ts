@@ -1,10 +1,11 @@
-import type { AssemblyCard } from '@/crib/rack';
+import type { Grade } from '@/core/because';
 import { mustNotRun } from './mustNotRun';
 
-type Tie = AssemblyCard['ties'][number];
-const tie = (operation: number, t: number, grade: Tie['use']['grade'], why: string | null) =>
-  ({ operation, t, use: { grade, why } }) as Tie;
-const itself = { grade: 'stop', why: 'Held back' } as AssemblyCard['itself'];
+const tie = (operation: number, t: number, grade: Grade, why: string | null) => ({
+  ...{ operation, t },
+  use: { grade, why },
+});
+const itself = { grade: 'stop', why: 'Held back' } as const;
 const [one, two] = [
   { id: 1, job: 'J-1' },
   { id: 2, job: 'J-2' },
@@ -25,7 +26,7 @@ it.each([
   ['another job', [tie(2, 3, 'stop', 'Worn'), tie(1, 3, 'good', null)], [one], null],
   ['called by none', [], [], 'Held back'],
 ] as const)('%s', (_, ties, operations, says) =>
-  expect(mustNotRun({ ties: [...ties], itself }, 3, operations)).toBe(says),
+  expect(mustNotRun({ ties, itself }, 3, operations)).toBe(says),
 );
 it('called by none, with nothing against it', () =>
-  expect(mustNotRun({ ties: [], itself: { ...itself, grade: 'not judged', why: null } }, 3, [])).toBeNull());
+  expect(mustNotRun({ ties: [], itself: { grade: 'not judged', why: null } }, 3, [])).toBeNull());

@@ -1,5 +1,6 @@
-import type { AssemblyCard } from '@/crib/rack';
-import type { OperationRow } from '@/data/jobs';
+import type { UseJudgement } from '@/core/jobs';
+
+type Use = Pick<UseJudgement, 'grade' | 'why'>;
 
 /**
  * Why a tool must not run as a T of the operations that call it there, each job's reason by its name where they differ; where none
@@ -7,9 +8,9 @@ import type { OperationRow } from '@/data/jobs';
  * Example: worn for J-1 and J-2 alike: 'Worn: flank wear 0.16 of 0.16 mm'.
  */
 export function mustNotRun(
-  { ties, itself }: Pick<AssemblyCard, 'ties' | 'itself'>,
+  { ties, itself }: { ties: readonly { operation: number; t: number; use: Use }[]; itself: Use },
   t: number,
-  operations: readonly Pick<OperationRow, 'id' | 'job'>[],
+  operations: readonly { id: number; job: string }[],
 ): string | null {
   if (!operations.length) return itself.grade === 'stop' ? (itself.why ?? 'it must not run') : null;
   const stops = operations.flatMap(({ id, job }) => {
