@@ -61,7 +61,7 @@ export interface SheetLine {
   lacks: string[];
   /** Of these: why the program would run it by another tool's length; null: it would not. */
   calledElsewhere: string | null;
-  /** Why it must not run there; null: nothing stops it. */
+  /** Why it must not run there; null: nothing known stops it. What no job is tied to, a sister too, is judged by itself alone. */
   stop: string | null;
   because: Because | null;
   measuredAt: Date | null;
