@@ -469,7 +469,7 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
      delete from pg_statistic where starelid in (select oid from of)`,
     [[...large]],
   );
-  await crib.db.script('set enable_seqscan = off; set enable_hashjoin = off; set enable_mergejoin = off;');
+  await crib.db.script('set enable_seqscan = off; set enable_hashjoin = off;');
   const found: string[] = [];
   for (const [sql, { params, by: who }] of asked) {
     const of = async (how: string, values: readonly Param[] = []) => {
@@ -487,6 +487,20 @@ it('no statement of a view or a verb reads a table of the ledger whole', async (
       found.push(`${who} reads ${scan}: ${sql.replace(/\s+/g, ' ').slice(0, 160)}`);
   }
   expect(found).toEqual([]);
+});
+
+// What triggers ask is not among the statements above: no plan of theirs walks through the ledger beside another table.
+it('nothing is joined by merging', async () => {
+  const plan = async () =>
+    JSON.stringify(
+      await crib.db.query(
+        'explain (format json) select * from movement m join entry e on e.id = m.entry_id order by e.id',
+      ),
+    );
+  expect(await plan()).not.toContain('Merge Join');
+  await crib.db.script('set enable_mergejoin = on');
+  expect(await plan()).toContain('Merge Join');
+  await crib.db.script('set enable_mergejoin = off');
 });
 
 it('tells a whole scan from one that is looked up or cut by a limit', async () => {

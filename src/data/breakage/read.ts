@@ -103,7 +103,12 @@ export const manyHolds = (c: Connection, before: number | null, limit: number) =
   );
 /** Holds with parts of which nobody decided, the oldest first. */
 export const manyOpenHolds = (c: Connection) =>
-  many<HoldRow>(c, `${HOLD} join waits_now w on w.kind = 'hold' and w.id = h.id order by h.id`);
+  many<HoldRow>(
+    c,
+    // Those first: beside so many joins the planner would begin with all holds there ever were.
+    `with open as materialized (select x.* from hold x join waits_now w on w.kind = 'hold' and w.id = x.id)
+     ${holdsOf('open')} order by h.id`,
+  );
 export const maybeHold = (c: Connection, number: string) =>
   maybeOne<HoldRow>(c, `${HOLD} where h.number = $1`, [number]);
 export const manyHoldsOf = (c: Connection, endingId: number) =>
