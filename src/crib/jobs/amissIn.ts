@@ -1,10 +1,10 @@
 import type { Grade } from '@/core/because';
+import type { SisterOn } from '@/crib/rack';
 import { awayIn, type Work } from '@/crib/work';
 import type { OperationRow } from '@/data/jobs';
 import type { Connection } from '@/data/database';
 import { manyLoads } from '@/data/pockets';
 import type { JobLine } from './jobLines';
-import type { SisterOn } from './sisters';
 
 /** A T for which its machine has another tool than what is tied to it. */
 export interface Amiss {

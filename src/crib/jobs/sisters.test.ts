@@ -1,5 +1,7 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
+import { pocketsView } from '@/crib/pockets';
 import { assemblyView, rackView } from '@/crib/rack';
+import { registersView } from '@/crib/registers';
 import { todayView } from '@/crib/today';
 import { jobView } from './views/jobView';
 import { runView } from './views/runView';
@@ -78,7 +80,7 @@ it('another edge of it in a pocket under the same T is one, judged for that T', 
   ]);
   // Its tag says whose it is, and so does the other's.
   const tag = async (of: string) => (await assemblyView(crib.db, of, 'UTC'))!.loaded;
-  expect(await tag(second)).toEqual({ machine: 'M2', pocket: 5, t: 7, sisters: [first] });
+  expect(await tag(second)).toMatchObject({ machine: 'M2', pocket: 5, t: 7, sisters: [first] });
   expect(await tag(first)).toMatchObject({ sisters: [second] });
   // As it would be judged if the T were tied to it.
   const { use } = (await run()).sisters[0]!;
@@ -106,7 +108,24 @@ it('her length is in an H of her own: whether the machine takes that is asked un
     'stop',
     'Its length is in H27, the program calls H7, and M2 takes what is called',
   ]);
+  // So do the tag, the pocket, whoever puts her in, the sheet of the machine's numbers and what is sent of them.
+  const stop = { grade: 'stop', why: (await said())[1] };
+  expect((await assemblyView(crib.db, second, 'UTC'))!.loaded!.standsIn).toEqual([
+    { operation, job: 'J-S', t: 7, use: stop },
+  ]);
+  const { pockets } = (await pocketsView(crib.db, { machine: 'M2' }, '2027-01-05', 'UTC'))!;
+  expect(pockets.find((p) => p.pocket === 5)!.tool!.use).toEqual(stop);
+  const lines = async () => (await registersView(crib.db, { machine: 'M2' }, 'UTC'))!.lines;
+  expect((await lines()).map((l) => [l.tag, l.stop])).toEqual([
+    [first, null],
+    [second, stop.why],
+  ]);
+  const { stop: heard } = await crib.do('loadPocket', {
+    ...{ machine: 'M2', pocket: 5, tag: second, t: 7, h: 27, d: 27 },
+  });
+  expect(heard).toBe(stop.why);
   const { entry } = await crib.do('tieTool', { operation, t: 7, tag: second });
+  expect((await assemblyView(crib.db, second, 'UTC'))!.loaded!.standsIn).toEqual([]);
   const onRack = async () =>
     (await rackView(crib.db, { find: second })).assemblies.find((x) => x.tag === second)!.ties[0]!.use;
   expect(await onRack()).toMatchObject({ grade: 'stop', why: (await run()).job.tools[0]!.use.why });

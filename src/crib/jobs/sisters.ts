@@ -1,116 +1,11 @@
-import { group } from 'd3';
 import { edgesWithSisters, type UseJudgement } from '@/core/jobs';
-import { loadItems } from '@/crib/catalogue';
 import type { ReadAll, ReadOnce } from '@/crib/door';
 import { openBook } from '@/crib/life';
-import { type LifeBook, loadLifeBook } from '@/crib/lives';
-import { type AssemblyCard, standingOn } from '@/crib/rack';
-import { loadsOf, openWork, type Work } from '@/crib/work';
-import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
+import { type AssemblyCard, sistersOn, type SisterOn } from '@/crib/rack';
+import { openWork } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import type { OperationRow } from '@/data/jobs';
-import { type LoadRow, manyLoadsIn } from '@/data/pockets';
 import type { JobLine, ToolLine } from './jobLines';
-
-/** Another edge of one cutter in a pocket of the machine under the T of an operation, judged as if that T were tied to it. */
-export interface SisterOn {
-  t: number;
-  load: LoadRow;
-  row: AssemblyRow;
-  card: AssemblyCard;
-  on: AssemblyCard['ties'][number];
-}
-
-/** The same, not judged yet. */
-type Beside = Pick<SisterOn, 'load' | 'row'> & { operation: number };
-
-/**
- * Sister tools of some operations in their machines, by pocket: what stands under a T that the program calls and is not what
- * the T is tied to; where it is tied, of the same cutter.
- */
-async function besideOn(
-  c: Connection,
-  work: Work,
-  operations: readonly OperationRow[],
-): Promise<readonly Beside[]> {
-  const tied = new Map(work.ties.map((x) => [`${x.operationId} ${x.t}`, x.assemblyId]));
-  const inPockets = group(
-    await manyLoadsIn(c, [...new Set(operations.map((o) => o.machineId))]),
-    (l) => l.machineId,
-  );
-  const called = operations.flatMap((o) => {
-    const ts = new Set(work.programs.get(o.id)?.tools.map((tool) => tool.t));
-    return (inPockets.get(o.machineId) ?? []).flatMap((load) => {
-      const own = tied.get(`${o.id} ${load.t}`) ?? null;
-      return ts.has(load.t) && own !== load.assemblyId ? [{ operation: o.id, load, own }] : [];
-    });
-  });
-  const ids = [...new Set(called.map(({ load }) => load.assemblyId))];
-  const rows = new Map((ids.length ? await manyAssembliesById(c, ids) : []).map((r) => [r.id, r]));
-  return called.flatMap(({ own, ...on }) => {
-    const row = rows.get(on.load.assemblyId);
-    const tiedOne = own === null ? undefined : work.assemblies.get(own);
-    return row && (!tiedOne || tiedOne.cutterItemId === row.cutterItemId) ? [{ ...on, row }] : [];
-  });
-}
-
-/** Those, judged by a book in which their cutters and edges stand. */
-async function judged(c: Connection, work: Work, of: readonly Beside[], book: LifeBook): Promise<SisterOn[]> {
-  if (!of.length) return [];
-  const sisters = new Map(of.map(({ row }) => [row.id, row]));
-  const missing = [...sisters.values()]
-    .flatMap((row) => [row.cutterItemId, row.holderItemId])
-    .filter((id) => !work.items.has(id));
-  const more = missing.length ? await loadItems(c, [...new Set(missing)]) : [];
-  const standing = await standingOn(
-    c,
-    {
-      ...work,
-      loads: await loadsOf(c, [...sisters.keys()]),
-      assemblies: sisters,
-      items: new Map([...work.items, ...more.map((i) => [i.id, i] as const)]),
-      ties: of.map(({ operation, load, row }) => ({
-        ...{ operationId: operation, t: load.t, assemblyId: row.id, entryId: load.entryId },
-      })),
-    },
-    book,
-  );
-  const cards = new Map(standing.map((card) => [card.tag, card]));
-  return of.flatMap(({ operation, load, row }) => {
-    const card = cards.get(row.tag);
-    const on = card?.ties.find((x) => x.operation === operation && x.t === load.t);
-    return card && on ? [{ t: load.t, load, row, card, on }] : [];
-  });
-}
-
-/** What stands on the tools of an operation and beside them in the pockets of its machine, judged by one book. */
-export async function standingAt(
-  c: Connection,
-  work: Work,
-  operation: OperationRow,
-): Promise<{
-  cards: AssemblyCard[];
-  sisters: SisterOn[];
-  /** All of them that stand. */
-  rows: AssemblyRow[];
-  book: LifeBook;
-}> {
-  const beside = await besideOn(c, work, [operation]);
-  const rows = [
-    ...[...work.assemblies.values()].filter((a) => a.takenDownEntryId === null),
-    ...beside.map(({ row }) => row),
-  ];
-  const book = await loadLifeBook(
-    c,
-    [...new Set(rows.map((r) => r.cutterItemId))],
-    rows.map((r) => r.edgeSetId),
-  );
-  return {
-    cards: await standingOn(c, work, book),
-    sisters: await judged(c, work, beside, book),
-    ...{ rows, book },
-  };
-}
 
 /** A sister tool, with what may run on it. */
 export interface SisterLine {
@@ -171,7 +66,5 @@ export function sistersReady(c: Connection, once: ReadOnce) {
 }
 
 /** Sister tools of the open work. What stands is in the book of all that stands. */
-const openSisters: ReadAll<SisterOn[]> = async (c, _, once) => {
-  const work = await once(openWork);
-  return judged(c, work, await besideOn(c, work, work.operations), await once(openBook));
-};
+const openSisters: ReadAll<SisterOn[]> = async (c, _, once) =>
+  sistersOn(c, await once(openWork), await once(openBook));

@@ -3,6 +3,7 @@ import { weightOf } from '@/core/assemblies';
 import { type Magazine, type PocketTool } from '@/core/pockets';
 import {
   type AssemblyCard,
+  calledAt,
   correctionsOn,
   type MachineRegisters,
   registersOn,
@@ -76,11 +77,17 @@ export interface UseHere {
 }
 
 /**
- * Whether it may run for the open jobs of a machine, at its worst; where none calls it, what speaks against it by itself.
- * null: nothing does.
+ * Whether it may run for the open jobs of a machine, at its worst; where none is tied to it there, for those it stands in for
+ * as a sister; where it is none, what speaks against it by itself. null: nothing does.
  */
-export function useHere({ ties, itself }: AssemblyCard, machine: MachineRow): UseHere | null {
-  const uses = ties.filter((t) => t.machine === machine.code).map((t) => t.use);
+export function useHere(
+  card: AssemblyCard,
+  machine: MachineRow,
+  standsIn: AssemblyCard['ties'],
+): UseHere | null {
+  const { itself } = card;
+  const own = calledAt(card, machine.code);
+  const uses = (own.length ? own : standsIn).map((t) => t.use);
   if (!uses.length) return itself.why === null ? null : { grade: itself.grade, why: itself.why };
   const grade = worstGrade(uses);
   return { grade, why: uses.find((use) => use.grade === grade)?.why ?? null };

@@ -1,6 +1,6 @@
+import { rollup } from 'd3';
 import { registerText } from '@/core/measuring';
 import {
-  callsAnother,
   hasWear,
   isWear,
   type Numbers,
@@ -18,7 +18,7 @@ import {
   correctionsOn,
   type MachineRegisters,
   registersOn,
-  standingOn,
+  standingAt,
   standingThese,
 } from '@/crib/rack';
 import { workAround } from '@/crib/work';
@@ -35,6 +35,7 @@ import {
 } from '@/data/registers';
 import type { MachineRow } from '@/data/shop';
 import { believed } from './believed';
+import { elsewhere, lacksOf } from './lacks';
 import { mustNotRun } from './mustNotRun';
 
 /** A tool under a T of a machine: the registers its figures stand in, what they are to be, what the control was given last. */
@@ -61,7 +62,7 @@ export interface SheetLine {
   lacks: string[];
   /** Of these: why the program would run it by another tool's length; null: it would not. */
   calledElsewhere: string | null;
-  /** Why it must not run there; null: nothing known stops it. What no job is tied to, a sister too, is judged by itself alone. */
+  /** Why it must not run there; null: nothing known stops it. What no job calls there is judged by itself alone. */
   stop: string | null;
   because: Because | null;
   measuredAt: Date | null;
@@ -90,6 +91,8 @@ interface Wanted {
   card: AssemblyCard | null;
   load: LoadRow | null;
   operations: OperationRow[];
+  /** Where none calls it there: those it stands in for as a sister. */
+  standsIn: AssemblyCard['ties'];
   corrections: CorrectionRow[];
   registers: MachineRegisters | null;
   /** Why the program would look elsewhere for it; null: it does not. */
@@ -107,7 +110,13 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
   // Asked by machine the database would look through all operations that ever were; of the open ones there are few.
   const open = (await manyOpenOperations(c)).filter((o) => o.machineId === machine.id);
   const work = await workAround(c, open);
-  const cards = new Map((await standingOn(c, work)).map((card) => [card.tag, card]));
+  const { cards: standing, sisters } = await standingAt(c, work);
+  const cards = new Map(standing.map((card) => [card.tag, card]));
+  const standsIn = rollup(
+    sisters,
+    (of) => of.map((s) => s.on),
+    (s) => s.row.tag,
+  );
   const rows = new Map(work.assemblies);
   const loads = await manyLoads(c, machine.id);
   const more = loads.map((l) => l.assemblyId).filter((id) => !rows.has(id));
@@ -152,6 +161,7 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
         ...{ t, numbers, row, card, load, registers },
         calledElsewhere: load && tool ? elsewhere(load, tool.h, loads) : null,
         operations: operation ? [operation] : [],
+        standsIn: operation ? [] : (standsIn.get(row.tag) ?? []),
         corrections: still,
         wouldBe: machine.ownSetter === null ? null : on({ ...machine, ownSetter: null }),
       });
@@ -225,7 +235,7 @@ function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Num
     setThere: { h: machine.ownSetter !== null, d: machine.ownSetter === 'length and diameter' },
     lacks: lacksOf(w, machine),
     calledElsewhere: w.calledElsewhere,
-    stop: w.card && mustNotRun(w.card, w.t, w.operations),
+    stop: w.card && mustNotRun(w.card.itself, calls(w.card, w)),
     because: w.registers?.because ?? null,
     measuredAt:
       w.card && w.card.measured.state !== 'not measured' ? w.card.measured.measurement.happenedAt : null,
@@ -246,35 +256,11 @@ function wearOf(w: Wanted, machine: MachineRow, had: Numbers | null): SheetLine[
   };
 }
 
-/** A program that calls another H than its pocket has takes the length of another tool, unless a sister has that H. */
-function elsewhere(load: LoadRow, called: readonly number[], loads: readonly LoadRow[]): string | null {
-  if (load.h === null || !callsAnother(called, load.h)) return null;
-  if (loads.some((l) => l !== load && l.t === load.t && called.includes(l.h ?? l.t))) return null;
-  return `its program calls H${called.filter((h) => h !== 0).join(', H')}, its pocket says H${load.h}`;
-}
-
-const lacksOf = (w: Wanted, machine: MachineRow): string[] => [
-  ...(w.calledElsewhere === null ? [] : [w.calledElsewhere]),
-  ...lacksFigures(w, machine),
-];
-
-function lacksFigures({ card, row, registers }: Wanted, machine: MachineRow): string[] {
-  if (!card) return [`${row.tag} was taken down`];
-  const own = machine.ownSetter !== null;
-  if (card.measured.state === 'not measured') return own ? [] : ['not measured'];
-  if (card.measured.state === 'in question') return ['its length is in question'];
-  const { device, deviceDoubt } = card.measured.measurement;
-  const needs = (name: 'H' | 'D', mine: boolean) => {
-    const register = registers?.[name];
-    return !mine && register && 'needs' in register ? [`${name} needs ${register.needs}`] : [];
-  };
-  return [
-    // Whoever runs it is asked the same (core/jobs/use/registers.ts).
-    ...(deviceDoubt ? [`measured with ${device}, which was off at its check: measure again`] : []),
-    ...needs('H', own),
-    ...needs('D', machine.ownSetter === 'length and diameter'),
-  ];
-}
+/** What calls it there, or what it stands in for. */
+const calls = ({ ties }: AssemblyCard, { t, operations, standsIn }: Wanted) =>
+  operations.length
+    ? ties.filter((tie) => tie.t === t && operations.some((o) => o.id === tie.operation))
+    : standsIn;
 
 const goneLine = (given: GivenRow): SheetLine => ({
   t: given.t,

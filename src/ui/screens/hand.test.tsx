@@ -11,6 +11,7 @@ import { Stepper } from '@/ui/kit/field';
 import { Rack, type RackSlot } from '@/ui/rack';
 import { RunScreen } from '@/ui/screens/jobs/RunScreen';
 import { EndScreen } from '@/ui/screens/life/EndScreen';
+import { Uses } from '@/ui/screens/rack/assemblyFigures';
 import { answer, showIn } from '@/ui/testing';
 
 const pushed: string[] = [];
@@ -43,6 +44,23 @@ const places = [
   { code: 'SCRAP', name: 'Scrap', kind: 'scrap', inUse: true },
 ];
 const tap = (name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole('button', { name })));
+
+describe('the tag of a sister', () => {
+  const tag = (standsIn: NonNullable<AssemblyView['loaded']>['standsIn']) =>
+    showIn(
+      <Uses card={card({ ties: [], loaded: { machine: 'M2', pocket: 5, t: 7, sisters: [], standsIn } })} />,
+    );
+  it('says of the T she stands in for whether she may run there', () => {
+    const why = 'Its length is in H27, the program calls H7, and M2 takes what is called';
+    tag([{ operation: 3, job: 'J-S', t: 7, use: { grade: 'stop', why } }]);
+    expect(screen.getByRole('link', { name: 'T7 of J-S' }).getAttribute('href')).toContain('J-S');
+    expect(screen.getByText(why)).toBeTruthy();
+  });
+  it('or that she may', () => {
+    tag([{ operation: 3, job: 'J-S', t: 7, use: { grade: 'good', why: null } }]);
+    expect(screen.getByText('may run')).toBeTruthy();
+  });
+});
 
 describe('ending a life', () => {
   it('asks how before it sends anything', async () => {

@@ -51,7 +51,7 @@ describe('what a machine is given', () => {
       line({ since, lacks: [] }),
     ]);
     expect(screen.getByText(/1 that must not run\.$/)).toBeTruthy();
-    expect(screen.getByText('must not run: Worn: flank wear 0.16 of 0.16 mm')).toBeTruthy();
+    expect(screen.getByText('must not run. Worn: flank wear 0.16 of 0.16 mm')).toBeTruthy();
     expect(screen.getByText('1 as they were given')).toBeTruthy();
   });
   it('wear that a correction left is shown and read back with the rest; wear that is as it should be is not asked for', async () => {

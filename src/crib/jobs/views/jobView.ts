@@ -2,6 +2,7 @@ import { compareTools, type ProgramReport, type ReadOptions, type ToolChange } f
 import { held } from '@/core/sure';
 import { partsLeftOf, readByMachine } from '@/crib/assemblies';
 import { loadItems } from '@/crib/catalogue';
+import { standingAt } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import { manyStandingAssemblies } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
@@ -14,7 +15,7 @@ import {
 } from '@/data/jobs';
 import { cycleFactors, type TimedParts } from '../cycleOf';
 import { type JobLine, jobLines } from '../jobLines';
-import { type SisterLine, sisterLine, standingAt, withSisters } from '../sisters';
+import { type SisterLine, sisterLine, withSisters } from '../sisters';
 import { type SetupView, setupView } from '../setup/setupView';
 
 /** One of the operations of a job, beside the one that is shown. */
@@ -65,7 +66,7 @@ export async function jobView(
     operations.find((o) => o.number === op) ?? operations.find((o) => partsLeftOf(o) > 0) ?? operations[0];
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const { cards, sisters: beside } = await standingAt(c, work, operation);
+  const { cards, sisters: beside } = await standingAt(c, work);
   const [line] = jobLines(work, cards);
   if (!line) return null;
   const machine = held(work.machines, operation.machineId);

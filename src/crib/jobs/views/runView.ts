@@ -1,5 +1,5 @@
 import { sure } from '@/core/sure';
-import { type RackCard, rackCard } from '@/crib/rack';
+import { type RackCard, rackCard, standingAt } from '@/crib/rack';
 import { controlOf, controlRules, type ControlRules, type InControl } from '@/crib/registers';
 import type { TurnAt } from '@/crib/lives';
 import { turnsOn, workAround } from '@/crib/work';
@@ -14,7 +14,7 @@ import {
 } from '@/data/jobs';
 import { type Amiss, amissIn } from '../amissIn';
 import { type JobLine, jobLines } from '../jobLines';
-import { type SisterLine, sisterLine, standingAt } from '../sisters';
+import { type SisterLine, sisterLine } from '../sisters';
 import { type JobView, standingChoices } from './jobView';
 
 /** What the machine's screen shows: an operation, the assemblies on its tools, minutes that belong to no cutter. */
@@ -45,7 +45,7 @@ export async function runView(c: Connection, operationId: number): Promise<RunVi
   const operation = await maybeOperation(c, operationId);
   if (!operation) return null;
   const work = await workAround(c, [operation]);
-  const { cards, sisters } = await standingAt(c, work, operation);
+  const { cards, sisters } = await standingAt(c, work);
   const [job] = jobLines(work, cards);
   if (!job) return null;
   const machine = sure(work.machines.get(operation.machineId), 'the machine of an operation');

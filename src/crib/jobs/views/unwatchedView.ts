@@ -12,7 +12,7 @@ import { first } from '@/core/sure';
 import { partsLeftOf } from '@/crib/assemblies';
 import { Problem } from '@/crib/door';
 import type { LifeBook } from '@/crib/lives';
-import type { AssemblyCard } from '@/crib/rack';
+import { type AssemblyCard, type SisterOn, standingAt } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import type { AssemblyRow } from '@/data/assemblies';
 import { manySupplies } from '@/data/catalogue';
@@ -20,7 +20,6 @@ import type { Connection } from '@/data/database';
 import { maybeOperation, type OperationRow } from '@/data/jobs';
 import { type Amiss, amissIn } from '../amissIn';
 import { jobLines, type ToolLine } from '../jobLines';
-import { type SisterOn, standingAt } from '../sisters';
 
 /** A tool of a run that is left alone, with its chance and what to do before leaving. */
 export interface AloneLine extends UnwatchedChance {
@@ -77,7 +76,7 @@ export async function unwatchedView(
     });
   const wanted = Number(asked.chance ?? ALONE_CHANCES[1]);
   const work = await workAround(c, [operation]);
-  const { cards: standing, sisters: beside, rows, book } = await standingAt(c, work, operation);
+  const { cards: standing, sisters: beside, rows, book } = await standingAt(c, work);
   const cards = new Map(standing.map((card) => [card.tag, card]));
   const job = first(jobLines(work, standing));
   const sisters = group(beside, (s) => s.t);

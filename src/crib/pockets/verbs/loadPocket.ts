@@ -3,6 +3,7 @@ import { judgePocket, type Magazine } from '@/core/pockets';
 import { first, held } from '@/core/sure';
 import { goesInto, standing } from '@/crib/assemblies';
 import { defineVerb, field, found, maybeNumber, Problem, toNumber } from '@/crib/door';
+import { standsInFor } from '@/crib/rack';
 import type { AssemblyRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyTiesOfAssemblies, manyOperationsById } from '@/data/jobs';
@@ -99,7 +100,11 @@ export const loadPocket = defineVerb({
           counterZero: there.counterZero,
         },
       });
-    const use = useHere(held(tools, assembly.id).card, machine);
+    const use = useHere(
+      held(tools, assembly.id).card,
+      machine,
+      await standsInFor(c, machine.id, assembly.tag),
+    );
     return {
       machine: machine.code,
       pocket,

@@ -1,8 +1,10 @@
+import { rollup } from 'd3';
 import { type Grade, worstGrade } from '@/core/because';
 import { registerText } from '@/core/measuring';
 import { fewestChanges, type JobChanges, judgePocket, type KitState, kitState } from '@/core/pockets';
 import type { POCKETS, Question } from '@/core/questions';
 import { jobLines } from '@/crib/jobs';
+import { type AssemblyCard, sistersOn } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import { manyOpenOperations, maybeReport } from '@/data/jobs';
@@ -96,7 +98,12 @@ export async function pocketsView(
   );
   const isKept = (l: LoadRow) =>
     kept.some((k) => k.t === l.t && k.itemId === tools.get(l.assemblyId)?.row.cutterItemId);
-  const here = (x: InMachine) => toolHere(x, machine);
+  const standsIn = rollup(
+    await sistersOn(c, work),
+    (of) => of.map((s) => s.on),
+    (s) => s.row.tag,
+  );
+  const here = (x: InMachine) => toolHere(x, machine, standsIn.get(x.row.tag) ?? []);
   const jobs: PocketsView['jobs'] = [];
   for (const line of lines) {
     const kit: KitOf[] = [];
@@ -162,7 +169,11 @@ export async function pocketsView(
   };
 }
 
-function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): ToolHere {
+function toolHere(
+  { card, tool, registers }: InMachine,
+  machine: MachineRow,
+  standsIn: AssemblyCard['ties'],
+): ToolHere {
   return {
     tag: card.tag,
     cutter: card.cutter.code,
@@ -172,7 +183,7 @@ function toolHere({ card, tool, registers }: InMachine, machine: MachineRow): To
     weight: tool.weight,
     H: registers && registerText(registers.H, machine),
     D: registers && registerText(registers.D, machine),
-    use: useHere(card, machine),
+    use: useHere(card, machine, standsIn),
     leftMinutes: card.life.leftMinutes,
   };
 }

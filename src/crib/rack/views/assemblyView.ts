@@ -2,6 +2,7 @@ import { buildFigures, type BuildFigures } from '@/core/assemblies';
 import { group } from 'd3';
 import { type CutterGeometry, familySpec, sameTaper } from '@/core/cutters';
 import { chipsAtMost } from '@/core/cutting';
+import type { UseJudgement } from '@/core/jobs';
 import { type Measure, measureOf } from '@/core/life';
 import { recipeOf } from '@/crib/cutting';
 import { type TurnAt, turnsAt } from '@/crib/lives';
@@ -22,7 +23,8 @@ import { manyCorrections } from '@/data/registers';
 import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines, manyMaterials } from '@/data/shop';
 import { manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
-import { type AssemblyCard, standingOne } from '../cards';
+import { type AssemblyCard, standingOne, type TiedTo } from '../cards';
+import { calledAt, standsInFor } from '../sisters';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
 /** An assembly with everything its tag shows. */
@@ -47,7 +49,14 @@ export interface AssemblyView extends AssemblyCard {
   /** Inserts in a body, and the numbers of the seats that hold one; null: none, or it is no body. */
   inserts: (Pick<Mounted, 'item' | 'quantity' | 'edgesLeft' | 'seats'> & { numbers: number[] }) | null;
   /** Where it is loaded now, with the others under its T there; null: in no machine. */
-  loaded: { machine: string; pocket: number; t: number; sisters: string[] } | null;
+  loaded: {
+    machine: string;
+    pocket: number;
+    t: number;
+    sisters: string[];
+    /** Where no open job is tied to it there: those it stands in for under that T, and whether it may. */
+    standsIn: (Pick<TiedTo, 'operation' | 'job' | 't'> & { use: Pick<UseJudgement, 'grade' | 'why'> })[];
+  } | null;
   /** What trials that go on in what it cuts say of the next edge like its own. */
   turns: TurnAt[];
   /** The sheet it was built from, and the version that stands now; null: from none. */
@@ -92,6 +101,13 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
       sisters: (await manyLoads(c, load.machineId)).flatMap((l) =>
         l.t === load.t && l.assemblyId !== row.id ? [l.tag] : [],
       ),
+      standsIn: (calledAt(card, load.machine).length
+        ? []
+        : await standsInFor(c, load.machineId, row.tag)
+      ).map((s) => ({
+        ...{ operation: s.operation, job: s.job, t: s.t },
+        use: { grade: s.use.grade, why: s.use.why },
+      })),
     },
     turns:
       card.life.material === null

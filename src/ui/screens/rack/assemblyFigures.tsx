@@ -4,7 +4,7 @@ import { edgesLeftWords } from '@/core/stock';
 import { linkTo, linkToRun } from '@/core/links';
 import { registerText } from '@/core/measuring';
 import type { RegisterForm } from '@/core/measuring';
-import type { AssemblyCard, AssemblyView, MachineRegisters } from '@/crib/rack';
+import type { AssemblyView, MachineRegisters } from '@/crib/rack';
 import { BecauseThis, GradeMark, Row, Rows, Unknown } from '@/ui/kit/figure';
 import { useLengths } from '@/ui/shell';
 import styles from './Rack.module.css';
@@ -76,8 +76,8 @@ export function Parts({ card, markHref }: { card: AssemblyView; markHref: string
   );
 }
 
-/** For each T it is tied to, whether it may run there, and why not. */
-export function Uses({ card }: { card: AssemblyCard }) {
+/** For each T it is tied to or stands in for, whether it may run there, and why not. */
+export function Uses({ card }: { card: AssemblyView }) {
   return (
     <>
       {card.ties.map((t) => (
@@ -94,6 +94,15 @@ export function Uses({ card }: { card: AssemblyCard }) {
               about {Math.min(t.use.goodFor, t.partsLeft)} of {t.partsLeft} parts left in it; half end earlier
             </div>
           )}
+        </div>
+      ))}
+      {card.loaded?.standsIn.map((s) => (
+        <div key={`${s.operation} ${s.t}`} style={{ padding: '3px 0' }}>
+          As{' '}
+          <Link className="fig" href={linkTo('jobs', { open: s.job, t: s.t })}>
+            T{s.t} of {s.job}
+          </Link>{' '}
+          <GradeMark grade={s.use.grade}>{s.use.why ?? 'may run'}</GradeMark>
         </div>
       ))}
     </>

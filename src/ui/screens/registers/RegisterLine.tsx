@@ -69,7 +69,7 @@ export function RegisterLine({
             </div>
             {l.stop !== null && (
               <div>
-                <GradeMark grade="stop">must not run: {l.stop}</GradeMark>
+                <GradeMark grade="stop">must not run. {l.stop}</GradeMark>
               </div>
             )}
             {l.calledElsewhere !== null && (
