@@ -77,8 +77,8 @@ export interface UseHere {
 }
 
 /**
- * Whether it may run for the open jobs of a machine, at its worst; where none is tied to it there, for those it stands in for
- * as a sister; where it is none, what speaks against it by itself. null: nothing does.
+ * Whether it may run for the open jobs of a machine and for those it stands in for as a sister, at its worst; where there are
+ * none, what speaks against it by itself. null: nothing does.
  */
 export function useHere(
   card: AssemblyCard,
@@ -86,8 +86,7 @@ export function useHere(
   standsIn: AssemblyCard['ties'],
 ): UseHere | null {
   const { itself } = card;
-  const own = calledAt(card, machine.code);
-  const uses = (own.length ? own : standsIn).map((t) => t.use);
+  const uses = [...calledAt(card, machine.code), ...standsIn].map((t) => t.use);
   if (!uses.length) return itself.why === null ? null : { grade: itself.grade, why: itself.why };
   const grade = worstGrade(uses);
   return { grade, why: uses.find((use) => use.grade === grade)?.why ?? null };

@@ -9,7 +9,7 @@ export type { Label } from './label';
 export { staleLabel } from './labelScanned';
 export { standingCards, standingOn, standingThese } from './cards';
 export type { AssemblyCard } from './cards';
-export { calledAt, sistersOn, standingAt, standsInFor } from './sisters';
+export { calledAt, sistersOn, standingAt, standsInAt, standsInFor } from './sisters';
 export type { SisterOn } from './sisters';
 export { judgedUse } from './judgedUse';
 export { correctionsOn, lengthsOf, registersOn } from './registers';

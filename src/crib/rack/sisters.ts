@@ -5,7 +5,7 @@ import { loadsOf, type Work, workAround } from '@/crib/work';
 import { type AssemblyRow, manyAssembliesById } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyOpenOperations } from '@/data/jobs';
-import { type LoadRow, manyLoadsIn } from '@/data/pockets';
+import { type LoadedRow, type LoadRow, manyLoadsIn } from '@/data/pockets';
 import { type AssemblyCard, standingOn } from './cards';
 
 /** Another edge of one cutter in a pocket of the machine under the T of an operation, judged as if that T were tied to it. */
@@ -88,10 +88,25 @@ export const sistersOn = async (c: Connection, work: Work, book?: LifeBook): Pro
 export const calledAt = (card: Pick<AssemblyCard, 'ties'>, machine: string): AssemblyCard['ties'] =>
   card.ties.filter((t) => t.machine === machine && t.partsLeft > 0);
 
-/** The open jobs of a machine that an assembly in one of its pockets stands in for, though no job is tied to it there. */
-export async function standsInFor(c: Connection, machineId: number, tag: string): Promise<SisterOn['on'][]> {
+/** Of some sisters of a machine, what an assembly stands in for under a T that no open job ties it to there. */
+export function standsInFor(
+  card: Pick<AssemblyCard, 'tag' | 'ties'>,
+  machine: string,
+  sisters: readonly SisterOn[],
+): AssemblyCard['ties'] {
+  const own = new Set(calledAt(card, machine).map((t) => t.t));
+  return sisters.flatMap((s) => (s.row.tag === card.tag && !own.has(s.t) ? [s.on] : []));
+}
+
+/** The same of an assembly in a pocket of a machine under a T. */
+export async function standsInAt(
+  c: Connection,
+  card: AssemblyCard,
+  { machineId, machine, t }: Pick<LoadedRow, 'machineId' | 'machine' | 't'>,
+): Promise<AssemblyCard['ties']> {
+  if (calledAt(card, machine).some((x) => x.t === t)) return [];
   const open = (await manyOpenOperations(c)).filter((o) => o.machineId === machineId);
-  return (await sistersOn(c, await workAround(c, open))).flatMap((s) => (s.row.tag === tag ? [s.on] : []));
+  return standsInFor(card, machine, await sistersOn(c, await workAround(c, open)));
 }
 
 /** What stands on the tools of some work and beside them in the pockets of its machines, judged by one book. */

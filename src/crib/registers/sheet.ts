@@ -1,4 +1,3 @@
-import { rollup } from 'd3';
 import { registerText } from '@/core/measuring';
 import {
   hasWear,
@@ -19,6 +18,7 @@ import {
   type MachineRegisters,
   registersOn,
   standingAt,
+  standsInFor,
   standingThese,
 } from '@/crib/rack';
 import { workAround } from '@/crib/work';
@@ -112,11 +112,6 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
   const work = await workAround(c, open);
   const { cards: standing, sisters } = await standingAt(c, work);
   const cards = new Map(standing.map((card) => [card.tag, card]));
-  const standsIn = rollup(
-    sisters,
-    (of) => of.map((s) => s.on),
-    (s) => s.row.tag,
-  );
   const rows = new Map(work.assemblies);
   const loads = await manyLoads(c, machine.id);
   const more = loads.map((l) => l.assemblyId).filter((id) => !rows.has(id));
@@ -161,7 +156,7 @@ export async function sheetWithCards(c: Connection, machine: MachineRow, zone: s
         ...{ t, numbers, row, card, load, registers },
         calledElsewhere: load && tool ? elsewhere(load, tool.h, loads) : null,
         operations: operation ? [operation] : [],
-        standsIn: operation ? [] : (standsIn.get(row.tag) ?? []),
+        standsIn: operation || !card ? [] : standsInFor(card, machine.code, sisters),
         corrections: still,
         wouldBe: machine.ownSetter === null ? null : on({ ...machine, ownSetter: null }),
       });

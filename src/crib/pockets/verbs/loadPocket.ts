@@ -3,7 +3,7 @@ import { judgePocket, type Magazine } from '@/core/pockets';
 import { first, held } from '@/core/sure';
 import { goesInto, standing } from '@/crib/assemblies';
 import { defineVerb, field, found, maybeNumber, Problem, toNumber } from '@/crib/door';
-import { standsInFor } from '@/crib/rack';
+import { standsInAt } from '@/crib/rack';
 import type { AssemblyRow } from '@/data/assemblies';
 import type { Connection } from '@/data/database';
 import { manyTiesOfAssemblies, manyOperationsById } from '@/data/jobs';
@@ -100,11 +100,9 @@ export const loadPocket = defineVerb({
           counterZero: there.counterZero,
         },
       });
-    const use = useHere(
-      held(tools, assembly.id).card,
-      machine,
-      await standsInFor(c, machine.id, assembly.tag),
-    );
+    const { card } = held(tools, assembly.id);
+    const under = { machineId: machine.id, machine: machine.code, t };
+    const use = useHere(card, machine, await standsInAt(c, card, under));
     return {
       machine: machine.code,
       pocket,

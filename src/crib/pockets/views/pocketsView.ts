@@ -1,10 +1,9 @@
-import { rollup } from 'd3';
 import { type Grade, worstGrade } from '@/core/because';
 import { registerText } from '@/core/measuring';
 import { fewestChanges, type JobChanges, judgePocket, type KitState, kitState } from '@/core/pockets';
 import type { POCKETS, Question } from '@/core/questions';
 import { jobLines } from '@/crib/jobs';
-import { type AssemblyCard, sistersOn } from '@/crib/rack';
+import { type SisterOn, sistersOn, standsInFor } from '@/crib/rack';
 import { workAround } from '@/crib/work';
 import type { Connection } from '@/data/database';
 import { manyOpenOperations, maybeReport } from '@/data/jobs';
@@ -98,12 +97,8 @@ export async function pocketsView(
   );
   const isKept = (l: LoadRow) =>
     kept.some((k) => k.t === l.t && k.itemId === tools.get(l.assemblyId)?.row.cutterItemId);
-  const standsIn = rollup(
-    await sistersOn(c, work),
-    (of) => of.map((s) => s.on),
-    (s) => s.row.tag,
-  );
-  const here = (x: InMachine) => toolHere(x, machine, standsIn.get(x.row.tag) ?? []);
+  const sisters = await sistersOn(c, work);
+  const here = (x: InMachine) => toolHere(x, machine, sisters);
   const jobs: PocketsView['jobs'] = [];
   for (const line of lines) {
     const kit: KitOf[] = [];
@@ -172,7 +167,7 @@ export async function pocketsView(
 function toolHere(
   { card, tool, registers }: InMachine,
   machine: MachineRow,
-  standsIn: AssemblyCard['ties'],
+  sisters: readonly SisterOn[],
 ): ToolHere {
   return {
     tag: card.tag,
@@ -183,7 +178,7 @@ function toolHere(
     weight: tool.weight,
     H: registers && registerText(registers.H, machine),
     D: registers && registerText(registers.D, machine),
-    use: useHere(card, machine, standsIn),
+    use: useHere(card, machine, standsInFor(card, machine.code, sisters)),
     leftMinutes: card.life.leftMinutes,
   };
 }

@@ -24,7 +24,7 @@ import { maybeBuiltFrom, maybeSheetNow } from '@/data/sheets';
 import { manyMachines, manyMaterials } from '@/data/shop';
 import { manyGoodSeats, maybeMounted, maybePiece, type Mounted } from '@/data/stock';
 import { type AssemblyCard, standingOne, type TiedTo } from '../cards';
-import { calledAt, standsInFor } from '../sisters';
+import { standsInAt } from '../sisters';
 import { correctionsOn, type MachineRegisters, registersOn } from '../registers';
 
 /** An assembly with everything its tag shows. */
@@ -54,7 +54,7 @@ export interface AssemblyView extends AssemblyCard {
     pocket: number;
     t: number;
     sisters: string[];
-    /** Where no open job is tied to it there: those it stands in for under that T, and whether it may. */
+    /** Where no open job ties it to that T there: what it stands in for, and whether it may. */
     standsIn: (Pick<TiedTo, 'operation' | 'job' | 't'> & { use: Pick<UseJudgement, 'grade' | 'why'> })[];
   } | null;
   /** What trials that go on in what it cuts say of the next edge like its own. */
@@ -101,10 +101,7 @@ export async function assemblyView(c: Connection, tag: string, zone: string): Pr
       sisters: (await manyLoads(c, load.machineId)).flatMap((l) =>
         l.t === load.t && l.assemblyId !== row.id ? [l.tag] : [],
       ),
-      standsIn: (calledAt(card, load.machine).length
-        ? []
-        : await standsInFor(c, load.machineId, row.tag)
-      ).map((s) => ({
+      standsIn: (await standsInAt(c, card, load)).map((s) => ({
         ...{ operation: s.operation, job: s.job, t: s.t },
         use: { grade: s.use.grade, why: s.use.why },
       })),
