@@ -3,6 +3,7 @@ import { registersAsG10 } from '@/core/registers';
 import { localDay } from '@/core/units';
 import { Problem } from '@/crib/door';
 import { sheetsView } from '@/crib/assemblies';
+import { marked } from '@/crib/exchange';
 import type { Connection } from '@/data/database';
 import { manyBuiltFrom } from '@/data/sheets';
 import { maybeMachine } from '@/data/shop';
@@ -46,9 +47,17 @@ export async function exportRegisters(
           // T, H and D come first, as a control's own table has them and as it is read back.
           fields: FIELDS,
           data: view.lines.map((l) => [
-            ...[l.t, l.h ?? '', l.d ?? '', machine.units, l.tag ?? '', l.words ?? '', l.jobs.join(' ')],
-            ...[l.since.state, l.lacks.join('; '), l.numbers.h, l.numbers.d],
-            ...[l.wear?.h.due ?? '', l.wear?.d?.due ?? '', l.pocket ?? '', l.stop ?? ''],
+            ...[
+              l.t,
+              l.h ?? '',
+              l.d ?? '',
+              machine.units,
+              l.tag ?? '',
+              marked(l.words ?? ''),
+              l.jobs.join(' '),
+            ],
+            ...[l.since.state, marked(l.lacks.join('; ')), l.numbers.h, l.numbers.d],
+            ...[l.wear?.h.due ?? '', l.wear?.d?.due ?? '', l.pocket ?? '', marked(l.stop ?? '')],
           ]),
         },
         { newline: '\n' },
