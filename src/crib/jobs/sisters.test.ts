@@ -1,7 +1,7 @@
 import { furnish, oneToolProgram, openTestCrib, type TestCrib } from '@/crib/testing';
 import { pocketsView } from '@/crib/pockets';
 import { assemblyView, rackView } from '@/crib/rack';
-import { registersView } from '@/crib/registers';
+import { exportRegisters, registersView } from '@/crib/registers';
 import { todayView } from '@/crib/today';
 import { jobView } from './views/jobView';
 import { runView } from './views/runView';
@@ -80,7 +80,10 @@ it('another edge of it in a pocket under the same T is one, judged for that T', 
   ]);
   // Its tag says whose it is, and so does the other's.
   const tag = async (of: string) => (await assemblyView(crib.db, of, 'UTC'))!.loaded;
-  expect(await tag(second)).toMatchObject({ machine: 'M2', pocket: 5, t: 7, sisters: [first] });
+  expect(await tag(second)).toEqual({
+    ...{ machine: 'M2', pocket: 5, t: 7, sisters: [first] },
+    standsIn: [{ operation, job: 'J-S', t: 7, use: (await run()).sisters[0]!.use }],
+  });
   expect(await tag(first)).toMatchObject({ sisters: [second] });
   // As it would be judged if the T were tied to it.
   const { use } = (await run()).sisters[0]!;
@@ -120,10 +123,26 @@ it('her length is in an H of her own: whether the machine takes that is asked un
     [first, null],
     [second, stop.why],
   ]);
+  const sent = async (as: 'csv' | 'xml') =>
+    (await exportRegisters(crib.db, { machine: 'M2', what: 'all' }, as, new Date(), 'UTC')).text;
+  expect(await sent('csv')).toContain(stop.why!);
+  expect((await sent('xml')).match(/<Status>UNAVAILABLE/g)).toHaveLength(1);
   const { stop: heard } = await crib.do('loadPocket', {
     ...{ machine: 'M2', pocket: 5, tag: second, t: 7, h: 27, d: 27 },
   });
   expect(heard).toBe(stop.why);
+  // Tied to another T meanwhile she stands under this one all the same, and is judged for both.
+  const other = await crib.do('addJob', {
+    ...{ number: 'J-T', part: 'Block', material: 'C45', quantity: 2, due: '2027-02-01', machine: 'M2' },
+    highestBeside: 0,
+  });
+  await crib.do('storeProgram', { operation: other.operation, text: oneToolProgram(3, 1) });
+  await crib.do('tieTool', { operation: other.operation, t: 3, tag: second });
+  expect((await assemblyView(crib.db, second, 'UTC'))!.loaded!.standsIn).toMatchObject([{ t: 7, use: stop }]);
+  expect((await pocketsView(crib.db, { machine: 'M2' }, '2027-01-05', 'UTC'))!.pockets[4]!.tool!.use).toEqual(
+    stop,
+  );
+  await crib.do('tieTool', { operation: other.operation, t: 3 });
   const { entry } = await crib.do('tieTool', { operation, t: 7, tag: second });
   expect((await assemblyView(crib.db, second, 'UTC'))!.loaded!.standsIn).toEqual([]);
   const onRack = async () =>

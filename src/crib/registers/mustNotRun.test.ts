@@ -1,5 +1,5 @@
 import type { Grade } from '@/core/because';
-import { mustNotRun } from './mustNotRun';
+import { callsUnder, mustNotRun } from './mustNotRun';
 
 const call = (job: string, grade: Grade, why: string | null) => ({ job, use: { grade, why } });
 const itself = { grade: 'stop', why: 'Held back' } as const;
@@ -19,3 +19,18 @@ it.each([
 ] as const)('%s', (_, calls, says) => expect(mustNotRun(itself, calls)).toBe(says));
 it('called by none, with nothing against it', () =>
   expect(mustNotRun({ grade: 'not judged', why: null }, [])).toBeNull());
+
+it.each([
+  ['another T of it', [{ operation: 1, t: 8 }], []],
+  ['another job', [{ operation: 2, t: 3 }], []],
+  [
+    'two T of one job, but for the one',
+    [
+      { operation: 1, t: 3 },
+      { operation: 1, t: 8 },
+    ],
+    [{ operation: 1, t: 3 }],
+  ],
+])('what is tied for %s calls nothing here', (_, ties, calls) =>
+  expect(callsUnder(ties, 3, [{ id: 1 }])).toEqual(calls),
+);

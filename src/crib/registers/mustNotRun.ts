@@ -2,6 +2,13 @@ import type { UseJudgement } from '@/core/jobs';
 
 type Use = Pick<UseJudgement, 'grade' | 'why'>;
 
+/** Of what a tool is tied to, what calls it under a T: of some operations, on their machine. */
+export const callsUnder = <Tie extends { operation: number; t: number }>(
+  ties: readonly Tie[],
+  t: number,
+  operations: readonly { id: number }[],
+): Tie[] => ties.filter((tie) => tie.t === t && operations.some((o) => o.id === tie.operation));
+
 /**
  * Why a tool must not run for the operations that call it there, each job's reason by its name where they differ; where none
  * calls it, why it must not by itself. null: nothing stops it. Its figures stand all the same: they are in the control.

@@ -36,7 +36,7 @@ import {
 import type { MachineRow } from '@/data/shop';
 import { believed } from './believed';
 import { elsewhere, lacksOf } from './lacks';
-import { mustNotRun } from './mustNotRun';
+import { callsUnder, mustNotRun } from './mustNotRun';
 
 /** A tool under a T of a machine: the registers its figures stand in, what they are to be, what the control was given last. */
 export interface SheetLine {
@@ -209,6 +209,7 @@ function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Num
   const text = (register: MachineRegisters['H'] | undefined) =>
     register ? registerText(register, machine) : null;
   const { tag } = w.row;
+  const calls = w.operations.length ? callsUnder(w.card?.ties ?? [], w.t, w.operations) : w.standsIn;
   const [h, d, wouldBe] = [text(w.registers?.H), text(w.registers?.D), text(w.wouldBe?.H)];
   const wear = wearOf(w, machine, had);
   const now: Numbers = { tag, h, d, hWear: wear?.h.due ?? null, dWear: wear?.d?.due ?? null };
@@ -230,7 +231,7 @@ function lineOf(w: Wanted, machine: MachineRow, given: GivenRow | null, had: Num
     setThere: { h: machine.ownSetter !== null, d: machine.ownSetter === 'length and diameter' },
     lacks: lacksOf(w, machine),
     calledElsewhere: w.calledElsewhere,
-    stop: w.card && mustNotRun(w.card.itself, calls(w.card, w)),
+    stop: w.card && mustNotRun(w.card.itself, calls),
     because: w.registers?.because ?? null,
     measuredAt:
       w.card && w.card.measured.state !== 'not measured' ? w.card.measured.measurement.happenedAt : null,
@@ -250,12 +251,6 @@ function wearOf(w: Wanted, machine: MachineRow, had: Numbers | null): SheetLine[
     d: isWear(machine.diameterSchool) ? null : { due: due(wear.D), had: had?.dWear ?? null },
   };
 }
-
-/** What calls it there, or what it stands in for. */
-const calls = ({ ties }: AssemblyCard, { t, operations, standsIn }: Wanted) =>
-  operations.length
-    ? ties.filter((tie) => tie.t === t && operations.some((o) => o.id === tie.operation))
-    : standsIn;
 
 const goneLine = (given: GivenRow): SheetLine => ({
   t: given.t,
